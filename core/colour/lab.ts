@@ -1,0 +1,78 @@
+import { converter, differenceCiede2000 } from 'culori';
+import { BANDS, type Spectrum } from './spectrum';
+import { WEIGHTS, type Light } from './illuminants';
+
+/** CIELAB against the white of the light in use: L* 0–100, a* and b* roughly −60…80 for hair. */
+export interface Lab {
+  l: number;
+  a: number;
+  b: number;
+}
+export interface Xyz {
+  x: number;
+  y: number;
+  z: number;
+}
+/** sRGB, each channel 0–1 after clipping to the gamut. */
+export interface Rgb {
+  r: number;
+  g: number;
+  b: number;
+}
+
+/** D65 white of the library's XYZ; anything measured under another light is carried to it channel by channel. */
+const D65_WHITE = { x: 0.3127 / 0.329, y: 1, z: (1 - 0.3127 - 0.329) / 0.329 };
+
+const toLab65 = converter('lab65');
+const toRgb = converter('rgb');
+const deltaE = differenceCiede2000();
+
+export function xyzOf(reflectance: Spectrum, light: Light = 'daylight'): Xyz {
+  const w = WEIGHTS[light];
+  let x = 0;
+  let y = 0;
+  let z = 0;
+  for (let i = 0; i < BANDS; i++) {
+    x += reflectance[i] * w.x[i];
+    y += reflectance[i] * w.y[i];
+    z += reflectance[i] * w.z[i];
+  }
+  return { x, y, z };
+}
+
+/** The eye adapts to the light, so a white stays white: XYZ is taken relative to the light's own white. */
+export function labOf(reflectance: Spectrum, light: Light = 'daylight'): Lab {
+  const { x, y, z } = xyzOf(reflectance, light);
+  const { white } = WEIGHTS[light];
+  const lab = toLab65({
+    mode: 'xyz65',
+    x: (x / white.x) * D65_WHITE.x,
+    y: y / white.y,
+    z: (z / white.z) * D65_WHITE.z,
+  });
+  return { l: lab.l, a: lab.a, b: lab.b };
+}
+
+const clip = (v: number) => Math.min(1, Math.max(0, v));
+
+export function rgbOf(lab: Lab): Rgb {
+  const c = toRgb({ mode: 'lab65', ...lab });
+  return { r: clip(c.r), g: clip(c.g), b: clip(c.b) };
+}
+
+export function labOfRgb(rgb: Rgb): Lab {
+  const { l, a, b } = toLab65({ mode: 'rgb', ...rgb });
+  return { l, a, b };
+}
+
+/** CIEDE2000. About 1 is just visible side by side; 3 is seen at a glance; 10 is another colour. */
+export function differenceOf(one: Lab, other: Lab): number {
+  return deltaE({ mode: 'lab65', ...one }, { mode: 'lab65', ...other });
+}
+
+export const chromaOf = ({ a, b }: Lab) => Math.hypot(a, b);
+
+/** Hue angle in degrees, 0–360: red near 25, orange near 60, yellow near 90, violet near 310. */
+export function hueOf({ a, b }: Lab): number {
+  return ((Math.atan2(b, a) * 180) / Math.PI + 360) % 360;
+}

@@ -1,0 +1,3 @@
+export * from './answer';
+export * from './criteria';
+export * from './grade';

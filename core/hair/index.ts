@@ -1,0 +1,2 @@
+export * from './pigment';
+export * from './zone';

@@ -1,0 +1,4 @@
+export * from './developer';
+export * from './mixing';
+export * from './units';
+export * from './amount';

@@ -1,0 +1,31 @@
+/** M1. A ratio "1 : r" is colour to developer by weight; here it is carried as r, developer parts to one of colour. */
+export interface Bowl {
+  colourGrams: number;
+  developerGrams: number;
+  totalGrams: number;
+}
+
+function positive(value: number, name: string): void {
+  if (!(value > 0) || !Number.isFinite(value)) throw new RangeError(`${name} must be a positive number`);
+}
+
+/** Total = colour × (1 + r). @throws RangeError unless both are positive. */
+export function bowlFromColour(colourGrams: number, ratio: number): Bowl {
+  positive(colourGrams, 'colourGrams');
+  positive(ratio, 'ratio');
+  return { colourGrams, developerGrams: colourGrams * ratio, totalGrams: colourGrams * (1 + ratio) };
+}
+
+/** Colour = total ÷ (1 + r). @throws RangeError unless both are positive. */
+export function bowlFromTotal(totalGrams: number, ratio: number): Bowl {
+  positive(totalGrams, 'totalGrams');
+  positive(ratio, 'ratio');
+  const colourGrams = totalGrams / (1 + ratio);
+  return { colourGrams, developerGrams: totalGrams - colourGrams, totalGrams };
+}
+
+/** Splits an amount by parts; keeps the order; the shares add up to the amount. */
+export function splitByParts(grams: number, parts: readonly number[]): number[] {
+  const all = parts.reduce((a, b) => a + b, 0);
+  return parts.map((p) => (all > 0 ? (grams * p) / all : 0));
+}

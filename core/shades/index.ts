@@ -1,0 +1,4 @@
+export * from './line';
+export * from './label';
+export * from './mix';
+export * from './shipped';

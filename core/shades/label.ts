@@ -1,0 +1,85 @@
+import { TONE_FAMILIES, type Tone, type ToneFamily } from '../colour';
+import { reason, type Reason } from '../reason';
+import type { Line } from './line';
+
+export const SERIES = ['natural', 'extraNatural', 'fashion', 'clear'] as const;
+export type Series = (typeof SERIES)[number];
+
+/** A shade once its label has been read in its own line's key. A clear shade has no level. */
+export interface Shade {
+  label: string;
+  series: Series;
+  level: number | null;
+  tone: Tone;
+}
+
+export type Reading = { ok: true; shade: Shade } | { ok: false; reason: Reason };
+
+/**
+ * Reads a label such as `7:65` in one line's key (T2): level, separator, primary sign, weaker secondary sign.
+ * Fails with a reason that says which part could not be read.
+ */
+export function readLabel(line: Pick<Line, 'key'>, label: string): Reading {
+  const { separator, signs, clear } = line.key;
+  if (clear !== undefined && label === clear) {
+    return { ok: true, shade: { label, series: 'clear', level: null, tone: { primary: 'neutral' } } };
+  }
+  const at = label.indexOf(separator);
+  if (at < 1) return { ok: false, reason: reason('label.noSeparator', 'T2', { label, separator }) };
+  const level = Number(label.slice(0, at));
+  if (!Number.isInteger(level) || level < 1 || level > 12) {
+    return { ok: false, reason: reason('label.badLevel', 'T2', { label, level: label.slice(0, at) }) };
+  }
+  const marks = [...label.slice(at + 1)];
+  if (marks.length < 1 || marks.length > 2) {
+    return { ok: false, reason: reason('label.badToneCount', 'T2', { label, count: marks.length }) };
+  }
+  const families: ToneFamily[] = [];
+  for (const mark of marks) {
+    const family = signs[mark];
+    if (!family) return { ok: false, reason: reason('label.unknownSign', 'T2', { label, sign: mark }) };
+    families.push(family);
+  }
+  const [primary, secondary] = families;
+  const series: Series =
+    primary !== 'neutral' ? 'fashion' : secondary === undefined ? 'natural' : 'extraNatural';
+  const tone: Tone =
+    secondary === undefined || (primary === 'neutral' && secondary === 'neutral')
+      ? { primary }
+      : { primary, secondary };
+  // A neutral with a second, coloured sign is a fashion shade of that weaker tone, not an extra-pigment natural.
+  if (primary === 'neutral' && secondary !== undefined && secondary !== 'neutral') {
+    return { ok: true, shade: { label, series: 'fashion', level, tone: { primary, secondary } } };
+  }
+  return { ok: true, shade: { label, series, level, tone } };
+}
+
+/** Writes the label of a level and tone in a line's key, or null where the key has no sign for a tone. */
+export function writeLabel(line: Pick<Line, 'key'>, level: number, tone: Tone): string | null {
+  const signOf = (family: ToneFamily) =>
+    Object.entries(line.key.signs).find(([, named]) => named === family)?.[0] ?? null;
+  const main = signOf(tone.primary);
+  const second = tone.secondary ? signOf(tone.secondary) : '';
+  return main === null || second === null ? null : `${level}${line.key.separator}${main}${second}`;
+}
+
+/** All shades of a line, read. A shipped line is checked by test; an entered one by {@link unreadableShades}. */
+export function shadesOf(line: Line): Shade[] {
+  return line.shades.flatMap((label) => {
+    const reading = readLabel(line, label);
+    return reading.ok ? [reading.shade] : [];
+  });
+}
+
+export function unreadableShades(line: Line): Reason[] {
+  return line.shades.flatMap((label) => {
+    const reading = readLabel(line, label);
+    return reading.ok ? [] : [reading.reason];
+  });
+}
+
+/** The families a line can make, in the handbook's order: what a target may ask of it. */
+export function familiesOf(line: Line): ToneFamily[] {
+  const present = new Set(shadesOf(line).map((shade) => shade.tone.primary));
+  return TONE_FAMILIES.filter((family) => present.has(family));
+}

@@ -1,0 +1,120 @@
+import fc from 'fast-check';
+import { TONE_FAMILIES, toneVector } from '../colour';
+import {
+  SHIPPED_LINES,
+  lineSchema,
+  mixLevel,
+  mixTone,
+  naturalShare,
+  readLabel,
+  shadesOf,
+  shippedLine,
+  unreadableShades,
+  writeLabel,
+  type ShadePart,
+} from '.';
+
+const tarnwick = shippedLine('tarnwick')!;
+const quillet = shippedLine('quillet')!;
+const shade = (line: typeof tarnwick, label: string) => {
+  const reading = readLabel(line, label);
+  if (!reading.ok) throw new Error(`${label}: ${reading.reason.code}`);
+  return reading.shade;
+};
+
+describe('shipped lines', () => {
+  it.each(SHIPPED_LINES.map((line) => [line.name, line] as const))(
+    '%s is valid, about forty shades, every label readable once',
+    (_, line) => {
+      expect(lineSchema.parse(line)).toEqual(line);
+      expect(unreadableShades(line)).toEqual([]);
+      expect(line.shades.length).toBeGreaterThanOrEqual(40);
+      expect(new Set(line.shades).size).toBe(line.shades.length);
+    },
+  );
+
+  it('have different keys: no sign and no separator means the same in both (T2)', () => {
+    expect(tarnwick.key.separator).not.toBe(quillet.key.separator);
+    for (const [sign, family] of Object.entries(tarnwick.key.signs))
+      expect(quillet.key.signs[sign]).not.toBe(family);
+  });
+});
+
+describe('reading a label (T2)', () => {
+  it('reads level, primary and weaker secondary in the key of its own line', () => {
+    expect(shade(tarnwick, '7:75')).toMatchObject({
+      level: 7,
+      series: 'fashion',
+      tone: { primary: 'ash', secondary: 'violet' },
+    });
+    expect(shade(quillet, '7-SI')).toMatchObject({ level: 7, tone: { primary: 'ash', secondary: 'violet' } });
+    expect(shade(tarnwick, '6:0')).toMatchObject({ series: 'natural', tone: { primary: 'neutral' } });
+    expect(shade(tarnwick, '6:00').series).toBe('extraNatural');
+    expect(shade(quillet, 'Glass')).toMatchObject({ series: 'clear', level: null });
+  });
+
+  it.each([
+    ['775', 'label.noSeparator'],
+    ['x:7', 'label.badLevel'],
+    ['13:7', 'label.badLevel'],
+    ['7:', 'label.badToneCount'],
+    ['7:777', 'label.badToneCount'],
+    ['7:S', 'label.unknownSign'],
+  ])('says what is wrong with %s', (label, code) => {
+    expect(readLabel(tarnwick, label)).toMatchObject({ ok: false, reason: { code } });
+  });
+
+  it('writes what it reads, for every level and tone the key knows', () => {
+    const family = fc.constantFrom(...TONE_FAMILIES);
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...SHIPPED_LINES),
+        fc.integer({ min: 1, max: 10 }),
+        family,
+        fc.option(family, { nil: undefined }),
+        (line, level, primary, secondary) => {
+          const label = writeLabel(line, level, secondary ? { primary, secondary } : { primary });
+          if (label === null) return;
+          const read = shade(line, label);
+          expect(read.level).toBe(level);
+          expect(toneVector(read.tone)).toEqual(toneVector(secondary ? { primary, secondary } : { primary }));
+        },
+      ),
+    );
+  });
+});
+
+describe('mixing shades (F10)', () => {
+  const part = (label: string, parts: number): ShadePart => ({ shade: shade(tarnwick, label), parts });
+
+  it('takes the part-weighted mean of levels: two parts 6 and one part 9 make a 7', () => {
+    expect(mixLevel([part('6:0', 2), part('9:0', 1)])).toBeCloseTo(7);
+    expect(mixLevel([])).toBeNull();
+    expect(mixLevel([{ shade: shade(quillet, 'Glass'), parts: 1 }])).toBeNull();
+  });
+
+  it('adds tones by parts: a natural series thins a fashion tone by its share', () => {
+    const mix = [part('7:7', 1), part('7:0', 1)];
+    const pure = toneVector({ primary: 'ash' });
+    expect(mixTone(mix).x).toBeCloseTo(pure.x / 2);
+    expect(mixTone(mix).y).toBeCloseTo(pure.y / 2);
+    expect(naturalShare(mix)).toBe(0.5);
+  });
+
+  it('depends on proportions only, not on order or size of parts', () => {
+    const shades = shadesOf(tarnwick);
+    const parts = fc.array(
+      fc.record({ shade: fc.constantFrom(...shades), parts: fc.integer({ min: 1, max: 9 }) }),
+      { minLength: 1, maxLength: 3 },
+    );
+    fc.assert(
+      fc.property(parts, fc.integer({ min: 2, max: 50 }), (mix, scale) => {
+        const other = [...mix].reverse().map((p) => ({ ...p, parts: p.parts * scale }));
+        expect(mixLevel(other)).toBeCloseTo(mixLevel(mix)!, 9);
+        expect(naturalShare(other)).toBeCloseTo(naturalShare(mix), 9);
+        expect(mixTone(other).x).toBeCloseTo(mixTone(mix).x, 9);
+        expect(mixTone(other).y).toBeCloseTo(mixTone(mix).y, 9);
+      }),
+    );
+  });
+});

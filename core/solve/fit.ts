@@ -1,0 +1,47 @@
+import { toneVector, type Tone } from '../colour';
+import { mixLevel, mixTone, naturalShare, type ShadePart } from '../shades';
+import type { ShareSpan } from '../theory';
+
+/** What a mix has to be. */
+export interface MixNeed {
+  level: number;
+  tone: Tone;
+  naturalShare: ShareSpan;
+}
+
+/** How far a mix is from what it has to be. All distances are 0 or more. */
+export interface MixFit {
+  level: number | null;
+  share: number;
+  /** Levels from the wanted level; Infinity when nothing coloured is in the mix. */
+  levelGap: number;
+  /** Distance on the painter's circle from the wanted tone, thinned by the natural share the grey asks for. */
+  toneGap: number;
+  /** Natural share that is missing for the grey; more than needed is not counted here but thins the tone. */
+  shareShort: number;
+}
+
+/** Full marks within these: a quarter of a level (reading is to the half), a tone just noticeably off, a rounding. */
+export const FIT_TOLERANCE = { level: 0.25, tone: 0.15, share: 0.03 };
+
+export function fitOf(mix: readonly ShadePart[], need: MixNeed): MixFit {
+  const level = mixLevel(mix);
+  const share = naturalShare(mix);
+  const { min, max } = need.naturalShare;
+  // The natural share that grey asks for thins any tone; only what goes beyond it is a fault of tone.
+  const excused = Math.min(max, Math.max(min, share));
+  const full = toneVector(need.tone);
+  const shown = mixTone(mix);
+  return {
+    level,
+    share,
+    levelGap: level === null ? Infinity : Math.abs(level - need.level),
+    toneGap: Math.hypot(shown.x - full.x * (1 - excused), shown.y - full.y * (1 - excused)),
+    shareShort: Math.max(0, min - share),
+  };
+}
+
+export const isRightMix = (fit: MixFit) =>
+  fit.levelGap <= FIT_TOLERANCE.level &&
+  fit.toneGap <= FIT_TOLERANCE.tone &&
+  fit.shareShort <= FIT_TOLERANCE.share;

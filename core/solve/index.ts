@@ -1,0 +1,4 @@
+export * from './case';
+export * from './fit';
+export * from './mix-search';
+export * from './key';

@@ -1,0 +1,73 @@
+import type { Tone } from '../colour';
+import { shadesOf, type Line, type Shade, type ShadePart } from '../shades';
+import { fitOf, isRightMix, type MixFit, type MixNeed } from './fit';
+
+/** At most three shades of one to four parts each: what is written on a card and weighed without a slip. */
+const MAX_PARTS = 4;
+
+export interface FoundMix {
+  mix: ShadePart[];
+  fit: MixFit;
+}
+
+const sameTone = (a: Tone, b: Tone) => a.primary === b.primary && a.secondary === b.secondary;
+
+/** Shades that can play a part: of the wanted tone or half of it, or natural, near the wanted level. */
+function candidates(line: Line, need: MixNeed): Shade[] {
+  const { tone, level } = need;
+  const tones: Tone[] = [tone, { primary: tone.primary }];
+  if (tone.secondary) tones.push({ primary: tone.secondary });
+  return shadesOf(line).filter(
+    (shade) =>
+      shade.level !== null &&
+      Math.abs(shade.level - level) <= 1.5 &&
+      (shade.series === 'natural' || tones.some((wanted) => sameTone(wanted, shade.tone))),
+  );
+}
+
+function* partings(count: number): Generator<number[]> {
+  if (count === 1) {
+    yield [1];
+    return;
+  }
+  const parts = new Array<number>(count).fill(1);
+  for (;;) {
+    yield [...parts];
+    let i = 0;
+    while (i < count && ++parts[i] > MAX_PARTS) parts[i++] = 1;
+    if (i === count) return;
+  }
+}
+
+function* combinations(shades: Shade[]): Generator<Shade[]> {
+  for (let i = 0; i < shades.length; i++) {
+    yield [shades[i]];
+    for (let j = i + 1; j < shades.length; j++) {
+      yield [shades[i], shades[j]];
+      for (let k = j + 1; k < shades.length; k++) yield [shades[i], shades[j], shades[k]];
+    }
+  }
+}
+
+/** The nearer, the simpler, the smaller the better; no more natural than the grey asks for. */
+function cost({ mix, fit }: FoundMix, need: MixNeed): number {
+  const parts = mix.reduce((sum, part) => sum + part.parts, 0);
+  const overShare = Math.max(0, fit.share - need.naturalShare.min);
+  const ofNaturalTarget = need.tone.primary === 'neutral' ? 0 : overShare;
+  return 2 * fit.levelGap + 2 * fit.toneGap + 0.3 * ofNaturalTarget + 0.15 * (mix.length - 1) + 0.01 * parts;
+}
+
+/** The best mix of a line for a need, or null when no mix of it is right. Same input, same mix. */
+export function findMix(line: Line, need: MixNeed): FoundMix | null {
+  let best: { found: FoundMix; cost: number } | null = null;
+  for (const shades of combinations(candidates(line, need))) {
+    for (const parts of partings(shades.length)) {
+      const mix = shades.map((shade, i) => ({ shade, parts: parts[i] }));
+      const found = { mix, fit: fitOf(mix, need) };
+      if (!isRightMix(found.fit)) continue;
+      const price = cost(found, need);
+      if (!best || price < best.cost - 1e-9) best = { found, cost: price };
+    }
+  }
+  return best?.found ?? null;
+}

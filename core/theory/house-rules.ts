@@ -1,0 +1,22 @@
+import { z } from 'zod';
+
+/**
+ * The points on which good schools differ and that the theory in use here depends on. An educator sets them for a
+ * class; the first of each list is the default. Every grade names the ones it rested on.
+ */
+export const houseRulesSchema = z
+  .object({
+    underlay: z.enum(['fine', 'coarse']).default('fine'),
+    liftByColour: z.enum(['targetLevel', 'counterbalance']).default('targetLevel'),
+    greyShare: z.enum(['stepped', 'oneToTwo']).default('stepped'),
+    resistantGrey: z.enum(['max20', 'max30']).default('max20'),
+    diluteDeveloper: z.enum(['ifLinePermits', 'always', 'never']).default('ifLinePermits'),
+    timerStarts: z.enum(['endOfApplication', 'firstContact']).default('endOfApplication'),
+    /** Half-width of "exact" when minutes are marked. */
+    minutesTolerance: z.number().min(0).max(10).default(2),
+  })
+  .strict();
+export type HouseRules = z.infer<typeof houseRulesSchema>;
+export type HouseRule = Exclude<keyof HouseRules, 'minutesTolerance'>;
+
+export const DEFAULT_HOUSE_RULES: HouseRules = houseRulesSchema.parse({});

@@ -1,0 +1,25 @@
+import type { Porosity } from '../hair';
+import { reason, type Reason } from '../reason';
+import type { HouseRules } from './house-rules';
+import { levelsToMove } from './lift';
+
+/**
+ * Level the mix has to have (F2): the target's own, or by the counterbalance rule 2 × target − natural when lifting.
+ * Darkening porous hair: half a level lighter, since it takes colour deeper (F7).
+ */
+export function shadeLevelFor(
+  task: { naturalLevel: number; targetLevel: number; porosity: Porosity },
+  rules: Pick<HouseRules, 'liftByColour'>,
+): { level: number; reasons: Reason[] } {
+  const { naturalLevel: natural, targetLevel: target } = task;
+  const levels = levelsToMove(natural, target);
+  if (levels > 0 && rules.liftByColour === 'counterbalance') {
+    const level = 2 * target - natural;
+    return { level, reasons: [reason('depth.counterbalance', 'F2', { natural, target, level })] };
+  }
+  if (levels < 0 && task.porosity === 'high') {
+    const level = target + 0.5;
+    return { level, reasons: [reason('depth.porousLighter', 'F7', { target, level })] };
+  }
+  return { level: target, reasons: [reason('depth.targetLevel', 'F2', { target, level: target })] };
+}

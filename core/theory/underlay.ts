@@ -1,0 +1,132 @@
+import { toneVectorAt, type ToneVector } from '../colour';
+import { reason, type Reason } from '../reason';
+import type { HouseRules } from './house-rules';
+
+/** Names of underlying pigment in both schools' tables (U1). */
+export const UNDERLAYS = [
+  'redBrownHardlySeen',
+  'darkRedBrown',
+  'redBrown',
+  'red',
+  'redOrange',
+  'orange',
+  'yellowOrange',
+  'yellow',
+  'lightYellow',
+  'paleYellow',
+  'palestYellow',
+] as const;
+export type Underlay = (typeof UNDERLAYS)[number];
+
+/** What neutralises: the opposites of U1's last column. */
+export const COUNTERS = [
+  'green',
+  'blueGreen',
+  'blue',
+  'blueViolet',
+  'violet',
+  'softViolet',
+  'traceViolet',
+] as const;
+export type Counter = (typeof COUNTERS)[number];
+
+type Table = Record<'fine' | 'coarse', readonly Underlay[]>;
+/** U1, by level reached 1–10. */
+export const UNDERLAY_TABLE: Table = {
+  fine: [
+    'redBrownHardlySeen',
+    'darkRedBrown',
+    'redBrown',
+    'red',
+    'redOrange',
+    'orange',
+    'yellowOrange',
+    'yellow',
+    'lightYellow',
+    'palestYellow',
+  ],
+  coarse: [
+    'red',
+    'red',
+    'red',
+    'red',
+    'redOrange',
+    'orange',
+    'yellowOrange',
+    'yellow',
+    'paleYellow',
+    'palestYellow',
+  ],
+};
+export const COUNTER_TABLE: readonly Counter[] = [
+  'green',
+  'green',
+  'green',
+  'green',
+  'blueGreen',
+  'blue',
+  'blueViolet',
+  'violet',
+  'softViolet',
+  'traceViolet',
+];
+
+/**
+ * Where each pigment lies on the painter's circle, and how strongly it shows, 0–1. The angles are U1's names;
+ * the strengths follow the amount of the pigment left, strongest at orange, a trace at the palest yellow.
+ */
+const WARMTH: readonly { degrees: number; strength: number }[] = [
+  { degrees: 0, strength: 0.15 },
+  { degrees: 0, strength: 0.3 },
+  { degrees: 0, strength: 0.5 },
+  { degrees: 0, strength: 0.75 },
+  { degrees: 30, strength: 0.9 },
+  { degrees: 60, strength: 1 },
+  { degrees: 90, strength: 0.9 },
+  { degrees: 120, strength: 0.75 },
+  { degrees: 120, strength: 0.5 },
+  { degrees: 120, strength: 0.2 },
+];
+
+/** Rows are whole levels: a half level shows the darker row's pigment until the next level is fully reached. */
+const row = (level: number) => Math.min(10, Math.max(1, Math.floor(level))) - 1;
+
+/** The pigment that shows at a level reached, whatever level the hair started from (U1). */
+export function underlayAt(levelReached: number, rules: Pick<HouseRules, 'underlay'>): Underlay {
+  return UNDERLAY_TABLE[rules.underlay][row(levelReached)];
+}
+
+/** What cancels the pigment that shows at a level (U1, U2). */
+export const counterAt = (levelReached: number): Counter => COUNTER_TABLE[row(levelReached)];
+
+/** The same warmth as a point of the painter's circle, for the balance. */
+export function warmthAt(levelReached: number): ToneVector {
+  const { degrees, strength } = WARMTH[row(levelReached)];
+  return toneVectorAt(degrees, strength);
+}
+
+/** Every name this school's table can give, in the order of the levels, once each: the choices to pick from. */
+export function underlayChoices(rules: Pick<HouseRules, 'underlay'>): Underlay[] {
+  return [...new Set(UNDERLAY_TABLE[rules.underlay])];
+}
+
+/** What cancels a named pigment, for marking a counter-tone against what a student read (U2). */
+export function countersOf(named: Underlay, rules: Pick<HouseRules, 'underlay'>): Counter[] {
+  return COUNTER_TABLE.filter((_, i) => UNDERLAY_TABLE[rules.underlay][i] === named);
+}
+
+/** Rows apart in the table, for partial marks: neighbours are a near reading. Infinity when a name is not in it. */
+export function underlayDistance(one: Underlay, level: number, rules: Pick<HouseRules, 'underlay'>): number {
+  const rows = UNDERLAY_TABLE[rules.underlay].flatMap((name, i) => (name === one ? [i] : []));
+  return rows.length === 0 ? Infinity : Math.min(...rows.map((i) => Math.abs(i - row(level))));
+}
+
+export function underlayReasons(levelReached: number, rules: Pick<HouseRules, 'underlay'>): Reason[] {
+  return [
+    reason('underlay.shows', 'U1', {
+      level: levelReached,
+      underlay: underlayAt(levelReached, rules),
+      counter: counterAt(levelReached),
+    }),
+  ];
+}

@@ -1,0 +1,4 @@
+export * from './look';
+export * from './paint';
+export { zoneMean, zoneMeanLab } from './rows';
+export * from './from-level';

@@ -1,0 +1,38 @@
+import type { Lab } from '../colour';
+
+/** One stretch of a lock, root to tip, and how it looks. */
+export interface TressZone {
+  /** Where it begins and ends, 0 at the root to 1 at the tip. */
+  from: number;
+  to: number;
+  /** Mean colour of the pigmented strands, in the light the picture is for. */
+  colour: Lab;
+  /** Share 0–1 of white strands, and the colour they have. */
+  greyShare: number;
+  grey: Lab;
+}
+
+/**
+ * Everything a picture of a lock is drawn from. The hair model fills it from the state of a strand; nothing else about
+ * the hair is needed, so the model can change without the drawing knowing.
+ */
+export const HAIR_FORMS = ['straight', 'wavy', 'curly', 'coily'] as const;
+export type HairForm = (typeof HAIR_FORMS)[number];
+
+export interface TressLook {
+  zones: TressZone[];
+  form: HairForm;
+  /** 0 dull to 1 glossy. */
+  shine: number;
+  seed: number;
+}
+
+export interface TressSize {
+  width: number;
+  height: number;
+}
+
+/** Straight 8-bit RGBA, row by row from the root, transparent round the lock. Fits a canvas ImageData as it is. */
+export interface TressPixels extends TressSize {
+  data: Uint8ClampedArray<ArrayBuffer>;
+}
