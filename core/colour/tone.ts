@@ -63,13 +63,18 @@ export function toneVectorAt(degrees: number, strength: number): ToneVector {
   return { x: strength * Math.cos(radians(degrees)), y: strength * Math.sin(radians(degrees)) };
 }
 
+const LOAD = Object.fromEntries(
+  TONE_FAMILIES.map((family) => [
+    family,
+    toneVectorAt(TONES[family].pigment.degrees, TONES[family].pigment.strength),
+  ]),
+) as Record<ToneFamily, ToneVector>;
+
 /** The load a labelled tone brings, as a point of the painter's circle (T3). Neutral is the origin. */
 export function toneVector(tone: Tone): ToneVector {
-  const of = (family: ToneFamily, share: number) =>
-    toneVectorAt(TONES[family].pigment.degrees, share * TONES[family].pigment.strength);
-  const main = of(tone.primary, PRIMARY);
-  const second = tone.secondary ? of(tone.secondary, SECONDARY) : { x: 0, y: 0 };
-  return { x: main.x + second.x, y: main.y + second.y };
+  const main = LOAD[tone.primary];
+  const second = tone.secondary ? LOAD[tone.secondary] : LOAD.neutral;
+  return { x: PRIMARY * main.x + SECONDARY * second.x, y: PRIMARY * main.y + SECONDARY * second.y };
 }
 
 export const isWarm = (tone: Tone) => TONES[tone.primary].temperature === 'warm';

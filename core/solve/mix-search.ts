@@ -25,6 +25,8 @@ function candidates(line: Line, need: MixNeed): Shade[] {
   );
 }
 
+const multiple = (parts: readonly number[]) => [2, 3, 4].some((n) => parts.every((p) => p % n === 0));
+
 function* partings(count: number): Generator<number[]> {
   if (count === 1) {
     yield [1];
@@ -32,7 +34,8 @@ function* partings(count: number): Generator<number[]> {
   }
   const parts = new Array<number>(count).fill(1);
   for (;;) {
-    yield [...parts];
+    // 2 : 2 is 1 : 1 again.
+    if (!multiple(parts)) yield [...parts];
     let i = 0;
     while (i < count && ++parts[i] > MAX_PARTS) parts[i++] = 1;
     if (i === count) return;
@@ -52,9 +55,20 @@ function* combinations(shades: Shade[]): Generator<Shade[]> {
 /** The nearer, the simpler, the smaller the better; no more natural than the grey asks for. */
 function cost({ mix, fit }: FoundMix, need: MixNeed): number {
   const parts = mix.reduce((sum, part) => sum + part.parts, 0);
+  // Neighbours melt into one another; a 4 and a 7 average to the same and dry as stripes.
+  const spread =
+    mix.reduce((sum, part) => sum + part.parts * Math.abs((part.shade.level ?? need.level) - need.level), 0) /
+    parts;
   const overShare = Math.max(0, fit.share - need.naturalShare.min);
   const ofNaturalTarget = need.tone.primary === 'neutral' ? 0 : overShare;
-  return 2 * fit.levelGap + 2 * fit.toneGap + 0.3 * ofNaturalTarget + 0.15 * (mix.length - 1) + 0.01 * parts;
+  return (
+    2 * fit.levelGap +
+    2 * fit.toneGap +
+    0.2 * spread +
+    0.3 * ofNaturalTarget +
+    0.15 * (mix.length - 1) +
+    0.01 * parts
+  );
 }
 
 /** The best mix of a line for a need, or null when no mix of it is right. Same input, same mix. */
