@@ -55,7 +55,10 @@ export default tseslint.config(
     files: ['core/**/*.ts'],
     ignores: ['**/*.test.ts'],
     rules: {
-      'no-restricted-imports': ['error', { patterns: ['react*', 'express*', 'node:*', 'fs', 'knex', 'pg', '@cimbel/*'] }],
+      'no-restricted-imports': [
+        'error',
+        { patterns: ['react*', 'express*', 'node:*', 'fs', 'knex', 'pg', '@cimbel/*'] },
+      ],
       'no-restricted-properties': [
         'error',
         { object: 'Date', property: 'now', message: 'The core has no clock; pass the time in.' },

@@ -1,6 +1,15 @@
 /** Types are checked by tsc; here the compiler only strips them. */
 const transform = {
-  '^.+\\.tsx?$': ['@swc/jest', { jsc: { parser: { syntax: 'typescript', tsx: true }, target: 'es2022', transform: { react: { runtime: 'automatic' } } } }],
+  '^.+\\.tsx?$': [
+    '@swc/jest',
+    {
+      jsc: {
+        parser: { syntax: 'typescript', tsx: true },
+        target: 'es2022',
+        transform: { react: { runtime: 'automatic' } },
+      },
+    },
+  ],
 };
 const project = (name, extra = {}) => ({
   displayName: name,
@@ -8,14 +17,9 @@ const project = (name, extra = {}) => ({
   testEnvironment: 'node',
   testMatch: [`<rootDir>/${name}/**/*.test.ts`, `<rootDir>/${name}/**/*.test.tsx`],
   transform,
-  transformIgnorePatterns: ['/node_modules/(?!nanoid/)'],
+
   ...extra,
 });
 export default {
-  projects: [
-    project('core'),
-    project('contract'),
-    project('web'),
-    project('server'),
-  ],
+  projects: [project('core'), project('contract'), project('web'), project('server')],
 };

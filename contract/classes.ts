@@ -1,0 +1,43 @@
+import { z } from 'zod';
+import type { HouseRules } from '@cimbel/core/theory';
+
+export const newClassSchema = z.object({ name: z.string().trim().min(1).max(80) });
+
+export const classSummarySchema = z.object({
+  id: z.uuid(),
+  name: z.string(),
+  joinCode: z.string(),
+  students: z.number(),
+  exercises: z.number(),
+});
+export type ClassSummary = z.infer<typeof classSummarySchema>;
+
+/** Where one student stands with one exercise. */
+export const standingSchema = z.object({
+  attemptId: z.uuid().nullable(),
+  state: z.enum(['notStarted', 'inWork', 'handedIn']),
+  late: z.boolean(),
+  points: z.number().nullable(),
+  submittedAt: z.iso.datetime().nullable(),
+});
+export type Standing = z.infer<typeof standingSchema>;
+
+export const classDetailSchema = z.object({
+  id: z.uuid(),
+  name: z.string(),
+  joinCode: z.string(),
+  houseRules: z.custom<HouseRules>(),
+  exercises: z.array(
+    z.object({
+      id: z.uuid(),
+      title: z.string(),
+      dueAt: z.iso.datetime(),
+      max: z.number(),
+      released: z.boolean(),
+    }),
+  ),
+  students: z.array(
+    z.object({ id: z.uuid(), name: z.string(), standings: z.record(z.uuid(), standingSchema) }),
+  ),
+});
+export type ClassDetail = z.infer<typeof classDetailSchema>;

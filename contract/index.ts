@@ -1,0 +1,4 @@
+export * from './accounts';
+export * from './errors';
+export * from './classes';
+export * from './exercises';

@@ -1,0 +1,57 @@
+import type { Account, Role } from '@cimbel/contract';
+import { hash, verify } from '@node-rs/argon2';
+import type { Knex } from 'knex';
+
+interface UserRow {
+  id: string;
+  name: string;
+  role: Role;
+  email: string;
+  password_hash: string;
+  demo: boolean;
+}
+const toAccount = ({ id, name, role }: Pick<UserRow, 'id' | 'name' | 'role'>): Account => ({
+  id,
+  name,
+  role,
+});
+
+export async function createAccount(
+  db: Knex,
+  account: { name: string; role: Role; email: string; password: string; demo?: boolean },
+): Promise<Account | 'emailTaken'> {
+  const rows = await db<UserRow>('users')
+    .insert({
+      name: account.name,
+      role: account.role,
+      email: account.email,
+      password_hash: await hash(account.password),
+      demo: account.demo ?? false,
+    })
+    .onConflict('email')
+    .ignore()
+    .returning(['id', 'name', 'role']);
+  return rows.length > 0 ? toAccount(rows[0]) : 'emailTaken';
+}
+
+/** A hash of nobody's password: an unknown address takes as long to refuse as a wrong password. */
+let nobody: Promise<string> | null = null;
+
+export async function findByPassword(db: Knex, email: string, password: string): Promise<Account | null> {
+  const user = await db<UserRow>('users').where({ email }).first();
+  const stored = user?.password_hash ?? (await (nobody ??= hash('no account has this')));
+  const right = await verify(stored, password);
+  return user && right ? toAccount(user) : null;
+}
+
+export async function demoAccounts(db: Knex): Promise<Account[]> {
+  const rows = await db<UserRow>('users')
+    .where({ demo: true })
+    .orderBy([{ column: 'role' }, { column: 'name' }]);
+  return rows.map(toAccount);
+}
+
+export async function demoAccount(db: Knex, id: string): Promise<Account | null> {
+  const row = await db<UserRow>('users').where({ demo: true, id }).first();
+  return row ? toAccount(row) : null;
+}

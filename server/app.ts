@@ -1,0 +1,91 @@
+import express, { Router, type Express } from 'express';
+import helmet from 'helmet';
+import type { Logger } from 'pino';
+import { pinoHttp } from 'pino-http';
+import type { Pool } from 'pg';
+import { randomUUID } from 'node:crypto';
+import path from 'node:path';
+import { errorAnswer, sameOriginWrites, unknownAddress } from './http/guards';
+import { mount, type Services } from './http/route';
+import { sessions } from './http/session';
+import { allRoutes } from './routes';
+
+export interface AppParts extends Services {
+  pool: Pool;
+  log: Logger;
+  sessionSecret: string;
+  /** True behind TLS: cookies are then sent over it only. */
+  secure: boolean;
+  /** Folder of the built web application; null in tests of the interface alone. */
+  webFolder: string | null;
+}
+
+const CONTENT_POLICY = {
+  useDefaults: false,
+  directives: {
+    defaultSrc: ["'self'"],
+    baseUri: ["'none'"],
+    objectSrc: ["'none'"],
+    frameAncestors: ["'none'"],
+    formAction: ["'self'"],
+    imgSrc: ["'self'", 'data:', 'blob:'],
+    workerSrc: ["'self'"],
+  },
+};
+
+export function createApp(parts: AppParts): Express {
+  const app = express();
+  app.disable('x-powered-by');
+  if (parts.secure) app.set('trust proxy', 1);
+  app.use(
+    pinoHttp({
+      logger: parts.log,
+      genReqId: (_req, res) => {
+        const id = randomUUID();
+        res.setHeader('X-Request-Id', id);
+        return id;
+      },
+      autoLogging: { ignore: (req) => req.url === '/healthz' },
+    }),
+  );
+  app.use(
+    helmet({
+      contentSecurityPolicy: CONTENT_POLICY,
+      // Loopback and classroom servers are often plain HTTP; a TLS proxy in front says this header itself.
+      strictTransportSecurity: parts.secure,
+    }),
+  );
+  app.get('/healthz', async (_req, res) => {
+    await parts.db.raw('select 1');
+    res.json({ ok: true });
+  });
+
+  const api = Router();
+  api.use(express.json({ limit: '256kb' }));
+  api.use(sameOriginWrites);
+  api.use(sessions(parts.pool, parts.sessionSecret, parts.secure));
+  api.use((_req, res, next) => {
+    res.setHeader('Cache-Control', 'no-store');
+    next();
+  });
+  mount(api, allRoutes(), parts);
+  app.use((req, res, next) => (req.path.startsWith('/api/') ? api(req, res, next) : next()));
+
+  if (parts.webFolder) serveWeb(app, parts.webFolder);
+  app.use(unknownAddress);
+  app.use(errorAnswer(parts.log));
+  return app;
+}
+
+/** Hashed files may be kept for ever; the page itself is asked for each time, so that an update is seen at once. */
+function serveWeb(app: Express, folder: string): void {
+  app.use(
+    '/assets',
+    express.static(path.join(folder, 'assets'), { immutable: true, maxAge: '365d', fallthrough: false }),
+  );
+  app.use(express.static(folder, { index: false, maxAge: 0 }));
+  app.get(/^\/(?!api\/|assets\/)/, (_req, res) => {
+    res.setHeader('Cache-Control', 'no-cache');
+    res.sendFile(path.join(folder, 'index.html'));
+  });
+}

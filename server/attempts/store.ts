@@ -1,0 +1,236 @@
+import type {
+  DraftSaved,
+  DraftWrite,
+  MarkChange,
+  MarkChangeWrite,
+  Result,
+  Standing,
+  Submission,
+} from '@cimbel/contract';
+import { grade as markAnswer, type Answer, type Criterion, type Grade } from '@cimbel/core/grade';
+import { readLabel } from '@cimbel/core/shades';
+import type { Knex } from 'knex';
+import { looksOf, type ExerciseRow } from '../exercises/row';
+import { HttpError, invalidField } from '../http/errors';
+
+export interface AttemptRow {
+  id: string;
+  exercise_id: string;
+  student_id: string;
+  answer: Answer;
+  version: number;
+  writer: string;
+  updated_at: Date;
+  submission_id: string | null;
+  submitted_at: Date | null;
+  grade: Grade | null;
+}
+
+export const attemptsOf = (db: Knex, exerciseIds: string[]): Promise<AttemptRow[]> =>
+  db<AttemptRow>('attempts').whereIn('exercise_id', exerciseIds);
+
+export const attemptOf = (db: Knex, exerciseId: string, studentId: string): Promise<AttemptRow | undefined> =>
+  db<AttemptRow>('attempts').where({ exercise_id: exerciseId, student_id: studentId }).first();
+
+/** Changes of marks, oldest first, by attempt. */
+export async function changesOf(db: Knex, attemptIds: string[]): Promise<Map<string, MarkChange[]>> {
+  const rows = await db('mark_changes')
+    .join('users', 'users.id', 'mark_changes.educator_id')
+    .whereIn('attempt_id', attemptIds)
+    .orderBy('mark_changes.id')
+    .select('mark_changes.*', 'users.name as educator_name');
+  const byAttempt = new Map<string, MarkChange[]>();
+  for (const row of rows) {
+    const change: MarkChange = {
+      criterion: row.criterion,
+      from: Number(row.from_points),
+      to: Number(row.to_points),
+      reason: row.reason,
+      by: row.educator_name,
+      at: row.made_at.toISOString(),
+    };
+    byAttempt.set(row.attempt_id, [...(byAttempt.get(row.attempt_id) ?? []), change]);
+  }
+  return byAttempt;
+}
+
+/** The computed grade with the educator's last word on each criterion. The computed one is kept as it was. */
+export function effectiveGrade(computed: Grade, changes: readonly MarkChange[]): Grade {
+  if (changes.length === 0) return computed;
+  const last = new Map<Criterion, number>(changes.map(({ criterion, to }) => [criterion, to]));
+  const criteria = computed.criteria.map((mark) => ({
+    ...mark,
+    points: last.get(mark.criterion) ?? mark.points,
+  }));
+  return { ...computed, criteria, points: criteria.reduce((sum, { points }) => sum + points, 0) };
+}
+
+export async function pointsOf(db: Knex, attempts: readonly AttemptRow[]): Promise<Map<string, number>> {
+  const changes = await changesOf(
+    db,
+    attempts.map(({ id }) => id),
+  );
+  return new Map(
+    attempts.flatMap(({ id, grade }) =>
+      grade ? [[id, effectiveGrade(grade, changes.get(id) ?? []).points]] : [],
+    ),
+  );
+}
+
+export function standingOf(
+  attempt: AttemptRow | undefined,
+  exercise: Pick<ExerciseRow, 'due_at'>,
+  points: ReadonlyMap<string, number>,
+): Standing {
+  const submittedAt = attempt?.submitted_at ?? null;
+  return {
+    attemptId: submittedAt ? attempt!.id : null,
+    state: submittedAt ? 'handedIn' : attempt ? 'inWork' : 'notStarted',
+    late: submittedAt !== null && submittedAt > exercise.due_at,
+    points: (attempt && points.get(attempt.id)) ?? null,
+    submittedAt: submittedAt?.toISOString() ?? null,
+  };
+}
+
+const handedIn = () =>
+  new HttpError(409, 'attempt.handedIn', 'This answer has been handed in and can no longer change.');
+
+export async function saveDraft(
+  db: Knex,
+  exercise: ExerciseRow,
+  studentId: string,
+  draft: DraftWrite,
+  now: Date,
+): Promise<DraftSaved> {
+  return db.transaction(async (trx) => {
+    const kept = await trx<AttemptRow>('attempts')
+      .where({ exercise_id: exercise.id, student_id: studentId })
+      .forUpdate()
+      .first();
+    if (kept?.submitted_at) throw handedIn();
+    // The same device may repeat itself after a lost answer; another device must have seen what it writes over.
+    if (kept && kept.version > draft.version && kept.writer !== draft.writer) {
+      throw new HttpError(409, 'attempt.newerElsewhere', 'A newer version was saved on another device.');
+    }
+    const version = (kept?.version ?? 0) + 1;
+    const columns = { answer: JSON.stringify(draft.answer), version, writer: draft.writer, updated_at: now };
+    if (kept) await trx('attempts').where({ id: kept.id }).update(columns);
+    else {
+      await trx('attempts')
+        .insert({ exercise_id: exercise.id, student_id: studentId, ...columns })
+        .onConflict(['exercise_id', 'student_id'])
+        .merge();
+    }
+    return { version, updatedAt: now.toISOString() };
+  });
+}
+
+/** Labels must be of the exercise's line; a slip of typing is said now, not marked as a fault of craft. */
+function checkLabels(answer: Answer, exercise: ExerciseRow): void {
+  answer.shades.forEach(({ label }, i) => {
+    const known = exercise.line.shades.includes(label) && readLabel(exercise.line, label).ok;
+    if (!known)
+      throw invalidField(
+        `answer.shades.${i}.label`,
+        'unknown',
+        `${exercise.line.name} has no shade ${label}.`,
+      );
+  });
+}
+
+/** Hands in once. The id is made by the student's device, so sending the same answer twice makes one. */
+export async function handIn(
+  db: Knex,
+  exercise: ExerciseRow,
+  studentId: string,
+  submission: Submission,
+  now: Date,
+): Promise<AttemptRow> {
+  checkLabels(submission.answer, exercise);
+  const { kase, line, house_rules: rules, rubric, key } = exercise;
+  const grade = markAnswer({ kase, line, rules, rubric, key }, submission.answer);
+  return db.transaction(async (trx) => {
+    await trx('attempts')
+      .insert({
+        exercise_id: exercise.id,
+        student_id: studentId,
+        answer: JSON.stringify(submission.answer),
+        writer: 'hand-in',
+        updated_at: now,
+      })
+      .onConflict(['exercise_id', 'student_id'])
+      .ignore();
+    const kept = await trx<AttemptRow>('attempts')
+      .where({ exercise_id: exercise.id, student_id: studentId })
+      .forUpdate()
+      .first();
+    if (kept!.submission_id === submission.id) return kept!;
+    if (kept!.submitted_at) throw handedIn();
+    const taken = await trx<AttemptRow>('attempts').where({ submission_id: submission.id }).first();
+    if (taken) throw invalidField('id', 'taken', 'This id names another answer. Make a new one.');
+    const [row] = await trx<AttemptRow>('attempts')
+      .where({ id: kept!.id })
+      .update({
+        answer: JSON.stringify(submission.answer) as never,
+        submission_id: submission.id,
+        submitted_at: now,
+        updated_at: now,
+        grade: JSON.stringify(grade) as never,
+      })
+      .returning('*');
+    return row;
+  });
+}
+
+export async function changeMark(
+  db: Knex,
+  attempt: AttemptRow,
+  educatorId: string,
+  change: MarkChangeWrite,
+  now: Date,
+): Promise<void> {
+  await db.transaction(async (trx) => {
+    await trx('attempts').where({ id: attempt.id }).forUpdate().first();
+    const changes = (await changesOf(trx, [attempt.id])).get(attempt.id) ?? [];
+    const mark = effectiveGrade(attempt.grade!, changes).criteria.find(
+      ({ criterion }) => criterion === change.criterion,
+    );
+    if (!mark) throw invalidField('criterion', 'notMarked', 'This exercise does not mark that criterion.');
+    if (change.points > mark.max) {
+      throw invalidField('points', 'tooMany', `At most ${mark.max} points can be given for this criterion.`);
+    }
+    await trx('mark_changes').insert({
+      attempt_id: attempt.id,
+      educator_id: educatorId,
+      criterion: change.criterion,
+      from_points: mark.points,
+      to_points: change.points,
+      reason: change.reason,
+      made_at: now,
+    });
+  });
+}
+
+export async function resultOf(
+  db: Knex,
+  exercise: ExerciseRow,
+  attempt: AttemptRow,
+  studentName: string,
+): Promise<Result> {
+  const changes = (await changesOf(db, [attempt.id])).get(attempt.id) ?? [];
+  return {
+    attemptId: attempt.id,
+    exerciseId: exercise.id,
+    title: exercise.title,
+    studentName,
+    kase: exercise.kase,
+    line: exercise.line,
+    key: exercise.key,
+    answer: attempt.answer,
+    grade: effectiveGrade(attempt.grade!, changes),
+    changes,
+    submittedAt: attempt.submitted_at!.toISOString(),
+    late: attempt.submitted_at! > exercise.due_at,
+    looks: looksOf(exercise),
+  };
+}

@@ -1,0 +1,66 @@
+import { joinSchema, keyPreviewSchema, newClassSchema, newExerciseSchema } from '@cimbel/contract';
+import { createExercise, previewKey } from '../exercises/store';
+import { invalidField } from '../http/errors';
+import { route, type Route } from '../http/route';
+import { ownClass } from './access';
+import { classDetail, classesOf, createClass, joinClass } from './store';
+
+export const classRoutes = (): Route[] => [
+  route({
+    method: 'get',
+    path: '/api/classes',
+    who: 'educator',
+    handle: ({ db, me }) => classesOf(db, me.id),
+  }),
+  route({
+    method: 'post',
+    path: '/api/classes',
+    who: 'educator',
+    body: newClassSchema,
+    handle: async ({ db, me, body, res }) => {
+      const { id } = await createClass(db, me.id, body.name);
+      res.status(201);
+      return { id };
+    },
+  }),
+  route({
+    method: 'get',
+    path: '/api/classes/:classId',
+    who: 'educator',
+    reach: ownClass,
+    handle: ({ db, now, reached }) => classDetail(db, reached, now()),
+  }),
+  route({
+    method: 'post',
+    path: '/api/classes/:classId/key-preview',
+    who: 'educator',
+    reach: ownClass,
+    body: keyPreviewSchema,
+    handle: async ({ reached, body }) => previewKey(body.kase, reached.house_rules),
+  }),
+  route({
+    method: 'post',
+    path: '/api/classes/:classId/exercises',
+    who: 'educator',
+    reach: ownClass,
+    body: newExerciseSchema,
+    handle: async ({ db, now, reached, body, res }) => {
+      const { id } = await createExercise(db, reached, body, now());
+      res.status(201);
+      return { id };
+    },
+  }),
+  route({
+    method: 'post',
+    path: '/api/memberships',
+    who: 'student',
+    body: joinSchema,
+    handle: async ({ db, me, body, res }) => {
+      const joined = await joinClass(db, me.id, body.joinCode);
+      if (!joined)
+        throw invalidField('joinCode', 'unknown', 'No class has this code. Check it with your educator.');
+      res.status(201);
+      return joined;
+    },
+  }),
+];

@@ -1,0 +1,25 @@
+import knexModule, { type Knex } from 'knex';
+import pg from 'pg';
+import * as slice from './migrations/001_slice';
+
+const MIGRATIONS: Record<string, { up: (knex: Knex) => Promise<void>; down: (knex: Knex) => Promise<void> }> =
+  {
+    '001_slice': slice,
+  };
+
+/** Migrations are code in the bundle rather than files on disk, so that one file is the whole server. */
+const migrationSource: Knex.MigrationSource<string> = {
+  getMigrations: async () => Object.keys(MIGRATIONS),
+  getMigrationName: (name) => name,
+  getMigration: async (name) => MIGRATIONS[name],
+};
+
+export function connect(url: string): Knex {
+  return knexModule({ client: 'pg', connection: url, pool: { min: 0, max: 10 } });
+}
+
+export function sessionPool(url: string): pg.Pool {
+  return new pg.Pool({ connectionString: url, max: 4 });
+}
+
+export const migrate = (db: Knex) => db.migrate.latest({ migrationSource });

@@ -1,0 +1,50 @@
+import { browser, harness, type Harness } from '../testing/harness';
+import { seedDemo } from './seed';
+import { STUDENTS } from './scene';
+
+let h: Harness;
+beforeAll(async () => {
+  h = await harness({ demo: true });
+  await Promise.all([seedDemo(h.db, h.clock.now), seedDemo(h.db, h.clock.now)]);
+}, 60_000);
+afterAll(() => h.close());
+
+describe('the demo class', () => {
+  it('is put in once, even when two servers start together', async () => {
+    expect(await h.db('users')).toHaveLength(STUDENTS.length + 1);
+    expect(await h.db('exercises')).toHaveLength(3);
+  });
+
+  it('lets anyone walk in as educator or student', async () => {
+    const page = browser(h.app);
+    const { demo } = (await page.get('/api/session')).body;
+    expect(demo).toHaveLength(13);
+    await page.post('/api/demo-session', { accountId: demo[0].id }).expect(200);
+    expect((await page.get('/api/session')).body.me).toEqual(demo[0]);
+  });
+
+  it('has one exercise graded with a believable spread, one due with answers in, one open', async () => {
+    const page = browser(h.app);
+    const { demo } = (await page.get('/api/session')).body;
+    await page.post('/api/demo-session', {
+      accountId: demo.find((a: { role: string }) => a.role === 'educator').id,
+    });
+    const [summary] = (await page.get('/api/classes')).body;
+    const { exercises, students } = (await page.get(`/api/classes/${summary.id}`)).body;
+    const points = (i: number): number[] =>
+      students
+        .map(
+          (s: { standings: Record<string, { points: number | null }> }) =>
+            s.standings[exercises[i].id].points,
+        )
+        .filter((p: number | null) => p !== null);
+    const graded = points(0);
+    expect(graded).toHaveLength(11);
+    expect(Math.max(...graded)).toBe(20);
+    expect(Math.min(...graded)).toBeLessThan(10);
+    expect(new Set(graded).size).toBeGreaterThan(6);
+    expect(points(1)).toHaveLength(7);
+    expect(points(2)).toHaveLength(0);
+    expect(exercises.map((e: { released: boolean }) => e.released)).toEqual([true, false, true]);
+  });
+});

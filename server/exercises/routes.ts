@@ -1,0 +1,30 @@
+import { exerciseChangeSchema } from '@cimbel/contract';
+import { route, type Route } from '../http/route';
+import { ownExercise } from './access';
+import { changeExercise, deleteExercise } from './store';
+import { educatorView } from './view';
+
+export const exerciseRoutes = (): Route[] => [
+  route({
+    method: 'get',
+    path: '/api/exercises/:exerciseId',
+    who: 'educator',
+    reach: ownExercise,
+    handle: ({ db, now, reached }) => educatorView(db, reached, now()),
+  }),
+  route({
+    method: 'patch',
+    path: '/api/exercises/:exerciseId',
+    who: 'educator',
+    reach: ownExercise,
+    body: exerciseChangeSchema,
+    handle: ({ db, now, reached, body }) => changeExercise(db, reached, body, now()),
+  }),
+  route({
+    method: 'delete',
+    path: '/api/exercises/:exerciseId',
+    who: 'educator',
+    reach: ownExercise,
+    handle: ({ db, reached }) => deleteExercise(db, reached),
+  }),
+];

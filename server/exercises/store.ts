@@ -1,0 +1,89 @@
+import type { ExerciseChange, newExerciseSchema } from '@cimbel/contract';
+import { shippedLine, type Line } from '@cimbel/core/shades';
+import { computeKey, type Case, type KeyResult } from '@cimbel/core/solve';
+import type { HouseRules } from '@cimbel/core/theory';
+import type { Knex } from 'knex';
+import type { z } from 'zod';
+import type { ClassRow } from '../classes/access';
+import { HttpError, invalidField } from '../http/errors';
+import type { ExerciseRow } from './row';
+
+function lineOf(kase: Case): Line {
+  const line = shippedLine(kase.lineId);
+  if (!line)
+    throw invalidField('kase.lineId', 'unknown', 'No line of colour has this id. Pick one from the list.');
+  return line;
+}
+
+export function previewKey(kase: Case, rules: HouseRules): KeyResult {
+  return computeKey(kase, lineOf(kase), rules);
+}
+
+export async function createExercise(
+  db: Knex,
+  owner: ClassRow,
+  wanted: z.output<typeof newExerciseSchema>,
+  now: Date,
+): Promise<{ id: string }> {
+  const line = lineOf(wanted.kase);
+  const result = computeKey(wanted.kase, line, owner.house_rules);
+  if (!result.ok)
+    throw new HttpError(
+      422,
+      'exercise.noAnswer',
+      'This line cannot reach the target.',
+      undefined,
+      result.reasons,
+    );
+  const dueAt = new Date(wanted.dueAt);
+  if (dueAt <= now) throw invalidField('dueAt', 'past', 'The due time has passed. Choose a later one.');
+  const [row] = await db('exercises')
+    .insert({
+      class_id: owner.id,
+      title: wanted.title,
+      kase: JSON.stringify(wanted.kase),
+      line: JSON.stringify(line),
+      house_rules: JSON.stringify(owner.house_rules),
+      rubric: JSON.stringify(wanted.rubric),
+      key: JSON.stringify(result.key),
+      due_at: dueAt,
+      release: wanted.release,
+      created_at: now,
+    })
+    .returning('id');
+  return row;
+}
+
+export async function changeExercise(
+  db: Knex,
+  exercise: ExerciseRow,
+  change: ExerciseChange,
+  now: Date,
+): Promise<void> {
+  const { title, dueAt, release, released } = change;
+  const columns = {
+    ...(title === undefined ? {} : { title }),
+    ...(dueAt === undefined ? {} : { due_at: new Date(dueAt) }),
+    ...(release === undefined ? {} : { release }),
+    ...(released === undefined ? {} : { released_at: released ? (exercise.released_at ?? now) : null }),
+  };
+  if (Object.keys(columns).length > 0) await db('exercises').where({ id: exercise.id }).update(columns);
+}
+
+/** Only while nobody has handed in: answers are never thrown away with the exercise. */
+export async function deleteExercise(db: Knex, exercise: ExerciseRow): Promise<void> {
+  await db.transaction(async (trx) => {
+    await trx('exercises').where({ id: exercise.id }).forUpdate().first();
+    const handedIn = await trx('attempts')
+      .where({ exercise_id: exercise.id })
+      .whereNotNull('submitted_at')
+      .first();
+    if (handedIn)
+      throw new HttpError(
+        409,
+        'exercise.hasAnswers',
+        'Answers have been handed in; it can no longer be deleted.',
+      );
+    await trx('exercises').where({ id: exercise.id }).delete();
+  });
+}

@@ -1,0 +1,43 @@
+import type { Account } from '@cimbel/contract';
+import connectPgSimple from 'connect-pg-simple';
+import type { Request, RequestHandler } from 'express';
+import session from 'express-session';
+import type { Pool } from 'pg';
+
+declare module 'express-session' {
+  interface SessionData {
+    account: Account;
+  }
+}
+
+const DAYS_14_MS = 14 * 24 * 3600_000;
+
+export function sessions(pool: Pool, secret: string, secure: boolean): RequestHandler {
+  const Store = connectPgSimple(session);
+  return session({
+    name: 'cimbel.session',
+    secret,
+    resave: false,
+    saveUninitialized: false,
+    rolling: true,
+    store: new Store({ pool, tableName: 'sessions', pruneSessionInterval: false }),
+    cookie: { httpOnly: true, sameSite: 'lax', secure, maxAge: DAYS_14_MS },
+  });
+}
+
+/** A new session id on every change of who is signed in, so that an id planted before is worth nothing. */
+export function signInAs(req: Request, account: Account): Promise<void> {
+  return new Promise((resolve, reject) => {
+    req.session.regenerate((failure) => {
+      if (failure) return reject(failure);
+      req.session.account = account;
+      req.session.save((error) => (error ? reject(error) : resolve()));
+    });
+  });
+}
+
+export function signOut(req: Request): Promise<void> {
+  return new Promise((resolve, reject) =>
+    req.session.destroy((error) => (error ? reject(error) : resolve())),
+  );
+}

@@ -1,0 +1,233 @@
+import { EMPTY_ANSWER } from '@cimbel/core/grade';
+import { keyOf, perfectAnswer, aCase } from '@cimbel/core/testing/cases';
+import { CASE, browser, classroom, exerciseBody, harness, newId, type Harness } from './testing/harness';
+
+let h: Harness;
+let room: Awaited<ReturnType<typeof classroom>>;
+beforeAll(async () => {
+  h = await harness();
+  room = await classroom(h);
+}, 60_000);
+afterAll(() => h.close());
+beforeEach(() => {
+  h.clock.now = new Date('2026-03-02T18:00:00Z');
+});
+
+const perfect = perfectAnswer(CASE, keyOf(CASE));
+async function newExercise(change: object = {}): Promise<string> {
+  return (
+    await room.educator.post(`/api/classes/${room.classId}/exercises`, exerciseBody(change)).expect(201)
+  ).body.id;
+}
+const my = (id: string, rest = '') => `/api/my/exercises/${id}${rest}`;
+
+describe('accounts', () => {
+  it('registers, signs out, signs in, and takes an address once', async () => {
+    const page = browser(h.app);
+    const account = { role: 'student', name: 'New', email: 'New@Example.test', password: 'long enough too' };
+    await page.post('/api/accounts', account).expect(201);
+    expect((await page.get('/api/session')).body).toMatchObject({
+      me: { name: 'New', role: 'student' },
+      demo: null,
+    });
+    await page.delete('/api/session').expect(200);
+    expect((await page.get('/api/session')).body.me).toBeNull();
+    await page.post('/api/session', { email: 'new@example.test', password: 'long enough too' }).expect(200);
+    const again = await browser(h.app).post('/api/accounts', account);
+    expect(again.body.error.fields[0]).toMatchObject({ path: 'email', code: 'taken' });
+    const short = await browser(h.app).post('/api/accounts', {
+      ...account,
+      email: 'x@y.zz',
+      password: 'short',
+    });
+    expect(short.body.error.fields[0].path).toBe('password');
+  });
+
+  it('refuses a wrong password and an unknown address alike, and stops guessing', async () => {
+    const wrong = (email: string) => browser(h.app).post('/api/session', { email, password: 'not this one' });
+    expect((await wrong('student@example.test')).body.error.code).toBe('session.wrong');
+    expect((await wrong('unknown@example.test')).body.error.code).toBe('session.wrong');
+    for (let i = 0; i < 9; i++) await wrong('unknown@example.test');
+    const limited = await wrong('unknown@example.test');
+    expect(limited.status).toBe(429);
+    expect(limited.body.error.code).toBe('session.tooManyTries');
+    // A classmate behind the same address is not locked out.
+    await browser(h.app)
+      .post('/api/session', { email: 'classmate@example.test', password: 'a long enough one' })
+      .expect(200);
+  });
+
+  it('gives one-click sign-in in demo mode only', async () => {
+    await browser(h.app).post('/api/demo-session', { accountId: room.student.account.id }).expect(404);
+  });
+});
+
+describe('setting an exercise', () => {
+  it('previews the computed key and stores it with line and house rules', async () => {
+    const preview = await room.educator
+      .post(`/api/classes/${room.classId}/key-preview`, { kase: CASE })
+      .expect(200);
+    expect(preview.body).toMatchObject({ ok: true, key: { developerVol: 20, minutes: 45 } });
+    const id = await newExercise();
+    const seen = await room.educator.get(`/api/exercises/${id}`).expect(200);
+    expect(seen.body).toMatchObject({ key: preview.body.key, max: 20, line: { id: 'tarnwick' } });
+    expect(seen.body.rows).toHaveLength(2);
+  });
+
+  it('refuses what has no answer, with the reasons; a past due time; an unknown line; bad figures by field', async () => {
+    const post = (change: object) =>
+      room.educator.post(`/api/classes/${room.classId}/exercises`, exerciseBody(change));
+    const impossible = await post({ kase: aCase({ natural: 4, target: 8 }) });
+    expect(impossible.status).toBe(422);
+    expect(impossible.body.error).toMatchObject({
+      code: 'exercise.noAnswer',
+      reasons: [{ code: 'developer.beyondLift', rule: 'D2' }],
+    });
+    expect((await post({ dueAt: '2026-03-01T00:00:00Z' })).body.error.fields[0]).toMatchObject({
+      path: 'dueAt',
+      code: 'past',
+    });
+    expect((await post({ kase: { ...CASE, lineId: 'none' } })).body.error.fields[0].path).toBe('kase.lineId');
+    expect(
+      (await post({ kase: { ...CASE, zone: { ...CASE.zone, naturalLevel: 5.3 } } })).body.error.fields[0]
+        .path,
+    ).toBe('kase.zone.naturalLevel');
+    expect((await post({ rubric: {} })).status).toBe(422);
+  });
+
+  it('is deleted while nobody has handed in, and kept after', async () => {
+    const id = await newExercise();
+    await room.student.put(my(id, '/draft'), { answer: EMPTY_ANSWER, version: 0, writer: 'a' }).expect(200);
+    await room.educator.delete(`/api/exercises/${id}`).expect(200);
+    await room.educator.get(`/api/exercises/${id}`).expect(404);
+    const kept = await newExercise();
+    await room.student.post(my(kept, '/submission'), { id: newId(), answer: perfect }).expect(200);
+    expect((await room.educator.delete(`/api/exercises/${kept}`)).body.error.code).toBe(
+      'exercise.hasAnswers',
+    );
+  });
+});
+
+describe('drafts', () => {
+  it('are kept as written, part by part, and come back', async () => {
+    const id = await newExercise();
+    const part = { ...EMPTY_ANSWER, naturalLevel: 5, developer: [{ vol: 40, parts: 1 }] };
+    expect(
+      (await room.student.put(my(id, '/draft'), { answer: part, version: 0, writer: 'phone' })).body.version,
+    ).toBe(1);
+    const seen = (await room.student.get(my(id))).body;
+    expect(seen.draft).toMatchObject({ answer: part, version: 1 });
+    expect(seen.submittedAt).toBeNull();
+    expect((await room.classmate.get(my(id))).body.draft).toBeNull();
+  });
+
+  it('are not overwritten by a device that has not seen the newest, but may repeat themselves', async () => {
+    const id = await newExercise();
+    const put = (writer: string, version: number) =>
+      room.student.put(my(id, '/draft'), { answer: EMPTY_ANSWER, version, writer });
+    await put('phone', 0).expect(200);
+    // The answer got lost on the way; the phone sends the same again.
+    expect((await put('phone', 0)).body.version).toBe(2);
+    const conflict = await put('laptop', 0);
+    expect(conflict.status).toBe(409);
+    expect(conflict.body.error.code).toBe('attempt.newerElsewhere');
+    await put('laptop', 2).expect(200);
+    await put('phone', 2).expect(409);
+  });
+});
+
+describe('handing in', () => {
+  it('counts once however often it is sent, also at the same time, and closes the answer', async () => {
+    const id = await newExercise({ release: 'onSubmit' });
+    const submission = { id: newId(), answer: perfect };
+    const [one, two] = await Promise.all([
+      room.student.post(my(id, '/submission'), submission),
+      room.student.post(my(id, '/submission'), submission),
+    ]);
+    expect([one.status, two.status]).toEqual([200, 200]);
+    expect(one.body.submittedAt).toBe(two.body.submittedAt);
+    expect(await h.db('attempts').where({ exercise_id: id })).toHaveLength(1);
+    expect(
+      (await room.student.post(my(id, '/submission'), { id: newId(), answer: perfect })).body.error.code,
+    ).toBe('attempt.handedIn');
+    expect(
+      (await room.student.put(my(id, '/draft'), { answer: perfect, version: 9, writer: 'a' })).status,
+    ).toBe(409);
+    expect((await room.student.get(my(id, '/result'))).body.grade).toMatchObject({ points: 20, max: 20 });
+    const stolen = await room.classmate.post(my(id, '/submission'), submission);
+    expect(stolen.body.error.fields[0].path).toBe('id');
+  });
+
+  it('names a shade the line does not have', async () => {
+    const id = await newExercise();
+    const answer = {
+      ...perfect,
+      shades: [
+        { label: '5:1', parts: 1 },
+        { label: '5-H', parts: 1 },
+      ],
+    };
+    const refused = await room.student.post(my(id, '/submission'), { id: newId(), answer });
+    expect(refused.body.error.fields[0]).toMatchObject({ path: 'answer.shades.1.label', code: 'unknown' });
+  });
+
+  it('is marked late after the due time, and opens by release rule', async () => {
+    const id = await newExercise({ release: 'onDue' });
+    await room.student.post(my(id, '/submission'), { id: newId(), answer: perfect }).expect(200);
+    expect((await room.student.get(my(id, '/result'))).body.error.code).toBe('result.notReleased');
+    h.clock.now = new Date('2026-03-09T18:00:01Z');
+    expect((await room.student.get(my(id, '/result'))).body.late).toBe(false);
+    await room.classmate.post(my(id, '/submission'), { id: newId(), answer: perfect }).expect(200);
+    const rows: { name: string; late: boolean }[] = (await room.educator.get(`/api/exercises/${id}`)).body
+      .rows;
+    expect(rows.map(({ name, late }) => [name, late])).toEqual([
+      ['Classmate', true],
+      ['Student', false],
+    ]);
+  });
+});
+
+describe('changing a mark', () => {
+  it('keeps who, why and what it was, and counts in every total; the computed grade stays', async () => {
+    const id = await newExercise({ release: 'onSubmit' });
+    const answer = { ...perfect, minutes: 35, totalGrams: 20 };
+    await room.student.post(my(id, '/submission'), { id: newId(), answer }).expect(200);
+    const before = (await room.student.get(my(id, '/result'))).body;
+    const change = { criterion: 'amount', points: 1, reason: 'Her model has very fine hair.' };
+    await room.educator.post(`/api/attempts/${before.attemptId}/mark-changes`, change).expect(201);
+    const after = (await room.student.get(my(id, '/result'))).body;
+    expect(after.grade.points).toBe(before.grade.points + 1);
+    expect(after.changes).toEqual([
+      expect.objectContaining({ from: 0, to: 1, by: 'Educator', reason: change.reason }),
+    ]);
+    const detail = (await room.educator.get(`/api/classes/${room.classId}`)).body;
+    const row = detail.students.find((s: { id: string }) => s.id === room.student.account.id);
+    expect(row.standings[id].points).toBe(after.grade.points);
+    const stored = await h.db('attempts').where({ id: before.attemptId }).first();
+    expect(stored.grade.points).toBe(before.grade.points);
+  });
+
+  it('asks for a reason, for a criterion that is marked and no more than its points', async () => {
+    const id = await newExercise({ rubric: { ratio: 2 } });
+    await room.student.post(my(id, '/submission'), { id: newId(), answer: perfect }).expect(200);
+    const attempt = (await room.educator.get(`/api/exercises/${id}`)).body.rows.find(
+      (r: { attemptId: string | null }) => r.attemptId,
+    ).attemptId;
+    const change = (body: object) => room.educator.post(`/api/attempts/${attempt}/mark-changes`, body);
+    const fields = async (body: object) => (await change(body)).body.error.fields[0].path;
+    expect(await fields({ criterion: 'ratio', points: 1, reason: '' })).toBe('reason');
+    expect(await fields({ criterion: 'ratio', points: 5, reason: 'because' })).toBe('points');
+    expect(await fields({ criterion: 'minutes', points: 1, reason: 'because' })).toBe('criterion');
+  });
+});
+
+describe('joining a class', () => {
+  it('takes the code as people type it, once is enough, and a wrong code says so', async () => {
+    const typed = `${room.joinCode.slice(0, 4)}-${room.joinCode.slice(4)}`.toLowerCase();
+    await room.stranger.post('/api/memberships', { joinCode: typed }).expect(201, { name: 'Evening' });
+    await room.stranger.post('/api/memberships', { joinCode: typed }).expect(201);
+    const wrong = await room.stranger.post('/api/memberships', { joinCode: 'ABCDEFGH' });
+    expect(wrong.body.error.fields[0]).toMatchObject({ path: 'joinCode', code: 'unknown' });
+    expect((await room.educator.get('/api/classes')).body[0]).toMatchObject({ name: 'Evening', students: 3 });
+  });
+});

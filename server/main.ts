@@ -1,0 +1,68 @@
+import pino from 'pino';
+import { fileURLToPath } from 'node:url';
+import { createApp } from './app';
+import { connect, migrate, sessionPool } from './db/database';
+import { seedDemo } from './demo/seed';
+
+/** Set by the start script; a server run by hand needs DATABASE_URL and SESSION_SECRET. */
+const {
+  DATABASE_URL,
+  SESSION_SECRET,
+  PORT = '4600',
+  HOST = '127.0.0.1',
+  CIMBEL_DEMO,
+  CIMBEL_SECURE,
+  LOG_LEVEL = 'warn',
+} = process.env;
+
+async function main(): Promise<void> {
+  if (!DATABASE_URL)
+    throw new Error('DATABASE_URL is not set. Use npm start, or give the address of a PostgreSQL database.');
+  if (!SESSION_SECRET)
+    throw new Error('SESSION_SECRET is not set. Give a long random text; changing it signs everyone out.');
+  const log = pino({ level: LOG_LEVEL });
+  const db = connect(DATABASE_URL);
+  const pool = sessionPool(DATABASE_URL);
+  // A database that restarts drops idle connections; the next query opens another.
+  pool.on('error', (err) => log.warn({ err }, 'idle database connection lost'));
+  await migrate(db);
+  const demo = CIMBEL_DEMO === '1';
+  const now = () => new Date();
+  if (demo) await seedDemo(db, now());
+  const app = createApp({
+    db,
+    pool,
+    log,
+    now,
+    demo,
+    sessionSecret: SESSION_SECRET,
+    secure: CIMBEL_SECURE === '1',
+    webFolder: fileURLToPath(new URL('../../web/dist', import.meta.url)),
+  });
+  const server = app.listen(Number(PORT), HOST, (error?: Error) => {
+    if (error) {
+      console.error(error.message);
+      process.exit(1);
+    }
+    process.send?.({ ready: true });
+    log.info({ port: PORT }, 'listening');
+  });
+  let stopping = false;
+  const stop = async () => {
+    if (stopping) return;
+    stopping = true;
+    server.closeAllConnections();
+    server.close();
+    await Promise.allSettled([db.destroy(), pool.end()]);
+    process.exit(0);
+  };
+  process.on('SIGTERM', stop);
+  process.on('SIGINT', stop);
+  // Started by a parent that is gone: nobody is left to stop this server, so it stops itself.
+  if (process.send) process.on('disconnect', stop);
+}
+
+main().catch((error: Error) => {
+  console.error(error.message);
+  process.exit(1);
+});

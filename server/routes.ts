@@ -1,0 +1,15 @@
+import { accountRoutes } from './accounts/routes';
+import { attemptRoutes } from './attempts/routes';
+import { classRoutes } from './classes/routes';
+import { exerciseRoutes } from './exercises/routes';
+import type { Route } from './http/route';
+import { lineRoutes } from './lines/routes';
+
+/** Every route of the application. The access test walks this list, so nothing can be mounted beside it. */
+export const allRoutes = (): Route[] => [
+  ...accountRoutes(),
+  ...lineRoutes(),
+  ...classRoutes(),
+  ...exerciseRoutes(),
+  ...attemptRoutes(),
+];

@@ -1,0 +1,122 @@
+import type { Account, Role } from '@cimbel/contract';
+import { aCase } from '@cimbel/core/testing/cases';
+import { defaultRubric } from '@cimbel/core/grade';
+import type { Case } from '@cimbel/core/solve';
+import type { Express } from 'express';
+import type { Knex } from 'knex';
+import pino from 'pino';
+import { randomBytes, randomUUID } from 'node:crypto';
+import supertest from 'supertest';
+import { createAccount } from '../accounts/store';
+import { createApp } from '../app';
+import { connect, migrate, sessionPool } from '../db/database';
+
+const HOST = 'cimbel.test';
+
+export interface Harness {
+  app: Express;
+  db: Knex;
+  /** The clock of the application; tests move it. */
+  clock: { now: Date };
+  close: () => Promise<void>;
+}
+
+/** A database of its own beside the others of the test run, so that test files do not meet. */
+export async function harness({ demo = false } = {}): Promise<Harness> {
+  const base = process.env.TEST_DATABASE_URL;
+  if (!base)
+    throw new Error('TEST_DATABASE_URL is not set: run npm test, or npm run test:unit for these alone.');
+  const name = `unit_${randomBytes(6).toString('hex')}`;
+  const admin = connect(base);
+  await admin.raw(`create database ${name}`);
+  const url = new URL(base);
+  url.pathname = `/${name}`;
+  const [db, pool] = [connect(url.href), sessionPool(url.href)];
+  await migrate(db);
+  const clock = { now: new Date('2026-03-02T18:00:00Z') };
+  const app = createApp({
+    db,
+    pool,
+    clock,
+    now: () => clock.now,
+    demo,
+    log: pino({ level: 'silent' }),
+    sessionSecret: 'only for tests',
+    secure: false,
+    webFolder: null,
+  } as Parameters<typeof createApp>[0]);
+  return {
+    app,
+    db,
+    clock,
+    close: async () => {
+      await Promise.all([db.destroy(), pool.end()]);
+      await admin.raw(`drop database ${name} with (force)`);
+      await admin.destroy();
+    },
+  };
+}
+
+/** A browser of its own: keeps its cookies, says where it writes from. */
+export type Browser = ReturnType<typeof browser>;
+export function browser(app: Express) {
+  const agent = supertest.agent(app);
+  const send = (method: 'get' | 'post' | 'put' | 'patch' | 'delete', path: string, body?: object) => {
+    const request = agent[method](path).set('Host', HOST).set('Origin', `http://${HOST}`);
+    return body === undefined ? request : request.send(body);
+  };
+  return {
+    send,
+    get: (path: string) => send('get', path),
+    post: (path: string, body: object = {}) => send('post', path, body),
+    put: (path: string, body: object) => send('put', path, body),
+    patch: (path: string, body: object) => send('patch', path, body),
+    delete: (path: string) => send('delete', path),
+  };
+}
+
+const PASSWORD = 'a long enough one';
+
+export async function signedIn(
+  h: Harness,
+  role: Role,
+  name: string,
+): Promise<Browser & { account: Account }> {
+  const email = `${name.toLowerCase()}@example.test`;
+  const account = await createAccount(h.db, { role, name, email, password: PASSWORD });
+  if (account === 'emailTaken') throw new Error(`${email} is taken`);
+  const page = browser(h.app);
+  await page.post('/api/session', { email, password: PASSWORD }).expect(200);
+  return { ...page, account };
+}
+
+export const CASE: Case = aCase({ natural: 5, target: 5, tone: 'gold', grey: 0.5 });
+
+export function exerciseBody(change: object = {}) {
+  return {
+    title: 'Half grey',
+    kase: CASE,
+    rubric: defaultRubric(true),
+    dueAt: '2026-03-09T18:00:00Z',
+    release: 'manual',
+    ...change,
+  };
+}
+
+/** One class with an educator, a student, one exercise, and strangers of both kinds. */
+export async function classroom(h: Harness) {
+  const educator = await signedIn(h, 'educator', 'Educator');
+  const otherEducator = await signedIn(h, 'educator', 'Other-educator');
+  const student = await signedIn(h, 'student', 'Student');
+  const classmate = await signedIn(h, 'student', 'Classmate');
+  const stranger = await signedIn(h, 'student', 'Stranger');
+  const classId: string = (await educator.post('/api/classes', { name: 'Evening' }).expect(201)).body.id;
+  const joinCode: string = (await educator.get(`/api/classes/${classId}`)).body.joinCode;
+  for (const member of [student, classmate]) await member.post('/api/memberships', { joinCode }).expect(201);
+  const exerciseId: string = (
+    await educator.post(`/api/classes/${classId}/exercises`, exerciseBody()).expect(201)
+  ).body.id;
+  return { educator, otherEducator, student, classmate, stranger, classId, joinCode, exerciseId };
+}
+
+export const newId = () => randomUUID();
