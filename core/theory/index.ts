@@ -5,3 +5,4 @@ export * from './grey';
 export * from './developer-choice';
 export * from './shade-level';
 export * from './caution';
+export * from './balance';

@@ -1,0 +1,107 @@
+import { seedFrom } from '@cimbel/core';
+import { shadesOf, type Line, type Shade } from '@cimbel/core/shades';
+import { toneLook } from '@cimbel/core/tress';
+import { useMemo } from 'react';
+import { useTranslation } from 'react-i18next';
+import { Tress } from '../../ui/tress';
+
+/** Signs of a label after its separator: the column a shade stands in. */
+const signsOf = (line: Line, label: string) => label.split(line.key.separator)[1] ?? '';
+
+interface ShadeChartProps {
+  line: Line;
+  chosen: readonly string[];
+  onPick: (label: string) => void;
+  disabled?: boolean;
+}
+
+/** Rows are levels, columns the line's own signs in the order of its key. What a sign means stands in the key. */
+export function ShadeChart({ line, chosen, onPick, disabled = false }: ShadeChartProps) {
+  const { t } = useTranslation();
+  const { rows, columns, clear, at } = useMemo(() => {
+    const shades = shadesOf(line);
+    const coloured = shades.filter((shade): shade is Shade & { level: number } => shade.level !== null);
+    const order = Object.keys(line.key.signs);
+    const rank = (signs: string) =>
+      order.indexOf(signs[0]) * 100 + (signs.length > 1 ? 1 + order.indexOf(signs[1]) : 0);
+    return {
+      rows: [...new Set(coloured.map(({ level }) => level))].sort((a, b) => b - a),
+      columns: [...new Set(coloured.map(({ label }) => signsOf(line, label)))].sort(
+        (a, b) => rank(a) - rank(b),
+      ),
+      clear: shades.find(({ series }) => series === 'clear'),
+      at: new Map(coloured.map((shade) => [`${shade.level} ${signsOf(line, shade.label)}`, shade])),
+    };
+  }, [line]);
+  const cell = (shade: Shade) => (
+    <button
+      type="button"
+      disabled={disabled && !chosen.includes(shade.label)}
+      aria-label={t('bench.mix.add', { label: shade.label })}
+      aria-pressed={chosen.includes(shade.label)}
+      onClick={() => onPick(shade.label)}
+      className="text-on-surround aria-pressed:bg-accent aria-pressed:text-on-accent flex w-full flex-col items-center rounded-sm px-0.5 pb-0.5 hover:bg-white/25 disabled:opacity-40"
+    >
+      {shade.level !== null ? (
+        <Tress
+          look={toneLook(shade.level, shade.tone, seedFrom(shade.label))}
+          width={30}
+          height={40}
+          label=""
+        />
+      ) : null}
+      <span className="text-xs font-semibold">{shade.label}</span>
+    </button>
+  );
+  return (
+    <div className="bg-surround overflow-x-auto rounded-sm p-2">
+      <table className="text-on-surround border-separate border-spacing-0.5">
+        <thead>
+          <tr>
+            <td />
+            {columns.map((signs) => (
+              <th key={signs} scope="col" className="min-w-10 text-sm">
+                {signs}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((level) => (
+            <tr key={level}>
+              <th scope="row" className="pe-2 text-end">
+                {level}
+              </th>
+              {columns.map((signs) => {
+                const shade = at.get(`${level} ${signs}`);
+                return <td key={signs}>{shade ? cell(shade) : null}</td>;
+              })}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {clear ? <div className="mt-1 w-16">{cell(clear)}</div> : null}
+    </div>
+  );
+}
+
+/** The key as the maker prints it. Students must read it, not remember another line's. */
+export function LineKey({ line }: { line: Line }) {
+  const { t } = useTranslation(['ui', 'craft']);
+  return (
+    <dl aria-label={t('bench.mix.keyTitle')} className="flex flex-wrap gap-x-4 gap-y-0.5 text-sm">
+      {Object.entries(line.key.signs).map(([sign, family]) => (
+        <div key={sign} className="flex gap-1.5">
+          <dt className="font-bold">{sign}</dt>
+          <dd>{t(`craft:tone.${family}`)}</dd>
+        </div>
+      ))}
+      {line.key.clear ? (
+        <div className="flex gap-1.5">
+          <dt className="font-bold">{line.key.clear}</dt>
+          <dd>{t('bench.mix.clear')}</dd>
+        </div>
+      ) : null}
+    </dl>
+  );
+}

@@ -1,0 +1,153 @@
+import type { DraftSaved, StudentExercise } from '@cimbel/contract';
+import { EMPTY_ANSWER, type Answer } from '@cimbel/core/grade';
+import { useCallback, useEffect, useReducer, useRef, useState } from 'react';
+import { api, asApiError } from '../../lib/api';
+import { newId } from '../../lib/id';
+import { keep, readKept } from '../../lib/storage';
+import { draftReducer, type DraftState } from './draft-state';
+
+/** What this device holds of an answer; `unsent` until the server has confirmed it. */
+interface KeptDraft {
+  answer: Answer;
+  version: number;
+  unsent: boolean;
+}
+
+export type SaveState = 'saved' | 'saving' | 'unsaved' | 'offline' | 'conflict' | 'closed';
+
+const SAVE_AFTER_MS = 600;
+const RETRY_AFTER_MS = 4000;
+
+/** Names this browser, so that the server can tell a repeat from another device. */
+function deviceName(): string {
+  const known = readKept<string>('cimbel.device');
+  if (known) return known;
+  const made = newId();
+  keep('cimbel.device', made);
+  return made;
+}
+
+function startFrom(
+  exercise: StudentExercise,
+  kept: KeptDraft | null,
+): { state: DraftState; version: number; unsent: boolean } {
+  const server = exercise.draft;
+  if (!exercise.submittedAt && kept?.unsent) {
+    return { state: { past: [], present: kept.answer, future: [] }, version: kept.version, unsent: true };
+  }
+  return {
+    state: { past: [], present: server?.answer ?? EMPTY_ANSWER, future: [] },
+    version: server?.version ?? 0,
+    unsent: false,
+  };
+}
+
+/**
+ * A student's answer while it is being written: kept on the device with every change, sent to the server shortly after,
+ * sent again when a connection comes back. Nothing is lost by a reload, a dropped connection or a server restart.
+ */
+export function useDraft(exercise: StudentExercise, studentId: string) {
+  const place = `cimbel.draft.${studentId}.${exercise.id}`;
+  const [start] = useState(() => startFrom(exercise, readKept<KeptDraft>(place)));
+  const [{ past, present, future }, dispatch] = useReducer(draftReducer, start.state);
+  const [save, setSave] = useState<SaveState>(
+    exercise.submittedAt ? 'closed' : start.unsent ? 'unsaved' : 'saved',
+  );
+  const [savedAt, setSavedAt] = useState<string | null>(exercise.draft?.updatedAt ?? null);
+  const version = useRef(start.version);
+  const latest = useRef(present);
+  const sent = useRef<Answer | null>(start.unsent ? null : start.state.present);
+  const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
+  const sending = useRef(false);
+  /** The newest `send`, for timers set by an older one. */
+  const sendAgain = useRef<() => Promise<void>>(async () => undefined);
+
+  const send = useCallback(async () => {
+    clearTimeout(timer.current);
+    if (sending.current || sent.current === latest.current) return;
+    sending.current = true;
+    const answer = latest.current;
+    setSave('saving');
+    try {
+      const saved = await api<DraftSaved>('PUT', `/api/my/exercises/${exercise.id}/draft`, {
+        answer,
+        version: version.current,
+        writer: deviceName(),
+      });
+      version.current = saved.version;
+      sent.current = answer;
+      setSavedAt(saved.updatedAt);
+      const all = answer === latest.current;
+      keep(place, { answer: latest.current, version: saved.version, unsent: !all } satisfies KeptDraft);
+      setSave(all ? 'saved' : 'unsaved');
+      if (!all) timer.current = setTimeout(() => void sendAgain.current(), SAVE_AFTER_MS);
+    } catch (error) {
+      const { code } = asApiError(error);
+      if (code === 'attempt.newerElsewhere') setSave('conflict');
+      else if (code === 'attempt.handedIn') setSave('closed');
+      else {
+        setSave('offline');
+        timer.current = setTimeout(() => void sendAgain.current(), RETRY_AFTER_MS);
+      }
+    } finally {
+      sending.current = false;
+    }
+  }, [exercise.id, place]);
+
+  useEffect(() => {
+    sendAgain.current = send;
+  }, [send]);
+
+  useEffect(() => {
+    if (present === latest.current) return;
+    latest.current = present;
+    keep(place, { answer: present, version: version.current, unsent: true } satisfies KeptDraft);
+    setSave((now) => (now === 'conflict' || now === 'closed' || now === 'offline' ? now : 'unsaved'));
+    clearTimeout(timer.current);
+    timer.current = setTimeout(() => void sendAgain.current(), SAVE_AFTER_MS);
+  }, [present, place]);
+
+  // What an earlier visit could not send goes out now; and again whenever the connection returns.
+  useEffect(() => {
+    const now = () => void sendAgain.current();
+    if (sent.current === null) now();
+    window.addEventListener('online', now);
+    return () => {
+      window.removeEventListener('online', now);
+      clearTimeout(timer.current);
+    };
+  }, []);
+
+  const settle = useCallback(
+    async (choice: 'mine' | 'theirs') => {
+      const fresh = await api<StudentExercise>('GET', `/api/my/exercises/${exercise.id}`);
+      version.current = fresh.draft?.version ?? 0;
+      if (choice === 'theirs' && fresh.draft) {
+        sent.current = fresh.draft.answer;
+        latest.current = fresh.draft.answer;
+        keep(place, {
+          answer: fresh.draft.answer,
+          version: version.current,
+          unsent: false,
+        } satisfies KeptDraft);
+        dispatch({ type: 'replace', answer: fresh.draft.answer });
+        setSave('saved');
+      } else {
+        sent.current = null;
+        await sendAgain.current();
+      }
+    },
+    [exercise.id, place],
+  );
+
+  return {
+    answer: present,
+    change: useCallback((part: Partial<Answer>) => dispatch({ type: 'change', part }), []),
+    undo: past.length > 0 ? () => dispatch({ type: 'undo' }) : null,
+    redo: future.length > 0 ? () => dispatch({ type: 'redo' }) : null,
+    save,
+    savedAt,
+    settle,
+  };
+}
+export type Draft = ReturnType<typeof useDraft>;

@@ -1,0 +1,94 @@
+import { markChangeSchema, type EducatorResult } from '@cimbel/contract';
+import type { CriterionMark } from '@cimbel/core/grade';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { api, asApiError } from '../../lib/api';
+import { useFieldWords } from '../../lib/form';
+import { Button } from '../../ui/button';
+import { Dialog } from '../../ui/dialog';
+import { Field, INPUT } from '../../ui/field';
+import { Notice } from '../../ui/panel';
+
+/** Another mark for one criterion, with the reason the student will read. The computed mark stays on record. */
+export function ChangeMarkDialog({
+  result,
+  mark,
+  onClose,
+}: {
+  result: EducatorResult;
+  mark: CriterionMark;
+  onClose: () => void;
+}) {
+  const { t } = useTranslation(['ui', 'craft']);
+  const words = useFieldWords();
+  const client = useQueryClient();
+  const [points, setPoints] = useState(String(mark.points));
+  const [reason, setReason] = useState('');
+  const [tried, setTried] = useState(false);
+  const change = useMutation({
+    mutationFn: (body: unknown) => api('POST', `/api/attempts/${result.attemptId}/mark-changes`, body),
+    onSuccess: async () => {
+      await Promise.all(
+        [['answer', result.attemptId], ['exercise', result.exerciseId], ['class']].map((queryKey) =>
+          client.invalidateQueries({ queryKey }),
+        ),
+      );
+      onClose();
+    },
+  });
+  const parsed = markChangeSchema.safeParse({
+    criterion: mark.criterion,
+    points: points === '' ? NaN : Number(points),
+    reason,
+  });
+  const wrong = (path: string) =>
+    tried && !parsed.success && parsed.error.issues.some((issue) => issue.path[0] === path);
+  const pointsWrong = wrong('points') || (tried && Number(points) > mark.max);
+  const submit = () => {
+    setTried(true);
+    if (parsed.success && parsed.data.points <= mark.max) change.mutate(parsed.data);
+  };
+  return (
+    <Dialog
+      open
+      onClose={onClose}
+      title={t('review.changeFor', { criterion: t(`craft:criterion.${mark.criterion}`) })}
+      actions={
+        <>
+          <Button onClick={onClose}>{t('action.cancel')}</Button>
+          <Button weight="main" disabled={change.isPending} onClick={submit}>
+            {t('action.save')}
+          </Button>
+        </>
+      }
+    >
+      <Field
+        label={t('review.points', { max: mark.max })}
+        error={pointsWrong ? words('points', undefined, { max: mark.max }) : null}
+      >
+        <input
+          type="number"
+          className={`${INPUT} w-28`}
+          min={0}
+          max={mark.max}
+          step={0.25}
+          value={points}
+          aria-invalid={pointsWrong}
+          onChange={(event) => setPoints(event.target.value)}
+        />
+      </Field>
+      <Field label={t('review.reason')} error={wrong('reason') ? words('reason') : null}>
+        <textarea
+          className={INPUT}
+          rows={3}
+          maxLength={500}
+          value={reason}
+          aria-invalid={wrong('reason')}
+          onChange={(event) => setReason(event.target.value)}
+        />
+      </Field>
+      {change.isError ? <Notice kind="bad">{t(`error.${asApiError(change.error).code}`)}</Notice> : null}
+    </Dialog>
+  );
+}

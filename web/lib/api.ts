@@ -1,0 +1,48 @@
+import { errorSchema, type ErrorBody } from '@cimbel/contract';
+import type { Reason } from '@cimbel/core';
+
+/** What the server said was wrong, or that it could not be reached (`network`). */
+export class ApiError extends Error {
+  constructor(
+    readonly status: number,
+    readonly code: string,
+    message: string,
+    readonly fields: NonNullable<ErrorBody['error']['fields']> = [],
+    readonly reasons: Reason[] = [],
+  ) {
+    super(message);
+  }
+  get offline() {
+    return this.code === 'network';
+  }
+}
+
+async function toError(response: Response): Promise<ApiError> {
+  const body = errorSchema.safeParse(await response.json().catch(() => null));
+  if (!body.success) return new ApiError(response.status, 'server.unexpected', response.statusText);
+  const { code, message, fields, reasons } = body.data.error;
+  return new ApiError(response.status, code, message, fields, reasons);
+}
+
+/** One call to the server. @throws ApiError */
+export async function api<T>(
+  method: 'GET' | 'POST' | 'PUT' | 'PATCH' | 'DELETE',
+  path: string,
+  body?: unknown,
+): Promise<T> {
+  let response: Response;
+  try {
+    response = await fetch(path, {
+      method,
+      headers: body === undefined ? {} : { 'Content-Type': 'application/json' },
+      body: body === undefined ? undefined : JSON.stringify(body),
+    });
+  } catch {
+    throw new ApiError(0, 'network', 'The server cannot be reached.');
+  }
+  if (!response.ok) throw await toError(response);
+  return (await response.json()) as T;
+}
+
+export const asApiError = (error: unknown): ApiError =>
+  error instanceof ApiError ? error : new ApiError(0, 'server.unexpected', String(error));

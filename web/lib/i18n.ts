@@ -1,0 +1,48 @@
+import { format as formatDate } from 'date-fns';
+import i18next from 'i18next';
+import { initReactI18next } from 'react-i18next';
+import craft from '../locales/en/craft.json';
+import reasons from '../locales/en/reasons.json';
+import ui from '../locales/en/ui.json';
+
+/**
+ * Every word shown comes from the locale files. Reasons of the core are codes with parameters; the formats below turn a
+ * parameter into the craft's own notation, so that a sentence reads `{{given, level}}` and nothing is put together by hand.
+ */
+export const LOCALES = { en: { ui, craft, reasons } } as const;
+const RIGHT_TO_LEFT = new Set(['ar', 'fa', 'he', 'ur']);
+
+const number = (digits: number) => (value: number, language?: string) =>
+  new Intl.NumberFormat(language, { maximumFractionDigits: digits }).format(value);
+
+export const i18n = i18next.createInstance();
+void i18n.use(initReactI18next).init({
+  resources: LOCALES,
+  lng: 'en',
+  fallbackLng: 'en',
+  defaultNS: 'ui',
+  // React escapes what it shows; escaping twice would show entities.
+  interpolation: { escapeValue: false },
+});
+
+const formatter = i18n.services.formatter!;
+formatter.add('level', number(2));
+formatter.add('levels', (value) => i18n.t('levels', { ns: 'craft', count: value }));
+formatter.add('grams', (value, language) => `${number(1)(value, language)} g`);
+formatter.add('minutes', (value, language) => `${number(0)(value, language)} min`);
+formatter.add('vol', (value, language) => `${number(1)(value, language)} vol`);
+formatter.add('points', number(2));
+formatter.add('ratio', (value, language) => `1 : ${number(2)(value, language)}`);
+formatter.add('share', (value, language) =>
+  new Intl.NumberFormat(language, { style: 'percent', maximumFractionDigits: 0 }).format(value),
+);
+for (const list of ['tone', 'underlay', 'counter', 'service', 'density', 'timerStarts'] as const) {
+  formatter.add(list, (value) => i18n.t(`${list}.${value}`, { ns: 'craft' }));
+}
+
+export const dateTime = (iso: string) => formatDate(new Date(iso), 'EEE d MMM, HH:mm');
+
+export function applyDirection(language: string): void {
+  document.documentElement.lang = language;
+  document.documentElement.dir = RIGHT_TO_LEFT.has(language.split('-')[0]) ? 'rtl' : 'ltr';
+}

@@ -1,0 +1,32 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { I18nextProvider } from 'react-i18next';
+import { RouterProvider } from 'react-router';
+import { ApiError } from './lib/api';
+import { applyDirection, i18n } from './lib/i18n';
+import { router } from './routes/router';
+import './styles.css';
+
+const client = new QueryClient({
+  defaultOptions: {
+    queries: {
+      staleTime: 15_000,
+      // Trying again helps against a lost connection, not against a clear answer.
+      retry: (count, error) => count < 2 && !(error instanceof ApiError && error.status >= 400),
+      networkMode: 'always',
+    },
+    mutations: { networkMode: 'always' },
+  },
+});
+
+applyDirection(i18n.language);
+createRoot(document.getElementById('root')!).render(
+  <StrictMode>
+    <I18nextProvider i18n={i18n}>
+      <QueryClientProvider client={client}>
+        <RouterProvider router={router} />
+      </QueryClientProvider>
+    </I18nextProvider>
+  </StrictMode>,
+);

@@ -1,0 +1,11 @@
+// Runs before the first paint, so that a dark room does not flash white.
+(function () {
+  var chosen = null;
+  try {
+    chosen = localStorage.getItem('cimbel.theme');
+  } catch {
+    // Storage may be closed to us; then the system decides.
+  }
+  var dark = chosen ? chosen === 'dark' : matchMedia('(prefers-color-scheme: dark)').matches;
+  document.documentElement.dataset.theme = dark ? 'dark' : 'light';
+})();

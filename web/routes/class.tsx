@@ -1,0 +1,149 @@
+import type { ClassDetail, Standing } from '@cimbel/contract';
+import { useQuery } from '@tanstack/react-query';
+import { Copy, Plus } from 'lucide-react';
+import { useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { Link, useParams } from 'react-router';
+import { api } from '../lib/api';
+import { dateTime } from '../lib/i18n';
+import { Button, ButtonLink } from '../ui/button';
+import { Empty, Failure, Loading } from '../ui/panel';
+
+function JoinCode({ code }: { code: string }) {
+  const { t } = useTranslation();
+  const [copied, setCopied] = useState(false);
+  const written = `${code.slice(0, 4)}-${code.slice(4)}`;
+  return (
+    <p className="flex items-center gap-2">
+      <span className="text-quiet text-sm">{t('class.code')}</span>
+      <strong className="font-mono text-lg tracking-widest" title={t('class.codeHint')}>
+        {written}
+      </strong>
+      <Button
+        weight="quiet"
+        icon={<Copy aria-hidden className="size-4" />}
+        onClick={() => void navigator.clipboard?.writeText(written).then(() => setCopied(true))}
+      >
+        {t(copied ? 'action.copied' : 'action.copy')}
+      </Button>
+    </p>
+  );
+}
+
+function StandingCell({ standing, max }: { standing: Standing; max: number }) {
+  const { t } = useTranslation();
+  const { state, points, late, attemptId } = standing;
+  const words =
+    points !== null ? (
+      <>
+        <span className="font-semibold">{points}</span>
+        <span className="text-quiet"> / {max}</span>
+      </>
+    ) : (
+      <span className="text-quiet">{t(`class.standing.${state}`)}</span>
+    );
+  return (
+    <td className="px-3 py-1 text-end whitespace-nowrap">
+      {late ? <span className="text-warn me-2 text-sm">{t('class.late')}</span> : null}
+      {attemptId ? (
+        <Link className="decoration-strong-line underline underline-offset-4" to={`/answers/${attemptId}`}>
+          {words}
+        </Link>
+      ) : (
+        words
+      )}
+    </td>
+  );
+}
+
+function meanOf(detail: ClassDetail, exerciseId: string): number | null {
+  const points = detail.students.flatMap(({ standings }) => standings[exerciseId].points ?? []);
+  return points.length === 0 ? null : points.reduce((a, b) => a + b, 0) / points.length;
+}
+
+function ClassTable({ detail }: { detail: ClassDetail }) {
+  const { t } = useTranslation();
+  return (
+    <div className="bg-sheet border-line overflow-x-auto rounded-sm border">
+      <table className="w-full border-collapse">
+        <caption className="sr-only">{t('class.table')}</caption>
+        <thead>
+          <tr className="border-strong-line border-b align-bottom">
+            <th scope="col" className="px-3 py-2 text-start">
+              {t('class.student')}
+            </th>
+            {detail.exercises.map(({ id, title, dueAt }) => (
+              <th key={id} scope="col" className="px-3 py-2 text-end">
+                <Link to={`/exercises/${id}`} className="underline underline-offset-4">
+                  {title}
+                </Link>
+                <span className="text-quiet block text-sm font-normal">
+                  {t('class.due', { when: dateTime(dueAt) })}
+                </span>
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {detail.students.map(({ id, name, standings }) => (
+            <tr key={id} className="border-line hover:bg-raised border-b">
+              <th scope="row" className="px-3 py-1 text-start font-normal">
+                {name}
+              </th>
+              {detail.exercises.map((exercise) => (
+                <StandingCell key={exercise.id} standing={standings[exercise.id]} max={exercise.max} />
+              ))}
+            </tr>
+          ))}
+        </tbody>
+        <tfoot>
+          <tr>
+            <th scope="row" className="text-quiet px-3 py-1 text-start font-normal">
+              {t('class.mean')}
+            </th>
+            {detail.exercises.map(({ id }) => (
+              <td key={id} className="px-3 py-1 text-end">
+                {meanOf(detail, id)?.toFixed(1) ?? ''}
+              </td>
+            ))}
+          </tr>
+        </tfoot>
+      </table>
+    </div>
+  );
+}
+
+export function ClassPage() {
+  const { t } = useTranslation();
+  const { classId } = useParams();
+  const query = useQuery({
+    queryKey: ['class', classId],
+    queryFn: () => api<ClassDetail>('GET', `/api/classes/${classId}`),
+  });
+  if (query.isPending) return <Loading />;
+  if (query.isError) return <Failure error={query.error} onRetry={() => void query.refetch()} />;
+  const detail = query.data;
+  return (
+    <div className="mx-auto flex max-w-6xl flex-col gap-4 p-4">
+      <div className="flex flex-wrap items-center gap-x-6 gap-y-2">
+        <h1 className="me-auto text-2xl">
+          <Link to="/classes" className="text-quiet font-sans text-sm font-normal underline">
+            {t('nav.classes')}
+          </Link>{' '}
+          {detail.name}
+        </h1>
+        <JoinCode code={detail.joinCode} />
+        <ButtonLink
+          weight="main"
+          icon={<Plus aria-hidden className="size-5" />}
+          to={`/classes/${detail.id}/new-exercise`}
+        >
+          {t('class.newExercise')}
+        </ButtonLink>
+      </div>
+      {detail.exercises.length === 0 ? <Empty>{t('class.noExercises')}</Empty> : null}
+      {detail.students.length === 0 ? <Empty>{t('class.noStudents')}</Empty> : null}
+      {detail.students.length > 0 || detail.exercises.length > 0 ? <ClassTable detail={detail} /> : null}
+    </div>
+  );
+}

@@ -1,0 +1,78 @@
+import { newClassSchema, type ClassSummary } from '@cimbel/contract';
+import { useMutation, useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { Link, useNavigate } from 'react-router';
+import { api, asApiError } from '../lib/api';
+import { useFieldWords } from '../lib/form';
+import { Button } from '../ui/button';
+import { Field, INPUT } from '../ui/field';
+import { Empty, Failure, Loading, Notice, Sheet } from '../ui/panel';
+
+function NewClass() {
+  const { t } = useTranslation();
+  const words = useFieldWords();
+  const navigate = useNavigate();
+  const [name, setName] = useState('');
+  const [missing, setMissing] = useState(false);
+  const create = useMutation({
+    mutationFn: (body: { name: string }) => api<{ id: string }>('POST', '/api/classes', body),
+    onSuccess: ({ id }) => navigate(`/classes/${id}`),
+  });
+  return (
+    <form
+      className="flex flex-wrap items-end gap-3"
+      noValidate
+      onSubmit={(event) => {
+        event.preventDefault();
+        const parsed = newClassSchema.safeParse({ name });
+        setMissing(!parsed.success);
+        if (parsed.success) create.mutate(parsed.data);
+      }}
+    >
+      <Field label={t('classes.name')} error={missing ? words('name') : null}>
+        <input
+          className={`${INPUT} w-72`}
+          value={name}
+          onChange={(event) => setName(event.target.value)}
+          maxLength={80}
+        />
+      </Field>
+      <Button type="submit" disabled={create.isPending}>
+        {t('classes.create')}
+      </Button>
+      {create.isError ? <Notice kind="bad">{t(`error.${asApiError(create.error).code}`)}</Notice> : null}
+    </form>
+  );
+}
+
+export function Classes() {
+  const { t } = useTranslation();
+  const list = useQuery({ queryKey: ['classes'], queryFn: () => api<ClassSummary[]>('GET', '/api/classes') });
+  if (list.isPending) return <Loading />;
+  if (list.isError) return <Failure error={list.error} onRetry={() => void list.refetch()} />;
+  return (
+    <div className="mx-auto flex max-w-4xl flex-col gap-5 p-4 py-6">
+      <h1 className="text-2xl">{t('classes.title')}</h1>
+      {list.data.length === 0 ? <Empty>{t('classes.empty')}</Empty> : null}
+      <ul className="flex flex-col gap-3">
+        {list.data.map(({ id, name, students, exercises }) => (
+          <li key={id}>
+            <Link
+              to={`/classes/${id}`}
+              className="bg-sheet border-line hover:border-strong-line flex flex-wrap items-baseline gap-x-4 rounded-sm border p-4"
+            >
+              <span className="font-display me-auto text-xl font-semibold">{name}</span>
+              <span>{t('classes.students', { count: students })}</span>
+              <span>{t('classes.exercises', { count: exercises })}</span>
+            </Link>
+          </li>
+        ))}
+      </ul>
+      <Sheet className="flex flex-col gap-2">
+        <h2 className="text-lg">{t('classes.new')}</h2>
+        <NewClass />
+      </Sheet>
+    </div>
+  );
+}

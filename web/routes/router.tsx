@@ -1,0 +1,56 @@
+import { createBrowserRouter, useRouteError } from 'react-router';
+import { Failure, Loading } from '../ui/panel';
+import { ApiError } from '../lib/api';
+import { Home, Shell, SignedIn } from './shell';
+
+function Broken() {
+  return <Failure error={useRouteError()} onRetry={() => window.location.reload()} />;
+}
+const Nowhere = () => <Failure error={new ApiError(404, 'access.notFound', '')} />;
+
+/** Pages load when they are first opened, so that a student's phone never fetches the educator's tables. */
+export const router = createBrowserRouter([
+  {
+    element: <Shell />,
+    errorElement: <Broken />,
+    hydrateFallbackElement: <Loading />,
+    children: [
+      { path: '/sign-in', lazy: async () => ({ Component: (await import('./sign-in')).SignIn }) },
+      { path: '/register', lazy: async () => ({ Component: (await import('./register')).Register }) },
+      {
+        element: <SignedIn />,
+        errorElement: <Broken />,
+        children: [
+          { path: '/', element: <Home /> },
+          { path: '/work', lazy: async () => ({ Component: (await import('./student-home')).StudentHome }) },
+          {
+            path: '/work/:exerciseId',
+            lazy: async () => ({ Component: (await import('./student-exercise')).StudentExercisePage }),
+          },
+          {
+            path: '/work/:exerciseId/result',
+            lazy: async () => ({ Component: (await import('./student-result')).StudentResult }),
+          },
+          { path: '/classes', lazy: async () => ({ Component: (await import('./classes')).Classes }) },
+          {
+            path: '/classes/:classId',
+            lazy: async () => ({ Component: (await import('./class')).ClassPage }),
+          },
+          {
+            path: '/classes/:classId/new-exercise',
+            lazy: async () => ({ Component: (await import('./new-exercise')).NewExercisePage }),
+          },
+          {
+            path: '/exercises/:exerciseId',
+            lazy: async () => ({ Component: (await import('./exercise')).ExercisePage }),
+          },
+          {
+            path: '/answers/:attemptId',
+            lazy: async () => ({ Component: (await import('./review')).ReviewPage }),
+          },
+        ],
+      },
+      { path: '*', element: <Nowhere /> },
+    ],
+  },
+]);

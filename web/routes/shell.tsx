@@ -1,0 +1,125 @@
+import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/react';
+import { CircleUser, Keyboard, Moon, Sun } from 'lucide-react';
+import { useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { Link, Navigate, Outlet, ScrollRestoration, useLocation } from 'react-router';
+import { api } from '../lib/api';
+import { useMe, useSession, useSessionChange } from '../lib/session';
+import { keep } from '../lib/storage';
+import { useShortcuts } from '../lib/shortcuts';
+import { Failure, Loading } from '../ui/panel';
+import { ShortcutsDialog } from '../ui/shortcuts-dialog';
+
+const ICON_BUTTON = 'inline-flex size-10 items-center justify-center rounded-sm hover:bg-sheet';
+
+function ThemeButton() {
+  const { t } = useTranslation();
+  const [dark, setDark] = useState(document.documentElement.dataset.theme === 'dark');
+  const change = () => {
+    const theme = dark ? 'light' : 'dark';
+    document.documentElement.dataset.theme = theme;
+    try {
+      // A plain word, since the script that runs before the first paint reads it.
+      localStorage.setItem('cimbel.theme', theme);
+    } catch {
+      keep('cimbel.theme', theme);
+    }
+    setDark(!dark);
+  };
+  const label = t(dark ? 'nav.toLight' : 'nav.toDark');
+  return (
+    <button type="button" className={ICON_BUTTON} aria-label={label} title={label} onClick={change}>
+      {dark ? <Sun aria-hidden className="size-5" /> : <Moon aria-hidden className="size-5" />}
+    </button>
+  );
+}
+
+function AccountMenu() {
+  const { t } = useTranslation();
+  const { data } = useSession();
+  const sessionChanged = useSessionChange();
+  if (!data?.me) return null;
+  const signOut = async () => {
+    await api('DELETE', '/api/session').catch(() => undefined);
+    await sessionChanged(null);
+  };
+  return (
+    <Menu>
+      <MenuButton
+        className="hover:bg-sheet inline-flex min-h-10 items-center gap-2 rounded-sm px-2"
+        aria-label={t('nav.account', { name: data.me.name })}
+      >
+        <CircleUser aria-hidden className="size-5" />
+        <span className="max-sm:hidden">{data.me.name}</span>
+      </MenuButton>
+      <MenuItems
+        anchor="bottom end"
+        className="bg-raised border-strong-line z-40 mt-1 rounded-sm border p-1 shadow-lg"
+      >
+        <p className="text-quiet px-3 py-1 text-sm">{t(`role.${data.me.role}`)}</p>
+        <MenuItem>
+          <button
+            type="button"
+            onClick={signOut}
+            className="data-focus:bg-sheet w-full rounded-sm px-3 py-2 text-start"
+          >
+            {t('nav.signOut')}
+          </button>
+        </MenuItem>
+      </MenuItems>
+    </Menu>
+  );
+}
+
+/** The frame of every page: a narrow bar, then the work. */
+export function Shell() {
+  const { t } = useTranslation();
+  const [helping, setHelping] = useState(false);
+  useShortcuts({ '?': () => setHelping(true) });
+  return (
+    <div className="flex min-h-dvh flex-col">
+      <a
+        href="#content"
+        className="bg-accent text-on-accent sr-only focus:not-sr-only focus:absolute focus:z-50 focus:p-3"
+      >
+        {t('nav.skip')}
+      </a>
+      <header className="border-strong-line bg-room sticky top-0 z-30 flex items-center gap-1 border-b px-4 py-1">
+        <Link to="/" className="font-display me-auto py-1 text-2xl font-bold tracking-tight">
+          {t('app.name')}
+        </Link>
+        <button
+          type="button"
+          className={`${ICON_BUTTON} max-sm:hidden`}
+          aria-label={t('nav.shortcuts')}
+          title={`${t('nav.shortcuts')} (?)`}
+          onClick={() => setHelping(true)}
+        >
+          <Keyboard aria-hidden className="size-5" />
+        </button>
+        <ThemeButton />
+        <AccountMenu />
+      </header>
+      <main id="content" tabIndex={-1} className="flex-1 outline-none">
+        <Outlet />
+      </main>
+      <ShortcutsDialog open={helping} onClose={() => setHelping(false)} />
+      <ScrollRestoration />
+    </div>
+  );
+}
+
+/** Everything below needs someone signed in; who is not is sent to the door. */
+export function SignedIn() {
+  const session = useSession();
+  const { pathname } = useLocation();
+  if (session.isPending) return <Loading />;
+  if (session.isError && !session.data)
+    return <Failure error={session.error} onRetry={() => void session.refetch()} />;
+  if (!session.data?.me) return <Navigate to="/sign-in" replace state={{ from: pathname }} />;
+  return <Outlet key={session.data.me.id} />;
+}
+
+export function Home() {
+  return <Navigate to={useMe().role === 'educator' ? '/classes' : '/work'} replace />;
+}

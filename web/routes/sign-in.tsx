@@ -1,0 +1,147 @@
+import { signInSchema, type Account } from '@cimbel/contract';
+import { naturalLook } from '@cimbel/core/tress';
+import { zodResolver } from '@hookform/resolvers/zod';
+import { useMutation } from '@tanstack/react-query';
+import { useForm } from 'react-hook-form';
+import { useTranslation } from 'react-i18next';
+import { Link, Navigate } from 'react-router';
+import type { z } from 'zod';
+import { api, asApiError } from '../lib/api';
+import { useFieldWords } from '../lib/form';
+import { useSession, useSessionChange } from '../lib/session';
+import { Button } from '../ui/button';
+import { Field, INPUT } from '../ui/field';
+import { Loading, Notice, Sheet } from '../ui/panel';
+import { Tress } from '../ui/tress';
+
+type Form = z.input<typeof signInSchema>;
+
+const RAIL = [3, 4, 5, 6, 7, 8, 9];
+const hanging = (naturalLevel: number) =>
+  naturalLook({ naturalLevel, greyShare: 0, porosity: 'low', diameter: 'medium' }, 11 * naturalLevel);
+
+/** Locks on a rail, dark to light: the thing all of this is about. */
+function Rail() {
+  const { t } = useTranslation();
+  return (
+    <figure className="bg-surround relative flex flex-1 items-start justify-center gap-2 overflow-hidden rounded-sm px-4 max-wide:hidden">
+      <div className="bg-on-surround absolute inset-x-0 top-0 h-3" />
+      {RAIL.map((level) => (
+        <Tress
+          key={level}
+          look={hanging(level)}
+          width={84}
+          height={430}
+          label={t('signIn.hanger')}
+          className="mt-2"
+        />
+      ))}
+    </figure>
+  );
+}
+
+function DemoDoor({ accounts }: { accounts: Account[] }) {
+  const { t } = useTranslation();
+  const sessionChanged = useSessionChange();
+  const walkIn = useMutation({
+    mutationFn: (accountId: string) => api<Account>('POST', '/api/demo-session', { accountId }),
+    onSuccess: sessionChanged,
+  });
+  const educators = accounts.filter(({ role }) => role === 'educator');
+  const students = accounts.filter(({ role }) => role === 'student');
+  return (
+    <Sheet className="flex flex-col gap-3">
+      <h2 className="text-lg">{t('signIn.demoTitle')}</h2>
+      <p className="text-quiet text-sm">{t('signIn.demoText')}</p>
+      {walkIn.isError ? <Notice kind="bad">{t(`error.${asApiError(walkIn.error).code}`)}</Notice> : null}
+      {educators.map(({ id, name }) => (
+        <Button key={id} weight="main" disabled={walkIn.isPending} onClick={() => walkIn.mutate(id)}>
+          {t('signIn.demoEducator')}: {name}
+        </Button>
+      ))}
+      <p className="text-sm font-semibold">{t('signIn.demoStudents')}</p>
+      <ul className="grid grid-cols-2 gap-1 sm:grid-cols-3">
+        {students.map(({ id, name }) => (
+          <li key={id}>
+            <Button
+              className="w-full px-2 text-sm"
+              disabled={walkIn.isPending}
+              onClick={() => walkIn.mutate(id)}
+            >
+              {name}
+            </Button>
+          </li>
+        ))}
+      </ul>
+    </Sheet>
+  );
+}
+
+export function SignIn() {
+  const { t } = useTranslation();
+  const words = useFieldWords();
+  const session = useSession();
+  const sessionChanged = useSessionChange();
+  const form = useForm<Form>({
+    resolver: zodResolver(signInSchema),
+    defaultValues: { email: '', password: '' },
+  });
+  const signIn = useMutation({
+    mutationFn: (body: Form) => api<Account>('POST', '/api/session', body),
+    onSuccess: sessionChanged,
+  });
+  const { errors } = form.formState;
+
+  if (session.isPending) return <Loading />;
+  if (session.data?.me) return <Navigate to="/" replace />;
+  return (
+    <div className="mx-auto flex max-w-6xl gap-8 p-4 wide:py-8">
+      <div className="flex w-full flex-col gap-5 wide:max-w-md">
+        <p className="font-display text-3xl leading-tight font-semibold">{t('app.tagline')}</p>
+        {session.data?.demo ? <DemoDoor accounts={session.data.demo} /> : null}
+        <Sheet>
+          <form
+            className="flex flex-col gap-3"
+            onSubmit={form.handleSubmit((body) => signIn.mutate(body))}
+            noValidate
+          >
+            <h1 className="text-lg">{t('signIn.title')}</h1>
+            {signIn.isError ? (
+              <Notice kind="bad">{t(`error.${asApiError(signIn.error).code}`)}</Notice>
+            ) : null}
+            <Field label={t('signIn.email')} error={errors.email ? words('email') : null}>
+              <input
+                className={INPUT}
+                type="email"
+                autoComplete="username"
+                aria-invalid={Boolean(errors.email)}
+                {...form.register('email')}
+              />
+            </Field>
+            <Field label={t('signIn.password')} error={errors.password ? words('password') : null}>
+              <input
+                className={INPUT}
+                type="password"
+                autoComplete="current-password"
+                aria-invalid={Boolean(errors.password)}
+                {...form.register('password')}
+              />
+            </Field>
+            <div className="flex flex-wrap items-center justify-between gap-2">
+              <p className="text-sm">
+                {t('signIn.noAccount')}{' '}
+                <Link className="font-semibold underline" to="/register">
+                  {t('signIn.register')}
+                </Link>
+              </p>
+              <Button type="submit" disabled={signIn.isPending}>
+                {t('signIn.submit')}
+              </Button>
+            </div>
+          </form>
+        </Sheet>
+      </div>
+      <Rail />
+    </div>
+  );
+}

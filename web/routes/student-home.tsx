@@ -1,0 +1,146 @@
+import { joinSchema, type StudentExerciseSummary } from '@cimbel/contract';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { api, asApiError } from '../lib/api';
+import { fieldError, useFieldWords } from '../lib/form';
+import { dateTime } from '../lib/i18n';
+import { Button, ButtonLink } from '../ui/button';
+import { Field, INPUT } from '../ui/field';
+import { Empty, Failure, Loading, Notice, Sheet } from '../ui/panel';
+import { Tress } from '../ui/tress';
+
+function JoinClass() {
+  const { t } = useTranslation();
+  const words = useFieldWords();
+  const client = useQueryClient();
+  const [code, setCode] = useState('');
+  const [malformed, setMalformed] = useState(false);
+  const join = useMutation({
+    mutationFn: (joinCode: string) => api<{ name: string }>('POST', '/api/memberships', { joinCode }),
+    onSuccess: () => {
+      setCode('');
+      void client.invalidateQueries({ queryKey: ['my-exercises'] });
+    },
+  });
+  const refused = fieldError(join.error, 'joinCode');
+  const error = malformed
+    ? words('code')
+    : refused
+      ? words('code', 'unknownCode')
+      : join.isError
+        ? t(`error.${asApiError(join.error).code}`)
+        : null;
+  return (
+    <form
+      className="flex flex-wrap items-end gap-3"
+      noValidate
+      onSubmit={(event) => {
+        event.preventDefault();
+        const parsed = joinSchema.safeParse({ joinCode: code });
+        setMalformed(!parsed.success);
+        if (parsed.success) join.mutate(parsed.data.joinCode);
+      }}
+    >
+      <Field label={t('student.joinLabel')} error={error}>
+        <input
+          className={`${INPUT} w-48 font-mono tracking-widest uppercase`}
+          value={code}
+          onChange={(event) => setCode(event.target.value)}
+          autoComplete="off"
+          spellCheck={false}
+        />
+      </Field>
+      <Button type="submit" disabled={join.isPending}>
+        {t('student.join')}
+      </Button>
+      {join.isSuccess ? <Notice kind="good">{t('student.joined', { name: join.data.name })}</Notice> : null}
+    </form>
+  );
+}
+
+function HangingExercise({ exercise }: { exercise: StudentExerciseSummary }) {
+  const { t } = useTranslation();
+  const { id, title, clientName, className, dueAt, state, late, resultReady, points, max } = exercise;
+  const handedIn = state === 'handedIn';
+  const overdue = late && !handedIn;
+  return (
+    <li className="bg-sheet border-line flex overflow-hidden rounded-sm border">
+      <div className="bg-surround relative flex w-24 shrink-0 justify-center">
+        <div className="bg-on-surround absolute inset-x-0 top-0 h-2" />
+        <Tress
+          look={exercise.now}
+          width={72}
+          height={170}
+          label={t('student.hairOf', { name: clientName })}
+          className="mt-1"
+        />
+      </div>
+      <div className="flex min-w-0 flex-1 flex-col gap-1 p-4">
+        <p className="text-quiet text-sm">
+          {clientName} · {className}
+        </p>
+        <h3 className="text-xl">{title}</h3>
+        <p className="text-sm">
+          {t(`student.state.${state}`)} ·{' '}
+          {t(overdue ? 'student.wasDue' : 'student.due', { when: dateTime(dueAt) })}
+          {late ? <strong className="text-warn"> · {t('student.late')}</strong> : null}
+        </p>
+        <div className="mt-auto flex items-center justify-between gap-3 pt-2">
+          {points === null ? (
+            <span />
+          ) : (
+            <p className="font-display text-2xl">{t('student.points', { points, max })}</p>
+          )}
+          {handedIn ? (
+            resultReady ? (
+              <ButtonLink to={`/work/${id}/result`}>{t('student.seeResult')}</ButtonLink>
+            ) : (
+              <p className="text-quiet">{t('student.waiting')}</p>
+            )
+          ) : (
+            <ButtonLink weight="main" to={`/work/${id}`}>
+              {t(state === 'inWork' ? 'student.continue' : 'student.start')}
+            </ButtonLink>
+          )}
+        </div>
+      </div>
+    </li>
+  );
+}
+
+export function StudentHome() {
+  const { t } = useTranslation();
+  const list = useQuery({
+    queryKey: ['my-exercises'],
+    queryFn: () => api<StudentExerciseSummary[]>('GET', '/api/my/exercises'),
+  });
+  if (list.isPending) return <Loading />;
+  if (list.isError) return <Failure error={list.error} onRetry={() => void list.refetch()} />;
+  const open = list.data.filter(({ state }) => state !== 'handedIn');
+  const done = list.data.filter(({ state }) => state === 'handedIn').reverse();
+  const group = (exercises: StudentExerciseSummary[]) => (
+    <ul className="grid gap-4 wide:grid-cols-2">
+      {exercises.map((exercise) => (
+        <HangingExercise key={exercise.id} exercise={exercise} />
+      ))}
+    </ul>
+  );
+  return (
+    <div className="mx-auto flex max-w-5xl flex-col gap-6 p-4 py-6">
+      <h1 className="text-2xl">{t('student.title')}</h1>
+      {open.length > 0 ? group(open) : <Empty>{t('student.empty')}</Empty>}
+      {done.length > 0 ? (
+        <>
+          <h2 className="text-2xl">{t('student.done')}</h2>
+          {group(done)}
+        </>
+      ) : null}
+      <Sheet className="flex flex-col gap-2">
+        <h2 className="text-lg">{t('student.joinTitle')}</h2>
+        {list.data.length === 0 ? <p>{t('student.noClass')}</p> : null}
+        <JoinClass />
+      </Sheet>
+    </div>
+  );
+}

@@ -1,0 +1,41 @@
+import type { Result } from '@cimbel/contract';
+import { useQuery } from '@tanstack/react-query';
+import { useTranslation } from 'react-i18next';
+import { Link, useParams } from 'react-router';
+import { PointsLine, ResultView } from '../features/marking/result-view';
+import { api } from '../lib/api';
+import { dateTime } from '../lib/i18n';
+import { Failure, Loading } from '../ui/panel';
+
+export function StudentResult() {
+  const { t } = useTranslation();
+  const { exerciseId } = useParams();
+  const query = useQuery({
+    queryKey: ['my-result', exerciseId],
+    queryFn: () => api<Result>('GET', `/api/my/exercises/${exerciseId}/result`),
+  });
+  if (query.isPending) return <Loading />;
+  if (query.isError) return <Failure error={query.error} onRetry={() => void query.refetch()} />;
+  const result = query.data;
+  return (
+    <ResultView
+      result={result}
+      heading={
+        <div className="flex flex-wrap items-end justify-between gap-3">
+          <div>
+            <h1 className="text-xl">
+              <Link to="/work" className="text-quiet font-sans text-sm font-normal underline">
+                {t('nav.exercises')}
+              </Link>{' '}
+              {result.title}
+            </h1>
+            <p className="text-quiet text-sm">
+              {t(result.late ? 'result.late' : 'result.onTime', { when: dateTime(result.submittedAt) })}
+            </p>
+          </div>
+          <PointsLine result={result} />
+        </div>
+      }
+    />
+  );
+}

@@ -1,0 +1,80 @@
+import { Dialog as HeadlessDialog, DialogBackdrop, DialogPanel, DialogTitle } from '@headlessui/react';
+import type { ReactNode } from 'react';
+import { useTranslation } from 'react-i18next';
+import { Button } from './button';
+
+export function Dialog({
+  open,
+  onClose,
+  title,
+  children,
+  actions,
+}: {
+  open: boolean;
+  onClose: () => void;
+  title: string;
+  children: ReactNode;
+  actions?: ReactNode;
+}) {
+  const { t } = useTranslation();
+  return (
+    <HeadlessDialog open={open} onClose={onClose} className="relative z-50">
+      <DialogBackdrop className="fixed inset-0 bg-black/55" />
+      <div className="fixed inset-0 flex items-center justify-center overflow-y-auto p-4">
+        <DialogPanel className="bg-sheet border-strong-line flex w-full max-w-lg flex-col gap-4 rounded-sm border p-6">
+          <DialogTitle className="text-xl">{title}</DialogTitle>
+          {children}
+          <div className="flex flex-wrap justify-end gap-3">
+            {actions ?? (
+              <Button weight="main" onClick={onClose}>
+                {t('action.close')}
+              </Button>
+            )}
+          </div>
+        </DialogPanel>
+      </div>
+    </HeadlessDialog>
+  );
+}
+
+/** Asks before anything that cannot be taken back. Cancel comes first, so that Enter by habit destroys nothing. */
+export function Confirm({
+  open,
+  onCancel,
+  onConfirm,
+  title,
+  text,
+  confirm,
+  danger = false,
+  busy = false,
+}: {
+  open: boolean;
+  onCancel: () => void;
+  onConfirm: () => void;
+  title: string;
+  text: string;
+  confirm: string;
+  danger?: boolean;
+  busy?: boolean;
+}) {
+  const { t } = useTranslation();
+  return (
+    <Dialog
+      open={open}
+      onClose={onCancel}
+      title={title}
+      actions={
+        <>
+          <Button onClick={onCancel} autoFocus>
+            {t('action.cancel')}
+          </Button>
+          <Button weight={danger ? 'danger' : 'main'} onClick={onConfirm} disabled={busy}>
+            {confirm}
+          </Button>
+        </>
+      }
+    >
+      <p>{text}</p>
+    </Dialog>
+  );
+}

@@ -1,0 +1,96 @@
+import { Description, Field as HeadlessField, Label, Radio, RadioGroup } from '@headlessui/react';
+import type { ComponentProps, ReactNode } from 'react';
+
+export const INPUT =
+  'w-full rounded-sm border border-strong-line bg-raised px-3 py-1.5 text-base text-ink aria-invalid:border-bad aria-invalid:border-2';
+
+/** Label, control, hint and error, tied together for screen readers. */
+export function Field({
+  label,
+  hint,
+  error,
+  children,
+  className = '',
+}: {
+  label: string;
+  hint?: string;
+  error?: string | null;
+  children: ReactNode;
+  className?: string;
+}) {
+  return (
+    <HeadlessField className={`flex flex-col gap-1 ${className}`}>
+      <Label className="text-sm font-semibold">{label}</Label>
+      {children}
+      {hint ? <Description className="text-quiet text-sm">{hint}</Description> : null}
+      {error ? (
+        <p role="alert" className="text-bad text-sm font-semibold">
+          {error}
+        </p>
+      ) : null}
+    </HeadlessField>
+  );
+}
+
+interface NumberInputProps extends Omit<ComponentProps<'input'>, 'value' | 'onChange'> {
+  value: number | null;
+  onValue: (value: number | null) => void;
+  unit?: string;
+}
+
+/** A figure with its unit beside it. Empty is "not answered", never zero. */
+export function NumberInput({ value, onValue, unit, className = '', ...rest }: NumberInputProps) {
+  return (
+    <span className="inline-flex items-center gap-2">
+      <input
+        type="number"
+        inputMode="decimal"
+        className={`${INPUT} w-28 text-end ${className}`}
+        value={value ?? ''}
+        onChange={(event) => {
+          const read = event.target.valueAsNumber;
+          onValue(Number.isFinite(read) && read > 0 ? read : null);
+        }}
+        {...rest}
+      />
+      {unit ? <span className="text-quiet">{unit}</span> : null}
+    </span>
+  );
+}
+
+/** One of a few, as a row of boxes; arrow keys move along it. */
+export function Choice<T extends string>({
+  label,
+  value,
+  options,
+  onChange,
+  disabled = false,
+}: {
+  label: string;
+  value: T | null;
+  options: readonly { value: T; text: string }[];
+  onChange: (value: T) => void;
+  disabled?: boolean;
+}) {
+  return (
+    <RadioGroup
+      value={value ?? undefined}
+      onChange={onChange}
+      disabled={disabled}
+      aria-label={label}
+      className="flex flex-wrap gap-2"
+    >
+      {options.map((option) => (
+        <Radio
+          key={option.value}
+          value={option.value}
+          className="border-strong-line bg-raised data-checked:border-accent data-checked:bg-accent data-checked:text-on-accent min-h-10 rounded-sm border px-3 py-1.5 data-disabled:opacity-60"
+        >
+          {option.text}
+        </Radio>
+      ))}
+    </RadioGroup>
+  );
+}
+
+export const Select = (props: ComponentProps<'select'>) => <select className={INPUT} {...props} />;

@@ -1,0 +1,38 @@
+import { useTranslation } from 'react-i18next';
+import { Dialog } from './dialog';
+
+const SHORTCUTS = [
+  { keys: ['?'], words: 'help' },
+  { keys: [']'], words: 'nextStep' },
+  { keys: ['['], words: 'previousStep' },
+  { keys: ['Ctrl', 'Z'], words: 'undo' },
+  { keys: ['Ctrl', 'Shift', 'Z'], words: 'redo' },
+  { keys: ['←', '→'], words: 'levels' },
+  { keys: ['J'], words: 'nextAnswer' },
+  { keys: ['K'], words: 'previousAnswer' },
+] as const;
+
+export function ShortcutsDialog({ open, onClose }: { open: boolean; onClose: () => void }) {
+  const { t } = useTranslation();
+  return (
+    <Dialog open={open} onClose={onClose} title={t('shortcuts.title')}>
+      <dl className="grid grid-cols-[auto_1fr] items-center gap-x-4 gap-y-2">
+        {SHORTCUTS.map(({ keys, words }) => (
+          <div key={words} className="contents">
+            <dt className="flex gap-1">
+              {keys.map((key) => (
+                <kbd
+                  key={key}
+                  className="border-strong-line bg-raised rounded-sm border px-2 py-0.5 font-sans text-sm"
+                >
+                  {key}
+                </kbd>
+              ))}
+            </dt>
+            <dd>{t(`shortcuts.${words}`)}</dd>
+          </div>
+        ))}
+      </dl>
+    </Dialog>
+  );
+}
