@@ -122,13 +122,16 @@ const TONE_GAP_NONE = 0.9;
 function tone({ key, line, answer }: MarkingContext): Marked {
   const mix = mixOf(answer, line);
   if (mix.length === 0) return open('tone');
-  const { toneGap } = fitOf(mix, key.need);
+  const { toneGap, excusedShare } = fitOf(mix, key.need);
   const share = falling(toneGap - EPSILON, FIT_TOLERANCE.tone, TONE_GAP_NONE);
   const params = { expected: key.need.tone.primary, gap: Math.round(toneGap * 100) / 100 };
   if (share === 1) return marked(1, [reason('tone.right', 'F5', params)]);
   const shown = mixTone(mix);
   const wanted = toneVector(key.need.tone);
-  const strengths = { shown: Math.hypot(shown.x, shown.y), wanted: Math.hypot(wanted.x, wanted.y) };
+  const strengths = {
+    shown: Math.hypot(shown.x, shown.y),
+    wanted: Math.hypot(wanted.x, wanted.y) * (1 - excusedShare),
+  };
   if (strengths.wanted < 0.05) return marked(share, [reason('tone.notNeutral', 'F5', params)]);
   if (strengths.shown < 0.05) return marked(share, [reason('tone.missing', 'F5', params)]);
   const cosine = (shown.x * wanted.x + shown.y * wanted.y) / (strengths.shown * strengths.wanted);

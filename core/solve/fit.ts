@@ -13,6 +13,8 @@ export interface MixNeed {
 export interface MixFit {
   level: number | null;
   share: number;
+  /** Natural share by which the wanted tone may be thinned. */
+  excusedShare: number;
   /** Levels from the wanted level; Infinity when nothing coloured is in the mix. */
   levelGap: number;
   /** Distance on the painter's circle from the wanted tone, thinned by the natural share the grey asks for. */
@@ -28,14 +30,16 @@ export function fitOf(mix: readonly ShadePart[], need: MixNeed): MixFit {
   const level = mixLevel(mix);
   const share = naturalShare(mix);
   const { min, max } = need.naturalShare;
-  // The natural share that grey asks for thins any tone; only what goes beyond it is a fault of tone.
-  const excused = Math.min(max, Math.max(min, share));
+  // Natural series thins any tone. As far as grey may ask for it that is no fault of tone; a share that is too small
+  // is paid for under the grey share, and more than grey asks for is paid for here.
+  const excused = Math.min(max, share);
   const full = toneVector(need.tone);
   const shown = mixTone(mix);
   return {
     level,
     share,
     levelGap: level === null ? Infinity : Math.abs(level - need.level),
+    excusedShare: excused,
     toneGap: Math.hypot(shown.x - full.x * (1 - excused), shown.y - full.y * (1 - excused)),
     shareShort: Math.max(0, min - share),
   };

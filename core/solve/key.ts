@@ -81,8 +81,8 @@ function amountReasons(kase: Case): { amount: Key['amount']; totalGrams: number;
 }
 
 function shareReason(span: ShareSpan, greyShare: number, fashion: boolean): Reason {
-  if (!fashion) return reason('grey.naturalTarget', 'F8', { grey: greyShare });
-  if (span.max === 0) return reason('grey.noneNeeded', 'F8', { grey: greyShare });
+  if (!fashion && hasGreyToCover(greyShare)) return reason('grey.naturalTarget', 'F8', { grey: greyShare });
+  if (span.min === 0) return reason('grey.noneNeeded', 'F8', { grey: greyShare });
   return reason('grey.share', 'F8', { grey: greyShare, min: span.min, max: span.max });
 }
 

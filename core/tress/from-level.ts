@@ -14,6 +14,7 @@ export function naturalLook(zone: Zone, seed: number): TressLook {
   return {
     zones: whole(naturalLab(zone.naturalLevel), zone.greyShare),
     form: 'straight',
+    cut: 'lock',
     shine: SHINE[zone.porosity],
     seed,
   };
@@ -21,5 +22,8 @@ export function naturalLook(zone: Zone, seed: number): TressLook {
 
 /** Finished hair of a level and tone: a target, or a shade on a chart. Grey is covered. */
 export function toneLook(level: number, tone: Tone, seed: number): TressLook {
-  return { zones: whole(toneLab(level, tone), 0), form: 'straight', shine: 0.8, seed };
+  return { zones: whole(toneLab(level, tone), 0), form: 'straight', cut: 'lock', shine: 0.8, seed };
 }
+
+/** A swatch of a chart or ring: the same hair, cut straight and held flat. */
+export const asSwatch = (look: TressLook): TressLook => ({ ...look, cut: 'swatch' });

@@ -22,6 +22,8 @@ export type HairForm = (typeof HAIR_FORMS)[number];
 export interface TressLook {
   zones: TressZone[];
   form: HairForm;
+  /** A hanging lock tapers to its tip; a swatch of a chart or ring is cut straight. */
+  cut: 'lock' | 'swatch';
   /** 0 dull to 1 glossy. */
   shine: number;
   seed: number;

@@ -48,7 +48,8 @@ function clumpsOf(random: Random, count: number): Clump[] {
 }
 
 /** Half-width of the lock at a height, as a share of the picture: gathered at the root, full, then tapering. */
-function halfWidths(height: number): Float32Array {
+function halfWidths(height: number, cut: TressLook['cut']): Float32Array {
+  if (cut === 'swatch') return new Float32Array(height).fill(0.44);
   return Float32Array.from({ length: height }, (_, y) => {
     const t = y / max(1, height - 1);
     const root = 0.32 + 0.09 * smooth(min(1, t / 0.35));
@@ -89,7 +90,7 @@ class Fibres {
   constructor(
     readonly count: number,
     random: Random,
-    form: HairForm,
+    { form, cut }: Pick<TressLook, 'form' | 'cut'>,
     { width, height }: TressSize,
     pad: number,
   ) {
@@ -102,7 +103,8 @@ class Fibres {
 
     const clumps = clumpsOf(random, 13);
     const wave = WAVE[form];
-    const scale = max(1, width / 150);
+    const scale = max(0.75, width / 150);
+    const ragged = cut === 'swatch' ? 0.02 : 0.2;
     for (let f = 0; f < count; f++) {
       const clump = clumps[floor(random() * clumps.length)];
       // The first, rearmost strands lie evenly and close the lock behind the clumps.
@@ -112,7 +114,7 @@ class Fibres {
       // Strands in front lie nearer the light; the back ones are in their shade.
       this.depth[f] = 0.74 + (0.34 * f) / count + clump.depth + (random() - 0.5) * 0.26;
       this.warm[f] = 1 + (random() - 0.5) * 0.1;
-      const end = 1 - 0.2 * random() * random() - 0.01 * random();
+      const end = 1 - ragged * random() * random() - 0.01 * random();
       this.lastRow[f] = floor(end * (height - 1));
       this.rank[f] = random();
       this.thickness[f] = (0.32 + 0.4 * random()) * scale;
@@ -132,10 +134,10 @@ function drawFibres(layer: FibreLayer, look: TressLook, size: TressSize): void {
   const pigmented = rowColours(look.zones, height, (zone) => linearOf(zone.colour));
   const white = rowColours(look.zones, height, (zone) => linearOf(zone.grey));
   const greyShare = rowColours(look.zones, height, (zone) => [zone.greyShare, 0, 0]);
-  const spreads = halfWidths(height);
+  const spreads = halfWidths(height, look.cut);
   const { gleam, pad } = gleamRows(height, look.shine, look.form);
   // Enough fibres to close the lock at any size, few enough to draw in milliseconds.
-  const all = new Fibres(round(260 + 1.4 * width), random, look.form, size, pad);
+  const all = new Fibres(round(300 + 1.7 * width), random, look, size, pad);
   const { sin, cos, turnSin, turnCos } = all;
   const fadeRows = 0.05 * height;
   const curl = look.form === 'straight' ? 0 : 0.16;
@@ -169,7 +171,7 @@ function drawFibres(layer: FibreLayer, look: TressLook, size: TressSize): void {
       layer.dab(
         0.5 * width + across * spread + reach * sin[f],
         y,
-        (isWhite ? 0.8 : 1) * all.thickness[f] * fade * sqrt(1 + slope * slope),
+        (isWhite ? 0.72 : 1) * all.thickness[f] * fade * sqrt(1 + slope * slope),
         (isWhite ? wr : pr) * light * all.warm[f] + spark,
         (isWhite ? wg : pg) * light + spark,
         ((isWhite ? wb : pb) * light) / all.warm[f] + spark,

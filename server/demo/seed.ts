@@ -43,7 +43,10 @@ async function account(
 }
 
 async function seed(db: Knex, now: Date): Promise<void> {
-  const after = (ms: number) => new Date(now.getTime() + ms);
+  // Class is on an evening, so dates stand at six.
+  const evening6 = new Date(now);
+  evening6.setUTCHours(18, 0, 0, 0);
+  const after = (ms: number) => new Date(evening6.getTime() + ms);
   const educator = await account(db, 'educator', EDUCATOR);
   const evening = await createClass(db, educator.id, CLASS_NAME);
   const students: string[] = [];
@@ -108,7 +111,7 @@ async function seed(db: Knex, now: Date): Promise<void> {
     }
     return attempts;
   };
-  const marked = await handInAll(graded, ANSWERS_GRADED, after(-6 * DAY_MS), 5 * HOUR_MS);
+  const marked = await handInAll(graded, ANSWERS_GRADED, after(-6 * DAY_MS), 4.3 * HOUR_MS);
   await changeExercise(db, graded, { released: true }, after(-3 * DAY_MS));
   await changeMark(
     db,
@@ -121,7 +124,7 @@ async function seed(db: Knex, now: Date): Promise<void> {
     },
     after(-3 * DAY_MS),
   );
-  await handInAll(due, ANSWERS_DUE, after(-2 * DAY_MS), 3 * HOUR_MS);
+  await handInAll(due, ANSWERS_DUE, after(-3 * DAY_MS), 3 * HOUR_MS);
 }
 
 /** A demo answer is the key with the slips that make it a student's. */

@@ -21,6 +21,7 @@ void i18n.use(initReactI18next).init({
   lng: 'en',
   fallbackLng: 'en',
   defaultNS: 'ui',
+  showSupportNotice: false,
   // React escapes what it shows; escaping twice would show entities.
   interpolation: { escapeValue: false },
 });
@@ -37,7 +38,11 @@ formatter.add('share', (value, language) =>
   new Intl.NumberFormat(language, { style: 'percent', maximumFractionDigits: 0 }).format(value),
 );
 for (const list of ['tone', 'underlay', 'counter', 'service', 'density', 'timerStarts'] as const) {
-  formatter.add(list, (value) => i18n.t(`${list}.${value}`, { ns: 'craft' }));
+  formatter.add(list, (value, _language, options: { cap?: boolean }) => {
+    const words = i18n.t(`${list}.${value}`, { ns: 'craft' });
+    // For a word that begins a sentence.
+    return options.cap ? words.charAt(0).toLocaleUpperCase() + words.slice(1) : words;
+  });
 }
 
 export const dateTime = (iso: string) => formatDate(new Date(iso), 'EEE d MMM, HH:mm');

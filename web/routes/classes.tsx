@@ -6,7 +6,7 @@ import { Link, useNavigate } from 'react-router';
 import { api, asApiError } from '../lib/api';
 import { useFieldWords } from '../lib/form';
 import { Button } from '../ui/button';
-import { Field, INPUT } from '../ui/field';
+import { Field, Input } from '../ui/field';
 import { Empty, Failure, Loading, Notice, Sheet } from '../ui/panel';
 
 function NewClass() {
@@ -31,8 +31,8 @@ function NewClass() {
       }}
     >
       <Field label={t('classes.name')} error={missing ? words('name') : null}>
-        <input
-          className={`${INPUT} w-72`}
+        <Input
+          className="w-72"
           value={name}
           onChange={(event) => setName(event.target.value)}
           maxLength={80}

@@ -121,7 +121,6 @@ function AnswersTable({ exercise }: { exercise: EducatorExercise }) {
                     <button
                       type="button"
                       title={title}
-                      aria-label={t('exercise.sortBy', { column: title })}
                       onClick={header.column.getToggleSortingHandler()}
                       className="hover:bg-raised inline-flex items-center gap-0.5 px-2 py-2"
                     >

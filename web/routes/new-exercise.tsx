@@ -23,7 +23,7 @@ import { api, asApiError } from '../lib/api';
 import { useFieldWords } from '../lib/form';
 import { forget, keep, readKept } from '../lib/storage';
 import { Button } from '../ui/button';
-import { Choice, Field, INPUT, NumberInput, Select } from '../ui/field';
+import { Choice, Field, Input, Textarea, NumberInput, Select } from '../ui/field';
 import { Failure, Loading, Notice, Sheet } from '../ui/panel';
 
 /** The form holds a local time, as the field for it does; everything else is as it is sent. */
@@ -230,25 +230,19 @@ function ExerciseForm({ detail, lines }: { detail: ClassDetail; lines: Line[] })
             {t('set.title')}
           </h1>
           <Field label={t('set.exerciseTitle')} error={errors.title ? words('title') : null}>
-            <input
-              className={INPUT}
-              maxLength={120}
-              aria-invalid={Boolean(errors.title)}
-              {...register('title')}
-            />
+            <Input maxLength={120} aria-invalid={Boolean(errors.title)} {...register('title')} />
           </Field>
           <Sheet className="flex flex-col gap-4">
             <h2 className="text-lg">{t('set.head')}</h2>
             <Field label={t('set.client')} error={errors.kase?.client?.name ? words('name') : null}>
-              <input
-                className={INPUT}
+              <Input
                 maxLength={60}
                 aria-invalid={Boolean(errors.kase?.client?.name)}
                 {...register('kase.client.name')}
               />
             </Field>
             <Field label={t('set.note')}>
-              <textarea className={INPUT} rows={2} maxLength={600} {...register('kase.client.note')} />
+              <Textarea rows={2} maxLength={600} {...register('kase.client.note')} />
             </Field>
             {ring('kase.zone.naturalLevel', t('set.natural'))}
             <Field label={t('set.grey')}>
@@ -322,9 +316,9 @@ function ExerciseForm({ detail, lines }: { detail: ClassDetail; lines: Line[] })
               label={t('set.due')}
               error={errors.dueAt ? words('dueAt', errors.dueAt.type === 'past' ? 'past' : undefined) : null}
             >
-              <input
+              <Input
                 type="datetime-local"
-                className={`${INPUT} max-w-64`}
+                className="max-w-64"
                 aria-invalid={Boolean(errors.dueAt)}
                 {...register('dueAt')}
               />
@@ -342,7 +336,11 @@ function ExerciseForm({ detail, lines }: { detail: ClassDetail; lines: Line[] })
             <Button onClick={() => form.reset(fresh(lines[0].id))}>{t('set.clear')}</Button>
           </div>
         </form>
-        <Sheet className="top-16 flex h-fit flex-col gap-3 xl:sticky xl:max-h-[calc(100dvh-5rem)] xl:overflow-y-auto">
+        <Sheet
+          aria-label={t('set.keyLive')}
+          tabIndex={0}
+          className="top-16 flex h-fit flex-col gap-3 xl:sticky xl:max-h-[calc(100dvh-5rem)] xl:overflow-y-auto"
+        >
           <h2 className="text-lg">{t('set.keyLive')}</h2>
           <Keyed preview={preview} naturalLevel={kase.zone.naturalLevel} />
         </Sheet>

@@ -9,7 +9,7 @@ import { api, asApiError } from '../lib/api';
 import { fieldError, useFieldWords } from '../lib/form';
 import { useSessionChange } from '../lib/session';
 import { Button } from '../ui/button';
-import { Choice, Field, INPUT } from '../ui/field';
+import { Choice, Field, Input } from '../ui/field';
 import { Notice, Sheet } from '../ui/panel';
 
 type Form = z.input<typeof registerSchema>;
@@ -57,19 +57,13 @@ export function Register() {
           />
         </Field>
         <Field label={t('register.name')} error={errors.name ? words('name') : null}>
-          <input
-            className={INPUT}
-            autoComplete="name"
-            aria-invalid={Boolean(errors.name)}
-            {...form.register('name')}
-          />
+          <Input autoComplete="name" aria-invalid={Boolean(errors.name)} {...form.register('name')} />
         </Field>
         <Field
           label={t('signIn.email')}
           error={errors.email ? words('email') : taken ? words('email', taken.code) : null}
         >
-          <input
-            className={INPUT}
+          <Input
             type="email"
             autoComplete="username"
             aria-invalid={Boolean(errors.email ?? taken)}
@@ -81,8 +75,7 @@ export function Register() {
           hint={t('register.passwordHint')}
           error={errors.password ? words('password') : null}
         >
-          <input
-            className={INPUT}
+          <Input
             type="password"
             autoComplete="new-password"
             aria-invalid={Boolean(errors.password)}

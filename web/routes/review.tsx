@@ -42,7 +42,7 @@ function Neighbour({
 }
 
 export function ReviewPage() {
-  const { t } = useTranslation();
+  const { t } = useTranslation(['ui', 'craft']);
   const { attemptId } = useParams();
   const navigate = useNavigate();
   const [changing, setChanging] = useState<CriterionMark | null>(null);
@@ -62,7 +62,12 @@ export function ReviewPage() {
       <ResultView
         result={result}
         action={(mark) => (
-          <Button weight="quiet" className="text-sm" onClick={() => setChanging(mark)}>
+          <Button
+            weight="quiet"
+            className="text-sm"
+            aria-label={t('review.changeFor', { criterion: t(`craft:criterion.${mark.criterion}`) })}
+            onClick={() => setChanging(mark)}
+          >
             {t('review.change')}
           </Button>
         )}

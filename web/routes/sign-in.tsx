@@ -10,7 +10,7 @@ import { api, asApiError } from '../lib/api';
 import { useFieldWords } from '../lib/form';
 import { useSession, useSessionChange } from '../lib/session';
 import { Button } from '../ui/button';
-import { Field, INPUT } from '../ui/field';
+import { Field, Input } from '../ui/field';
 import { Loading, Notice, Sheet } from '../ui/panel';
 import { Tress } from '../ui/tress';
 
@@ -24,14 +24,14 @@ const hanging = (naturalLevel: number) =>
 function Rail() {
   const { t } = useTranslation();
   return (
-    <figure className="bg-surround relative flex flex-1 items-start justify-center gap-2 overflow-hidden rounded-sm px-4 max-wide:hidden">
+    <figure className="bg-surround relative flex h-[640px] flex-1 items-start justify-center gap-2 overflow-hidden rounded-sm px-4 max-wide:hidden">
       <div className="bg-on-surround absolute inset-x-0 top-0 h-3" />
       {RAIL.map((level) => (
         <Tress
           key={level}
           look={hanging(level)}
           width={84}
-          height={430}
+          height={560}
           label={t('signIn.hanger')}
           className="mt-2"
         />
@@ -110,8 +110,7 @@ export function SignIn() {
               <Notice kind="bad">{t(`error.${asApiError(signIn.error).code}`)}</Notice>
             ) : null}
             <Field label={t('signIn.email')} error={errors.email ? words('email') : null}>
-              <input
-                className={INPUT}
+              <Input
                 type="email"
                 autoComplete="username"
                 aria-invalid={Boolean(errors.email)}
@@ -119,8 +118,7 @@ export function SignIn() {
               />
             </Field>
             <Field label={t('signIn.password')} error={errors.password ? words('password') : null}>
-              <input
-                className={INPUT}
+              <Input
                 type="password"
                 autoComplete="current-password"
                 aria-invalid={Boolean(errors.password)}

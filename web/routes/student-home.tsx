@@ -6,7 +6,7 @@ import { api, asApiError } from '../lib/api';
 import { fieldError, useFieldWords } from '../lib/form';
 import { dateTime } from '../lib/i18n';
 import { Button, ButtonLink } from '../ui/button';
-import { Field, INPUT } from '../ui/field';
+import { Field, Input } from '../ui/field';
 import { Empty, Failure, Loading, Notice, Sheet } from '../ui/panel';
 import { Tress } from '../ui/tress';
 
@@ -43,8 +43,8 @@ function JoinClass() {
       }}
     >
       <Field label={t('student.joinLabel')} error={error}>
-        <input
-          className={`${INPUT} w-48 font-mono tracking-widest uppercase`}
+        <Input
+          className="w-48 font-mono tracking-widest uppercase"
           value={code}
           onChange={(event) => setCode(event.target.value)}
           autoComplete="off"

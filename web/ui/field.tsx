@@ -1,7 +1,16 @@
-import { Description, Field as HeadlessField, Label, Radio, RadioGroup } from '@headlessui/react';
+import {
+  Description,
+  Field as HeadlessField,
+  Input as HeadlessInput,
+  Label,
+  Radio,
+  RadioGroup,
+  Select as HeadlessSelect,
+  Textarea as HeadlessTextarea,
+} from '@headlessui/react';
 import type { ComponentProps, ReactNode } from 'react';
 
-export const INPUT =
+const INPUT =
   'w-full rounded-sm border border-strong-line bg-raised px-3 py-1.5 text-base text-ink aria-invalid:border-bad aria-invalid:border-2';
 
 /** Label, control, hint and error, tied together for screen readers. */
@@ -93,4 +102,11 @@ export function Choice<T extends string>({
   );
 }
 
-export const Select = (props: ComponentProps<'select'>) => <select className={INPUT} {...props} />;
+/** The controls of a {@link Field}: they take its label, hint and error by themselves. */
+export const Input = ({ className = '', ...rest }: ComponentProps<'input'>) => (
+  <HeadlessInput className={`${INPUT} ${className}`} {...rest} />
+);
+export const Textarea = ({ className = '', ...rest }: ComponentProps<'textarea'>) => (
+  <HeadlessTextarea className={`${INPUT} ${className}`} {...rest} />
+);
+export const Select = (props: ComponentProps<'select'>) => <HeadlessSelect className={INPUT} {...props} />;

@@ -12,6 +12,7 @@ export function Sheet({
   children: ReactNode;
   className?: string;
   'aria-label'?: string;
+  tabIndex?: number;
 }) {
   return (
     <section className={`bg-sheet border-line rounded-sm border p-5 ${className}`} {...rest}>

@@ -2,7 +2,7 @@ import type { TressLook } from '@cimbel/core/tress';
 import { useEffect, useRef } from 'react';
 import { paintInWorker } from '../workers/tress-painter';
 
-/** A drawn lock. Sizes are CSS pixels; it is drawn at the screen's own resolution. */
+/** A drawn lock; without a label it is an ornament of something that has one. Sizes are CSS pixels; it is drawn at the screen's own resolution. */
 export function Tress({
   look,
   width,
@@ -34,7 +34,6 @@ export function Tress({
       stale = true;
     };
   }, [name, width, height]);
-  return (
-    <canvas ref={canvas} role="img" aria-label={label} style={{ width, height }} className={className} />
-  );
+  const named = label ? { role: 'img', 'aria-label': label } : { 'aria-hidden': true };
+  return <canvas ref={canvas} {...named} style={{ width, height }} className={className} />;
 }

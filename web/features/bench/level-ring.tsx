@@ -1,12 +1,14 @@
 import { Radio, RadioGroup } from '@headlessui/react';
-import { naturalLook } from '@cimbel/core/tress';
+import { asSwatch, naturalLook } from '@cimbel/core/tress';
 import { useTranslation } from 'react-i18next';
 import { Tress } from '../../ui/tress';
 
 const WHOLE = Array.from({ length: 10 }, (_, i) => i + 1);
 /** The ring's own locks: natural, even, the same for everyone. */
 const ringLook = (naturalLevel: number) =>
-  naturalLook({ naturalLevel, greyShare: 0, porosity: 'normal', diameter: 'medium' }, 700 + naturalLevel);
+  asSwatch(
+    naturalLook({ naturalLevel, greyShare: 0, porosity: 'normal', diameter: 'medium' }, 700 + naturalLevel),
+  );
 
 /**
  * The level ring laid out as a ruler: ten locks, and a narrow step between each two for the half levels.
@@ -41,9 +43,9 @@ export function LevelRing({
             value={level}
             aria-label={name}
             title={name}
-            className={`group text-on-surround relative flex flex-col items-center justify-end focus-visible:z-10 ${whole ? 'min-w-12 flex-1' : 'w-5 shrink-0'}`}
+            className={`group text-on-surround relative flex flex-col items-center justify-end focus-visible:z-10 ${whole ? 'min-w-9 flex-1' : 'w-4 shrink-0'}`}
           >
-            {whole ? <Tress look={ringLook(level)} width={44} height={92} label="" /> : null}
+            {whole ? <Tress look={ringLook(level)} width={38} height={92} label="" /> : null}
             <span
               aria-hidden
               className={`group-data-checked:bg-accent group-data-checked:text-on-accent border-on-surround/40 flex w-full items-center justify-center border-t pb-0.5 ${whole ? 'h-9 text-lg font-bold' : 'text-on-surround/80 h-9 text-xs group-hover:bg-white/25'}`}

@@ -60,45 +60,47 @@ export function Mix({ exercise, draft }: { exercise: StudentExercise; draft: Dra
       <h2 className="text-2xl">{t('bench.mix.title')}</h2>
       <div className="flex flex-col gap-2">
         <h3 className="text-lg">{t('bench.mix.chart', { line: line.name })}</h3>
-        <p className="text-quiet text-sm">{t(full ? 'bench.mix.full' : 'bench.mix.chartHint')}</p>
         <LineKey line={line} />
-        <ShadeChart line={line} chosen={chosen} disabled={full} onPick={toggle} />
+        <div className="grid items-start gap-4 xl:grid-cols-[auto_minmax(13rem,1fr)]">
+          <ShadeChart line={line} chosen={chosen} disabled={full} onPick={toggle} />
+          <Sheet className="flex flex-col gap-3 xl:sticky xl:top-16">
+            <h3 className="text-lg">{t('bench.mix.shades')}</h3>
+            <p className="text-quiet text-sm">{t(full ? 'bench.mix.full' : 'bench.mix.chartHint')}</p>
+            {answer.shades.length === 0 ? <p className="text-quiet">{t('bench.mix.noShades')}</p> : null}
+            <ul className="flex flex-col gap-2">
+              {answer.shades.map(({ label, parts }, i) => (
+                <li key={label} className="flex flex-wrap items-center gap-2">
+                  <span className="font-display w-14 text-xl font-semibold">{label}</span>
+                  <NumberInput
+                    aria-label={t('bench.mix.parts', { label })}
+                    value={parts}
+                    min={0.25}
+                    step={0.25}
+                    className="w-20"
+                    unit={t('bench.mix.partsShort')}
+                    onValue={(value) =>
+                      change({
+                        shades: answer.shades.map((shade, at) =>
+                          at === i ? { ...shade, parts: value ?? 1 } : shade,
+                        ),
+                      })
+                    }
+                  />
+                  <button
+                    type="button"
+                    className="hover:bg-raised ms-auto rounded-sm p-2"
+                    aria-label={t('bench.mix.removeShade', { label })}
+                    onClick={() => toggle(label)}
+                  >
+                    <X aria-hidden className="size-5" />
+                  </button>
+                </li>
+              ))}
+            </ul>
+          </Sheet>
+        </div>
       </div>
-      <div className="grid gap-5 xl:grid-cols-2">
-        <Sheet className="flex flex-col gap-3">
-          <h3 className="text-lg">{t('bench.mix.shades')}</h3>
-          {answer.shades.length === 0 ? <p className="text-quiet">{t('bench.mix.noShades')}</p> : null}
-          <ul className="flex flex-col gap-2">
-            {answer.shades.map(({ label, parts }, i) => (
-              <li key={label} className="flex items-center gap-3">
-                <span className="font-display w-20 text-xl font-semibold">{label}</span>
-                <NumberInput
-                  aria-label={t('bench.mix.parts', { label })}
-                  value={parts}
-                  min={0.25}
-                  step={0.25}
-                  className="w-20"
-                  unit={t('bench.mix.partsShort')}
-                  onValue={(value) =>
-                    change({
-                      shades: answer.shades.map((shade, at) =>
-                        at === i ? { ...shade, parts: value ?? 1 } : shade,
-                      ),
-                    })
-                  }
-                />
-                <button
-                  type="button"
-                  className="hover:bg-raised ms-auto rounded-sm p-2"
-                  aria-label={t('bench.mix.removeShade', { label })}
-                  onClick={() => toggle(label)}
-                >
-                  <X aria-hidden className="size-5" />
-                </button>
-              </li>
-            ))}
-          </ul>
-        </Sheet>
+      <div className="grid gap-5 lg:grid-cols-2">
         <Sheet className="flex flex-col gap-3">
           <h3 className="text-lg">{t('bench.mix.developer')}</h3>
           <DeveloperPour

@@ -1,6 +1,6 @@
 import { seedFrom } from '@cimbel/core';
 import { shadesOf, type Line, type Shade } from '@cimbel/core/shades';
-import { toneLook } from '@cimbel/core/tress';
+import { asSwatch, toneLook } from '@cimbel/core/tress';
 import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Tress } from '../../ui/tress';
@@ -44,7 +44,7 @@ export function ShadeChart({ line, chosen, onPick, disabled = false }: ShadeChar
     >
       {shade.level !== null ? (
         <Tress
-          look={toneLook(shade.level, shade.tone, seedFrom(shade.label))}
+          look={asSwatch(toneLook(shade.level, shade.tone, seedFrom(shade.label)))}
           width={30}
           height={40}
           label=""

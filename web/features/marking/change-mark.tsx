@@ -7,7 +7,7 @@ import { api, asApiError } from '../../lib/api';
 import { useFieldWords } from '../../lib/form';
 import { Button } from '../../ui/button';
 import { Dialog } from '../../ui/dialog';
-import { Field, INPUT } from '../../ui/field';
+import { Field, Input, Textarea } from '../../ui/field';
 import { Notice } from '../../ui/panel';
 
 /** Another mark for one criterion, with the reason the student will read. The computed mark stays on record. */
@@ -67,9 +67,9 @@ export function ChangeMarkDialog({
         label={t('review.points', { max: mark.max })}
         error={pointsWrong ? words('points', undefined, { max: mark.max }) : null}
       >
-        <input
+        <Input
           type="number"
-          className={`${INPUT} w-28`}
+          className="w-28"
           min={0}
           max={mark.max}
           step={0.25}
@@ -79,8 +79,7 @@ export function ChangeMarkDialog({
         />
       </Field>
       <Field label={t('review.reason')} error={wrong('reason') ? words('reason') : null}>
-        <textarea
-          className={INPUT}
+        <Textarea
           rows={3}
           maxLength={500}
           value={reason}

@@ -1,0 +1,126 @@
+import { expect, test, type Page } from '@playwright/test';
+import { createRequire } from 'node:module';
+import { readFileSync } from 'node:fs';
+import { expectNoSidewaysScroll, walkIn } from './pages';
+
+const axeSource = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
+
+/** Serious findings of the accessibility checker, each with the element it is about. */
+async function findings(page: Page): Promise<string[]> {
+  await page.evaluate(axeSource);
+  return page.evaluate(async () => {
+    const axe = (
+      window as unknown as {
+        axe: {
+          run: (o: object) => Promise<{
+            violations: { id: string; nodes: { target: string[]; failureSummary?: string }[] }[];
+          }>;
+        };
+      }
+    ).axe;
+    const { violations } = await axe.run({
+      runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'],
+    });
+    return violations.flatMap(({ id, nodes }) =>
+      nodes.map(({ target, failureSummary }) => `${id}: ${target.join(' ')} ${failureSummary ?? ''}`),
+    );
+  });
+}
+
+async function studentPages(page: Page): Promise<string[]> {
+  const list = await (await page.request.get('/api/my/exercises')).json();
+  const idOf = (title: string) =>
+    list.find((exercise: { title: string }) => exercise.title.startsWith(title)).id;
+  const open = idOf('Deeper');
+  return [
+    '/work',
+    ...['consult', 'read', 'mix', 'process', 'handIn'].map((step) => `/work/${open}?step=${step}`),
+    `/work/${idOf('Cover')}/result`,
+  ];
+}
+
+async function educatorPages(page: Page): Promise<string[]> {
+  const [{ id }] = await (await page.request.get('/api/classes')).json();
+  const { exercises, students } = await (await page.request.get(`/api/classes/${id}`)).json();
+  const answer = students[1].standings[exercises[0].id].attemptId;
+  return [
+    '/classes',
+    `/classes/${id}`,
+    `/classes/${id}/new-exercise`,
+    `/exercises/${exercises[0].id}`,
+    `/answers/${answer}`,
+  ];
+}
+
+const THEMES = ['light', 'dark'] as const;
+for (const colorScheme of THEMES) {
+  test(`every page can be used by everyone, in the ${colorScheme} room, and logs no error`, async ({
+    browser,
+  }) => {
+    test.setTimeout(120_000);
+    const page = await (await browser.newContext({ colorScheme })).newPage();
+    const errors: string[] = [];
+    page.on('pageerror', (error) => errors.push(error.message));
+    page.on('console', (message) => message.type() === 'error' && errors.push(message.text()));
+    const found: string[] = [];
+    const visit = async (paths: string[]) => {
+      for (const path of paths) {
+        await page.goto(path);
+        await expect(page.getByRole('heading').first()).toBeVisible();
+        await page.waitForLoadState('networkidle');
+        found.push(...(await findings(page)).map((text) => `${path} ${text}`));
+        await expectNoSidewaysScroll(page);
+      }
+    };
+    await visit(['/sign-in', '/register']);
+    await walkIn(page, 'Bo Lindqvarn');
+    await visit(await studentPages(page));
+    await page.getByRole('button', { name: /Account of/ }).click();
+    await page.getByRole('menuitem', { name: 'Sign out' }).click();
+    await walkIn(page, 'Odile Brandvoort');
+    await visit(await educatorPages(page));
+    expect(found).toEqual([]);
+    expect(errors).toEqual([]);
+  });
+}
+
+test('a phone shows one task with the strand in view, and nothing scrolls sideways', async ({ browser }) => {
+  const page = await (
+    await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true })
+  ).newPage();
+  await walkIn(page, 'Kezia Bramwall');
+  for (const path of await studentPages(page)) {
+    await page.goto(path);
+    await expect(page.getByRole('heading').first()).toBeVisible();
+    await expectNoSidewaysScroll(page);
+    if (path.includes('step='))
+      await expect(page.getByRole('img', { name: /root at the top/ })).toBeInViewport();
+  }
+});
+
+test('the level is read with the keyboard alone', async ({ page }) => {
+  await walkIn(page, 'Carys Ollenby');
+  await page.goto((await studentPages(page))[2]);
+  await expect(page.getByRole('heading', { name: 'Read the strand' })).toBeVisible();
+  await page.keyboard.press('?');
+  await expect(page.getByRole('heading', { name: 'Keyboard shortcuts' })).toBeVisible();
+  await page.keyboard.press('Escape');
+  const ring = page.getByRole('radiogroup', { name: 'Natural level' });
+  await ring.getByRole('radio').first().focus();
+  for (let i = 0; i < 3; i++) await page.keyboard.press('ArrowRight');
+  await expect(ring.getByRole('radio', { name: 'Between 2 and 3' })).toBeChecked();
+  await page.keyboard.press(']');
+  await expect(page.getByRole('heading', { name: 'Mix for it' })).toBeVisible();
+});
+
+test('pages that are not there, or not yours, say so', async ({ page }) => {
+  await page.goto('/work');
+  await expect(page).toHaveURL(/sign-in/);
+  await walkIn(page, 'Leo Marchetto');
+  await page.goto('/classes');
+  await expect(page.getByText('This is not open to your kind of account.')).toBeVisible();
+  await page.goto('/work/00000000-0000-4000-8000-000000000000');
+  await expect(page.getByText('There is nothing at this address')).toBeVisible();
+  await page.goto('/no-such-page');
+  await expect(page.getByText('There is nothing at this address')).toBeVisible();
+});

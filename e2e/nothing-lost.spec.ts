@@ -1,0 +1,106 @@
+import { expect, test, type Page } from '@playwright/test';
+import { spawn, type ChildProcess } from 'node:child_process';
+import { createServer } from 'node:net';
+import { walkIn, saved } from './pages';
+
+const open = async (page: Page, step: string) => {
+  await page.goto('/work');
+  await page.getByRole('listitem').filter({ hasText: 'Deeper for winter' }).getByRole('link').click();
+  await expect(page.getByRole('button', { name: /^Next/ })).toBeVisible();
+  const address = new URL(page.url());
+  await page.goto(`${address.pathname}?step=${step}`);
+};
+const amount = (page: Page) => page.getByRole('spinbutton', { name: 'Mixed in all' });
+
+test('work goes on without a connection and is sent when it is back', async ({ page, context }) => {
+  await walkIn(page, 'Hana Morikese');
+  await open(page, 'mix');
+  await amount(page).fill('90');
+  await saved(page);
+  await context.setOffline(true);
+  await amount(page).fill('95');
+  await expect(page.getByText('Offline: kept on this device')).toBeVisible();
+  await page.getByRole('button', { name: 'Add 6-O' }).click();
+  await context.setOffline(false);
+  await saved(page);
+  await page.evaluate(() => localStorage.clear());
+  await page.reload();
+  await expect(amount(page)).toHaveValue('95');
+  await expect(page.getByLabel('Parts of 6-O')).toHaveValue('1');
+});
+
+test('two devices do not write over each other unasked', async ({ browser }) => {
+  const [laptop, phone] = await Promise.all(
+    [browser.newContext(), browser.newContext()].map(async (c) => (await c).newPage()),
+  );
+  await walkIn(laptop, 'Ivo Santarel');
+  await walkIn(phone, 'Ivo Santarel');
+  await open(laptop, 'mix');
+  await open(phone, 'mix');
+  await amount(laptop).fill('70');
+  await saved(laptop);
+  await amount(phone).fill('80');
+  const dialog = phone.getByRole('dialog', { name: 'Another device has a newer version' });
+  await dialog.getByRole('button', { name: 'Take the newer one' }).click();
+  await expect(amount(phone)).toHaveValue('70');
+  await amount(phone).fill('85');
+  await saved(phone);
+  await amount(laptop).fill('75');
+  await laptop.getByRole('dialog').getByRole('button', { name: 'Keep what is on this device' }).click();
+  await saved(laptop);
+  await laptop.reload();
+  await expect(amount(laptop)).toHaveValue('75');
+});
+
+test('a server that goes away and comes back finds everything', async ({ browser }) => {
+  const port = await freePort();
+  let server = await startServer(port);
+  const page = await (await browser.newContext({ baseURL: `http://127.0.0.1:${port}` })).newPage();
+  try {
+    await walkIn(page, 'Jun Seopark');
+    await open(page, 'mix');
+    await amount(page).fill('60');
+    await saved(page);
+    await stopServer(server);
+    await amount(page).fill('65');
+    await expect(page.getByText('Offline: kept on this device')).toBeVisible();
+    server = await startServer(port);
+    await saved(page);
+    await page.reload();
+    await expect(amount(page)).toHaveValue('65');
+  } finally {
+    await stopServer(server);
+    await page.context().close();
+  }
+});
+
+function freePort(): Promise<number> {
+  return new Promise((resolve) => {
+    const probe = createServer();
+    probe.listen(0, '127.0.0.1', () => {
+      const address = probe.address();
+      probe.close(() => resolve(typeof address === 'object' && address ? address.port : 0));
+    });
+  });
+}
+
+/** Another server on the same database, which this test may stop and start. */
+async function startServer(port: number): Promise<ChildProcess> {
+  const child = spawn('node', ['server/dist/main.js'], {
+    cwd: new URL('..', import.meta.url).pathname,
+    env: { ...process.env, PORT: String(port), HOST: '127.0.0.1', CIMBEL_DEMO: '1' },
+    stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
+  });
+  await new Promise<void>((resolve, reject) => {
+    child.once('message', () => resolve());
+    child.once('exit', (code) => reject(new Error(`the server ended with ${code}`)));
+  });
+  return child;
+}
+
+async function stopServer(child: ChildProcess): Promise<void> {
+  if (child.exitCode !== null || child.signalCode !== null) return;
+  const ended = new Promise((resolve) => child.once('exit', resolve));
+  child.kill('SIGTERM');
+  await ended;
+}

@@ -1,0 +1,30 @@
+import { defineConfig } from '@playwright/test';
+import { CHROMIUM } from '../scripts/lib/chromium.mjs';
+
+const port = process.env.E2E_PORT ?? '4690';
+
+/** Real Chromium, real server, real database; `npm test` gives the database and a free port. */
+export default defineConfig({
+  testDir: '.',
+  outputDir: '../test-results',
+  timeout: 60_000,
+  workers: 1,
+  retries: 0,
+  reporter: [['list'], ['json']],
+  use: {
+    baseURL: `http://127.0.0.1:${port}`,
+    viewport: { width: 1280, height: 800 },
+    reducedMotion: 'reduce',
+    launchOptions: CHROMIUM,
+    screenshot: 'only-on-failure',
+    trace: 'off',
+  },
+  webServer: {
+    command: 'node server/dist/main.js',
+    cwd: '..',
+    env: { ...(process.env as Record<string, string>), PORT: port, HOST: '127.0.0.1', CIMBEL_DEMO: '1' },
+    url: `http://127.0.0.1:${port}/healthz`,
+    timeout: 60_000,
+    reuseExistingServer: false,
+  },
+});

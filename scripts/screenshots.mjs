@@ -1,0 +1,87 @@
+import { chromium } from '@playwright/test';
+import { mkdirSync } from 'node:fs';
+import path from 'node:path';
+import { CHROMIUM } from './lib/chromium.mjs';
+import { fail, inRoot, say } from './lib/system.mjs';
+
+/**
+ * Takes the pictures of the README from the demo data of a running `npm start`.
+ *   node scripts/screenshots.mjs [--base=URL] [--out=FOLDER] [--dark] [--phone] [NAME …]
+ */
+const option = (name, other) =>
+  process.argv.find((arg) => arg.startsWith(`--${name}=`))?.slice(name.length + 3) ?? other;
+const base = option('base', 'http://127.0.0.1:4600');
+const out = option('out', inRoot('docs', 'screenshots'));
+const dark = process.argv.includes('--dark');
+const phone = process.argv.includes('--phone');
+const wanted = process.argv.slice(2).filter((arg) => !arg.startsWith('--'));
+
+const EDUCATOR = 'Odile Brandvoort';
+const STUDENT = 'Amina Tessaly';
+
+const exerciseNamed = (title) => async (page) => {
+  const response = await page.request.get(`${base}/api/my/exercises`);
+  return (await response.json()).find((exercise) => exercise.title.startsWith(title)).id;
+};
+async function classroom(page) {
+  const [first] = await (await page.request.get(`${base}/api/classes`)).json();
+  return (await page.request.get(`${base}/api/classes/${first.id}`)).json();
+}
+
+const VIEWS = {
+  'sign-in': { as: null, go: async () => '/sign-in' },
+  'student-home': { as: STUDENT, go: async () => '/work' },
+  'exercise-consult': { as: STUDENT, go: async (page) => `/work/${await exerciseNamed('Deeper')(page)}` },
+  'exercise-read': {
+    as: STUDENT,
+    go: async (page) => `/work/${await exerciseNamed('Two levels')(page)}?step=read`,
+  },
+  'exercise-mix': {
+    as: STUDENT,
+    go: async (page) => `/work/${await exerciseNamed('Two levels')(page)}?step=mix`,
+  },
+  result: { as: 'Esme Adeyinor', go: async (page) => `/work/${await exerciseNamed('Cover')(page)}/result` },
+  class: { as: EDUCATOR, go: async (page) => `/classes/${(await classroom(page)).id}` },
+  'new-exercise': { as: EDUCATOR, go: async (page) => `/classes/${(await classroom(page)).id}/new-exercise` },
+  answers: { as: EDUCATOR, go: async (page) => `/exercises/${(await classroom(page)).exercises[0].id}` },
+  submission: {
+    as: EDUCATOR,
+    go: async (page) => {
+      const { students, exercises } = await classroom(page);
+      return `/answers/${students.find(({ name }) => name.startsWith('Farid')).standings[exercises[0].id].attemptId}`;
+    },
+  },
+};
+
+async function main() {
+  mkdirSync(out, { recursive: true });
+  const browser = await chromium.launch(CHROMIUM);
+  for (const [name, view] of Object.entries(VIEWS)) {
+    if (wanted.length > 0 && !wanted.includes(name)) continue;
+    const context = await browser.newContext({
+      baseURL: base,
+      viewport: phone ? { width: 390, height: 844 } : { width: 1280, height: 800 },
+      colorScheme: dark ? 'dark' : 'light',
+      reducedMotion: 'reduce',
+    });
+    const page = await context.newPage();
+    page.on('console', (message) => message.type() === 'error' && say(`${name}: ${message.text()}`));
+    page.on('pageerror', (error) => say(`${name}: ${error.message}`));
+    await page.goto('/sign-in');
+    if (view.as) await page.getByRole('button', { name: view.as }).click();
+    if (view.as) await page.waitForURL((url) => !url.pathname.startsWith('/sign-in'));
+    await page.goto(await view.go(page));
+    await page.waitForLoadState('networkidle');
+    await page.evaluate(() => document.fonts.ready);
+    await page.waitForFunction(() =>
+      [...document.querySelectorAll('canvas')].every((canvas) => canvas.dataset.drawn === 'true'),
+    );
+    const file = path.join(out, `${name}${dark ? '-dark' : ''}${phone ? '-phone' : ''}.png`);
+    await page.screenshot({ path: file });
+    say(file);
+    await context.close();
+  }
+  await browser.close();
+}
+
+main().catch(fail);

@@ -1,0 +1,129 @@
+import { CRITERIA, grade, type Answer } from '@cimbel/core/grade';
+import { SHIPPED_LINES, readLabel, shippedLine } from '@cimbel/core/shades';
+import { computeKey } from '@cimbel/core/solve';
+import { aCase, perfectAnswer } from '@cimbel/core/testing/cases';
+import { CAUTIONS, COUNTERS, DEFAULT_HOUSE_RULES, UNDERLAYS, houseRulesSchema } from '@cimbel/core/theory';
+import { TONE_FAMILIES } from '@cimbel/core/colour';
+import type { Reason } from '@cimbel/core';
+import fc from 'fast-check';
+import { LOCALES, i18n } from './i18n';
+
+const words = ({ code, params }: Reason) => i18n.t(code, { ns: 'reasons', ...params });
+function expectWorded(reason: Reason): void {
+  const text = words(reason);
+  expect({ code: reason.code, worded: text !== reason.code && !/[{}]|undefined|NaN/.test(text) }).toEqual({
+    code: reason.code,
+    worded: true,
+  });
+  // A sentence, begun with a capital or a figure or a quoted sign.
+  expect(text).toMatch(/^["“\d\p{Lu}-].*[.]$/u);
+}
+
+/** Leaves of a tree of words, as codes. */
+const leaves = (tree: object, at = ''): string[] =>
+  Object.entries(tree).flatMap(([name, value]) =>
+    typeof value === 'string' ? [`${at}${name}`] : leaves(value, `${at}${name}.`),
+  );
+
+describe('words', () => {
+  const half = fc.integer({ min: 2, max: 20 }).map((n) => n / 2);
+  const line = fc.constantFrom(...SHIPPED_LINES);
+  const maybe = <T>(a: fc.Arbitrary<T>) => fc.option(a, { nil: null });
+  const slips: fc.Arbitrary<Partial<Answer>> = fc.record(
+    {
+      naturalLevel: maybe(half),
+      underlay: maybe(fc.constantFrom(...UNDERLAYS)),
+      counter: maybe(fc.constantFrom(...COUNTERS, 'keep' as const)),
+      shades: fc.array(
+        fc.record({
+          label: fc.constantFrom(...SHIPPED_LINES.flatMap((l) => l.shades)),
+          parts: fc.integer({ min: 1, max: 4 }),
+        }),
+        { maxLength: 3 },
+      ),
+      developer: fc.array(
+        fc.record({ vol: fc.constantFrom(0, 7, 10, 20, 30, 40), parts: fc.constantFrom(1, 2) }),
+        { maxLength: 2 },
+      ),
+      ratio: maybe(fc.constantFrom(0.5, 2 / 3, 1, 1.5, 2)),
+      totalGrams: maybe(fc.integer({ min: 10, max: 400 })),
+      minutes: maybe(fc.integer({ min: 1, max: 90 })),
+    },
+    { requiredKeys: [] },
+  );
+  const seen = new Set<string>();
+
+  it('are there for every reason that computing a key and marking an answer can give', () => {
+    const rules = fc.record({
+      liftByColour: fc.constantFrom('targetLevel' as const, 'counterbalance' as const),
+      resistantGrey: fc.constantFrom('max20' as const, 'max30' as const),
+      diluteDeveloper: fc.constantFrom('ifLinePermits' as const, 'never' as const),
+      underlay: fc.constantFrom('fine' as const, 'coarse' as const),
+    });
+    fc.assert(
+      fc.property(
+        line,
+        half,
+        fc.integer({ min: -6, max: 7 }),
+        fc.constantFrom(...TONE_FAMILIES),
+        fc.integer({ min: 0, max: 10 }),
+        rules,
+        fc.boolean(),
+        slips,
+        (of, natural, move, tone, tenths, house, porous, slip) => {
+          const target = Math.min(10, Math.max(1, natural + move / 2));
+          const kase = aCase({
+            natural,
+            target,
+            tone,
+            grey: tenths / 10,
+            lineId: of.id,
+            porosity: porous ? 'high' : 'normal',
+          });
+          const houseRules = { ...DEFAULT_HOUSE_RULES, ...house };
+          const result = computeKey(kase, shippedLine(of.id)!, houseRules);
+          const reasons = result.ok ? [...result.key.reasons, ...result.key.notes] : [...result.reasons];
+          if (result.ok) {
+            const rubric = Object.fromEntries(CRITERIA.map((criterion) => [criterion, 2]));
+            const marks = grade(
+              { kase, line: of, rules: houseRules, rubric, key: result.key },
+              perfectAnswer(kase, result.key, slip),
+            );
+            reasons.push(...marks.criteria.flatMap(({ findings }) => findings));
+          }
+          reasons.forEach((reason) => {
+            seen.add(reason.code);
+            expectWorded(reason);
+          });
+        },
+      ),
+      { numRuns: 1500, seed: 7 },
+    );
+  }, 60_000);
+
+  it('are there for every label that cannot be read, and nothing is worded that the core never says', () => {
+    for (const label of ['775', '13:7', '7:', '7:S']) {
+      const reading = readLabel(SHIPPED_LINES[0], label);
+      if (reading.ok) throw new Error(label);
+      seen.add(reading.reason.code);
+      expectWorded(reading.reason);
+    }
+    expect(leaves(LOCALES.en.reasons).filter((code) => !seen.has(code))).toEqual([]);
+  });
+
+  it('name every term of the craft', () => {
+    const known = new Set(leaves(LOCALES.en.craft));
+    const needed = [
+      ...TONE_FAMILIES.map((name) => `tone.${name}`),
+      ...UNDERLAYS.map((name) => `underlay.${name}`),
+      ...COUNTERS.map((name) => `counter.${name}`),
+      ...CRITERIA.flatMap((name) => [`criterion.${name}`, `criterionShort.${name}`]),
+      ...CAUTIONS,
+      ...Object.entries(houseRulesSchema.shape).flatMap(([rule, type]) => {
+        const options = (type.unwrap() as { options?: readonly string[] }).options;
+        return options ? ['name', ...options].map((option) => `houseRule.${rule}.${option}`) : [];
+      }),
+    ];
+    expect(needed.filter((name) => !known.has(name))).toEqual([]);
+  });
+});
