@@ -32,7 +32,7 @@ const KERATIN = spectrum((nm) => 0.05 * (nm / 450) ** -3);
 
 /** Surface share, white of an unpigmented strand, and the split of light over a short and a long path inside. */
 const SURFACE = 0.01;
-const WHITE = 0.8;
+const WHITE = 0.68;
 const SHORT_PATH_SHARE = 0.6;
 const LONG_PATH = 2.1;
 
