@@ -1,2 +1,3 @@
 export * from './pigment';
+export * from './strand';
 export * from './zone';

@@ -10,7 +10,7 @@ import {
 } from '../colour';
 
 /**
- * Optical density of the pigments in a strand, dimensionless (1 of a kind darkens by 1/e at its reference):
+ * Optical density of the pigments a strand was born with, dimensionless (1 of a kind darkens by 1/e at its reference):
  * brown-black (broad), red and yellow, in the order they leave when hair lightens (U1).
  */
 export interface NaturalPigment {
@@ -20,42 +20,108 @@ export interface NaturalPigment {
 }
 
 /**
+ * What colour leaves in the hair, as optical density: couplers of oxidative colour, ready-made direct dyes, and how much
+ * of the bared natural red and yellow it hides. Hiding is how opposites cancel without turning hair dark (U2): dye alone
+ * would cost fifteen L* to neutralise a yellow 9, where a toner costs less than four.
+ */
+export const DYES = [
+  'brown',
+  'blue',
+  'red',
+  'yellow',
+  'directBlue',
+  'directGreen',
+  'directViolet',
+  'directPink',
+  'directYellow',
+  'hidesRed',
+  'hidesYellow',
+] as const;
+export type DyeName = (typeof DYES)[number];
+export type Dye = Record<DyeName, number>;
+export const NO_DYE: Dye = {
+  brown: 0,
+  blue: 0,
+  red: 0,
+  yellow: 0,
+  directBlue: 0,
+  directGreen: 0,
+  directViolet: 0,
+  directPink: 0,
+  directYellow: 0,
+  hidesRed: 0,
+  hidesYellow: 0,
+};
+export const isDirect = (name: DyeName) => name.startsWith('direct');
+
+/**
  * Absorption shapes. Brown-black falls with a power of the wavelength, as melanin does; the exponent was fitted so
  * that natural hair keeps a chroma under 18 at every level. Red and yellow are smooth edges, placed so that hair
  * being lightened walks red-brown, red-orange, orange, gold, yellow, palest yellow. Keratin is a faint yellow.
+ * Dyes are bells at the complement of their name, widths typical of dye molecules; brown is a balanced blend.
  */
 const edge = (nm: number, centre: number, width: number) => 1 / (1 + Math.exp((nm - centre) / width));
-const BROWN_BLACK = spectrum((nm) => (nm / 550) ** -1.3);
-const RED = spectrum((nm) => edge(nm, 588, 14));
-const YELLOW = spectrum((nm) => edge(nm, 492, 16));
-const KERATIN = spectrum((nm) => 0.05 * (nm / 450) ** -3);
+const bell = (nm: number, centre: number, width: number) => Math.exp(-0.5 * ((nm - centre) / width) ** 2);
+export const BROWN_BLACK = spectrum((nm) => (nm / 550) ** -1.3);
+export const RED = spectrum((nm) => edge(nm, 602, 14));
+export const YELLOW = spectrum((nm) => edge(nm, 492, 16));
+export const KERATIN = spectrum((nm) => 0.05 * (nm / 450) ** -3);
+/** The names that absorb light by themselves. */
+type Absorbing = Exclude<DyeName, 'hidesRed' | 'hidesYellow'>;
+export const DYE_SHAPES: Record<Absorbing, Spectrum> = {
+  brown: BROWN_BLACK,
+  blue: spectrum((nm) => bell(nm, 608, 48)),
+  red: spectrum((nm) => bell(nm, 520, 42)),
+  yellow: spectrum((nm) => bell(nm, 445, 38)),
+  directBlue: spectrum((nm) => bell(nm, 635, 55)),
+  directGreen: spectrum((nm) => bell(nm, 650, 45) + 0.8 * bell(nm, 430, 35)),
+  directViolet: spectrum((nm) => bell(nm, 565, 45)),
+  directPink: spectrum((nm) => bell(nm, 535, 30)),
+  directYellow: spectrum((nm) => bell(nm, 440, 35)),
+};
+
+const ABSORBING = Object.keys(DYE_SHAPES) as Absorbing[];
 
 /** Surface share, white of an unpigmented strand, and the split of light over a short and a long path inside. */
-const SURFACE = 0.01;
-const WHITE = 0.68;
-const SHORT_PATH_SHARE = 0.6;
-const LONG_PATH = 2.1;
+export const SURFACE = 0.01;
+export const WHITE = 0.68;
+export const SHORT_PATH_SHARE = 0.6;
+export const LONG_PATH = 2.1;
 
-/** Reflectance 0–1 per band of a strand with this pigment: Beer–Lambert over two path lengths, plus the surface. */
-export function reflectanceOf({ brownBlack, red, yellow }: NaturalPigment): Spectrum {
-  const out = new Float64Array(BANDS);
-  for (let i = 0; i < BANDS; i++) {
-    const k = KERATIN[i] + brownBlack * BROWN_BLACK[i] + red * RED[i] + yellow * YELLOW[i];
-    const inside = SHORT_PATH_SHARE * Math.exp(-k) + (1 - SHORT_PATH_SHARE) * Math.exp(-LONG_PATH * k);
-    out[i] = SURFACE + (WHITE - SURFACE) * inside;
+/** Absorption per band of pigment and dye, the keratin included. */
+export function absorptionOf({ brownBlack, red, yellow }: NaturalPigment, dye: Dye = NO_DYE): Spectrum {
+  const k = new Float64Array(BANDS);
+  const [seenRed, seenYellow] = [Math.max(0, red - dye.hidesRed), Math.max(0, yellow - dye.hidesYellow)];
+  for (let i = 0; i < BANDS; i++)
+    k[i] = KERATIN[i] + brownBlack * BROWN_BLACK[i] + seenRed * RED[i] + seenYellow * YELLOW[i];
+  for (const name of ABSORBING) {
+    const amount = dye[name];
+    if (amount === 0) continue;
+    const shape = DYE_SHAPES[name];
+    for (let i = 0; i < BANDS; i++) k[i] += amount * shape[i];
   }
-  return out;
+  return k;
+}
+
+/** Share of light that comes back at an absorption k: Beer–Lambert over two path lengths, plus the surface. */
+export const reflectedAt = (k: number) =>
+  SURFACE +
+  (WHITE - SURFACE) * (SHORT_PATH_SHARE * Math.exp(-k) + (1 - SHORT_PATH_SHARE) * Math.exp(-LONG_PATH * k));
+
+/** Reflectance 0–1 per band of a strand. */
+export function reflectanceOf(pigment: NaturalPigment, dye: Dye = NO_DYE): Spectrum {
+  return absorptionOf(pigment, dye).map(reflectedAt);
 }
 
 /** Natural hair hides its red and yellow behind the brown-black; these shares keep hue within 45–85° above level 3. */
-const withNaturalWarmth = (brownBlack: number): NaturalPigment => ({
+export const withNaturalWarmth = (brownBlack: number): NaturalPigment => ({
   brownBlack,
   red: 0.04 * brownBlack,
   yellow: 0.06 * brownBlack,
 });
 
-/** The pigment of untouched hair of a level. Bisection: L* falls strictly as brown-black rises. */
-export function naturalPigment(level: number, scale: ScaleId = 'ten'): NaturalPigment {
+/** Brown-black of untouched hair of a level. Bisection: L* falls strictly as brown-black rises. */
+function solveBrownBlack(level: number, scale: ScaleId): number {
   const wanted = lightnessOfLevel(level, scale);
   let low = 0;
   let high = 40;
@@ -64,8 +130,22 @@ export function naturalPigment(level: number, scale: ScaleId = 'ten'): NaturalPi
     if (labOf(reflectanceOf(withNaturalWarmth(middle))).l > wanted) low = middle;
     else high = middle;
   }
-  return withNaturalWarmth((low + high) / 2);
+  return (low + high) / 2;
 }
+
+const solved = new Map<string, number>();
+export function brownBlackOfLevel(level: number, scale: ScaleId = 'ten'): number {
+  const name = `${scale} ${level}`;
+  const known = solved.get(name);
+  if (known !== undefined) return known;
+  const made = solveBrownBlack(level, scale);
+  if (solved.size < 4000) solved.set(name, made);
+  return made;
+}
+
+/** The pigment of untouched hair of a level. */
+export const naturalPigment = (level: number, scale: ScaleId = 'ten') =>
+  withNaturalWarmth(brownBlackOfLevel(level, scale));
 
 export const WHITE_HAIR: NaturalPigment = { brownBlack: 0, red: 0, yellow: 0 };
 
