@@ -44,6 +44,7 @@ const VIEWS = {
   class: { as: EDUCATOR, go: async (page) => `/classes/${(await classroom(page)).id}` },
   'new-exercise': { as: EDUCATOR, go: async (page) => `/classes/${(await classroom(page)).id}/new-exercise` },
   answers: { as: EDUCATOR, go: async (page) => `/exercises/${(await classroom(page)).exercises[0].id}` },
+  lab: { as: EDUCATOR, go: async () => '/lab' },
   submission: {
     as: EDUCATOR,
     go: async (page) => {

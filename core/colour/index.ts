@@ -3,3 +3,4 @@ export * from './illuminants';
 export * from './lab';
 export * from './level-scale';
 export * from './tone';
+export * from './naming';

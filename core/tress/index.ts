@@ -2,3 +2,4 @@ export * from './look';
 export * from './paint';
 export { zoneMean, zoneMeanLab } from './rows';
 export * from './from-level';
+export * from './from-strand';

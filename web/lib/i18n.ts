@@ -33,11 +33,28 @@ formatter.add('grams', (value, language) => `${number(1)(value, language)} g`);
 formatter.add('minutes', (value, language) => `${number(0)(value, language)} min`);
 formatter.add('vol', (value, language) => `${number(1)(value, language)} vol`);
 formatter.add('points', number(2));
+formatter.add('start', (value, language) =>
+  typeof value === 'number' ? `${number(0)(value, language)} min` : String(value),
+);
 formatter.add('ratio', (value, language) => `1 : ${number(2)(value, language)}`);
 formatter.add('share', (value, language) =>
   new Intl.NumberFormat(language, { style: 'percent', maximumFractionDigits: 0 }).format(value),
 );
-for (const list of ['tone', 'underlay', 'counter', 'service', 'density', 'timerStarts'] as const) {
+for (const list of [
+  'tone',
+  'underlay',
+  'counter',
+  'service',
+  'density',
+  'timerStarts',
+  'product',
+  'history',
+  'vivid',
+  'porosity',
+  'diameter',
+  'zone',
+  'yesNo',
+] as const) {
   formatter.add(list, (value, _language, options: { cap?: boolean }) => {
     const words = i18n.t(`${list}.${value}`, { ns: 'craft' });
     // For a word that begins a sentence.

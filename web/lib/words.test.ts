@@ -5,6 +5,19 @@ import { aCase, perfectAnswer } from '@cimbel/core/testing/cases';
 import { CAUTIONS, COUNTERS, DEFAULT_HOUSE_RULES, UNDERLAYS, houseRulesSchema } from '@cimbel/core/theory';
 import { TONE_FAMILIES } from '@cimbel/core/colour';
 import type { Reason } from '@cimbel/core';
+import { LIGHTS } from '@cimbel/core/colour';
+import { DIAMETERS, POROSITIES } from '@cimbel/core/hair';
+import {
+  PRESETS,
+  PRESET_NAMES,
+  HISTORIES,
+  VIVIDS,
+  outcomesChanged,
+  settingsChanged,
+  type Side,
+} from '@cimbel/core/lab';
+import { CONDITIONS, PRODUCT_KINDS } from '@cimbel/core/process';
+import { HAIR_FORMS } from '@cimbel/core/tress';
 import fc from 'fast-check';
 import { LOCALES, i18n } from './i18n';
 
@@ -101,6 +114,41 @@ describe('words', () => {
     );
   }, 60_000);
 
+  it('are there for everything that can differ between two sides of the laboratory', () => {
+    const change: fc.Arbitrary<Partial<Side>> = fc.record({
+      natural: half,
+      white: fc.constantFrom(0, 0.4),
+      porosity: fc.constantFrom(...POROSITIES),
+      endsPorosity: fc.constantFrom(...POROSITIES),
+      diameter: fc.constantFrom(...DIAMETERS),
+      history: fc.constantFrom(...HISTORIES),
+      historyLevel: half,
+      historyAtRoot: fc.boolean(),
+      product: fc.constantFrom(...PRODUCT_KINDS),
+      vivid: fc.constantFrom(...VIVIDS),
+      fillsLevel: fc.constantFrom(4, 7),
+      vol: fc.constantFrom(10, 40),
+      ratio: fc.constantFrom(1, 2),
+      rinseAt: fc.constantFrom(20, 60),
+      heat: fc.boolean(),
+      starts: fc.record({
+        root: fc.constantFrom(0, null),
+        mids: fc.constantFrom(5, null),
+        ends: fc.constantFrom(9, null),
+      }),
+    });
+    fc.assert(
+      fc.property(fc.constantFrom(...PRESET_NAMES), change, (name, different) => {
+        const state = { ...PRESETS[name], b: { ...PRESETS[name].b, ...different } };
+        [...settingsChanged(state), ...outcomesChanged(state)].forEach((found) => {
+          seen.add(found.code);
+          expectWorded(found);
+        });
+      }),
+      { numRuns: 150, seed: 3 },
+    );
+  });
+
   it('are there for every label that cannot be read, and nothing is worded that the core never says', () => {
     for (const label of ['775', '13:7', '7:', '7:S']) {
       const reading = readLabel(SHIPPED_LINES[0], label);
@@ -119,6 +167,10 @@ describe('words', () => {
       ...COUNTERS.map((name) => `counter.${name}`),
       ...CRITERIA.flatMap((name) => [`criterion.${name}`, `criterionShort.${name}`]),
       ...CAUTIONS,
+      ...PRODUCT_KINDS.map((name) => `product.${name}`),
+      ...CONDITIONS.map((name) => `condition.${name}`),
+      ...HAIR_FORMS.map((name) => `form.${name}`),
+      ...LIGHTS.map((name) => `light.${name}`),
       ...Object.entries(houseRulesSchema.shape).flatMap(([rule, type]) => {
         const options = (type.unwrap() as { options?: readonly string[] }).options;
         return options ? ['name', ...options].map((option) => `houseRule.${rule}.${option}`) : [];

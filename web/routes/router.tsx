@@ -22,6 +22,7 @@ export const router = createBrowserRouter([
         errorElement: <Broken />,
         children: [
           { path: '/', element: <Home /> },
+          { path: '/lab', lazy: async () => ({ Component: (await import('./lab')).LabPage }) },
           { path: '/work', lazy: async () => ({ Component: (await import('./student-home')).StudentHome }) },
           {
             path: '/work/:exerciseId',

@@ -2,7 +2,7 @@ import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/react';
 import { CircleUser, Keyboard, Moon, Sun } from 'lucide-react';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { Link, Navigate, Outlet, ScrollRestoration, useLocation } from 'react-router';
+import { Link, NavLink, Navigate, Outlet, ScrollRestoration, useLocation } from 'react-router';
 import { api } from '../lib/api';
 import { useMe, useSession, useSessionChange } from '../lib/session';
 import { keep } from '../lib/storage';
@@ -71,6 +71,29 @@ function AccountMenu() {
   );
 }
 
+function MainNav() {
+  const { t } = useTranslation();
+  const { data } = useSession();
+  if (!data?.me) return null;
+  const work =
+    data.me.role === 'educator'
+      ? { to: '/classes', text: t('nav.classes') }
+      : { to: '/work', text: t('nav.exercises') };
+  return (
+    <nav className="flex gap-1 sm:ms-6" aria-label={t('nav.main')}>
+      {[work, { to: '/lab', text: t('nav.lab') }].map(({ to, text }) => (
+        <NavLink
+          key={to}
+          to={to}
+          className="aria-[current=page]:border-accent inline-flex min-h-10 items-center border-b-4 border-transparent px-2 font-semibold max-sm:text-sm"
+        >
+          {text}
+        </NavLink>
+      ))}
+    </nav>
+  );
+}
+
 /** The frame of every page: a narrow bar, then the work. */
 export function Shell() {
   const { t } = useTranslation();
@@ -85,9 +108,11 @@ export function Shell() {
         {t('nav.skip')}
       </a>
       <header className="border-strong-line bg-room sticky top-0 z-30 flex items-center gap-1 border-b px-4 py-1">
-        <Link to="/" className="font-display me-auto py-1 text-2xl font-bold tracking-tight">
+        <Link to="/" className="font-display py-1 text-2xl font-bold tracking-tight">
           {t('app.name')}
         </Link>
+        <MainNav />
+        <span className="me-auto" />
         <button
           type="button"
           className={`${ICON_BUTTON} max-sm:hidden`}

@@ -18,21 +18,32 @@ export function Tress({
 }) {
   const canvas = useRef<HTMLCanvasElement>(null);
   const name = JSON.stringify(look);
+  const queue = useRef<{ busy: boolean; next: (() => void) | null }>({ busy: false, next: null });
   useEffect(() => {
-    let stale = false;
+    const line = queue.current;
     const ratio = Math.min(2, window.devicePixelRatio || 1);
     const size = { width: Math.round(width * ratio), height: Math.round(height * ratio) };
-    void paintInWorker(JSON.parse(name) as TressLook, size).then((picture) => {
-      const target = canvas.current;
-      if (stale || !target) return;
-      target.width = picture.width;
-      target.height = picture.height;
-      target.getContext('2d')!.putImageData(new ImageData(picture.data, picture.width, picture.height), 0, 0);
-      target.dataset.drawn = 'true';
-    });
-    return () => {
-      stale = true;
+    const paint = () => {
+      line.busy = true;
+      void paintInWorker(JSON.parse(name) as TressLook, size).then((picture) => {
+        const target = canvas.current;
+        if (target) {
+          target.width = picture.width;
+          target.height = picture.height;
+          target
+            .getContext('2d')!
+            .putImageData(new ImageData(picture.data, picture.width, picture.height), 0, 0);
+          target.dataset.drawn = 'true';
+        }
+        line.busy = false;
+        const next = line.next;
+        line.next = null;
+        next?.();
+      });
     };
+    // While one is being painted only the newest wish waits: a slider that is dragged never builds a queue.
+    if (line.busy) line.next = paint;
+    else paint();
   }, [name, width, height]);
   const named = label ? { role: 'img', 'aria-label': label } : { 'aria-hidden': true };
   return <canvas ref={canvas} {...named} style={{ width, height }} className={className} />;

@@ -11,10 +11,13 @@ export function BalanceBeam({
   levelReached,
   mix,
   rules,
+  title,
 }: {
   levelReached: number;
   mix: readonly ShadePart[];
   rules: Pick<HouseRules, 'underlay'>;
+  /** Which of two, where two stand side by side. */
+  title?: string;
 }) {
   const { t } = useTranslation(['ui', 'craft']);
   const { warmth, added, leftover, tilt } = balanceOf(levelReached, mix);
@@ -30,11 +33,11 @@ export function BalanceBeam({
   };
   return (
     <Sheet className="flex flex-col gap-1">
-      <h3 className="text-lg">{t('result.balance')}</h3>
+      <h3 className="text-lg">{[t('result.balance'), title].filter(Boolean).join(' ')}</h3>
       <svg
         viewBox="0 0 360 120"
         role="img"
-        aria-label={`${t('result.balanceLabel')}: ${leftoverWords}`}
+        aria-label={`${[t('result.balanceLabel'), title].filter(Boolean).join(' ')}: ${leftoverWords}`}
         className="w-full max-w-md"
       >
         <g transform={`rotate(${degrees} 180 72)`}>

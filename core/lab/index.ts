@@ -1,0 +1,4 @@
+export * from './setup';
+export * from './play';
+export * from './compare';
+export * from './presets';

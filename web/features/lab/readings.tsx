@@ -1,0 +1,50 @@
+import { LAB_ZONES, type SideMoment } from '@cimbel/core/lab';
+import { useTranslation } from 'react-i18next';
+
+/** What is read off both sides at this minute, zone by zone. */
+export function Readings({ a, b }: { a: SideMoment; b: SideMoment }) {
+  const { t } = useTranslation(['ui', 'craft']);
+  const sides = [
+    { name: 'A', moment: a },
+    { name: 'B', moment: b },
+  ];
+  return (
+    <section className="bg-sheet border-line overflow-x-auto rounded-sm border p-3">
+      <table className="w-full text-sm">
+        <caption className="text-start text-base font-semibold">{t('lab.readings')}</caption>
+        <thead>
+          <tr className="text-quiet border-line border-b text-start">
+            {(['zone', 'level', 'tone', 'shows', 'condition'] as const).map((name) => (
+              <th key={name} scope="col" className="py-1 pe-2 text-start font-normal">
+                {t(`lab.${name}`)}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {LAB_ZONES.flatMap((zone) =>
+            sides.map(({ name, moment }) => {
+              const { level, tone, underlay, condition, lying } = moment.zones[zone];
+              return (
+                <tr key={`${zone}${name}`} className={name === 'B' ? 'border-line border-b' : ''}>
+                  <th scope="row" className="pe-2 text-start font-normal whitespace-nowrap">
+                    <strong>{name}</strong> {t(`craft:zone.${zone}`)}
+                    {lying ? <span className="text-quiet text-xs"> · {t('lab.lying')}</span> : null}
+                  </th>
+                  <td className="pe-2 font-semibold">{level.toFixed(1)}</td>
+                  <td className="pe-2">{t(`craft:tone.${tone}`)}</td>
+                  <td className="pe-2">{t(`craft:underlay.${underlay}`)}</td>
+                  <td
+                    className={condition === 'failed' || condition === 'weak' ? 'text-bad font-semibold' : ''}
+                  >
+                    {t(`craft:condition.${condition}`)}
+                  </td>
+                </tr>
+              );
+            }),
+          )}
+        </tbody>
+      </table>
+    </section>
+  );
+}

@@ -1,0 +1,231 @@
+import { LIGHTS } from '@cimbel/core/colour';
+import {
+  PRESETS,
+  PRESET_NAMES,
+  momentOf,
+  outcomesChanged,
+  settingsChanged,
+  shadePartsOf,
+  type LabState,
+  type PresetName,
+  type Side,
+  type SideMoment,
+} from '@cimbel/core/lab';
+import { ArrowLeftRight, Copy, Link as LinkIcon, Maximize, Minimize } from 'lucide-react';
+import { useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { useSearchParams } from 'react-router';
+import { fromLink, toLink } from '../features/lab/lab-link';
+import { LevelChart } from '../features/lab/level-chart';
+import { Readings } from '../features/lab/readings';
+import { SideForm } from '../features/lab/side-form';
+import { BalanceBeam } from '../features/marking/balance';
+import { ReasonList } from '../features/marking/reasons';
+import { Button } from '../ui/button';
+import { Choice } from '../ui/field';
+import { Notice } from '../ui/panel';
+import { Tress } from '../ui/tress';
+
+const SEED = { a: 21, b: 22 };
+
+function useFullScreen() {
+  const room = useRef<HTMLDivElement>(null);
+  const [full, setFull] = useState(false);
+  useEffect(() => {
+    const changed = () => setFull(document.fullscreenElement !== null);
+    document.addEventListener('fullscreenchange', changed);
+    return () => document.removeEventListener('fullscreenchange', changed);
+  }, []);
+  const toggle = () => void (full ? document.exitFullscreen() : room.current?.requestFullscreen());
+  return { room, full, toggle };
+}
+
+/** Both locks on one rail, and the time under them. */
+function Stage({
+  state,
+  a,
+  b,
+  onMinute,
+}: {
+  state: LabState;
+  a: SideMoment;
+  b: SideMoment;
+  onMinute: (minute: number) => void;
+}) {
+  const { t } = useTranslation();
+  const lock = (name: 'A' | 'B', { look }: SideMoment) => (
+    <figure className="flex flex-col items-center">
+      <Tress
+        look={look}
+        width={150}
+        height={400}
+        label={t('lab.tress', { side: name, minute: state.minute })}
+        className="-mt-1"
+      />
+      <figcaption className="font-display text-xl font-semibold">{name}</figcaption>
+    </figure>
+  );
+  return (
+    <div className="bg-surround text-on-surround flex flex-col rounded-sm">
+      <div className="bg-on-surround h-3 rounded-t-sm" />
+      <div className="flex justify-around gap-2 px-4">
+        {lock('A', a)}
+        {lock('B', b)}
+      </div>
+      <label className="flex items-center gap-3 p-4 font-semibold">
+        {t('lab.minute')}
+        <input
+          type="range"
+          className="accent-on-surround h-8 flex-1"
+          min={0}
+          max={90}
+          step={1}
+          value={state.minute}
+          onChange={({ target }) => onMinute(Number(target.value))}
+        />
+        <output className="font-display w-12 text-end text-2xl">{state.minute}</output>
+      </label>
+    </div>
+  );
+}
+
+export function LabPage() {
+  const { t } = useTranslation(['ui', 'craft']);
+  const [params, setParams] = useSearchParams();
+  const [linked] = useState(() => {
+    const text = params.get('state');
+    return { given: text !== null, state: text === null ? null : fromLink(text) };
+  });
+  const [state, setState] = useState<LabState>(linked.state ?? PRESETS.hotRoot);
+  const [preset, setPreset] = useState<PresetName | ''>(linked.state ? '' : 'hotRoot');
+  const [copied, setCopied] = useState(false);
+  const { room, full, toggle } = useFullScreen();
+
+  const shown = useDeferredValue(state);
+  const moments = useMemo(
+    () => ({
+      a: momentOf(shown.a, shown.minute, shown.light, SEED.a),
+      b: momentOf(shown.b, shown.minute, shown.light, SEED.b),
+    }),
+    [shown],
+  );
+  const changed = useMemo(() => settingsChanged(shown), [shown]);
+  const outcomes = useMemo(() => outcomesChanged(shown), [shown]);
+
+  const change = (next: LabState) => {
+    setState(next);
+    setCopied(false);
+  };
+  const changeSide = (name: 'a' | 'b') => (part: Partial<Side>) => {
+    setPreset('');
+    change({ ...state, [name]: { ...state[name], ...part } });
+  };
+  const choose = (name: PresetName) => {
+    setPreset(name);
+    change({ ...PRESETS[name], light: state.light });
+  };
+  const copyLink = async () => {
+    const text = toLink(state);
+    setParams({ state: text }, { replace: true });
+    await navigator.clipboard
+      ?.writeText(`${window.location.origin}/lab?state=${text}`)
+      .catch(() => undefined);
+    setCopied(true);
+  };
+  return (
+    <div ref={room} className="bg-room flex flex-col gap-3 overflow-y-auto p-4">
+      <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
+        <h1 className="text-2xl">{t('lab.title')}</h1>
+        <label className="flex items-center gap-2 text-sm">
+          {t('lab.preset')}
+          <select
+            className="border-strong-line bg-raised min-h-10 rounded-sm border px-2"
+            value={preset}
+            onChange={({ target }) => target.value && choose(target.value as PresetName)}
+          >
+            {preset === '' ? <option value="">{t('lab.presetOwn')}</option> : null}
+            {PRESET_NAMES.map((name) => (
+              <option key={name} value={name}>
+                {t(`lab.presets.${name}`)}
+              </option>
+            ))}
+          </select>
+        </label>
+        <Choice
+          label={t('lab.light')}
+          value={state.light}
+          onChange={(light) => change({ ...state, light })}
+          options={LIGHTS.map((value) => ({ value, text: t(`craft:light.${value}`) }))}
+        />
+        <span className="ms-auto flex flex-wrap gap-2">
+          <Button
+            icon={<ArrowLeftRight aria-hidden className="size-4" />}
+            onClick={() => change({ ...state, a: state.b, b: state.a })}
+          >
+            {t('lab.swap')}
+          </Button>
+          <Button icon={<Copy aria-hidden className="size-4" />} onClick={() => changeSide('b')(state.a)}>
+            {t('lab.copyToB')}
+          </Button>
+          <Button icon={<LinkIcon aria-hidden className="size-4" />} onClick={() => void copyLink()}>
+            {t(copied ? 'action.copied' : 'lab.copyLink')}
+          </Button>
+          <Button
+            icon={
+              full ? <Minimize aria-hidden className="size-4" /> : <Maximize aria-hidden className="size-4" />
+            }
+            onClick={toggle}
+          >
+            {t(full ? 'lab.leaveFull' : 'lab.full')}
+          </Button>
+        </span>
+      </div>
+      {linked.given && !linked.state ? <Notice kind="warn">{t('lab.badLink')}</Notice> : null}
+      <div className="grid items-start gap-3 wide:grid-cols-[16rem_minmax(0,1fr)_16rem]">
+        <SideForm name="A" side={state.a} onChange={changeSide('a')} />
+        <div className="flex min-w-0 flex-col gap-3 max-wide:-order-1">
+          <Stage state={state} {...moments} onMinute={(minute) => change({ ...state, minute })} />
+          <section className="bg-sheet border-line rounded-sm border p-3" aria-live="polite">
+            <h2 className="text-base">{t('lab.difference')}</h2>
+            <div className="grid gap-x-4 text-sm md:grid-cols-2">
+              {changed.length > 0 ? <ReasonList reasons={changed} /> : <p>{t('lab.same')}</p>}
+              <div>
+                <p className="text-quiet">{t('lab.atMinute', { minute: shown.minute })}</p>
+                {outcomes.length > 0 ? <OutcomeList outcomes={outcomes} /> : <p>{t('lab.sameOutcome')}</p>}
+              </div>
+            </div>
+          </section>
+          <Readings {...moments} />
+          <LevelChart state={shown} />
+          <div className="grid gap-3 md:grid-cols-2">
+            {(['a', 'b'] as const).map((name) =>
+              shadePartsOf(shown[name]).length > 0 ? (
+                <BalanceBeam
+                  key={name}
+                  title={name.toUpperCase()}
+                  levelReached={moments[name].levelReached}
+                  mix={shadePartsOf(shown[name])}
+                  rules={{ underlay: 'fine' }}
+                />
+              ) : null,
+            )}
+          </div>
+          <p className="text-quiet text-sm">{t('lab.caution')}</p>
+        </div>
+        <SideForm name="B" side={state.b} onChange={changeSide('b')} />
+      </div>
+    </div>
+  );
+}
+
+/** The same kind of finding may stand for several zones, so the zone is part of its name. */
+function OutcomeList({ outcomes }: { outcomes: ReturnType<typeof outcomesChanged> }) {
+  const { t } = useTranslation('reasons');
+  return (
+    <ul>
+      {outcomes.map(({ code, params }) => (
+        <li key={`${code} ${params.zone}`}>{t(code, params)}</li>
+      ))}
+    </ul>
+  );
+}
