@@ -33,6 +33,7 @@ async function studentPages(page: Page): Promise<string[]> {
     list.find((exercise: { title: string }) => exercise.title.startsWith(title)).id;
   const open = idOf('Deeper');
   return [
+    '/lab',
     '/work',
     ...['consult', 'read', 'mix', 'process', 'handIn'].map((step) => `/work/${open}?step=${step}`),
     `/work/${idOf('Cover')}/result`,
@@ -44,6 +45,7 @@ async function educatorPages(page: Page): Promise<string[]> {
   const { exercises, students } = await (await page.request.get(`/api/classes/${id}`)).json();
   const answer = students[1].standings[exercises[0].id].attemptId;
   return [
+    '/lab',
     '/classes',
     `/classes/${id}`,
     `/classes/${id}/new-exercise`,
@@ -100,7 +102,7 @@ test('a phone shows one task with the strand in view, and nothing scrolls sidewa
 
 test('the level is read with the keyboard alone', async ({ page }) => {
   await walkIn(page, 'Carys Ollenby');
-  await page.goto((await studentPages(page))[2]);
+  await page.goto((await studentPages(page))[3]);
   await expect(page.getByRole('heading', { name: 'Read the strand' })).toBeVisible();
   await page.keyboard.press('?');
   await expect(page.getByRole('heading', { name: 'Keyboard shortcuts' })).toBeVisible();

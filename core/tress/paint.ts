@@ -7,7 +7,7 @@ import type { HairForm, TressLook, TressPixels, TressSize } from './look';
 const { ceil, cos, exp, floor, max, min, round, sin, sqrt } = Math;
 
 /**
- * Draws a lock as many overlapping fibres, back to front. Each fibre has its own depth and hue, rides in a clump, and
+ * Draws a lock as many overlapping fibres, front to back. Each fibre has its own depth and hue, rides in a clump, and
  * catches a soft light across the lock. The picture is then corrected as a whole so that its mean is the colour asked
  * for: what is judged is the hair, not the lighting of the drawing.
  */
@@ -117,7 +117,7 @@ class Fibres {
       const end = 1 - ragged * random() * random() - 0.01 * random();
       this.lastRow[f] = floor(end * (height - 1));
       this.rank[f] = random();
-      this.thickness[f] = (0.32 + 0.4 * random()) * scale;
+      this.thickness[f] = (rear ? 0.95 : 0.38 + 0.46 * random()) * scale;
       this.shift[f] = pad + round((random() - 0.5) * 1.6 * pad);
       this.reach[f] = wave.reach * width * (0.7 + 0.6 * random());
       const start = clump.phase + (random() - 0.5) * wave.disorder;
@@ -137,7 +137,9 @@ function drawFibres(layer: FibreLayer, look: TressLook, size: TressSize): void {
   const spreads = halfWidths(height, look.cut);
   const { gleam, pad } = gleamRows(height, look.shine, look.form);
   // Enough fibres to close the lock at any size, few enough to draw in milliseconds.
-  const all = new Fibres(round(300 + 1.7 * width), random, look, size, pad);
+  const all = new Fibres(round(190 + 0.7 * width), random, look, size, pad);
+  // Held here rather than looked up on the object half a million times.
+  const { count, base, offset, depth, warm, rank, thickness, lastRow, shift, reach: reaches } = all;
   const { sin, cos, turnSin, turnCos } = all;
   const fadeRows = 0.05 * height;
   const curl = look.form === 'straight' ? 0 : 0.16;
@@ -151,30 +153,34 @@ function drawFibres(layer: FibreLayer, look: TressLook, size: TressSize): void {
     const [pr, pg, pb] = [pigmented[3 * y], pigmented[3 * y + 1], pigmented[3 * y + 2]];
     const [wr, wg, wb] = [white[3 * y], white[3 * y + 1], white[3 * y + 2]];
     const grey = greyShare[3 * y];
-    for (let f = 0; f < all.count; f++) {
+    for (let f = count - 1; f >= 0; f--) {
       const turned = sin[f] * turnCos[f] + cos[f] * turnSin[f];
       cos[f] = cos[f] * turnCos[f] - sin[f] * turnSin[f];
       sin[f] = turned;
-      const left = all.lastRow[f] - y;
+      const left = lastRow[f] - y;
       if (left < 0) continue;
-      const across = all.base[f] * gathered + all.offset[f] * spreading;
-      const reach = all.reach[f] * loosened;
+      const across = base[f] * gathered + offset[f] * spreading;
+      const reach = reaches[f] * loosened;
+      const isWhite = rank[f] < grey;
+      const fade = left < fadeRows ? 0.35 + (0.65 * left) / fadeRows : 1;
       const slope = reach * turnSin[f] * cos[f];
+      const steep = slope * slope;
+      const radius = (isWhite ? 0.72 : 1) * thickness[f] * fade * (steep < 0.02 ? 1 : sqrt(1 + steep));
+      const x = 0.5 * width + across * spread + reach * sin[f];
+      if (layer.isHidden(x, y, radius)) continue;
       // The lock is round: its sides turn away from the light. On a bend, so does half of every turn.
       const away = across * across;
       const round = 1 - 0.36 * (away < 1 ? away : 1);
-      const shineHere = gleam[y + all.shift[f]];
-      const light = all.depth[f] * round * (1 + shineHere + curl * cos[f]);
-      const isWhite = all.rank[f] < grey;
-      const fade = left < fadeRows ? 0.35 + (0.65 * left) / fadeRows : 1;
-      const spark = (shineHere * 0.02 * f) / all.count;
+      const shineHere = gleam[y + shift[f]];
+      const light = depth[f] * round * (1 + shineHere + curl * cos[f]);
+      const spark = (shineHere * 0.02 * f) / count;
       layer.dab(
-        0.5 * width + across * spread + reach * sin[f],
+        x,
         y,
-        (isWhite ? 0.72 : 1) * all.thickness[f] * fade * sqrt(1 + slope * slope),
-        (isWhite ? wr : pr) * light * all.warm[f] + spark,
+        radius,
+        (isWhite ? wr : pr) * light * warm[f] + spark,
         (isWhite ? wg : pg) * light + spark,
-        ((isWhite ? wb : pb) * light) / all.warm[f] + spark,
+        ((isWhite ? wb : pb) * light) / warm[f] + spark,
       );
     }
   }

@@ -134,8 +134,8 @@ export function LabPage() {
   };
   return (
     <div ref={room} className="bg-room flex flex-col gap-3 overflow-y-auto p-4">
-      <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
-        <h1 className="text-2xl">{t('lab.title')}</h1>
+      <div className="flex flex-wrap items-center gap-x-3 gap-y-2">
+        <h1 className="text-xl">{t('lab.title')}</h1>
         <label className="flex items-center gap-2 text-sm">
           {t('lab.preset')}
           <select
@@ -157,20 +157,30 @@ export function LabPage() {
           onChange={(light) => change({ ...state, light })}
           options={LIGHTS.map((value) => ({ value, text: t(`craft:light.${value}`) }))}
         />
-        <span className="ms-auto flex flex-wrap gap-2">
+        <span className="ms-auto flex flex-wrap gap-1">
           <Button
+            className="px-2 text-sm"
             icon={<ArrowLeftRight aria-hidden className="size-4" />}
             onClick={() => change({ ...state, a: state.b, b: state.a })}
           >
             {t('lab.swap')}
           </Button>
-          <Button icon={<Copy aria-hidden className="size-4" />} onClick={() => changeSide('b')(state.a)}>
+          <Button
+            className="px-2 text-sm"
+            icon={<Copy aria-hidden className="size-4" />}
+            onClick={() => changeSide('b')(state.a)}
+          >
             {t('lab.copyToB')}
           </Button>
-          <Button icon={<LinkIcon aria-hidden className="size-4" />} onClick={() => void copyLink()}>
+          <Button
+            className="px-2 text-sm"
+            icon={<LinkIcon aria-hidden className="size-4" />}
+            onClick={() => void copyLink()}
+          >
             {t(copied ? 'action.copied' : 'lab.copyLink')}
           </Button>
           <Button
+            className="px-2 text-sm"
             icon={
               full ? <Minimize aria-hidden className="size-4" /> : <Maximize aria-hidden className="size-4" />
             }

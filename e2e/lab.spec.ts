@@ -1,0 +1,79 @@
+import { expect, test, type Page } from '@playwright/test';
+import { walkIn } from './pages';
+
+const stage = (page: Page, side: 'A' | 'B') =>
+  page.getByRole('img', { name: new RegExp(`^Side ${side} at`) });
+
+/** The picture itself, so that "it changed" is said of pixels. */
+async function picture(page: Page, side: 'A' | 'B'): Promise<string> {
+  const canvas = stage(page, side);
+  await expect(canvas).toHaveAttribute('data-drawn', 'true');
+  let last = '';
+  // Drawing lags the slider by a worker's turn; the picture has settled when two looks agree.
+  await expect
+    .poll(async () => {
+      const now = await canvas.evaluate((element) => (element as HTMLCanvasElement).toDataURL());
+      const same = now === last;
+      last = now;
+      return same;
+    })
+    .toBe(true);
+  return last;
+}
+
+const minuteTo = (page: Page, minute: number) =>
+  page.getByRole('slider', { name: 'Minute' }).fill(String(minute));
+
+test('dragging the time line lifts the hair before one’s eyes', async ({ page }) => {
+  await walkIn(page, 'Odile Brandvoort');
+  await page.getByRole('link', { name: 'Laboratory' }).click();
+  await minuteTo(page, 0);
+  const untouched = await picture(page, 'A');
+  const slider = page.getByRole('slider', { name: 'Minute' });
+  const box = (await slider.boundingBox())!;
+  await page.mouse.move(box.x + 8, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2, { steps: 12 });
+  await page.mouse.up();
+  await expect(slider).toHaveValue('45');
+  expect(await picture(page, 'A')).not.toBe(untouched);
+  await expect(page.getByText('Root started at 0 min against 15 min.')).toBeVisible();
+  await expect(page.getByText(/Root: B is .* deeper\./)).toBeVisible();
+  await expect(page.getByText(/Mid-lengths: B is .* lighter\./)).toBeVisible();
+});
+
+test('another light changes what is seen, not what is there', async ({ page }) => {
+  await walkIn(page, 'Amina Tessaly');
+  await page.goto('/lab');
+  const day = await picture(page, 'B');
+  const readings = await page.getByRole('table', { name: 'Readings' }).innerText();
+  await page.getByRole('radio', { name: 'warm lamp' }).click();
+  expect(await picture(page, 'B')).not.toBe(day);
+  expect(await page.getByRole('table', { name: 'Readings' }).innerText()).toBe(readings);
+});
+
+test('two sides are compared, one setting changed, and the state sent as a link', async ({
+  page,
+  context,
+}) => {
+  await walkIn(page, 'Odile Brandvoort');
+  await page.goto('/lab');
+  await page.getByLabel('Ready-made').selectOption('tonerTooLight');
+  await expect(page.getByText('Shades 9-U against 7-L.')).toBeVisible();
+  await expect(page.getByText(/Mid-lengths: A reads .*, B neutral\./)).toBeVisible();
+  const sideA = page.getByRole('region', { name: 'Side A' });
+  await page.getByRole('button', { name: 'Copy A to B' }).click();
+  await expect(page.getByText('A and B are set alike.')).toBeVisible();
+  await sideA.getByLabel('Natural level').selectOption('6');
+  await sideA.getByLabel('Product').selectOption('lightenerGentle');
+  await sideA.getByLabel('Developer').selectOption('30');
+  await expect(page.getByText('Product: gentle lightener against demi colour.')).toBeVisible();
+  await page.getByRole('button', { name: 'Copy link' }).click();
+  await expect(page).toHaveURL(/state=/);
+  const other = await context.newPage();
+  await other.goto(page.url());
+  await expect(other.getByText('Product: gentle lightener against demi colour.')).toBeVisible();
+  expect(await picture(other, 'A')).toBe(await picture(page, 'A'));
+  await other.goto('/lab?state=nonsense');
+  await expect(other.getByText('This link holds no laboratory that could be read')).toBeVisible();
+});

@@ -1,0 +1,107 @@
+import { differenceOf, type Lab } from '../../core/colour';
+import { NO_DYE, labOfStrand, lightenedStrand, naturalStrand } from '../../core/hair';
+import { FastStrand, playHead, shadeLoad, type Mix } from '../../core/process';
+import { computeKey } from '../../core/solve';
+import { shippedLine } from '../../core/shades';
+import { naturalLook, paintTress } from '../../core/tress';
+import { DEFAULT_HOUSE_RULES } from '../../core/theory';
+import { aCase } from '../../core/testing/cases';
+
+/** Milliseconds a call takes: warmed up, then the median of several rounds, so that a hiccup does not count. */
+function timeOf(work: () => void, rounds = 9, calls = 1): number {
+  for (let i = 0; i < 3; i++) work();
+  const times = Array.from({ length: rounds }, () => {
+    const begun = performance.now();
+    for (let i = 0; i < calls; i++) work();
+    return (performance.now() - begun) / calls;
+  });
+  return times.sort((a, b) => a - b)[Math.floor(rounds / 2)];
+}
+
+const powder: Mix = { product: 'lightenerStrong', shades: [], developerVol: 20, ratio: 2 };
+const head = [1, 12, 26].map((fromScalpCm) => ({
+  start: naturalStrand(4, { fromScalpCm }),
+  events: [
+    { at: 0, do: 'apply' as const, mix: powder },
+    { at: 50, do: 'rinse' as const },
+  ],
+}));
+
+const strand = lightenedStrand(7);
+const dyes = (['ash', 'violet', 'gold'] as const).map((primary) => shadeLoad(7, { primary }).tone);
+const fast = new FastStrand(strand);
+const candidates = dyes.map((dye) => fast.candidate(dye));
+const shares = [0, 0, 0];
+const out: Lab = { l: 0, a: 0, b: 0 };
+const BATCH = 5000;
+let sink = 0;
+function vary(i: number) {
+  shares[0] = (i % 11) / 10;
+  shares[1] = (i % 7) / 10;
+  shares[2] = (i % 5) / 10;
+}
+const fastBatch = () => {
+  for (let i = 0; i < BATCH; i++) {
+    vary(i);
+    sink += fast.lab(candidates, shares, out).l;
+  }
+};
+const mixed = () => {
+  const dye = { ...NO_DYE };
+  for (const name of Object.keys(dye) as (keyof typeof dye)[])
+    dye[name] = dyes.reduce((sum, d, c) => sum + shares[c] * d[name], 0);
+  return { ...strand, dye };
+};
+const plainBatch = () => {
+  for (let i = 0; i < BATCH / 10; i++) {
+    vary(i);
+    sink += labOfStrand(mixed()).l;
+  }
+};
+let worst = 0;
+for (let i = 0; i < 400; i++) {
+  vary(i * 13);
+  worst = Math.max(worst, differenceOf(fast.lab(candidates, shares, out), labOfStrand(mixed())));
+}
+
+const look = naturalLook({ naturalLevel: 5, greyShare: 0.3, porosity: 'normal', diameter: 'medium' }, 7);
+const line = shippedLine('tarnwick')!;
+const kase = aCase({ natural: 5, target: 7, tone: 'ash', grey: 0.3 });
+
+const fastPerSecond = (BATCH / timeOf(fastBatch)) * 1000;
+const plainPerSecond = (BATCH / 10 / timeOf(plainBatch)) * 1000;
+const headMs = timeOf(() => void playHead(head, 60));
+const colourOfHeadMs = timeOf(() =>
+  playHead(head, 60).forEach((frame) => frame.forEach(({ strand: s }) => (sink += labOfStrand(s).l))),
+);
+const tressMs = timeOf(() => void paintTress(look, { width: 300, height: 600 }), 7);
+const keyMs = timeOf(() => void computeKey(kase, line, DEFAULT_HOUSE_RULES));
+
+const results = {
+  wholeHeadMs: headMs,
+  wholeHeadWithColourMs: colourOfHeadMs,
+  candidatesPerSecondFast: Math.round(fastPerSecond),
+  candidatesPerSecondPlain: Math.round(plainPerSecond),
+  fastOverPlain: fastPerSecond / plainPerSecond,
+  fastWorstDeltaE: worst,
+  tress300x600Ms: tressMs,
+  tressOverWholeHead: tressMs / headMs,
+  keyMs,
+};
+const round = (value: number) => Number(value.toPrecision(4));
+console.log('Ratios of one run on this machine; times are medians, for orientation only.\n');
+console.log(
+  `fast over plain candidate evaluation   ${round(results.fastOverPlain)} ×   (wanted: at least 3 ×, within ΔE 0.3: worst ${round(worst)})`,
+);
+console.log(`fast candidates a second               ${results.candidatesPerSecondFast.toLocaleString('en')}`);
+console.log(
+  `whole head, 3 zones × 60 min           ${round(headMs)} ms   with colours ${round(colourOfHeadMs)} ms`,
+);
+console.log(
+  `tress 300 × 600                        ${round(tressMs)} ms   = ${round(results.tressOverWholeHead)} × a whole head`,
+);
+console.log(`computed key                           ${round(keyMs)} ms`);
+console.log(
+  `\n${JSON.stringify(Object.fromEntries(Object.entries(results).map(([name, value]) => [name, round(value)])))}`,
+);
+if (!Number.isFinite(sink)) throw new Error('nothing was computed');
