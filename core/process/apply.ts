@@ -13,7 +13,7 @@ import {
   type Strand,
 } from '../hair';
 import { depthOf, dilutionOf, naturalOf, type Mix } from './mix';
-import { PRODUCTS, liftCurve } from './products';
+import { BOND_ADDITIVE, PRODUCTS, liftCurve } from './products';
 import { combine, shadeLoad } from './shade-load';
 
 /** R6. */
@@ -64,7 +64,7 @@ const takenDose = ({ brownBlack, grownBrownBlack }: Strand) =>
 export function apply(mix: Mix, start: Strand, { wet = false } = {}): Application {
   const product = PRODUCTS[mix.product];
   const vol = wet ? mix.developerVol / 2 : mix.developerVol;
-  const rate = rateOf(start);
+  const rate = rateOf(start) * (mix.bondAdditive ? BOND_ADDITIVE.pace : 1);
   const curve = liftCurve(product, vol);
   const takesDye = product.takesOxidative > 0;
   const tooDark =
@@ -211,7 +211,7 @@ export function strandAfter(application: Application, worked: number): Strand {
     }
     return out;
   };
-  const protectedBy = mix.bondAdditive ? 0.55 : 1;
+  const protectedBy = mix.bondAdditive ? BOND_ADDITIVE.damage : 1;
   const hurt = product.damagePerDose * damageByVol(mix.developerVol) * done * protectedBy;
   const damage = 1 - (1 - start.damage) * Math.exp(-hurt);
   return {

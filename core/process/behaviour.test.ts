@@ -160,6 +160,13 @@ describe('behaviour of hair', () => {
   });
 });
 
+it('a bond additive lessens damage, adds no lift and takes longer (F12)', () => {
+  const plain = after(powder(30), naturalStrand(4), 20);
+  const guarded = after({ ...powder(30), bondAdditive: true }, naturalStrand(4), 20);
+  expect(guarded.damage).toBeLessThan(0.7 * plain.damage);
+  expect(levelOfStrand(guarded)).toBeLessThan(levelOfStrand(plain));
+});
+
 describe('shipped exercises, played through the model', () => {
   const land = (
     mix: Parameters<typeof after>[0],

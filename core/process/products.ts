@@ -179,6 +179,9 @@ export const PRODUCTS: Record<ProductKind, Product> = {
   },
 };
 
+/** Stirred into any mix: lessens damage, adds no lift and asks for a longer time (F12). Shares by judgement. */
+export const BOND_ADDITIVE = { damage: 0.55, pace: 0.9 };
+
 /** Dose and pace at a strength, linear between the rows of the product's table and flat beyond them. */
 export function liftCurve({ lift }: Product, vol: number): { dose: number; tauMinutes: number } {
   if (!lift) return { dose: 0, tauMinutes: 10 };

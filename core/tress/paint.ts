@@ -117,7 +117,7 @@ class Fibres {
       const end = 1 - ragged * random() * random() - 0.01 * random();
       this.lastRow[f] = floor(end * (height - 1));
       this.rank[f] = random();
-      this.thickness[f] = (rear ? 0.95 : 0.38 + 0.46 * random()) * scale;
+      this.thickness[f] = (rear ? 1.05 : 0.4 + 0.5 * random()) * scale;
       this.shift[f] = pad + round((random() - 0.5) * 1.6 * pad);
       this.reach[f] = wave.reach * width * (0.7 + 0.6 * random());
       const start = clump.phase + (random() - 0.5) * wave.disorder;
@@ -137,7 +137,7 @@ function drawFibres(layer: FibreLayer, look: TressLook, size: TressSize): void {
   const spreads = halfWidths(height, look.cut);
   const { gleam, pad } = gleamRows(height, look.shine, look.form);
   // Enough fibres to close the lock at any size, few enough to draw in milliseconds.
-  const all = new Fibres(round(190 + 0.7 * width), random, look, size, pad);
+  const all = new Fibres(round(165 + 0.62 * width), random, look, size, pad);
   // Held here rather than looked up on the object half a million times.
   const { count, base, offset, depth, warm, rank, thickness, lastRow, shift, reach: reaches } = all;
   const { sin, cos, turnSin, turnCos } = all;

@@ -22,9 +22,12 @@ export function useSessionChange(): (me: Account | null) => Promise<void> {
   const navigate = useNavigate();
   return useCallback(
     async (me) => {
-      client.clear();
-      await client.fetchQuery({ queryKey: SESSION, queryFn: () => api<Session>('GET', '/api/session') });
+      await client.cancelQueries();
+      // The session first, in place: whoever shows it follows at once, and pages of the one who left are gone before
+      // anything of theirs could be asked for again.
+      client.setQueryData(SESSION, await api<Session>('GET', '/api/session'));
       await navigate(me ? '/' : '/sign-in', { replace: true });
+      client.removeQueries({ predicate: ({ queryKey }) => queryKey[0] !== SESSION[0] });
     },
     [client, navigate],
   );

@@ -9,6 +9,7 @@ import {
   useReactTable,
   type SortingState,
 } from '@tanstack/react-table';
+import { format } from 'date-fns';
 import { ArrowDown, ArrowUp, Pencil } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -17,7 +18,8 @@ import { HouseRulesUsed, KeyCard } from '../features/marking/key-card';
 import { api, asApiError } from '../lib/api';
 import { dateTime } from '../lib/i18n';
 import { Button } from '../ui/button';
-import { Confirm } from '../ui/dialog';
+import { Confirm, Dialog } from '../ui/dialog';
+import { Field, Input } from '../ui/field';
 import { Empty, Failure, Loading, Notice, Sheet } from '../ui/panel';
 
 type Row = EducatorExercise['rows'][number];
@@ -153,11 +155,50 @@ function AnswersTable({ exercise }: { exercise: EducatorExercise }) {
   );
 }
 
+const LOCAL = "yyyy-MM-dd'T'HH:mm";
+
+/** Another due time, for a class that needs longer. */
+function DueDialog({
+  exercise,
+  busy,
+  onSave,
+  onClose,
+}: {
+  exercise: EducatorExercise;
+  busy: boolean;
+  onSave: (dueAt: string) => void;
+  onClose: () => void;
+}) {
+  const { t } = useTranslation();
+  const [local, setLocal] = useState(format(new Date(exercise.dueAt), LOCAL));
+  const due = new Date(local);
+  const valid = !Number.isNaN(due.getTime());
+  return (
+    <Dialog
+      open
+      onClose={onClose}
+      title={t('exercise.changeDue')}
+      actions={
+        <>
+          <Button onClick={onClose}>{t('action.cancel')}</Button>
+          <Button weight="main" disabled={!valid || busy} onClick={() => onSave(due.toISOString())}>
+            {t('action.save')}
+          </Button>
+        </>
+      }
+    >
+      <Field label={t('set.due')}>
+        <Input type="datetime-local" value={local} onChange={({ target }) => setLocal(target.value)} />
+      </Field>
+    </Dialog>
+  );
+}
+
 function ExerciseActions({ exercise }: { exercise: EducatorExercise }) {
   const { t } = useTranslation();
   const client = useQueryClient();
   const navigate = useNavigate();
-  const [asking, setAsking] = useState<'delete' | 'unrelease' | null>(null);
+  const [asking, setAsking] = useState<'delete' | 'unrelease' | 'due' | null>(null);
   const path = `/api/exercises/${exercise.id}`;
   const change = useMutation({
     mutationFn: (body: ExerciseChange) => api('PATCH', path, body),
@@ -183,6 +224,15 @@ function ExerciseActions({ exercise }: { exercise: EducatorExercise }) {
         </Button>
       ) : exercise.release === 'manual' ? (
         <Button onClick={() => setAsking('unrelease')}>{t('exercise.unrelease')}</Button>
+      ) : null}
+      <Button onClick={() => setAsking('due')}>{t('exercise.changeDue')}</Button>
+      {asking === 'due' ? (
+        <DueDialog
+          exercise={exercise}
+          busy={change.isPending}
+          onClose={() => setAsking(null)}
+          onSave={(dueAt) => change.mutate({ dueAt })}
+        />
       ) : null}
       {anyIn ? null : (
         <Button weight="danger" onClick={() => setAsking('delete')}>
