@@ -83,7 +83,7 @@ test('an educator sets an exercise, a student solves it, it is marked, and a mar
   await test.step('the educator opens it beside the key and changes a mark with a reason', async () => {
     await educator.reload();
     await educator.getByRole('button', { name: 'Change due time' }).click();
-    await educator.getByLabel('Due').fill('2031-05-06T18:30');
+    await educator.getByRole('textbox', { name: 'Due' }).fill('2031-05-06T18:30');
     await educator.getByRole('button', { name: 'Save' }).click();
     await expect(educator.getByText('Due Tue 6 May, 18:30')).toBeVisible();
     await expect(educator.getByRole('row').filter({ hasText: learner })).toContainText('19.5');

@@ -88,10 +88,16 @@ export const WHITE = 0.68;
 export const SHORT_PATH_SHARE = 0.6;
 export const LONG_PATH = 2.1;
 
+/** Share of a surplus of hidden red that hides yellow instead. Fitted to natural shades over their own lift. */
+const SURPLUS_HIDES = 0.9;
+
 /** Absorption per band of pigment and dye, the keratin included. */
 export function absorptionOf({ brownBlack, red, yellow }: NaturalPigment, dye: Dye = NO_DYE): Spectrum {
   const k = new Float64Array(BANDS);
-  const [seenRed, seenYellow] = [Math.max(0, red - dye.hidesRed), Math.max(0, yellow - dye.hidesYellow)];
+  const seenRed = Math.max(0, red - dye.hidesRed);
+  // What was made for more red than there is goes on to the yellow: a deep shade on hair lifted past it.
+  const surplus = SURPLUS_HIDES * Math.max(0, dye.hidesRed - red);
+  const seenYellow = Math.max(0, yellow - dye.hidesYellow - surplus);
   for (let i = 0; i < BANDS; i++)
     k[i] = KERATIN[i] + brownBlack * BROWN_BLACK[i] + seenRed * RED[i] + seenYellow * YELLOW[i];
   for (const name of ABSORBING) {

@@ -91,7 +91,7 @@ const TOO_LIGHT = 0.9;
 const LESS_TO_MEET = 0.05;
 /** Porous hair takes more of everything, and most of the blue (F11). Fitted to H9. */
 const uptakeOf = (porosity: number) => (porosity <= 0.5 ? 0.9 + 0.2 * porosity : 1 + 1.45 * (porosity - 0.5));
-const blueGrab = (porosity: number) => 1 + Math.max(0, porosity - 0.5) * 0.6;
+const blueGrab = (porosity: number) => 1 + Math.max(0, porosity - 0.5) * 0.3;
 
 const softplus = (x: number, softness: number) => softness * Math.log1p(Math.exp(Math.min(40, x / softness)));
 

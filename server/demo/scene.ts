@@ -80,7 +80,8 @@ export const ANSWERS_GRADED: readonly (DemoAnswer | null)[] = [
   { counter: 'blueGreen', shades: shades(['5:2', 1], ['5:0', 1]) },
   {
     naturalLevel: 5.5,
-    shades: shades(['4:1', 1]),
+    counter: 'blue',
+    shades: shades(['4:7', 1]),
     developer: vol(10),
     minutes: 20,
     totalGrams: 40,
