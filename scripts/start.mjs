@@ -101,7 +101,8 @@ async function main() {
   for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => void stop(0));
   // Started through npm there is a shell in between, which may be ended alone; then nobody is left to press Ctrl-C.
   const parent = process.ppid;
-  setInterval(() => process.ppid !== parent && void stop(0), 1000).unref();
+  if (process.env.npm_lifecycle_event)
+    setInterval(() => process.ppid !== parent && void stop(0), 1000).unref();
   const host = option('host') ?? '127.0.0.1';
   const demo = !args.includes('--no-demo');
   const port = await choosePort(host);

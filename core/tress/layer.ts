@@ -84,7 +84,7 @@ export class FibreLayer {
     const { r, g, b } = zoneMean(zone);
     const wanted: Triple = [toLinear(r), toLinear(g), toLinear(b)];
     const gain: Triple = [1, 1, 1];
-    for (let pass = 0; pass < 3; pass++) {
+    for (let pass = 0; pass < 2; pass++) {
       const mean = this.meanOf(zone, gain);
       const settled = wanted.every((v, c) => abs(mean[c] - v) <= 0.006 * v);
       for (let c = 0; c < 3; c++) if (mean[c] > 1e-6) gain[c] *= wanted[c] / mean[c];

@@ -58,6 +58,9 @@ function halfWidths(height: number, cut: TressLook['cut']): Float32Array {
   });
 }
 
+/** Share of the length over which strands pass from one zone to the next. */
+const JOINT = 0.06;
+
 /** Gleam per row, padded on both ends so that each strand may catch it a little higher or lower. */
 const PAD = 0.08;
 function gleamRows(height: number, shine: number, form: HairForm): { gleam: Float32Array; pad: number } {
@@ -80,6 +83,7 @@ class Fibres {
   readonly thickness: Float32Array;
   readonly lastRow: Int32Array;
   readonly shift: Int32Array;
+  readonly joint: Int32Array;
   readonly reach: Float32Array;
   /** The wave as a turning vector: one rotation a row instead of a sine. Doubles, since it is turned many times. */
   readonly sin: Float64Array;
@@ -97,7 +101,11 @@ class Fibres {
     const floats = () => new Float32Array(count);
     [this.base, this.offset, this.depth, this.warm] = [floats(), floats(), floats(), floats()];
     [this.rank, this.thickness, this.reach] = [floats(), floats(), floats()];
-    [this.lastRow, this.shift] = [new Int32Array(count), new Int32Array(count)];
+    [this.lastRow, this.shift, this.joint] = [
+      new Int32Array(count),
+      new Int32Array(count),
+      new Int32Array(count),
+    ];
     [this.sin, this.cos] = [new Float64Array(count), new Float64Array(count)];
     [this.turnSin, this.turnCos] = [new Float64Array(count), new Float64Array(count)];
 
@@ -119,6 +127,7 @@ class Fibres {
       this.rank[f] = random();
       this.thickness[f] = (rear ? 1.05 : 0.4 + 0.5 * random()) * scale;
       this.shift[f] = pad + round((random() - 0.5) * 1.6 * pad);
+      this.joint[f] = round((random() - 0.5) * JOINT * height);
       this.reach[f] = wave.reach * width * (0.7 + 0.6 * random());
       const start = clump.phase + (random() - 0.5) * wave.disorder;
       const step = (TAU * wave.turns * clump.pace) / height;
@@ -139,7 +148,7 @@ function drawFibres(layer: FibreLayer, look: TressLook, size: TressSize): void {
   // Enough fibres to close the lock at any size, few enough to draw in milliseconds.
   const all = new Fibres(round(165 + 0.62 * width), random, look, size, pad);
   // Held here rather than looked up on the object half a million times.
-  const { count, base, offset, depth, warm, rank, thickness, lastRow, shift, reach: reaches } = all;
+  const { count, base, offset, depth, warm, rank, thickness, lastRow, shift, joint, reach: reaches } = all;
   const { sin, cos, turnSin, turnCos } = all;
   const fadeRows = 0.05 * height;
   const curl = look.form === 'straight' ? 0 : 0.16;
@@ -150,9 +159,6 @@ function drawFibres(layer: FibreLayer, look: TressLook, size: TressSize): void {
     const gathered = 1 - 0.1 * t;
     const spreading = 0.6 + 0.7 * t;
     const spread = spreads[y] * width;
-    const [pr, pg, pb] = [pigmented[3 * y], pigmented[3 * y + 1], pigmented[3 * y + 2]];
-    const [wr, wg, wb] = [white[3 * y], white[3 * y + 1], white[3 * y + 2]];
-    const grey = greyShare[3 * y];
     for (let f = count - 1; f >= 0; f--) {
       const turned = sin[f] * turnCos[f] + cos[f] * turnSin[f];
       cos[f] = cos[f] * turnCos[f] - sin[f] * turnSin[f];
@@ -161,7 +167,10 @@ function drawFibres(layer: FibreLayer, look: TressLook, size: TressSize): void {
       if (left < 0) continue;
       const across = base[f] * gathered + offset[f] * spreading;
       const reach = reaches[f] * loosened;
-      const isWhite = rank[f] < grey;
+      // Strands pass a joint a little higher or lower, so that zones flow into each other.
+      const at = 3 * min(height - 1, max(0, y + joint[f]));
+      const isWhite = rank[f] < greyShare[at];
+      const rows = isWhite ? white : pigmented;
       const fade = left < fadeRows ? 0.35 + (0.65 * left) / fadeRows : 1;
       const slope = reach * turnSin[f] * cos[f];
       const steep = slope * slope;
@@ -178,9 +187,9 @@ function drawFibres(layer: FibreLayer, look: TressLook, size: TressSize): void {
         x,
         y,
         radius,
-        (isWhite ? wr : pr) * light * warm[f] + spark,
-        (isWhite ? wg : pg) * light + spark,
-        ((isWhite ? wb : pb) * light) / warm[f] + spark,
+        rows[at] * light * warm[f] + spark,
+        rows[at + 1] * light + spark,
+        (rows[at + 2] * light) / warm[f] + spark,
       );
     }
   }

@@ -136,8 +136,8 @@ export function LabPage() {
     <div ref={room} className="bg-room flex flex-col gap-3 overflow-y-auto p-4">
       <div className="flex flex-wrap items-center gap-x-3 gap-y-2">
         <h1 className="text-xl">{t('lab.title')}</h1>
-        <label className="flex items-center gap-2 text-sm">
-          {t('lab.preset')}
+        <label>
+          <span className="sr-only">{t('lab.preset')}</span>
           <select
             className="border-strong-line bg-raised min-h-10 rounded-sm border px-2"
             value={preset}
