@@ -34,9 +34,9 @@ async function studentPages(page: Page): Promise<string[]> {
   const open = idOf('Deeper');
   return [
     '/lab',
-    '/work',
-    ...['consult', 'read', 'mix', 'process', 'handIn'].map((step) => `/work/${open}?step=${step}`),
-    `/work/${idOf('Cover')}/result`,
+    '/due',
+    ...['consult', 'read', 'mix', 'process', 'handIn'].map((step) => `/due/${open}?step=${step}`),
+    `/due/${idOf('Cover')}/result`,
   ];
 }
 
@@ -116,12 +116,12 @@ test('the level is read with the keyboard alone', async ({ page }) => {
 });
 
 test('pages that are not there, or not yours, say so', async ({ page }) => {
-  await page.goto('/work');
+  await page.goto('/due');
   await expect(page).toHaveURL(/sign-in/);
   await walkIn(page, 'Leo Marchetto');
   await page.goto('/classes');
   await expect(page.getByText('This is not open to your kind of account.')).toBeVisible();
-  await page.goto('/work/00000000-0000-4000-8000-000000000000');
+  await page.goto('/due/00000000-0000-4000-8000-000000000000');
   await expect(page.getByText('There is nothing at this address')).toBeVisible();
   await page.goto('/no-such-page');
   await expect(page.getByText('There is nothing at this address')).toBeVisible();

@@ -4,7 +4,7 @@ import { createServer } from 'node:net';
 import { walkIn, saved } from './pages';
 
 const open = async (page: Page, step: string) => {
-  await page.goto('/work');
+  await page.goto('/due');
   await page.getByRole('listitem').filter({ hasText: 'Deeper for winter' }).getByRole('link').click();
   await expect(page.getByRole('button', { name: /^Next/ })).toBeVisible();
   const address = new URL(page.url());

@@ -53,7 +53,7 @@ export async function setGreyExercise(page: Page, title: string, release: string
 }
 
 export async function joinClass(page: Page, code: string): Promise<void> {
-  await page.goto('/work');
+  await page.goto('/due');
   await page.getByLabel('Class code').fill(code.toLowerCase());
   await page.getByRole('button', { name: 'Join', exact: true }).click();
   await expect(page.getByText('You are in')).toBeVisible();

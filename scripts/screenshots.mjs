@@ -30,17 +30,17 @@ async function classroom(page) {
 
 const VIEWS = {
   'sign-in': { as: null, go: async () => '/sign-in' },
-  'student-home': { as: STUDENT, go: async () => '/work' },
-  'exercise-consult': { as: STUDENT, go: async (page) => `/work/${await exerciseNamed('Deeper')(page)}` },
+  'student-home': { as: STUDENT, go: async () => '/due' },
+  'exercise-consult': { as: STUDENT, go: async (page) => `/due/${await exerciseNamed('Deeper')(page)}` },
   'exercise-read': {
     as: STUDENT,
-    go: async (page) => `/work/${await exerciseNamed('Two levels')(page)}?step=read`,
+    go: async (page) => `/due/${await exerciseNamed('Two levels')(page)}?step=read`,
   },
   'exercise-mix': {
     as: STUDENT,
-    go: async (page) => `/work/${await exerciseNamed('Two levels')(page)}?step=mix`,
+    go: async (page) => `/due/${await exerciseNamed('Two levels')(page)}?step=mix`,
   },
-  result: { as: 'Esme Adeyinor', go: async (page) => `/work/${await exerciseNamed('Cover')(page)}/result` },
+  result: { as: 'Esme Adeyinor', go: async (page) => `/due/${await exerciseNamed('Cover')(page)}/result` },
   class: { as: EDUCATOR, go: async (page) => `/classes/${(await classroom(page)).id}` },
   'new-exercise': { as: EDUCATOR, go: async (page) => `/classes/${(await classroom(page)).id}/new-exercise` },
   answers: { as: EDUCATOR, go: async (page) => `/exercises/${(await classroom(page)).exercises[0].id}` },

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { levelSchema } from '../hair';
+import type { Case, Key } from '../solve';
 import { COUNTERS, UNDERLAYS } from '../theory';
 
 const partsSchema = z.number().positive().max(1000);
@@ -29,6 +30,20 @@ export const EMPTY_ANSWER: Answer = {
   totalGrams: null,
   minutes: null,
 };
+
+/** The answer that says just what the key says: full marks, and what a changed answer is made from. */
+export function answerOfKey({ zone }: Pick<Case, 'zone'>, key: Key): Answer {
+  return {
+    naturalLevel: zone.naturalLevel,
+    underlay: key.underlay,
+    counter: key.counter,
+    shades: key.shades,
+    developer: [{ vol: key.developerVol, parts: 1 }],
+    ratio: key.ratio,
+    totalGrams: key.totalGrams,
+    minutes: key.minutes,
+  };
+}
 
 export const CRITERIA = [
   'levelReading',

@@ -3,7 +3,7 @@ import type { Density, Porosity, Service } from '../hair';
 import { shippedLine } from '../shades';
 import { computeKey, type Case, type Key, type KeyResult } from '../solve';
 import { DEFAULT_HOUSE_RULES, type HouseRules } from '../theory';
-import { EMPTY_ANSWER, type Answer } from '../grade';
+import { answerOfKey, type Answer } from '../grade';
 
 interface CaseWords {
   natural: number;
@@ -58,18 +58,8 @@ export function refusalOf(kase: Case, house: Partial<HouseRules> = {}): string |
   return result.ok ? null : result.reasons[0].code;
 }
 
-/** The answer that says exactly what the key says. */
-export function perfectAnswer(kase: Case, key: Key, change: Partial<Answer> = {}): Answer {
-  return {
-    ...EMPTY_ANSWER,
-    naturalLevel: kase.zone.naturalLevel,
-    underlay: key.underlay,
-    counter: key.counter,
-    shades: key.shades,
-    developer: [{ vol: key.developerVol, parts: 1 }],
-    ratio: key.ratio,
-    totalGrams: key.totalGrams,
-    minutes: key.minutes,
-    ...change,
-  };
-}
+/** The key's own answer with changes. */
+export const perfectAnswer = (kase: Case, key: Key, change: Partial<Answer> = {}): Answer => ({
+  ...answerOfKey(kase, key),
+  ...change,
+});

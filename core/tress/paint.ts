@@ -125,7 +125,7 @@ class Fibres {
       const end = 1 - ragged * random() * random() - 0.01 * random();
       this.lastRow[f] = floor(end * (height - 1));
       this.rank[f] = random();
-      this.thickness[f] = (rear ? 1.05 : 0.4 + 0.5 * random()) * scale;
+      this.thickness[f] = (rear ? 1.15 : 0.42 + 0.52 * random()) * scale;
       this.shift[f] = pad + round((random() - 0.5) * 1.6 * pad);
       this.joint[f] = round((random() - 0.5) * JOINT * height);
       this.reach[f] = wave.reach * width * (0.7 + 0.6 * random());
@@ -146,7 +146,7 @@ function drawFibres(layer: FibreLayer, look: TressLook, size: TressSize): void {
   const spreads = halfWidths(height, look.cut);
   const { gleam, pad } = gleamRows(height, look.shine, look.form);
   // Enough fibres to close the lock at any size, few enough to draw in milliseconds.
-  const all = new Fibres(round(165 + 0.62 * width), random, look, size, pad);
+  const all = new Fibres(round(155 + 0.55 * width), random, look, size, pad);
   // Held here rather than looked up on the object half a million times.
   const { count, base, offset, depth, warm, rank, thickness, lastRow, shift, joint, reach: reaches } = all;
   const { sin, cos, turnSin, turnCos } = all;

@@ -1,6 +1,6 @@
 import type { Knex } from 'knex';
 import { randomUUID } from 'node:crypto';
-import { EMPTY_ANSWER, defaultRubric, type Answer } from '@cimbel/core/grade';
+import { answerOfKey, defaultRubric, type Answer } from '@cimbel/core/grade';
 import type { Case } from '@cimbel/core/solve';
 import { createAccount } from '../accounts/store';
 import { changeMark, handIn, saveDraft, type AttemptRow } from '../attempts/store';
@@ -128,17 +128,7 @@ async function seed(db: Knex, now: Date): Promise<void> {
 }
 
 /** A demo answer is the key with the slips that make it a student's. */
-function answerFrom({ kase, key }: ExerciseRow, { handIn: _, ...slips }: DemoAnswer): Answer {
-  return {
-    ...EMPTY_ANSWER,
-    naturalLevel: kase.zone.naturalLevel,
-    underlay: key.underlay,
-    counter: key.counter,
-    shades: key.shades,
-    developer: [{ vol: key.developerVol, parts: 1 }],
-    ratio: key.ratio,
-    totalGrams: key.totalGrams,
-    minutes: key.minutes,
-    ...slips,
-  };
-}
+const answerFrom = ({ kase, key }: ExerciseRow, { handIn: _, ...slips }: DemoAnswer): Answer => ({
+  ...answerOfKey(kase, key),
+  ...slips,
+});

@@ -1,7 +1,7 @@
 import type { EducatorResult } from '@cimbel/contract';
-import { useQuery } from '@tanstack/react-query';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { ChevronLeft, ChevronRight } from 'lucide-react';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link, useNavigate, useParams } from 'react-router';
 import { ChangeMarkDialog } from '../features/marking/change-mark';
@@ -41,19 +41,27 @@ function Neighbour({
   );
 }
 
+const answerQuery = (attemptId: string) => ({
+  queryKey: ['answer', attemptId],
+  queryFn: () => api<EducatorResult>('GET', `/api/attempts/${attemptId}`),
+});
+
 export function ReviewPage() {
   const { t } = useTranslation(['ui', 'craft']);
   const { attemptId } = useParams();
   const navigate = useNavigate();
   const [changing, setChanging] = useState<CriterionMark | null>(null);
-  const query = useQuery({
-    queryKey: ['answer', attemptId],
-    queryFn: () => api<EducatorResult>('GET', `/api/attempts/${attemptId}`),
-  });
+  const client = useQueryClient();
+  const query = useQuery(answerQuery(attemptId!));
+  const { previousId, nextId } = query.data ?? {};
+  // The neighbours are fetched ahead, so that going through thirty answers never waits.
+  useEffect(() => {
+    for (const id of [nextId, previousId]) if (id) void client.prefetchQuery(answerQuery(id));
+  }, [client, nextId, previousId]);
   const go = (id: string | null | undefined) => {
     if (id) void navigate(`/answers/${id}`);
   };
-  useShortcuts({ j: () => go(query.data?.nextId), k: () => go(query.data?.previousId) });
+  useShortcuts({ j: () => go(nextId), k: () => go(previousId) });
   if (query.isPending) return <Loading />;
   if (query.isError) return <Failure error={query.error} onRetry={() => void query.refetch()} />;
   const result = query.data;

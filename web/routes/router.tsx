@@ -23,13 +23,13 @@ export const router = createBrowserRouter([
         children: [
           { path: '/', element: <Home /> },
           { path: '/lab', lazy: async () => ({ Component: (await import('./lab')).LabPage }) },
-          { path: '/work', lazy: async () => ({ Component: (await import('./student-home')).StudentHome }) },
+          { path: '/due', lazy: async () => ({ Component: (await import('./student-home')).StudentHome }) },
           {
-            path: '/work/:exerciseId',
+            path: '/due/:exerciseId',
             lazy: async () => ({ Component: (await import('./student-exercise')).StudentExercisePage }),
           },
           {
-            path: '/work/:exerciseId/result',
+            path: '/due/:exerciseId/result',
             lazy: async () => ({ Component: (await import('./student-result')).StudentResult }),
           },
           { path: '/classes', lazy: async () => ({ Component: (await import('./classes')).Classes }) },

@@ -78,7 +78,7 @@ function MainNav() {
   const work =
     data.me.role === 'educator'
       ? { to: '/classes', text: t('nav.classes') }
-      : { to: '/work', text: t('nav.exercises') };
+      : { to: '/due', text: t('nav.exercises') };
   return (
     <nav className="flex gap-1 sm:ms-6" aria-label={t('nav.main')}>
       {[work, { to: '/lab', text: t('nav.lab') }].map(({ to, text }) => (
@@ -146,5 +146,5 @@ export function SignedIn() {
 }
 
 export function Home() {
-  return <Navigate to={useMe().role === 'educator' ? '/classes' : '/work'} replace />;
+  return <Navigate to={useMe().role === 'educator' ? '/classes' : '/due'} replace />;
 }

@@ -96,7 +96,7 @@ function HandedIn({ exercise }: { exercise: StudentExercise }) {
       <h2 className="text-2xl">{t('bench.waitingTitle')}</h2>
       <Notice kind="good">{t('bench.closed', { when: dateTime(exercise.submittedAt!) })}</Notice>
       {exercise.resultReady ? (
-        <ButtonLink weight="main" to={`/work/${exercise.id}/result`}>
+        <ButtonLink weight="main" to={`/due/${exercise.id}/result`}>
           {t('student.seeResult')}
         </ButtonLink>
       ) : (
@@ -131,7 +131,7 @@ export function StudentExercisePage() {
       <div className="flex min-w-0 flex-col gap-4 px-4 pt-3 wide:px-8">
         <div className="flex flex-wrap items-baseline justify-between gap-x-4">
           <h1 className="text-xl">
-            <Link to="/work" className="text-quiet font-sans text-sm font-normal underline">
+            <Link to="/due" className="text-quiet font-sans text-sm font-normal underline">
               {t('nav.exercises')}
             </Link>{' '}
             {title}

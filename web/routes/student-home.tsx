@@ -94,12 +94,12 @@ function HangingExercise({ exercise }: { exercise: StudentExerciseSummary }) {
           )}
           {handedIn ? (
             resultReady ? (
-              <ButtonLink to={`/work/${id}/result`}>{t('student.seeResult')}</ButtonLink>
+              <ButtonLink to={`/due/${id}/result`}>{t('student.seeResult')}</ButtonLink>
             ) : (
               <p className="text-quiet">{t('student.waiting')}</p>
             )
           ) : (
-            <ButtonLink weight="main" to={`/work/${id}`}>
+            <ButtonLink weight="main" to={`/due/${id}`}>
               {t(state === 'inWork' ? 'student.continue' : 'student.start')}
             </ButtonLink>
           )}

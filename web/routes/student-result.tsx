@@ -24,7 +24,7 @@ export function StudentResult() {
         <div className="flex flex-wrap items-end justify-between gap-3">
           <div>
             <h1 className="text-xl">
-              <Link to="/work" className="text-quiet font-sans text-sm font-normal underline">
+              <Link to="/due" className="text-quiet font-sans text-sm font-normal underline">
                 {t('nav.exercises')}
               </Link>{' '}
               {result.title}

@@ -45,7 +45,7 @@ export function HandIn({ exercise, draft }: { exercise: StudentExercise; draft: 
     onSuccess: async ({ resultReady }) => {
       await client.invalidateQueries({ queryKey: ['my-exercises'] });
       await client.invalidateQueries({ queryKey: ['my-exercise', exercise.id] });
-      await navigate(resultReady ? `/work/${exercise.id}/result` : '/work');
+      await navigate(resultReady ? `/due/${exercise.id}/result` : '/due');
     },
     onSettled: () => setAsking(false),
   });

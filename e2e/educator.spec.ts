@@ -1,0 +1,111 @@
+import { expect, test, type Page } from '@playwright/test';
+import { makeClass, register, setGreyExercise, unique, walkIn } from './pages';
+
+async function openGraded(page: Page): Promise<void> {
+  await walkIn(page, 'Odile Brandvoort');
+  await page.getByRole('link', { name: /Lantern Yard/ }).click();
+  await page.getByRole('link', { name: 'Cover half grey, keep it golden' }).click();
+  await expect(page.getByRole('table', { name: 'Answers of the class' })).toBeVisible();
+}
+
+test('thirty answers are read by sorting, by keys and without going back', async ({ page }) => {
+  await openGraded(page);
+  const firstName = () =>
+    page.getByRole('table').getByRole('row').nth(1).getByRole('cell').first().innerText();
+  expect(await firstName()).toBe('Amina Tessaly');
+  await page.getByRole('button', { name: 'Total' }).click();
+  await page.getByRole('button', { name: 'Total' }).click();
+  const sorted = await firstName();
+  expect(['Leo Marchetto', 'Hana Morikese', 'Amina Tessaly', 'Bo Lindqvarn']).toContain(sorted);
+  await page.getByRole('link', { name: 'Bo Lindqvarn' }).click();
+  await expect(page.getByRole('heading', { name: 'Bo Lindqvarn' })).toBeVisible();
+  await page.keyboard.press('j');
+  await expect(page.getByRole('heading', { name: 'Carys Ollenby' })).toBeVisible();
+  await page.keyboard.press('k');
+  await expect(page.getByRole('heading', { name: 'Bo Lindqvarn' })).toBeVisible();
+  await page.keyboard.press('k');
+  await expect(page.getByRole('heading', { name: 'Amina Tessaly' })).toBeVisible();
+  await page.keyboard.press('k');
+  await expect(page.getByRole('heading', { name: 'Amina Tessaly' })).toBeVisible();
+});
+
+test('taking a release back hides the key from students again; releasing shows it', async ({
+  page,
+  browser,
+}) => {
+  await openGraded(page);
+  const student = await (await browser.newContext()).newPage();
+  await walkIn(student, 'Dmitri Vasko');
+  const card = student.getByRole('listitem').filter({ hasText: 'Cover half grey' });
+  await expect(card.getByRole('link', { name: 'See the result' })).toBeVisible();
+  await page.getByRole('button', { name: 'Take release back' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Cancel' }).click();
+  await expect(page.getByText('Results are released')).toBeVisible();
+  await page.getByRole('button', { name: 'Take release back' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Take release back' }).click();
+  await expect(page.getByRole('button', { name: 'Release results' })).toBeVisible();
+  await student.reload();
+  await expect(card.getByText('Waiting for release')).toBeVisible();
+  await expect(card.getByText(/of 20/)).toHaveCount(0);
+  await page.getByRole('button', { name: 'Release results' }).click();
+  await expect(page.getByText('Results are released')).toBeVisible();
+  await student.reload();
+  await card.getByRole('link', { name: 'See the result' }).click();
+  await expect(student.getByText('19.5 of 20 points')).toBeVisible();
+  await expect(student.getByText(/Changed by Odile Brandvoort/)).toBeVisible();
+});
+
+test('an exercise nobody answered can be deleted, after asking; a half-made one is kept on the device', async ({
+  page,
+}) => {
+  await register(page, 'an educator', unique('Keeper'));
+  await makeClass(page, unique('Late'));
+  await page.getByRole('link', { name: 'New exercise' }).click();
+  await page.getByLabel('Title').fill('Half made');
+  await page.getByLabel('Grey share').selectOption('0.3');
+  await page.reload();
+  await expect(page.getByLabel('Title')).toHaveValue('Half made');
+  await expect(page.getByLabel('Grey share')).toHaveValue('0.3');
+  await page.getByRole('button', { name: 'Clear the form' }).click();
+  await expect(page.getByLabel('Title')).toHaveValue('');
+  await page.goBack();
+  const title = unique('To be deleted');
+  await setGreyExercise(page, title, 'when I release them');
+  await page.getByRole('button', { name: 'Delete exercise' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Cancel' }).click();
+  await page.getByRole('button', { name: 'Delete exercise' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Delete', exact: true }).click();
+  await expect(page.getByText('No exercise is set yet.')).toBeVisible();
+});
+
+test('a wrong password and a wrong code are said where they are', async ({ page }) => {
+  await page.goto('/sign-in');
+  await page.getByLabel('Email').fill('odile@lanternyard.example');
+  await page.getByLabel('Password').fill('not the one');
+  await page.getByRole('button', { name: 'Sign in', exact: true }).click();
+  await expect(page.getByText('Email and password do not belong together.')).toBeVisible();
+  await page.getByLabel('Email').fill('no address');
+  await page.getByRole('button', { name: 'Sign in', exact: true }).click();
+  await expect(page.getByText('Write a full address')).toBeVisible();
+  await page.getByLabel('Email').fill('odile@lanternyard.example');
+  await page.getByLabel('Password').fill('grey-room-practice');
+  await page.getByRole('button', { name: 'Sign in', exact: true }).click();
+  await expect(page.getByRole('button', { name: 'Account of Odile Brandvoort' })).toBeVisible();
+  await page.getByRole('button', { name: /Account of/ }).click();
+  await page.getByRole('menuitem', { name: 'Sign out' }).click();
+  await walkIn(page, 'Farid Khoulani');
+  await page.getByLabel('Class code').fill('abc');
+  await page.getByRole('button', { name: 'Join', exact: true }).click();
+  await expect(page.getByText('A code has eight letters and digits.')).toBeVisible();
+  await page.getByLabel('Class code').fill('ABCD-EFGH');
+  await page.getByRole('button', { name: 'Join', exact: true }).click();
+  await expect(page.getByText('No class has this code.')).toBeVisible();
+});
+
+test('the room is dark when asked for, and stays so', async ({ page }) => {
+  await page.goto('/sign-in');
+  await page.getByRole('button', { name: 'Dark room' }).click();
+  await page.reload();
+  await expect(page.locator('html')).toHaveAttribute('data-theme', 'dark');
+  await expect(page.getByRole('button', { name: 'Light room' })).toBeVisible();
+});

@@ -1,0 +1,64 @@
+import { newId } from './id';
+import { forget, keep, readKept } from './storage';
+import { LOCALES, i18n } from './i18n';
+
+const reasons = (code: string, params: object) => i18n.t(code, { ns: 'reasons', ...params });
+
+describe('the craft’s own notation', () => {
+  it('writes figures with their units, and shares as percent', () => {
+    expect(reasons('amount.right', { given: 102.5 })).toContain('102.5 g');
+    expect(reasons('ratio.turned', { expected: 1.5 })).toContain('1 : 1.5');
+    expect(reasons('greyShare.right', { given: 1 / 3, grey: 0.5 })).toContain('33%');
+    expect(reasons('developer.right', { given: 20 })).toContain('20 vol');
+  });
+
+  it('counts levels as one or more, halves and darker ones too', () => {
+    expect(reasons('lift.levelsToMove', { natural: 5, target: 6, levels: 1 })).toBe(
+      'From 5 to 6 is 1 level to move.',
+    );
+    expect(reasons('lift.levelsToMove', { natural: 7, target: 5.5, levels: -1.5 })).toContain('-1.5 levels');
+  });
+
+  it('begins a sentence with a capital also where a word of the craft stands first', () => {
+    expect(reasons('tone.neutralise', { underlay: 'yellowOrange', counter: 'blueViolet' })).toBe(
+      'Yellow-orange is not wanted here; blue with violet cancels it.',
+    );
+  });
+
+  it('has a word for every place that asks for one: no value is empty', () => {
+    const walk = (tree: object): string[] =>
+      Object.values(tree).flatMap((value) => (typeof value === 'string' ? [value] : walk(value)));
+    expect(walk(LOCALES.en).filter((text) => text.trim() === '')).toEqual([]);
+    // Kind and exact: no exclamation marks.
+    expect(walk(LOCALES.en).filter((text) => text.includes('!'))).toEqual([]);
+  });
+});
+
+describe('what a device keeps', () => {
+  it('makes ids that are valid UUIDs and never the same', () => {
+    const ids = Array.from({ length: 500 }, newId);
+    expect(new Set(ids).size).toBe(500);
+    ids.forEach((id) =>
+      expect(id).toMatch(/^[0-9a-f]{8}-[0-9a-f]{4}-4[0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/),
+    );
+  });
+
+  it('lives with storage that is closed, full or holds something old', () => {
+    expect(readKept('nothing')).toBeNull();
+    expect(() => keep('x', 1)).not.toThrow();
+    const kept = new Map<string, string>();
+    Object.assign(globalThis, {
+      localStorage: {
+        getItem: (name: string) => kept.get(name) ?? null,
+        setItem: (name: string, value: string) => void kept.set(name, value),
+        removeItem: (name: string) => void kept.delete(name),
+      },
+    });
+    keep('x', { a: [1] });
+    expect(readKept('x')).toEqual({ a: [1] });
+    kept.set('x', '{"a":');
+    expect(readKept('x')).toBeNull();
+    forget('x');
+    expect(kept.has('x')).toBe(false);
+  });
+});
