@@ -8,9 +8,9 @@ const { abs, ceil, floor, max, min, round } = Math;
 const STEPS = 8192;
 const BYTE_OF = Uint8Array.from({ length: STEPS + 1 }, (_, i) => round(255 * fromLinear(i / STEPS)));
 
-const OPACITY = 0.94;
+const OPACITY = 0.98;
 /** Coverage at which nothing more is seen through. */
-const HIDDEN = 0.975;
+const HIDDEN = 0.94;
 
 /** A canvas in linear light with coverage, drawn front to back and written out once. */
 export class FibreLayer {
