@@ -146,7 +146,7 @@ function drawFibres(layer: FibreLayer, look: TressLook, size: TressSize): void {
   const spreads = halfWidths(height, look.cut);
   const { gleam, pad } = gleamRows(height, look.shine, look.form);
   // Enough fibres to close the lock at any size, few enough to draw in milliseconds.
-  const all = new Fibres(round(155 + 0.55 * width), random, look, size, pad);
+  const all = new Fibres(round(305 + 0.05 * width), random, look, size, pad);
   // Held here rather than looked up on the object half a million times.
   const { count, base, offset, depth, warm, rank, thickness, lastRow, shift, joint, reach: reaches } = all;
   const { sin, cos, turnSin, turnCos } = all;

@@ -5,16 +5,18 @@ import {
   type KeyPreview,
   type NewExercise,
 } from '@cimbel/contract';
-import { CRITERIA, defaultRubric, type Criterion, type Rubric } from '@cimbel/core/grade';
+import { defaultRubric } from '@cimbel/core/grade';
 import { DENSITIES, DIAMETERS, POROSITIES, SERVICES } from '@cimbel/core/hair';
 import { familiesOf, type Line } from '@cimbel/core/shades';
 import { naturalLook, toneLook } from '@cimbel/core/tress';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { addDays, format, setHours, startOfHour } from 'date-fns';
 import { useDeferredValue, useEffect, useState } from 'react';
-import { Controller, useForm, useWatch, type Control } from 'react-hook-form';
+import { Controller, useForm, useWatch } from 'react-hook-form';
 import { useTranslation } from 'react-i18next';
 import { Link, useNavigate, useParams } from 'react-router';
+import type { ExerciseFormValues as Form } from '../features/setting/form-values';
+import { RubricFields } from '../features/setting/rubric-fields';
 import { LevelRing } from '../features/bench/level-ring';
 import { Strand } from '../features/bench/strand';
 import { HouseRulesUsed, KeyCard } from '../features/marking/key-card';
@@ -23,11 +25,8 @@ import { api, asApiError } from '../lib/api';
 import { useFieldWords } from '../lib/form';
 import { forget, keep, readKept } from '../lib/storage';
 import { Button } from '../ui/button';
-import { Choice, Field, Input, Textarea, NumberInput, Select } from '../ui/field';
+import { Choice, Field, Input, Textarea, Select } from '../ui/field';
 import { Failure, Loading, Notice, Sheet } from '../ui/panel';
-
-/** The form holds a local time, as the field for it does; everything else is as it is sent. */
-type Form = Omit<NewExercise, 'dueAt'> & { dueAt: string };
 
 const LOCAL = "yyyy-MM-dd'T'HH:mm";
 const GREY_STEPS = Array.from({ length: 11 }, (_, i) => i / 10);
@@ -81,47 +80,6 @@ function usePreview(classId: string, kase: Form['kase']) {
       }),
     placeholderData: (previous) => previous,
   });
-}
-
-function RubricFields({ control, hasGrey }: { control: Control<Form>; hasGrey: boolean }) {
-  const { t } = useTranslation(['ui', 'craft']);
-  return (
-    <Controller
-      control={control}
-      name="rubric"
-      render={({ field }) => {
-        const rubric = field.value as Rubric;
-        const set = (criterion: Criterion, points: number | null) => {
-          const { [criterion]: _, ...others } = rubric;
-          field.onChange(points === null ? others : { ...others, [criterion]: points });
-        };
-        const total = Object.values(rubric).reduce<number>((sum, points) => sum + (points ?? 0), 0);
-        return (
-          <fieldset className="flex flex-col gap-2">
-            <legend className="text-sm font-semibold">
-              {t('set.points')}: {t('set.total', { total })}
-            </legend>
-            <div className="grid gap-x-6 gap-y-1 sm:grid-cols-2">
-              {CRITERIA.filter((criterion) => hasGrey || criterion !== 'greyShare').map((criterion) => (
-                <label key={criterion} className="flex items-center justify-between gap-2">
-                  {t(`craft:criterion.${criterion}`)}
-                  <NumberInput
-                    aria-label={t('set.pointsOf', { criterion: t(`craft:criterion.${criterion}`) })}
-                    value={rubric[criterion] ?? null}
-                    min={0}
-                    max={100}
-                    step={0.5}
-                    className="w-20"
-                    onValue={(points) => set(criterion, points)}
-                  />
-                </label>
-              ))}
-            </div>
-          </fieldset>
-        );
-      }}
-    />
-  );
 }
 
 function ExerciseForm({ detail, lines }: { detail: ClassDetail; lines: Line[] }) {
