@@ -2,6 +2,7 @@ import type { Knex } from 'knex';
 import { randomUUID } from 'node:crypto';
 import { answerOfKey, defaultRubric, type Answer } from '@cimbel/core/grade';
 import type { Case } from '@cimbel/core/solve';
+import { hasGreyToCover } from '@cimbel/core/theory';
 import { createAccount } from '../accounts/store';
 import { changeMark, handIn, saveDraft, type AttemptRow } from '../attempts/store';
 import { createClass, joinClass } from '../classes/store';
@@ -63,7 +64,7 @@ async function seed(db: Knex, now: Date): Promise<void> {
     dueAt: Date,
     release: ExerciseRow['release'],
   ): Promise<ExerciseRow> => {
-    const rubric = defaultRubric(kase.zone.greyShare >= 0.25);
+    const rubric = defaultRubric(hasGreyToCover(kase.zone.greyShare));
     const { id } = await createExercise(
       db,
       evening,

@@ -37,14 +37,13 @@ export async function harness({ demo = false } = {}): Promise<Harness> {
   const app = createApp({
     db,
     pool,
-    clock,
     now: () => clock.now,
     demo,
     log: pino({ level: 'silent' }),
     sessionSecret: 'only for tests',
     secure: false,
     webFolder: null,
-  } as Parameters<typeof createApp>[0]);
+  });
   return {
     app,
     db,

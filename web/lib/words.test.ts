@@ -1,3 +1,5 @@
+import { readFileSync, readdirSync } from 'node:fs';
+import { join } from 'node:path';
 import { CRITERIA, grade, type Answer } from '@cimbel/core/grade';
 import { SHIPPED_LINES, readLabel, shippedLine } from '@cimbel/core/shades';
 import { computeKey } from '@cimbel/core/solve';
@@ -157,6 +159,28 @@ describe('words', () => {
       expectWorded(reading.reason);
     }
     expect(leaves(LOCALES.en.reasons).filter((code) => !seen.has(code))).toEqual([]);
+  });
+
+  it('of the interface are all used somewhere, by name or by the beginning of one', () => {
+    const sources = (folder: string): string[] =>
+      readdirSync(folder, { withFileTypes: true }).flatMap((entry) => {
+        const path = join(folder, entry.name);
+        if (entry.isDirectory())
+          return ['node_modules', 'dist', 'locales'].includes(entry.name) ? [] : sources(path);
+        return /(?<!\.test)\.tsx?$/.test(entry.name) ? [readFileSync(path, 'utf8')] : [];
+      });
+    const text = sources(join(__dirname, '..')).join('\n');
+    const beginnings = [...text.matchAll(/[`'](?:ui:)?([a-zA-Z.]+\.)\$\{/g)].map(
+      ([, beginning]) => beginning,
+    );
+    const names = new Set(leaves(LOCALES.en.ui).map((name) => name.replace(/_(one|other)$/, '')));
+    const unused = [...names].filter(
+      (name) =>
+        !text.includes(`'${name}'`) &&
+        !text.includes(`ui:${name}'`) &&
+        !beginnings.some((b) => name.startsWith(b)),
+    );
+    expect(unused).toEqual([]);
   });
 
   it('name every term of the craft', () => {

@@ -2,9 +2,9 @@
 (function () {
   var chosen = null;
   try {
-    chosen = localStorage.getItem('cimbel.theme');
+    chosen = JSON.parse(localStorage.getItem('cimbel.theme'));
   } catch {
-    // Storage may be closed to us; then the system decides.
+    // Storage may be closed to us or hold something else; then the system decides.
   }
   var dark = chosen ? chosen === 'dark' : matchMedia('(prefers-color-scheme: dark)').matches;
   document.documentElement.dataset.theme = dark ? 'dark' : 'light';

@@ -8,6 +8,7 @@ import { api } from '../lib/api';
 import { dateTime } from '../lib/i18n';
 import { Button, ButtonLink } from '../ui/button';
 import { Empty, Failure, Loading } from '../ui/panel';
+import { PageTitle } from '../ui/page-title';
 
 function JoinCode({ code }: { code: string }) {
   const { t } = useTranslation();
@@ -126,12 +127,9 @@ export function ClassPage() {
   return (
     <div className="mx-auto flex max-w-6xl flex-col gap-4 p-4">
       <div className="flex flex-wrap items-center gap-x-6 gap-y-2">
-        <h1 className="me-auto text-2xl">
-          <Link to="/classes" className="text-quiet font-sans text-sm font-normal underline">
-            {t('nav.classes')}
-          </Link>{' '}
+        <PageTitle back={{ to: '/classes', text: t('nav.classes') }} className="me-auto text-2xl">
           {detail.name}
-        </h1>
+        </PageTitle>
         <JoinCode code={detail.joinCode} />
         <ButtonLink
           weight="main"

@@ -21,6 +21,7 @@ import { Button } from '../ui/button';
 import { Confirm, Dialog } from '../ui/dialog';
 import { Field, Input } from '../ui/field';
 import { Empty, Failure, Loading, Notice, Sheet } from '../ui/panel';
+import { PageTitle } from '../ui/page-title';
 
 type Row = EducatorExercise['rows'][number];
 const column = createColumnHelper<Row>();
@@ -278,15 +279,9 @@ export function ExercisePage() {
     <div className="mx-auto flex max-w-7xl flex-col gap-4 p-4">
       <div className="flex flex-wrap items-center gap-x-6 gap-y-2">
         <div className="me-auto">
-          <h1 className="text-2xl">
-            <Link
-              to={`/classes/${exercise.classId}`}
-              className="text-quiet font-sans text-sm font-normal underline"
-            >
-              {exercise.className}
-            </Link>{' '}
+          <PageTitle back={{ to: `/classes/${exercise.classId}`, text: exercise.className }}>
             {exercise.title}
-          </h1>
+          </PageTitle>
           <p className="text-quiet text-sm">
             {t('exercise.due', { when: dateTime(exercise.dueAt) })} ·{' '}
             {t('exercise.in', { done, all: exercise.rows.length })}

@@ -8,13 +8,14 @@ import {
 import { defaultRubric } from '@cimbel/core/grade';
 import { DENSITIES, DIAMETERS, POROSITIES, SERVICES } from '@cimbel/core/hair';
 import { familiesOf, type Line } from '@cimbel/core/shades';
+import { hasGreyToCover } from '@cimbel/core/theory';
 import { naturalLook, toneLook } from '@cimbel/core/tress';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { addDays, format, setHours, startOfHour } from 'date-fns';
 import { useDeferredValue, useEffect, useState } from 'react';
 import { Controller, useForm, useWatch } from 'react-hook-form';
 import { useTranslation } from 'react-i18next';
-import { Link, useNavigate, useParams } from 'react-router';
+import { useNavigate, useParams } from 'react-router';
 import type { ExerciseFormValues as Form } from '../features/setting/form-values';
 import { RubricFields } from '../features/setting/rubric-fields';
 import { LevelRing } from '../features/bench/level-ring';
@@ -27,6 +28,7 @@ import { forget, keep, readKept } from '../lib/storage';
 import { Button } from '../ui/button';
 import { Choice, Field, Input, Textarea, Select } from '../ui/field';
 import { Failure, Loading, Notice, Sheet } from '../ui/panel';
+import { PageTitle } from '../ui/page-title';
 
 const LOCAL = "yyyy-MM-dd'T'HH:mm";
 const GREY_STEPS = Array.from({ length: 11 }, (_, i) => i / 10);
@@ -94,7 +96,7 @@ function ExerciseForm({ detail, lines }: { detail: ClassDetail; lines: Line[] })
   const values = useWatch({ control }) as Form;
   const { kase } = values;
   const line = lines.find(({ id }) => id === kase.lineId) ?? lines[0];
-  const hasGrey = kase.zone.greyShare >= 0.25;
+  const hasGrey = hasGreyToCover(kase.zone.greyShare);
   const preview = usePreview(detail.id, kase);
 
   useEffect(() => keep(place, values), [place, values]);
@@ -161,7 +163,7 @@ function ExerciseForm({ detail, lines }: { detail: ClassDetail; lines: Line[] })
     setValue('kase.zone.greyShare', greyShare);
     // The rubric follows as long as nobody has changed it.
     if (JSON.stringify(values.rubric) === JSON.stringify(defaultRubric(hasGrey)))
-      setValue('rubric', defaultRubric(greyShare >= 0.25));
+      setValue('rubric', defaultRubric(hasGreyToCover(greyShare)));
   };
 
   return (
@@ -181,12 +183,7 @@ function ExerciseForm({ detail, lines }: { detail: ClassDetail; lines: Line[] })
             submit();
           }}
         >
-          <h1 className="text-2xl">
-            <Link to={`/classes/${detail.id}`} className="text-quiet font-sans text-sm font-normal underline">
-              {detail.name}
-            </Link>{' '}
-            {t('set.title')}
-          </h1>
+          <PageTitle back={{ to: `/classes/${detail.id}`, text: detail.name }}>{t('set.title')}</PageTitle>
           <Field label={t('set.exerciseTitle')} error={errors.title ? words('title') : null}>
             <Input maxLength={120} aria-invalid={Boolean(errors.title)} {...register('title')} />
           </Field>

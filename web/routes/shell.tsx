@@ -18,12 +18,7 @@ function ThemeButton() {
   const change = () => {
     const theme = dark ? 'light' : 'dark';
     document.documentElement.dataset.theme = theme;
-    try {
-      // A plain word, since the script that runs before the first paint reads it.
-      localStorage.setItem('cimbel.theme', theme);
-    } catch {
-      keep('cimbel.theme', theme);
-    }
+    keep('cimbel.theme', theme);
     setDark(!dark);
   };
   const label = t(dark ? 'nav.toLight' : 'nav.toDark');

@@ -2,7 +2,7 @@ import type { StudentExercise } from '@cimbel/contract';
 import { useQuery } from '@tanstack/react-query';
 import { useCallback, useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { Link, useParams, useSearchParams } from 'react-router';
+import { useParams, useSearchParams } from 'react-router';
 import { Consult } from '../features/bench/consult';
 import { HandIn } from '../features/bench/hand-in';
 import { Mix } from '../features/bench/mix';
@@ -19,6 +19,7 @@ import { useMe } from '../lib/session';
 import { useShortcuts } from '../lib/shortcuts';
 import { Button, ButtonLink } from '../ui/button';
 import { Failure, Loading, Notice } from '../ui/panel';
+import { PageTitle } from '../ui/page-title';
 
 function useStep(): [Step, (step: Step) => void] {
   const [params, setParams] = useSearchParams();
@@ -130,12 +131,9 @@ export function StudentExercisePage() {
       />
       <div className="flex min-w-0 flex-col gap-4 px-4 pt-3 wide:px-8">
         <div className="flex flex-wrap items-baseline justify-between gap-x-4">
-          <h1 className="text-xl">
-            <Link to="/due" className="text-quiet font-sans text-sm font-normal underline">
-              {t('nav.exercises')}
-            </Link>{' '}
+          <PageTitle back={{ to: '/due', text: t('nav.exercises') }} className="text-xl">
             {title}
-          </h1>
+          </PageTitle>
           <p className="text-quiet text-sm">{t('student.due', { when: dateTime(exercise.dueAt) })}</p>
         </div>
         {exercise.submittedAt ? <HandedIn exercise={exercise} /> : <Bench exercise={exercise} />}

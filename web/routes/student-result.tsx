@@ -1,11 +1,12 @@
 import type { Result } from '@cimbel/contract';
 import { useQuery } from '@tanstack/react-query';
 import { useTranslation } from 'react-i18next';
-import { Link, useParams } from 'react-router';
+import { useParams } from 'react-router';
 import { PointsLine, ResultView } from '../features/marking/result-view';
 import { api } from '../lib/api';
 import { dateTime } from '../lib/i18n';
 import { Failure, Loading } from '../ui/panel';
+import { PageTitle } from '../ui/page-title';
 
 export function StudentResult() {
   const { t } = useTranslation();
@@ -23,12 +24,9 @@ export function StudentResult() {
       heading={
         <div className="flex flex-wrap items-end justify-between gap-3">
           <div>
-            <h1 className="text-xl">
-              <Link to="/due" className="text-quiet font-sans text-sm font-normal underline">
-                {t('nav.exercises')}
-              </Link>{' '}
+            <PageTitle back={{ to: '/due', text: t('nav.exercises') }} className="text-xl">
               {result.title}
-            </h1>
+            </PageTitle>
             <p className="text-quiet text-sm">
               {t(result.late ? 'result.late' : 'result.onTime', { when: dateTime(result.submittedAt) })}
             </p>
