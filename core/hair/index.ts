@@ -1,3 +1,4 @@
 export * from './pigment';
 export * from './strand';
 export * from './zone';
+export * from './match';

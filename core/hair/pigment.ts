@@ -9,6 +9,9 @@ import {
   type ScaleId,
 } from '../colour';
 
+// The hot loop of every colour; a name of its own is looked up faster than a property of Math.
+const { exp, max } = Math;
+
 /**
  * Optical density of the pigments a strand was born with, dimensionless (1 of a kind darkens by 1/e at its reference):
  * brown-black (broad), red and yellow, in the order they leave when hair lightens (U1).
@@ -60,8 +63,8 @@ export const isDirect = (name: DyeName) => name.startsWith('direct');
  * being lightened walks red-brown, red-orange, orange, gold, yellow, palest yellow. Keratin is a faint yellow.
  * Dyes are bells at the complement of their name, widths typical of dye molecules; brown is a balanced blend.
  */
-const edge = (nm: number, centre: number, width: number) => 1 / (1 + Math.exp((nm - centre) / width));
-const bell = (nm: number, centre: number, width: number) => Math.exp(-0.5 * ((nm - centre) / width) ** 2);
+const edge = (nm: number, centre: number, width: number) => 1 / (1 + exp((nm - centre) / width));
+const bell = (nm: number, centre: number, width: number) => exp(-0.5 * ((nm - centre) / width) ** 2);
 export const BROWN_BLACK = spectrum((nm) => (nm / 550) ** -1.3);
 export const RED = spectrum((nm) => edge(nm, 602, 14));
 export const YELLOW = spectrum((nm) => edge(nm, 492, 16));
@@ -94,10 +97,10 @@ const SURPLUS_HIDES = 0.9;
 /** Absorption per band of pigment and dye, the keratin included. */
 export function absorptionOf({ brownBlack, red, yellow }: NaturalPigment, dye: Dye = NO_DYE): Spectrum {
   const k = new Float64Array(BANDS);
-  const seenRed = Math.max(0, red - dye.hidesRed);
+  const seenRed = max(0, red - dye.hidesRed);
   // What was made for more red than there is goes on to the yellow: a deep shade on hair lifted past it.
-  const surplus = SURPLUS_HIDES * Math.max(0, dye.hidesRed - red);
-  const seenYellow = Math.max(0, yellow - dye.hidesYellow - surplus);
+  const surplus = SURPLUS_HIDES * max(0, dye.hidesRed - red);
+  const seenYellow = max(0, yellow - dye.hidesYellow - surplus);
   for (let i = 0; i < BANDS; i++)
     k[i] = KERATIN[i] + brownBlack * BROWN_BLACK[i] + seenRed * RED[i] + seenYellow * YELLOW[i];
   for (const name of ABSORBING) {
@@ -112,7 +115,7 @@ export function absorptionOf({ brownBlack, red, yellow }: NaturalPigment, dye: D
 /** Share of light that comes back at an absorption k: Beer–Lambert over two path lengths, plus the surface. */
 export const reflectedAt = (k: number) =>
   SURFACE +
-  (WHITE - SURFACE) * (SHORT_PATH_SHARE * Math.exp(-k) + (1 - SHORT_PATH_SHARE) * Math.exp(-LONG_PATH * k));
+  (WHITE - SURFACE) * (SHORT_PATH_SHARE * exp(-k) + (1 - SHORT_PATH_SHARE) * exp(-LONG_PATH * k));
 
 /** Reflectance 0–1 per band of a strand. */
 export function reflectanceOf(pigment: NaturalPigment, dye: Dye = NO_DYE): Spectrum {

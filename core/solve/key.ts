@@ -5,6 +5,7 @@ import { shadesOf, type Line } from '../shades';
 import {
   chooseDeveloper,
   counterAt,
+  dilutionRuling,
   hasGreyToCover,
   levelsToMove,
   naturalShareFor,
@@ -59,7 +60,8 @@ export function mayDiluteHere(
   line: Pick<Line, 'mayDilute'>,
   rules: Pick<HouseRules, 'diluteDeveloper'>,
 ): boolean {
-  return rules.diluteDeveloper === 'always' || (rules.diluteDeveloper === 'ifLinePermits' && line.mayDilute);
+  const ruling = dilutionRuling(line, rules);
+  return ruling === 'alwaysHere' || ruling === 'lineAllows';
 }
 
 function amountReasons(kase: Case): { amount: Key['amount']; totalGrams: number; reasons: Reason[] } {

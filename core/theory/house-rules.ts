@@ -10,6 +10,10 @@ export const houseRulesSchema = z
     liftByColour: z.enum(['targetLevel', 'counterbalance']).default('targetLevel'),
     greyShare: z.enum(['stepped', 'oneToTwo']).default('stepped'),
     resistantGrey: z.enum(['max20', 'max30']).default('max20'),
+    tonerDepth: z.enum(['sameLevel', 'sameOrDeeper']).default('sameLevel'),
+    lightenerOnScalp: z.enum(['max20', 'max30']).default('max20'),
+    tenVolLightener: z.enum(['allowed', 'notAllowed']).default('allowed'),
+    fortyVolLightener: z.enum(['never', 'offScalp', 'always']).default('never'),
     diluteDeveloper: z.enum(['ifLinePermits', 'always', 'never']).default('ifLinePermits'),
     timerStarts: z.enum(['endOfApplication', 'firstContact']).default('endOfApplication'),
     /** Half-width of "exact" when minutes are marked. */

@@ -6,3 +6,7 @@ export * from './developer-choice';
 export * from './shade-level';
 export * from './caution';
 export * from './balance';
+export * from './lightener';
+export * from './toner-depth';
+export * from './time-plan';
+export * from './dilution';

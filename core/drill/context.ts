@@ -1,0 +1,43 @@
+import { z } from 'zod';
+import { LIGHTS, type Light } from '../colour';
+import { shippedLine, type Line } from '../shades';
+import { DEFAULT_HOUSE_RULES, type HouseRules } from '../theory';
+import { Unfit } from './draw';
+
+/** What an educator may narrow practice to. */
+export const scopeSchema = z
+  .object({
+    minLevel: z.number().int().min(1).max(10),
+    maxLevel: z.number().int().min(1).max(10),
+    lights: z.array(z.enum(LIGHTS)).min(1),
+  })
+  .refine(({ minLevel, maxLevel }) => maxLevel - minLevel >= 2, {
+    path: ['maxLevel'],
+    params: { code: 'spanTooShort' },
+  });
+export type Scope = z.infer<typeof scopeSchema>;
+export const FULL_SCOPE: Scope = { minLevel: 1, maxLevel: 10, lights: [...LIGHTS] };
+
+/** All that an item depends on besides its spec. */
+export interface DrillContext {
+  rules: HouseRules;
+  scope: Scope;
+}
+export const PLAIN_CONTEXT: DrillContext = { rules: DEFAULT_HOUSE_RULES, scope: FULL_SCOPE };
+
+export const levelsOf = ({ minLevel, maxLevel }: Scope, from = 1, to = 10): number[] => {
+  const [low, high] = [Math.max(minLevel, from), Math.min(maxLevel, to)];
+  return Array.from({ length: Math.max(0, high - low + 1) }, (_, i) => low + i);
+};
+
+/** The light of an item: daylight until the hardest steps, if daylight is among those allowed. */
+export function lightFor({ lights }: Scope, step: number, pick: <T>(from: readonly T[]) => T): Light {
+  if (step < 4 && lights.includes('daylight')) return 'daylight';
+  return pick(lights);
+}
+
+export function lineNamed(id: string): Line {
+  const line = shippedLine(id);
+  if (!line) throw new Unfit(`no line ${id}`);
+  return line;
+}

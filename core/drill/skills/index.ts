@@ -1,0 +1,33 @@
+import type { Skill } from '../skill';
+import type { SkillMaker } from '../make';
+import { condition } from './condition';
+import { developer } from './developer';
+import { dilution } from './dilution';
+import { greyShare } from './grey';
+import { label } from './label';
+import { level } from './level';
+import { order } from './order';
+import { predict } from './predict';
+import { ratio } from './ratio';
+import { timing } from './timing';
+import { tone } from './tone';
+import { toner } from './toner';
+import { underlay } from './underlay';
+import { zones } from './zones';
+
+export const MAKERS: Record<Skill, SkillMaker> = {
+  level,
+  tone,
+  underlay,
+  predict,
+  grey: greyShare,
+  zones,
+  order,
+  label,
+  developer,
+  dilution,
+  ratio,
+  timing,
+  condition,
+  toner,
+};

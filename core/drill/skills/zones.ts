@@ -1,0 +1,126 @@
+import { differenceOf, type Lab } from '../../colour';
+import { labOfStrand, naturalStrand, type Strand } from '../../hair';
+import { apply, strandAfter, workedMinutes, type Mix } from '../../process';
+import { reason } from '../../reason';
+import type { Shade } from '../../shades';
+import { strandLook, type StretchOfHair } from '../../tress';
+import { levelsOf } from '../context';
+import { insist } from '../draw';
+import { term } from '../item';
+import { at, type BySteps, type Made, type Making, type SkillMaker } from '../make';
+import { keptStrand, strandOfSubject } from '../subject';
+
+/** Levels between one zone and the next, by step. */
+const LEVELS_APART: BySteps = [3, 2.5, 2, 1.5, 1];
+/** A mark this near is right, and this near half right; shares of the length. */
+const FULL = 0.05;
+const NEAR = 0.11;
+/** What the eye has to have to see a boundary at all. */
+const LEAST_DELTA_E = 5;
+const percentage = (share: number) => Math.round(share * 100) / 100;
+
+function zoned({ draw }: Making, stretches: StretchOfHair[]) {
+  return [
+    { look: { ...strandLook(stretches, 'daylight', 'straight', draw.seed()), shine: 0.5 }, caption: null },
+  ];
+}
+function away(one: Strand, other: Strand): number {
+  const labs: Lab[] = [labOfStrand(one), labOfStrand(other)];
+  return differenceOf(labs[0], labs[1]);
+}
+const contrast = (deltaE: number) => insist(deltaE >= LEAST_DELTA_E, 'the boundary cannot be seen');
+
+function levelPair({ draw, step, scope }: Making): [number, number] {
+  const apart = at(LEVELS_APART, step);
+  const low = draw.pick(levelsOf(scope, 1, 10).filter((level) => level + apart <= 10));
+  return draw.chance(0.5) ? [low, low + apart] : [low + apart, low];
+}
+const coloured = (level: number): Strand =>
+  strandOfSubject({ kind: 'toned', level, tone: { primary: 'neutral' }, white: 0 });
+
+/** Natural growth, and the colour that is growing out below it. */
+function regrowth(making: Making): Made {
+  const { draw, step } = making;
+  const [grown, colour] = levelPair(making);
+  const where = percentage(draw.int(12, 55) / 100);
+  const [root, lengths] = [naturalStrand(grown), coloured(colour)];
+  const deltaE = away(root, lengths);
+  contrast(deltaE);
+  return {
+    ask: term('zones.regrowth'),
+    pictures: zoned(making, [
+      { from: 0, to: where, strand: root },
+      { from: where, to: 1, strand: lengths },
+    ]),
+    form: { kind: 'mark', marks: [term('mark.regrowthEnds')] },
+    solution: { kind: 'mark', at: [where], full: FULL, near: NEAR },
+    why: [reason('drill.zones.regrowth', 'A1', { root: grown, lengths: colour })],
+    apart: { deltaE, levels: at(LEVELS_APART, step) },
+  };
+}
+
+/** A band that was coloured twice. */
+function band(making: Making): Made {
+  const { draw, step } = making;
+  const [rest, inBand] = levelPair(making);
+  const from = percentage(draw.int(15, 50) / 100);
+  const to = percentage(from + draw.int(18, 32) / 100);
+  const [plain, banded] = [coloured(rest), coloured(inBand)];
+  const deltaE = away(plain, banded);
+  contrast(deltaE);
+  return {
+    ask: term('zones.band'),
+    pictures: zoned(making, [
+      { from: 0, to: from, strand: plain },
+      { from, to, strand: banded },
+      { from: to, to: 1, strand: plain },
+    ]),
+    form: { kind: 'mark', marks: [term('mark.bandBegins'), term('mark.bandEnds')] },
+    solution: { kind: 'mark', at: [from, to], full: FULL, near: NEAR },
+    why: [reason('drill.zones.band', 'A1', { rest, band: inBand })],
+    apart: { deltaE, levels: at(LEVELS_APART, step) },
+  };
+}
+
+/** The same colour put on root to tip at once; the porous ends took more of it (F11). */
+function porous(making: Making): Made {
+  const { draw, step, scope } = making;
+  const natural = draw.pick(levelsOf(scope, 4, 9));
+  const shade: Shade = {
+    label: '',
+    series: 'fashion',
+    level: Math.max(2, natural - (step <= 2 ? 1 : 0)),
+    tone: {
+      primary: draw.pick(
+        step <= 3 ? (['ash', 'violet'] as const) : (['ash', 'violet', 'pearl', 'beige'] as const),
+      ),
+    },
+  };
+  const mix: Mix = { product: 'demi', shades: [{ shade, parts: 1 }], developerVol: 7, ratio: 2 };
+  const [mids, ends] = (['normal', 'high'] as const).map((porosity) =>
+    keptStrand(`porous ${porosity} ${natural} ${shade.level} ${shade.tone.primary}`, () =>
+      strandAfter(apply(mix, naturalStrand(natural, { porosity })), workedMinutes(mix, 20)),
+    ),
+  );
+  const where = percentage(draw.int(50, 82) / 100);
+  const deltaE = away(mids, ends);
+  contrast(deltaE);
+  return {
+    ask: term('zones.porous'),
+    pictures: zoned(making, [
+      { from: 0, to: where, strand: mids },
+      { from: where, to: 1, strand: ends },
+    ]),
+    form: { kind: 'mark', marks: [term('mark.porousFrom')] },
+    solution: { kind: 'mark', at: [where], full: FULL, near: NEAR },
+    why: [reason('drill.zones.porous', 'C2', { tone: shade.tone.primary })],
+    apart: { deltaE, levels: 0 },
+  };
+}
+
+/** Skill 6: where regrowth ends, where a band lies, where ends turn porous. */
+export const zones: SkillMaker = {
+  facets: ({ scope }) => ['regrowth', 'band', ...(levelsOf(scope, 4, 9).length > 0 ? ['porous'] : [])],
+  make: (making) =>
+    making.facet === 'regrowth' ? regrowth(making) : making.facet === 'band' ? band(making) : porous(making),
+};

@@ -1,0 +1,15 @@
+import type { Line } from '../shades';
+import type { HouseRules } from './house-rules';
+
+export const DILUTION_RULINGS = ['lineAllows', 'lineForbids', 'alwaysHere', 'neverHere'] as const;
+export type DilutionRuling = (typeof DILUTION_RULINGS)[number];
+
+/** D5. Whether a line's developer may be thinned with water in this class, and on whose word. */
+export function dilutionRuling(
+  line: Pick<Line, 'mayDilute'>,
+  rules: Pick<HouseRules, 'diluteDeveloper'>,
+): DilutionRuling {
+  if (rules.diluteDeveloper === 'always') return 'alwaysHere';
+  if (rules.diluteDeveloper === 'never') return 'neverHere';
+  return line.mayDilute ? 'lineAllows' : 'lineForbids';
+}
