@@ -12,7 +12,7 @@ export interface Term {
 }
 export const term = (code: string, params: Term['params'] = {}): Term => ({ code, params });
 
-export const UNITS = ['grams', 'minutes', 'vol', 'percent', 'flOz', 'levels', 'visits', 'tubes'] as const;
+export const UNITS = ['grams', 'minutes', 'vol', 'percent', 'flOz', 'times', 'visits', 'tubes'] as const;
 export type Unit = (typeof UNITS)[number];
 
 /** How an item is answered. */

@@ -1,4 +1,4 @@
-import { toneLab, type Lab, type Light, type Tone } from '../colour';
+import { differenceOf, levelOfLightness, toneLab, type Lab, type Light, type Tone } from '../colour';
 import {
   lightenedStrand,
   labOfStrand,
@@ -11,6 +11,7 @@ import { apply, strandAfter, workedMinutes, type Mix } from '../process';
 import type { Shade } from '../shades';
 import { strandLook, type HairForm, type TressLook } from '../tress';
 import { Unfit } from './draw';
+import type { Apart } from './item';
 
 /** Hair of one zone in a few words, so that the hair of a wrong answer can be drawn as easily as that of the right one. */
 export type Subject =
@@ -43,7 +44,7 @@ function pigmented(subject: Subject): Strand {
     case 'natural':
       return naturalStrand(subject.level, { porosity: subject.porosity });
     case 'lightened':
-      return lightenedStrand(subject.level);
+      return keptStrand(`lightened ${subject.level}`, () => lightenedStrand(subject.level));
     case 'toned': {
       const { level, tone } = subject;
       return keptStrand(`${level} ${tone.primary} ${tone.secondary ?? ''}`, () =>
@@ -74,10 +75,47 @@ export const strandOfSubject = (subject: Subject): Strand => ({
 export function labOfSubject(subject: Subject, light: Light = 'daylight'): Lab {
   const strand = pigmented(subject);
   // Coloured hair is made to have this colour in daylight.
-  return subject.kind === 'toned' && light === 'daylight'
-    ? toneLab(subject.level, subject.tone)
-    : labOfStrand(strand, light);
+  if (subject.kind === 'toned' && light === 'daylight') return toneLab(subject.level, subject.tone);
+  const known = labs[light].get(strand);
+  if (known) return known;
+  const lab = labOfStrand(strand, light);
+  labs[light].set(strand, lab);
+  return lab;
 }
+const labs: Record<Light, WeakMap<Strand, Lab>> = {
+  daylight: new WeakMap(),
+  warmLamp: new WeakMap(),
+  coolWhite: new WeakMap(),
+};
+
+/** How hard it is to tell this hair from the same hair a little lighter or darker. */
+export function apartByLevel(subject: Subject, levels: number): Apart {
+  const own = labOfSubject(subject);
+  const neighbours = [subject.level - levels, subject.level + levels].filter(
+    (level) => level >= 1 && level <= 10,
+  );
+  return {
+    deltaE: Math.min(...neighbours.map((level) => differenceOf(own, labOfSubject({ ...subject, level })))),
+    levels,
+  };
+}
+
+/** How hard it is to tell this hair from the same hair with a little more or less white in it. */
+export function apartByWhite(subject: Subject, share: number): Apart {
+  const seen = (white: number) => labOfStrand(strandOfSubject({ ...subject, white }));
+  const neighbours = [subject.white - share, subject.white + share].filter(
+    (white) => white >= 0 && white <= 1,
+  );
+  return {
+    deltaE: Math.min(...neighbours.map((white) => differenceOf(seen(subject.white), seen(white)))),
+    levels: 0,
+  };
+}
+
+/** A lamp may shift how light hair looks; beyond this the reading would no longer be the level of the hair. */
+const MOST_SHIFT_BY_LIGHT = 0.35;
+export const keepsLevel = (subject: Subject, light: Light): boolean =>
+  Math.abs(levelOfLightness(labOfSubject(subject, light).l) - subject.level) <= MOST_SHIFT_BY_LIGHT;
 
 export interface Staging {
   light: Light;

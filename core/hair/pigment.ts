@@ -114,8 +114,7 @@ export function absorptionOf({ brownBlack, red, yellow }: NaturalPigment, dye: D
 
 /** Share of light that comes back at an absorption k: Beer–Lambert over two path lengths, plus the surface. */
 export const reflectedAt = (k: number) =>
-  SURFACE +
-  (WHITE - SURFACE) * (SHORT_PATH_SHARE * exp(-k) + (1 - SHORT_PATH_SHARE) * exp(-LONG_PATH * k));
+  SURFACE + (WHITE - SURFACE) * (SHORT_PATH_SHARE * exp(-k) + (1 - SHORT_PATH_SHARE) * exp(-LONG_PATH * k));
 
 /** Reflectance 0–1 per band of a strand. */
 export function reflectanceOf(pigment: NaturalPigment, dye: Dye = NO_DYE): Spectrum {

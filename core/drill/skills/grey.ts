@@ -1,10 +1,9 @@
-import { differenceOf } from '../../colour';
 import { reason } from '../../reason';
-import { levelsOf } from '../context';
+import { levelsOf, lightFor } from '../context';
 import { insist } from '../draw';
 import { term } from '../item';
 import { at, type BySteps, type Made, type Making, type SkillMaker } from '../make';
-import { labOfSubject, lookOfSubject, type Subject } from '../subject';
+import { apartByLevel, apartByWhite, keepsLevel, lookOfSubject, type Subject } from '../subject';
 
 export const PLACES_OF_GREY = ['hairline', 'temple', 'crown', 'nape'] as const;
 /** Least difference of share between the greyest place and the next, by step. */
@@ -27,20 +26,17 @@ function shareOf({ draw, step, scope, facet }: Making): Made {
   const percent =
     stepPercent === 25 ? quarters[facet as keyof typeof quarters] : draw.int(low / 10, high / 10) * 10;
   const subject = grey(draw.pick(levelsOf(scope, 1, DARK_ENOUGH)), percent / 100);
+  const light = lightFor(scope, step, draw.pick);
   return {
+    light,
     ask: term(stepPercent === 25 ? 'grey.quarters' : 'grey.tenths'),
-    pictures: [
-      { look: lookOfSubject(subject, { light: 'daylight', seed: draw.seed(), shine: 0.6 }), caption: null },
-    ],
+    pictures: [{ look: lookOfSubject(subject, { light, seed: draw.seed(), shine: 0.6 }), caption: null }],
     form: { kind: 'share', stepPercent },
     solution: { kind: 'figure', value: percent / 100, full: 0.01, near: stepPercent / 100 + 0.01 },
     why: [reason('drill.grey.is', 'L3', { share: percent / 100, level: subject.level })],
     subject,
     reads: 'white',
-    apart: {
-      deltaE: differenceOf(labOfSubject(subject), labOfSubject(grey(10, 0))),
-      levels: 0,
-    },
+    apart: apartByWhite(subject, stepPercent / 100),
   };
 }
 
@@ -56,10 +52,12 @@ function where({ draw, step, scope }: Making): Made {
     placed.every((share, i) => i === right || most - share >= apart - 1e-9),
     'no one place is greyest',
   );
+  const light = lightFor(scope, step, draw.pick);
   return {
+    light,
     ask: term('grey.where'),
     pictures: PLACES_OF_GREY.map((place, i) => ({
-      look: lookOfSubject(grey(level, placed[i]), { light: 'daylight', seed: draw.seed(), shine: 0.6 }),
+      look: lookOfSubject(grey(level, placed[i]), { light, seed: draw.seed(), shine: 0.6 }),
       caption: term('option.place', { place }),
     })),
     form: {
@@ -72,26 +70,29 @@ function where({ draw, step, scope }: Making): Made {
       i === right ? [] : [{ answer: i, why: reason('drill.grey.less', 'L3', { share: placed[i], most }) }],
     ),
     why: [reason('drill.grey.most', 'L3', { place: PLACES_OF_GREY[right], share: most })],
+    apart: apartByWhite(grey(level, most), most - Math.max(...rest)),
   };
 }
 
 function rest({ draw, step, scope }: Making): Made {
   const halves = step >= 4;
   const level = draw.pick(levelsOf(scope, 1, DARK_ENOUGH)) + (halves && draw.chance(0.5) ? 0.5 : 0);
+  insist(level <= scope.maxLevel, 'beyond the span');
   const white = draw.int(2, step >= 3 ? 6 : 4) / 10;
   const subject = grey(level, white);
+  const light = lightFor(scope, step, draw.pick);
+  insist(keepsLevel(subject, light), 'this lamp changes the level');
   return {
+    light,
     ask: term('grey.rest'),
-    pictures: [
-      { look: lookOfSubject(subject, { light: 'daylight', seed: draw.seed(), shine: 0.6 }), caption: null },
-    ],
+    pictures: [{ look: lookOfSubject(subject, { light, seed: draw.seed(), shine: 0.6 }), caption: null }],
     form: { kind: 'level', halves },
     solution: { kind: 'figure', value: level, full: 0.01, near: halves ? 0.5 : 1 },
     why: [reason('drill.grey.rest', 'L3', { level, share: white })],
     subject,
     reads: 'level',
     about: { of: 'level', truth: level },
-    apart: { deltaE: halves ? 3.5 : 7, levels: halves ? 0.5 : 1 },
+    apart: apartByLevel(subject, halves ? 0.5 : 1),
   };
 }
 

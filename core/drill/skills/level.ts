@@ -4,35 +4,34 @@ import { levelsOf, lightFor } from '../context';
 import { insist } from '../draw';
 import { term } from '../item';
 import { at, type Making, type SkillMaker } from '../make';
-import { labOfSubject, lookOfSubject, type Subject } from '../subject';
-import { levelOfLightness } from '../../colour';
+import { apartByLevel, keepsLevel, lookOfSubject, type Subject } from '../subject';
 
-/** A lamp may shift how light hair looks; beyond this the reading would no longer be the level of the hair. */
-const MOST_SHIFT_BY_LIGHT = 0.3;
 const SHINES = { dull: 0.15, shiny: 1 } as const;
 
-function subjectOf({ draw, step, facet }: Making): Subject {
-  const level = Number(facet) + (step >= 4 && facet !== '10' && draw.chance(0.5) ? 0.5 : 0);
+const untouched = (level: number): Subject => ({ kind: 'natural', level, white: 0, porosity: 'normal' });
+
+function subjectOf({ draw, step, facet, scope }: Making): Subject {
+  const level = Number(facet) + (step >= 4 && Number(facet) < scope.maxLevel && draw.chance(0.5) ? 0.5 : 0);
   const toned = step >= 3 && draw.chance(0.7);
   // The palest hair carries no full copper or red.
   const tones = TONE_FAMILIES.filter(
     (family) => family !== 'neutral' && (level < 9 || TONES[family].pigment.strength < 1),
   );
-  return toned
-    ? { kind: 'toned', level, tone: { primary: draw.pick(tones) }, white: 0 }
-    : { kind: 'natural', level, white: 0, porosity: 'normal' };
+  return toned ? { kind: 'toned', level, tone: { primary: draw.pick(tones) }, white: 0 } : untouched(level);
 }
 
 /** Skill 1: the level of a tress; cool, warm, shiny or dull, and under three lights (L1, L2). */
 export const level: SkillMaker = {
-  facets: ({ scope }) => levelsOf(scope).map(String),
+  facets: ({ scope }) =>
+    levelsOf(scope)
+      .filter((depth) => scope.lights.some((light) => keepsLevel(untouched(depth), light)))
+      .map(String),
   make: (making) => {
     const { draw, step, scope } = making;
     const halves = step >= 4;
     const subject = subjectOf(making);
     const light = lightFor(scope, step, draw.pick);
-    const seen = levelOfLightness(labOfSubject(subject, light).l);
-    insist(Math.abs(seen - subject.level) <= MOST_SHIFT_BY_LIGHT, 'this lamp changes the level');
+    insist(keepsLevel(subject, light), 'this lamp changes the level');
     const surface = step === 1 ? null : draw.pick(['dull', 'shiny', null] as const);
     const cast = subject.kind === 'toned' ? TONES[subject.tone.primary].temperature : null;
     const why = [reason('drill.level.is', 'L1', { level: subject.level })];
@@ -58,7 +57,7 @@ export const level: SkillMaker = {
       subject,
       reads: 'level',
       about: { of: 'level', truth: subject.level },
-      apart: { deltaE: at([7, 7, 7, 3.5, 3.5], step), levels: halves ? 0.5 : 1 },
+      apart: apartByLevel(subject, halves ? 0.5 : 1),
     };
   },
 };

@@ -1,8 +1,8 @@
 import { differenceOf, neutralLab, TONES, type Lab } from '../../colour';
-import { strandOfColour, type Strand } from '../../hair';
+import { labOfStrand, strandOfColour, type Strand } from '../../hair';
 import { reason } from '../../reason';
 import { strandLook } from '../../tress';
-import { levelsOf } from '../context';
+import { levelsOf, lightFor } from '../context';
 import { insist } from '../draw';
 import { term } from '../item';
 import { at, type BySteps, type Made, type Making, type SkillMaker } from '../make';
@@ -11,26 +11,33 @@ import { labOfSubject, lookOfSubject, type Subject } from '../subject';
 const HOW_MANY: BySteps = [3, 4, 4, 5, 6];
 const LEVEL_GAP: BySteps = [2, 1, 1, 0.5, 0.5];
 /** Share of a full tone between neighbours from cool to warm, by step. */
-const WARMTH_GAP: BySteps = [0.75, 0.5, 0.45, 0.34, 0.26];
-const LEAST_DELTA_E = 1.8;
+const WARMTH_GAP: BySteps = [0.75, 0.5, 0.45, 0.34, 0.28];
+/** Side by side, about 1 is just visible. */
+const LEAST_DELTA_E: BySteps = [3, 2.4, 2, 1.6, 1.3];
 
-/** Shown in a drawn order that is not already the right one. */
-function shownIn(draw: Making['draw'], count: number): number[] {
-  const plain = Array.from({ length: count }, (_, i) => i);
-  const order = draw.shuffled(plain);
+/** A drawn order to show things in, and the answer to it; never the answer itself. */
+function shownIn(draw: Making['draw'], inOrder: readonly number[]): { shown: number[]; right: number[] } {
+  const shown = draw.shuffled(inOrder);
+  const right = inOrder.map((which) => shown.indexOf(which));
   insist(
-    order.some((place, i) => place !== i),
+    right.some((place, i) => place !== i),
     'already in order',
   );
-  return order;
+  return { shown, right };
 }
+
+/** Least ΔE2000 between neighbours. */
+const leastGap = (labs: readonly Lab[]) =>
+  Math.min(...labs.slice(1).map((lab, i) => differenceOf(lab, labs[i])));
 
 const letters = (count: number) =>
   Array.from({ length: count }, (_, i) => term('option.letter', { letter: 'ABCDEF'[i] }));
 
 function byLevel(making: Making): Made {
   const { draw, step, scope } = making;
-  const [count, gap] = [at(HOW_MANY, step), at(LEVEL_GAP, step)];
+  const span = scope.maxLevel - scope.minLevel;
+  const count = Math.min(at(HOW_MANY, step), 1 + 2 * span);
+  const gap = Math.min(at(LEVEL_GAP, step), Math.floor((2 * span) / (count - 1)) / 2);
   const starts = levelsOf(scope, 1, 10).filter(
     (level) => level + gap * (count - 1) <= Math.min(10, scope.maxLevel),
   );
@@ -41,19 +48,26 @@ function byLevel(making: Making): Made {
     white: 0,
     porosity: 'normal',
   }));
-  const shown = shownIn(draw, count);
+  const light = lightFor(scope, step, draw.pick);
+  const seen = subjects.map((subject) => labOfSubject(subject, light));
+  insist(
+    seen.every((lab, i) => i === 0 || lab.l > seen[i - 1].l),
+    'this lamp turns the order round',
+  );
+  // The lightest first: the last of the subjects.
+  const { shown, right } = shownIn(draw, subjects.map((_, i) => i).reverse());
   return {
+    light,
     ask: term('order.light'),
     pictures: shown.map((which, i) => ({
-      look: lookOfSubject(subjects[which], { light: 'daylight', seed: draw.seed(), shine: 0.6 }),
+      look: lookOfSubject(subjects[which], { light, seed: draw.seed(), shine: 0.6 }),
       caption: letters(count)[i],
     })),
     form: { kind: 'order', from: term('end.lightest'), to: term('end.darkest') },
-    // The lightest first: the last of the subjects.
-    solution: { kind: 'order', right: subjects.map((_, place) => shown.indexOf(count - 1 - place)) },
+    solution: { kind: 'order', right },
     why: [reason('drill.order.light', 'L1', { lightest: first + gap * (count - 1), darkest: first, gap })],
     apart: {
-      deltaE: differenceOf(labOfSubject(subjects[count - 1]), labOfSubject(subjects[count - 2])),
+      deltaE: leastGap(seen),
       levels: gap,
     },
   };
@@ -72,36 +86,37 @@ function byWarmth(making: Making): Made {
   const level = draw.pick(levelsOf(scope, 5, 9));
   const first = -1 + (draw.int(0, 100) / 100) * (2.2 - gap * (count - 1));
   const labs = Array.from({ length: count }, (_, i) => warmthAlong(level, first + gap * i));
-  const apart = labs.slice(1).map((lab, i) => differenceOf(lab, labs[i]));
-  insist(Math.min(...apart) >= LEAST_DELTA_E, 'two of them look alike');
-  insist(
-    labs.every((lab, i) => i === 0 || lab.b > labs[i - 1].b),
-    'not one line',
-  );
   const strands = labs.map(strandOfColour);
   insist(
     strands.every((strand): strand is Strand => strand !== null),
     'no hair has this colour',
   );
-  const shown = shownIn(draw, count);
+  const light = lightFor(scope, step, draw.pick);
+  const seen = strands.map((strand) => labOfStrand(strand as Strand, light));
+  const deltaE = leastGap(seen);
+  insist(deltaE >= at(LEAST_DELTA_E, step), 'two of them look alike');
+  insist(
+    seen.every((lab, i) => i === 0 || lab.b > seen[i - 1].b + 0.4),
+    'this lamp turns the order round',
+  );
+  const { shown, right } = shownIn(
+    draw,
+    labs.map((_, i) => i),
+  );
   return {
+    light,
     ask: term('order.warm', { level }),
     pictures: shown.map((which, i) => ({
       look: {
-        ...strandLook(
-          [{ from: 0, to: 1, strand: strands[which] as Strand }],
-          'daylight',
-          'straight',
-          draw.seed(),
-        ),
+        ...strandLook([{ from: 0, to: 1, strand: strands[which] as Strand }], light, 'straight', draw.seed()),
         shine: 0.6,
       },
       caption: letters(count)[i],
     })),
     form: { kind: 'order', from: term('end.coolest'), to: term('end.warmest') },
-    solution: { kind: 'order', right: labs.map((_, place) => shown.indexOf(place)) },
+    solution: { kind: 'order', right },
     why: [reason('drill.order.warm', 'T1', { level })],
-    apart: { deltaE: Math.min(...apart), levels: 0 },
+    apart: { deltaE, levels: 0 },
   };
 }
 

@@ -132,7 +132,7 @@ function looks({ draw, step }: Making): Made {
   const solution = { kind: 'figure', value, full: 0.5, near: 1 } as const;
   return {
     ask: term('timing.looks', { every, minutes: last }),
-    form: { kind: 'figure', unit: 'visits', decimals: 0 },
+    form: { kind: 'figure', unit: 'times', decimals: 0 },
     solution,
     slips: [],
     why: [reason('drill.timing.looks', 'R2', { every, minutes: last, count: value })],

@@ -108,7 +108,7 @@ function cooler(making: Making): Made {
 
 /** Skill 2: the family, then primary and secondary tone, and which of two is cooler (T1, T2). */
 export const tone: SkillMaker = {
-  facets: () => ['cooler', ...COLOURED, 'two'],
+  facets: ({ scope }) => (levelsOf(scope, 4, 9).length > 0 ? ['cooler', ...COLOURED, 'two'] : []),
   make: (making) => {
     const { draw, facet, step } = making;
     if (facet === 'cooler') return cooler(making);

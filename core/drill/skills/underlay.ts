@@ -1,4 +1,4 @@
-import { differenceOf, levelOfLightness } from '../../colour';
+import { differenceOf } from '../../colour';
 import { reason } from '../../reason';
 import { underlayAt, UNDERLAY_TABLE, type Underlay } from '../../theory';
 import { chooseAmong } from '../choice';
@@ -6,7 +6,7 @@ import { levelsOf, lightFor } from '../context';
 import { insist } from '../draw';
 import { term } from '../item';
 import { at, type Making, type SkillMaker } from '../make';
-import { labOfSubject, lookOfSubject, type Subject } from '../subject';
+import { apartByLevel, keepsLevel, labOfSubject, lookOfSubject, type Subject } from '../subject';
 
 const bared = (level: number): Subject => ({ kind: 'lightened', level, white: 0 });
 export const underlayTerm = (underlay: Underlay) => term('option.underlay', { underlay });
@@ -27,18 +27,18 @@ export function otherUnderlays(
 
 /** Skill 3: the pigment that shows on hair being lightened, and the level reached, read from it (U1). */
 export const underlay: SkillMaker = {
-  facets: ({ scope }) => levelsOf(scope, 2, 10).map(String),
+  facets: ({ scope }) =>
+    levelsOf(scope, 2, 10)
+      .filter((level) => scope.lights.some((light) => keepsLevel(bared(level), light)))
+      .map(String),
   make: (making) => {
     const { draw, step, facet, rules, scope } = making;
     const byName = draw.chance(0.5);
     const halves = !byName && step >= 4;
-    const level = Number(facet) + (halves && facet !== '10' && draw.chance(0.5) ? 0.5 : 0);
+    const level = Number(facet) + (halves && Number(facet) < scope.maxLevel && draw.chance(0.5) ? 0.5 : 0);
     const subject = bared(level);
     const light = lightFor(scope, step, draw.pick);
-    insist(
-      Math.abs(levelOfLightness(labOfSubject(subject, light).l) - level) <= 0.35,
-      'this lamp changes the level',
-    );
+    insist(keepsLevel(subject, light), 'this lamp changes the level');
     const right = underlayAt(level, rules);
     const shared = {
       pictures: [{ look: lookOfSubject(subject, { light, seed: draw.seed(), shine: 0.6 }), caption: null }],
@@ -54,13 +54,7 @@ export const underlay: SkillMaker = {
         solution: { kind: 'figure', value: level, full: 0.01, near: halves ? 0.5 : 1 },
         reads: 'level',
         about: { of: 'level', truth: level },
-        apart: {
-          deltaE: differenceOf(
-            labOfSubject(subject),
-            labOfSubject(bared(Math.max(1, level - (halves ? 0.5 : 1)))),
-          ),
-          levels: halves ? 0.5 : 1,
-        },
+        apart: apartByLevel(subject, halves ? 0.5 : 1),
       };
     const others = otherUnderlays(making, level);
     const choice = chooseAmong(

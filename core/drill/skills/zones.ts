@@ -1,10 +1,10 @@
-import { differenceOf, type Lab } from '../../colour';
+import { differenceOf } from '../../colour';
 import { labOfStrand, naturalStrand, type Strand } from '../../hair';
 import { apply, strandAfter, workedMinutes, type Mix } from '../../process';
 import { reason } from '../../reason';
 import type { Shade } from '../../shades';
 import { strandLook, type StretchOfHair } from '../../tress';
-import { levelsOf } from '../context';
+import { levelsOf, lightFor } from '../context';
 import { insist } from '../draw';
 import { term } from '../item';
 import { at, type BySteps, type Made, type Making, type SkillMaker } from '../make';
@@ -19,20 +19,20 @@ const NEAR = 0.11;
 const LEAST_DELTA_E = 5;
 const percentage = (share: number) => Math.round(share * 100) / 100;
 
-function zoned({ draw }: Making, stretches: StretchOfHair[]) {
-  return [
-    { look: { ...strandLook(stretches, 'daylight', 'straight', draw.seed()), shine: 0.5 }, caption: null },
-  ];
+/** The lock in a light of the scope, and how far its neighbouring zones are apart; a boundary has to be seen. */
+function zoned({ draw, step, scope }: Making, stretches: StretchOfHair[]) {
+  const light = lightFor(scope, step, draw.pick);
+  const labs = stretches.map(({ strand }) => labOfStrand(strand, light));
+  const deltaE = Math.min(...labs.slice(1).map((lab, i) => differenceOf(lab, labs[i])));
+  insist(deltaE >= LEAST_DELTA_E, 'the boundary cannot be seen');
+  const look = { ...strandLook(stretches, light, 'straight', draw.seed()), shine: 0.5 };
+  return { light, deltaE, pictures: [{ look, caption: null }] };
 }
-function away(one: Strand, other: Strand): number {
-  const labs: Lab[] = [labOfStrand(one), labOfStrand(other)];
-  return differenceOf(labs[0], labs[1]);
-}
-const contrast = (deltaE: number) => insist(deltaE >= LEAST_DELTA_E, 'the boundary cannot be seen');
 
+/** Two levels of the scope, at least as far apart as the step asks: in the dark steps one level is hardly seen. */
 function levelPair({ draw, step, scope }: Making): [number, number] {
-  const apart = at(LEVELS_APART, step);
-  const low = draw.pick(levelsOf(scope, 1, 10).filter((level) => level + apart <= 10));
+  const apart = Math.min(at(LEVELS_APART, step) + draw.pick([0, 0, 0.5, 1]), scope.maxLevel - scope.minLevel);
+  const low = draw.pick(levelsOf(scope).filter((level) => level + apart <= scope.maxLevel));
   return draw.chance(0.5) ? [low, low + apart] : [low + apart, low];
 }
 const coloured = (level: number): Strand =>
@@ -40,52 +40,50 @@ const coloured = (level: number): Strand =>
 
 /** Natural growth, and the colour that is growing out below it. */
 function regrowth(making: Making): Made {
-  const { draw, step } = making;
+  const { draw } = making;
   const [grown, colour] = levelPair(making);
   const where = percentage(draw.int(12, 55) / 100);
   const [root, lengths] = [naturalStrand(grown), coloured(colour)];
-  const deltaE = away(root, lengths);
-  contrast(deltaE);
+  const { deltaE, ...shown } = zoned(making, [
+    { from: 0, to: where, strand: root },
+    { from: where, to: 1, strand: lengths },
+  ]);
   return {
+    ...shown,
     ask: term('zones.regrowth'),
-    pictures: zoned(making, [
-      { from: 0, to: where, strand: root },
-      { from: where, to: 1, strand: lengths },
-    ]),
     form: { kind: 'mark', marks: [term('mark.regrowthEnds')] },
     solution: { kind: 'mark', at: [where], full: FULL, near: NEAR },
     why: [reason('drill.zones.regrowth', 'A1', { root: grown, lengths: colour })],
-    apart: { deltaE, levels: at(LEVELS_APART, step) },
+    apart: { deltaE, levels: Math.abs(grown - colour) },
   };
 }
 
 /** A band that was coloured twice. */
 function band(making: Making): Made {
-  const { draw, step } = making;
+  const { draw } = making;
   const [rest, inBand] = levelPair(making);
   const from = percentage(draw.int(15, 50) / 100);
   const to = percentage(from + draw.int(18, 32) / 100);
   const [plain, banded] = [coloured(rest), coloured(inBand)];
-  const deltaE = away(plain, banded);
-  contrast(deltaE);
+  const { deltaE, ...shown } = zoned(making, [
+    { from: 0, to: from, strand: plain },
+    { from, to, strand: banded },
+    { from: to, to: 1, strand: plain },
+  ]);
   return {
+    ...shown,
     ask: term('zones.band'),
-    pictures: zoned(making, [
-      { from: 0, to: from, strand: plain },
-      { from, to, strand: banded },
-      { from: to, to: 1, strand: plain },
-    ]),
     form: { kind: 'mark', marks: [term('mark.bandBegins'), term('mark.bandEnds')] },
     solution: { kind: 'mark', at: [from, to], full: FULL, near: NEAR },
     why: [reason('drill.zones.band', 'A1', { rest, band: inBand })],
-    apart: { deltaE, levels: at(LEVELS_APART, step) },
+    apart: { deltaE, levels: Math.abs(rest - inBand) },
   };
 }
 
 /** The same colour put on root to tip at once; the porous ends took more of it (F11). */
 function porous(making: Making): Made {
   const { draw, step, scope } = making;
-  const natural = draw.pick(levelsOf(scope, 4, 9));
+  const natural = draw.pick(levelsOf(scope, 6, 9));
   const shade: Shade = {
     label: '',
     series: 'fashion',
@@ -103,14 +101,13 @@ function porous(making: Making): Made {
     ),
   );
   const where = percentage(draw.int(50, 82) / 100);
-  const deltaE = away(mids, ends);
-  contrast(deltaE);
+  const { deltaE, ...shown } = zoned(making, [
+    { from: 0, to: where, strand: mids },
+    { from: where, to: 1, strand: ends },
+  ]);
   return {
+    ...shown,
     ask: term('zones.porous'),
-    pictures: zoned(making, [
-      { from: 0, to: where, strand: mids },
-      { from: where, to: 1, strand: ends },
-    ]),
     form: { kind: 'mark', marks: [term('mark.porousFrom')] },
     solution: { kind: 'mark', at: [where], full: FULL, near: NEAR },
     why: [reason('drill.zones.porous', 'C2', { tone: shade.tone.primary })],
@@ -120,7 +117,7 @@ function porous(making: Making): Made {
 
 /** Skill 6: where regrowth ends, where a band lies, where ends turn porous. */
 export const zones: SkillMaker = {
-  facets: ({ scope }) => ['regrowth', 'band', ...(levelsOf(scope, 4, 9).length > 0 ? ['porous'] : [])],
+  facets: ({ scope }) => ['regrowth', 'band', ...(levelsOf(scope, 6, 9).length > 0 ? ['porous'] : [])],
   make: (making) =>
     making.facet === 'regrowth' ? regrowth(making) : making.facet === 'band' ? band(making) : porous(making),
 };
