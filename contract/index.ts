@@ -2,3 +2,4 @@ export * from './accounts';
 export * from './errors';
 export * from './classes';
 export * from './exercises';
+export * from './drills';

@@ -1,0 +1,263 @@
+import fc from 'fast-check';
+import { biasedBy, expert, guesser, ofAbility, practise } from './simulated';
+import {
+  afterAnswer,
+  analyseSlots,
+  dueCount,
+  emptyMemory,
+  eyeOf,
+  facetsOf,
+  generate,
+  memoryOf,
+  nextSpec,
+  NothingToAsk,
+  PLAIN_CONTEXT,
+  planTest,
+  proveSitting,
+  sittingOf,
+  SKILLS,
+  startOfWeek,
+  STEPS,
+  type Answered,
+  type Skill,
+} from '.';
+
+const START = Date.UTC(2026, 1, 2, 18);
+const DAY = 86_400_000;
+const run = (learner: Parameters<typeof practise>[0], skills: readonly Skill[], answers: number, seed = 1) =>
+  practise(learner, skills, PLAIN_CONTEXT, { answers, seed, start: START });
+const share = (answers: readonly { score: number }[]) =>
+  answers.reduce((sum, { score }) => sum + score, 0) / answers.length;
+
+const answered: fc.Arbitrary<Answered> = fc.constantFrom(...SKILLS).chain((skill) =>
+  fc.record({
+    skill: fc.constant(skill),
+    facet: fc.constantFrom(...facetsOf(skill, PLAIN_CONTEXT)),
+    step: fc.constantFrom(...STEPS),
+    score: fc.constantFrom(0, 0.5, 1),
+    assisted: fc.boolean(),
+    at: fc.integer({ min: START, max: START + 30 * DAY }),
+  }),
+);
+
+describe('memory', () => {
+  it('stays in range whatever is answered, in whatever order of time', () => {
+    fc.assert(
+      fc.property(fc.array(answered, { maxLength: 60 }), (answers) => {
+        const memory = memoryOf(answers);
+        for (const { step } of Object.values(memory.reach)) {
+          expect(step).toBeGreaterThanOrEqual(1);
+          expect(step).toBeLessThanOrEqual(5);
+        }
+        for (const { card } of Object.values(memory.facets)) {
+          expect(Number.isFinite(card.stability)).toBe(true);
+          expect(new Date(card.due).getTime()).toBeGreaterThanOrEqual(START);
+        }
+      }),
+      { numRuns: 150 },
+    );
+  });
+
+  it('climbs on right answers, falls three times as far on wrong ones, and never on assisted ones', () => {
+    fc.assert(
+      fc.property(answered, fc.array(answered, { maxLength: 30 }), (one, before) => {
+        const memory = memoryOf(before);
+        const own = { ...one, assisted: false };
+        const was = memory.reach[one.skill].step;
+        const right = afterAnswer(memory, { ...own, score: 1 }).reach[one.skill].step;
+        const wrong = afterAnswer(memory, { ...own, score: 0 }).reach[one.skill].step;
+        expect(right).toBeGreaterThanOrEqual(was);
+        expect(wrong).toBeLessThanOrEqual(was);
+        expect(afterAnswer(memory, { ...one, assisted: true })).toBe(memory);
+      }),
+    );
+  });
+
+  it('brings a wrong answer back the same evening and a right one on a later day', () => {
+    const one: Answered = { skill: 'level', facet: '6', step: 2, score: 1, assisted: false, at: START };
+    let memory = emptyMemory();
+    for (let i = 0; i < 3; i++) memory = afterAnswer(memory, { ...one, at: START + i * 20 * 60_000 });
+    expect(new Date(memory.facets['level 6'].card.due).getTime()).toBeGreaterThan(START + DAY);
+    const wrong = afterAnswer(memory, { ...one, score: 0, at: START + 3 * DAY });
+    expect(new Date(wrong.facets['level 6'].card.due).getTime()).toBeLessThan(START + 3 * DAY + 3600_000);
+    expect(dueCount(wrong, START + 4 * DAY)).toBe(1);
+  });
+});
+
+describe('what comes next', () => {
+  it('is always an item there is, of a skill that was asked for', () => {
+    fc.assert(
+      fc.property(
+        fc.array(answered, { maxLength: 40 }),
+        fc.subarray([...SKILLS], { minLength: 1 }),
+        fc.integer({ min: 0, max: 2 ** 31 }),
+        (answers, skills, seed) => {
+          const wanted = { skills, memory: memoryOf(answers), now: START + 31 * DAY, seed, before: answers };
+          const spec = nextSpec(wanted, PLAIN_CONTEXT)!;
+          expect(skills).toContain(spec.skill);
+          expect(nextSpec(wanted, PLAIN_CONTEXT)).toEqual(spec);
+          generate(spec, PLAIN_CONTEXT);
+        },
+      ),
+      { numRuns: 120 },
+    );
+  });
+
+  it('is what is due before what is new, and not the same twice running', () => {
+    const missed: Answered = {
+      skill: 'dilution',
+      facet: 'water',
+      step: 1,
+      score: 0,
+      assisted: false,
+      at: START,
+    };
+    const spec = nextSpec(
+      { skills: SKILLS, memory: memoryOf([missed]), now: START + DAY, seed: 5, before: [] },
+      PLAIN_CONTEXT,
+    );
+    expect(spec).toMatchObject({ skill: 'dilution', facet: 'water' });
+    const after = nextSpec(
+      { skills: SKILLS, memory: memoryOf([missed]), now: START + DAY, seed: 5, before: [missed] },
+      PLAIN_CONTEXT,
+    );
+    expect(after).not.toMatchObject({ skill: 'dilution', facet: 'water' });
+  });
+
+  it('is nothing where the scope has nothing', () => {
+    const pale = { ...PLAIN_CONTEXT, scope: { ...PLAIN_CONTEXT.scope, minLevel: 8 } };
+    expect(
+      nextSpec({ skills: ['grey'], memory: emptyMemory(), now: START, seed: 1, before: [] }, pale),
+    ).toBeNull();
+  });
+
+  it('mixes skills, and settles where about three of four answers are right', () => {
+    const answers = run(ofAbility(3), SKILLS, 260, 9);
+    expect(new Set(answers.map(({ skill }) => skill)).size).toBe(SKILLS.length);
+    const one = run(ofAbility(3), ['level'], 160, 4);
+    expect(share(one.slice(60))).toBeGreaterThan(0.62);
+    expect(share(one.slice(60))).toBeLessThan(0.9);
+  });
+});
+
+describe('simulated students', () => {
+  it('an expert is right throughout and reaches the hardest step', () => {
+    const answers = run(expert, ['level', 'tone', 'ratio'], 150);
+    expect(share(answers)).toBe(1);
+    expect(answers[answers.length - 1].step).toBe(5);
+  });
+
+  it('one who guesses stays at the bottom with what chance gives', () => {
+    const answers = run(guesser, SKILLS, 300, 3);
+    expect(share(answers)).toBeLessThan(0.35);
+    expect(share(answers.slice(40).map(({ step }) => ({ score: step })))).toBeLessThan(2);
+  });
+
+  it('half a level of bias is found, by sign and size, and told from an expert', () => {
+    for (const bias of [0.5, -0.5]) {
+      const eye = eyeOf(run(biasedBy(bias), ['level'], 150, 2));
+      // Readings cannot leave the scale, so a bias is a little less than it is.
+      expect(eye.level.all!.bias * Math.sign(bias)).toBeGreaterThan(0.3);
+      expect(eye.level.all!.bias * Math.sign(bias)).toBeLessThan(0.6);
+      expect(eye.level.all!.accuracy).toBeLessThan(0.9);
+    }
+    expect(eyeOf(run(expert, ['level'], 80)).level.all).toMatchObject({ bias: 0, accuracy: 1 });
+  });
+});
+
+describe('my eye', () => {
+  it('leaves assisted answers out of everything but their count and minutes', () => {
+    const own = run(expert, ['level', 'tone'], 30);
+    const assisted = run(guesser, ['level', 'tone'], 20, 8).map((a) => ({ ...a, assisted: true }));
+    const eye = eyeOf([...own, ...assisted]);
+    expect(eye).toMatchObject({ answers: 30, assisted: 20 });
+    expect(eye.level.all!.accuracy).toBe(1);
+    expect(eye.confusion.level.every(({ truth, given }) => truth === given)).toBe(true);
+    expect(eye.minutes).toBeGreaterThan(eyeOf(own).minutes);
+  });
+
+  it('counts weeks from Monday, and the minutes of none who walked away', () => {
+    expect(new Date(startOfWeek(Date.UTC(2026, 10, 24))).toISOString()).toBe('2026-11-23T00:00:00.000Z');
+    const [first] = run(expert, ['level'], 1);
+    const eye = eyeOf([
+      { ...first, seconds: 4000 },
+      { ...first, at: first.at + 8 * DAY, seconds: 30 },
+    ]);
+    expect(eye.weeks).toHaveLength(2);
+    expect(eye.minutes).toBe(2.5);
+    expect(eyeOf([])).toMatchObject({ answers: 0, weeks: [], next: null, strengths: [] });
+  });
+
+  it('names the weakest skill as the next step', () => {
+    const strong = run(expert, ['ratio', 'label'], 60);
+    const weak = run(guesser, ['tone'], 30, 5);
+    const eye = eyeOf([...strong, ...weak]);
+    expect(eye.next).toBe('tone');
+    expect(eye.strengths).not.toContain('tone');
+  });
+});
+
+describe('a reading test', () => {
+  const parts = [
+    { skill: 'level', count: 6 },
+    { skill: 'tone', count: 4 },
+    { skill: 'toner', count: 3 },
+  ] as const;
+  const plan = planTest(parts, 3, PLAIN_CONTEXT, 77);
+
+  it('asks the same slots of everyone, with own hair, own figures and an own order', () => {
+    const [one, other] = [sittingOf(plan, 1, 'own'), sittingOf(plan, 2, 'own')];
+    const sorted = (sitting: typeof one) => sitting.map(({ slot }) => slot).sort((a, b) => a - b);
+    expect(sorted(one)).toEqual(plan.map((_, i) => i));
+    expect(sorted(other)).toEqual(sorted(one));
+    expect(one.map(({ slot }) => slot)).not.toEqual(other.map(({ slot }) => slot));
+    const question = (sitting: typeof one, slot: number) =>
+      JSON.stringify(generate(sitting.find((item) => item.slot === slot)!.spec, PLAIN_CONTEXT).question);
+    plan.forEach((_, slot) => expect(question(one, slot)).not.toBe(question(other, slot)));
+    expect(sittingOf(plan, 5, 'same')).toEqual(sittingOf(plan, 5, 'same'));
+    expect(sittingOf(plan, 5, 'same').map(({ slot }) => slot)).toEqual(plan.map((_, i) => i));
+  });
+
+  it('is about as hard in every variant', () => {
+    const hardness = Array.from({ length: 40 }, (_, seed) => {
+      const apart = proveSitting(sittingOf(plan, seed, 'own'), PLAIN_CONTEXT).flatMap(({ apart: a }) =>
+        a ? [a.deltaE] : [],
+      );
+      return apart.reduce((a, b) => a + b, 0) / apart.length;
+    });
+    expect(Math.max(...hardness) / Math.min(...hardness)).toBeLessThan(1.8);
+  });
+
+  it('takes every facet of a skill before one comes twice', () => {
+    const slots = planTest([{ skill: 'level', count: 20 }], 2, PLAIN_CONTEXT, 3);
+    const counts = facetsOf('level', PLAIN_CONTEXT).map(
+      (f) => slots.filter(({ facet }) => facet === f).length,
+    );
+    expect(counts).toEqual(Array(10).fill(2));
+  });
+
+  it('is refused where a skill has nothing to ask', () => {
+    const pale = { ...PLAIN_CONTEXT, scope: { ...PLAIN_CONTEXT.scope, minLevel: 8 } };
+    expect(() => planTest([{ skill: 'grey', count: 1 }], 1, pale, 1)).toThrow(NothingToAsk);
+  });
+});
+
+describe('analysis of a test', () => {
+  it('agrees with figures worked by hand', () => {
+    const sittings = [
+      [1, 1, 1], [1, 1, 0], [1, 0, 0], [0, 0, 1], [0, 0, 0], [1, 1, 1],
+    ].map((scores) => ({ scores })); // prettier-ignore
+    const [first, second, third] = analyseSlots(sittings, 3);
+    expect(first.difficulty).toBeCloseTo(4 / 6);
+    // Pearson of 1 1 1 0 0 1 with 2 1 0 1 0 2: covariance 1/6, deviations √(2/9) and √(2/3).
+    expect(first.discrimination).toBeCloseTo(0.433, 3);
+    expect(second.discrimination).toBeGreaterThan(third.discrimination!);
+  });
+
+  it('claims nothing of few sittings or of a slot that all or none got', () => {
+    expect(analyseSlots([{ scores: [1] }], 1)[0].discrimination).toBeNull();
+    const all = Array.from({ length: 8 }, (_, i) => ({ scores: [1, i % 2] }));
+    expect(analyseSlots(all, 2)[0]).toMatchObject({ difficulty: 1, discrimination: null });
+    expect(analyseSlots([], 2).map(({ difficulty }) => difficulty)).toEqual([0, 0]);
+  });
+});

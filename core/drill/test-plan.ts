@@ -1,0 +1,65 @@
+import { z } from 'zod';
+import { seedFrom } from '../random';
+import type { DrillContext } from './context';
+import { drawFrom } from './draw';
+import { facetsOf, generate } from './generate';
+import type { ItemSpec } from './item';
+import { skillSchema, stepSchema, type Step } from './skill';
+
+/** One question of a reading test without its seed: what makes it as hard for one student as for another. */
+export const slotSchema = z.object({ skill: skillSchema, facet: z.string(), step: stepSchema });
+export type Slot = z.infer<typeof slotSchema>;
+
+export const testPartSchema = z.object({ skill: skillSchema, count: z.number().int().min(1).max(20) });
+export type TestPart = z.infer<typeof testPartSchema>;
+
+/** Thrown for a part that the scope has nothing for. */
+export class NothingToAsk extends RangeError {
+  constructor(readonly skill: TestPart['skill']) {
+    super(`${skill} has nothing to ask in this scope`);
+  }
+}
+
+/**
+ * The questions of a test: every facet of a skill before any comes twice, in the order of the parts. Which facets is
+ * drawn from the seed. @throws NothingToAsk
+ */
+export function planTest(
+  parts: readonly TestPart[],
+  step: Step,
+  context: DrillContext,
+  seed: number,
+): Slot[] {
+  const draw = drawFrom(seed);
+  return parts.flatMap(({ skill, count }) => {
+    const facets = facetsOf(skill, context);
+    if (facets.length === 0) throw new NothingToAsk(skill);
+    const slots: Slot[] = [];
+    while (slots.length < count)
+      for (const facet of draw.shuffled(facets)) if (slots.length < count) slots.push({ skill, facet, step });
+    return slots;
+  });
+}
+
+export interface TestItem {
+  /** Index into the plan: the same slot is as hard for everyone. */
+  slot: number;
+  spec: ItemSpec;
+}
+
+/**
+ * The items of one sitting. With `own` variants the seed is the student's: other hair, other figures, another order of
+ * the same slots, so that a neighbour's screen is of no help and the difficulty is the same.
+ */
+export function sittingOf(plan: readonly Slot[], seed: number, variants: 'own' | 'same'): TestItem[] {
+  const draw = drawFrom(seed);
+  const order = plan.map((_, i) => i);
+  return (variants === 'own' ? draw.shuffled(order) : order).map((slot) => ({
+    slot,
+    spec: { ...plan[slot], seed: seedFrom(`${seed} ${slot}`) },
+  }));
+}
+
+/** Makes every item of a sitting, to prove before a test is set that there is one for each. */
+export const proveSitting = (items: readonly TestItem[], context: DrillContext) =>
+  items.map(({ spec }) => generate(spec, context));
