@@ -27,7 +27,11 @@ const address = (path: string) =>
   path
     .replace(':classId', room.classId)
     .replace(':exerciseId', room.exerciseId)
-    .replace(':attemptId', attemptId);
+    .replace(':attemptId', attemptId)
+    .replace(':practiceId', room.practiceId)
+    .replace(':testId', room.testId)
+    .replace(':sittingId', room.sittingId)
+    .replace(':studentId', room.student.account.id);
 
 describe('every route, by everyone', () => {
   it('has an address of its own and says how it finds what its address names', () => {

@@ -4,6 +4,9 @@ import { classRoutes } from './classes/routes';
 import { exerciseRoutes } from './exercises/routes';
 import type { Route } from './http/route';
 import { lineRoutes } from './lines/routes';
+import { practiceRoutes } from './practice/routes';
+import { readingRoutes } from './reading/routes';
+import { sittingRoutes } from './reading/sitting-routes';
 
 /** Every route of the application. The access test walks this list, so nothing can be mounted beside it. */
 export const allRoutes = (): Route[] => [
@@ -12,4 +15,7 @@ export const allRoutes = (): Route[] => [
   ...classRoutes(),
   ...exerciseRoutes(),
   ...attemptRoutes(),
+  ...practiceRoutes(),
+  ...readingRoutes(),
+  ...sittingRoutes(),
 ];

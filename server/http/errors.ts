@@ -32,7 +32,8 @@ export const notFound = () =>
 export function invalid(error: ZodError): HttpError {
   const fields = error.issues.map((issue) => ({
     path: issue.path.join('.'),
-    code: issue.code,
+    // A rule of our own names itself.
+    code: issue.code === 'custom' ? String(issue.params?.code ?? issue.code) : issue.code,
     message: issue.message,
   }));
   const first = fields[0];

@@ -102,7 +102,29 @@ export function exerciseBody(change: object = {}) {
   };
 }
 
-/** One class with an educator, a student, one exercise, and strangers of both kinds. */
+export const TEST_BODY = {
+  title: 'Levels and tones',
+  parts: [
+    { skill: 'level', count: 3 },
+    { skill: 'tone', count: 2 },
+    { skill: 'grey', count: 2 },
+  ],
+  step: 2,
+  scope: { minLevel: 1, maxLevel: 10, lights: ['daylight'] },
+  variants: 'own',
+  minutes: 10,
+  feedback: 'atEnd',
+  attempts: 2,
+  dueAt: '2026-03-09T18:00:00Z',
+};
+export const PRACTICE_BODY = {
+  title: 'Every evening',
+  skills: ['level', 'tone'],
+  scope: { minLevel: 1, maxLevel: 10, lights: ['daylight'] },
+  minutesAWeek: 20,
+};
+
+/** One class with an educator, a student, one exercise, one practice, one test that is begun, and strangers of both kinds. */
 export async function classroom(h: Harness) {
   const educator = await signedIn(h, 'educator', 'Educator');
   const otherEducator = await signedIn(h, 'educator', 'Other-educator');
@@ -115,7 +137,25 @@ export async function classroom(h: Harness) {
   const exerciseId: string = (
     await educator.post(`/api/classes/${classId}/exercises`, exerciseBody()).expect(201)
   ).body.id;
-  return { educator, otherEducator, student, classmate, stranger, classId, joinCode, exerciseId };
+  const made = async (path: string, body: object): Promise<string> =>
+    (await educator.post(`/api/classes/${classId}/${path}`, body).expect(201)).body.id;
+  const practiceId = await made('practices', PRACTICE_BODY);
+  const testId = await made('reading-tests', TEST_BODY);
+  const sittingId: string = (await student.post(`/api/my/reading-tests/${testId}/sittings`).expect(200)).body
+    .id;
+  return {
+    educator,
+    otherEducator,
+    student,
+    classmate,
+    stranger,
+    classId,
+    joinCode,
+    exerciseId,
+    practiceId,
+    testId,
+    sittingId,
+  };
 }
 
 export const newId = () => randomUUID();

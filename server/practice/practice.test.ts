@@ -1,0 +1,121 @@
+import type { DrillAnswer, MyPractice, StudentEye } from '@cimbel/contract';
+import { FULL_SCOPE, generate, PLAIN_CONTEXT, rightResponse, type ItemSpec } from '@cimbel/core/drill';
+import { classroom, harness, newId, PRACTICE_BODY, type Harness } from '../testing/harness';
+
+let h: Harness;
+let room: Awaited<ReturnType<typeof classroom>>;
+beforeAll(async () => {
+  h = await harness();
+  room = await classroom(h);
+}, 60_000);
+afterAll(() => h.close());
+
+const SPEC: ItemSpec = { skill: 'level', facet: '6', step: 2, seed: 7 };
+const answered = (change: Partial<DrillAnswer> = {}): DrillAnswer => ({
+  id: newId(),
+  classId: room.classId,
+  practiceId: room.practiceId,
+  spec: SPEC,
+  scope: FULL_SCOPE,
+  response: rightResponse(generate(SPEC, PLAIN_CONTEXT)),
+  assisted: false,
+  at: '2026-03-02T17:30:00.000Z',
+  seconds: 30,
+  ...change,
+});
+const send = (page: typeof room.student, ...answers: DrillAnswer[]) =>
+  page.post('/api/my/drill-answers', { answers });
+const practiceOf = async (page: typeof room.student): Promise<MyPractice> =>
+  (await page.get('/api/my/practice').expect(200)).body;
+
+describe('answers from a device', () => {
+  it('are kept once, however often they are sent', async () => {
+    const one = answered();
+    await send(room.student, one, answered({ seconds: 60 })).expect(200);
+    const again = await send(room.student, one).expect(200);
+    expect(again.body).toEqual({ kept: [one.id], refused: [] });
+    const mine = await practiceOf(room.student);
+    expect(mine.answers).toBe(2);
+    expect(mine.minutesThisWeek).toBe(1.5);
+    expect(mine.practices).toEqual([expect.objectContaining({ id: room.practiceId, minutesThisWeek: 1.5 })]);
+    expect(mine.memory.facets['level 6'].card.reps).toBe(2);
+  });
+
+  it('are marked here, whatever the device believes', async () => {
+    const wrong = answered({ response: { kind: 'figure', value: 2 } });
+    await send(room.classmate, { ...wrong, score: 1 } as DrillAnswer).expect(200);
+    const row = await h.db('drill_answers').where({ id: wrong.id }).first();
+    expect(row).toMatchObject({ score: 0, reading: { of: 'level', truth: 6, given: 2 } });
+  });
+
+  it('are refused for good, each with a reason, and the rest is kept', async () => {
+    const kept = answered({ practiceId: newId() });
+    const cases: [DrillAnswer, string][] = [
+      [answered({ spec: { ...SPEC, facet: '99' } }), 'noSuchItem'],
+      [answered({ response: { kind: 'choice', index: 1 } }), 'noSuchItem'],
+      [answered({ classId: newId() }), 'notYours'],
+    ];
+    const body = (await send(room.classmate, ...cases.map(([a]) => a), kept).expect(200)).body;
+    expect(body.kept).toEqual([kept.id]);
+    expect(body.refused).toEqual(cases.map(([{ id }, code]) => ({ id, code })));
+    // A practice that has ended takes nothing from the answer.
+    expect((await h.db('drill_answers').where({ id: kept.id }).first()).practice_id).toBeNull();
+    const taken = answered({ id: kept.id });
+    expect((await send(room.student, taken)).body.refused).toEqual([{ id: kept.id, code: 'idTaken' }]);
+    const malformed = await send(room.student, answered({ seconds: -1 }));
+    expect([malformed.status, malformed.body.error.fields[0].path]).toEqual([422, 'answers.0.seconds']);
+  });
+
+  it('from a clock that runs ahead are of today, and old ones of their own day', async () => {
+    const ahead = answered({ at: '2030-01-01T00:00:00.000Z' });
+    const old = answered({ at: '2026-02-10T17:00:00.000Z' });
+    await send(room.student, ahead, old).expect(200);
+    const at = async ({ id }: DrillAnswer) => (await h.db('drill_answers').where({ id }).first()).answered_at;
+    expect(await at(ahead)).toEqual(h.clock.now);
+    expect(await at(old)).toEqual(new Date(old.at));
+  });
+});
+
+describe('a practice', () => {
+  it('is seen by the students of its class, and its answers outlive it', async () => {
+    const id = (await room.educator.post(`/api/classes/${room.classId}/practices`, PRACTICE_BODY).expect(201))
+      .body.id;
+    expect((await practiceOf(room.classmate)).practices.map((p) => p.id)).toContain(id);
+    expect((await practiceOf(room.stranger)).practices).toEqual([]);
+    const one = answered({ practiceId: id });
+    await send(room.classmate, one).expect(200);
+    await room.educator.delete(`/api/practices/${id}`).expect(200);
+    expect(await h.db('drill_answers').where({ id: one.id }).first()).toMatchObject({
+      practice_id: null,
+      score: 1,
+    });
+  });
+
+  it('names the field that cannot be', async () => {
+    const refused = await room.educator.post(`/api/classes/${room.classId}/practices`, {
+      ...PRACTICE_BODY,
+      scope: { minLevel: 5, maxLevel: 6, lights: ['daylight'] },
+    });
+    expect(refused.body.error.fields).toEqual([
+      expect.objectContaining({ path: 'scope.maxLevel', code: 'spanTooShort' }),
+    ]);
+  });
+});
+
+describe('an eye', () => {
+  it('is the student’s own, and the educator sees what was done for the class', async () => {
+    await send(room.student, answered({ classId: null, practiceId: null })).expect(200);
+    const own = (await room.student.get('/api/my/eye').expect(200)).body;
+    const seen: StudentEye = (
+      await room.educator
+        .get(`/api/classes/${room.classId}/students/${room.student.account.id}/eye`)
+        .expect(200)
+    ).body;
+    expect(own.answers).toBe(seen.eye.answers + 1);
+    expect(own.level.all).toMatchObject({ bias: 0, accuracy: 1 });
+    expect(seen.studentName).toBe('Student');
+    await room.educator
+      .get(`/api/classes/${room.classId}/students/${room.stranger.account.id}/eye`)
+      .expect(404);
+  });
+});

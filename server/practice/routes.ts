@@ -1,0 +1,113 @@
+import {
+  drillAnswersSchema,
+  extraTimeSchema,
+  newPracticeSchema,
+  type MyEye,
+  type StudentEye,
+} from '@cimbel/contract';
+import { ownClass, type ClassRow } from '../classes/access';
+import { route, type Call, type Route } from '../http/route';
+import { createPractice, eyeOfStudent, keepAnswers, practiceOf, type PracticeRow } from './store';
+
+async function ownPractice({ db, me, param }: Call): Promise<PracticeRow | null> {
+  const row = await db('practices')
+    .join('classes', 'classes.id', 'practices.class_id')
+    .where({ 'practices.id': param('practiceId'), 'classes.educator_id': me!.id })
+    .select('practices.*')
+    .first();
+  return row ?? null;
+}
+
+interface Member {
+  inClass: ClassRow;
+  id: string;
+  name: string;
+}
+/** A student of a class, for the educator who leads it. */
+async function studentOfMyClass(call: Call): Promise<Member | null> {
+  const inClass = await ownClass(call);
+  if (!inClass) return null;
+  const row = await call
+    .db('memberships')
+    .join('users', 'users.id', 'memberships.student_id')
+    .where({ class_id: inClass.id, student_id: call.param('studentId') })
+    .select('users.id', 'users.name')
+    .first();
+  return row ? { inClass, id: row.id, name: row.name } : null;
+}
+
+export const practiceRoutes = (): Route[] => [
+  route({
+    method: 'get',
+    path: '/api/my/practice',
+    who: 'student',
+    handle: ({ db, me, now }) => practiceOf(db, me.id, now()),
+  }),
+  route({
+    method: 'post',
+    path: '/api/my/drill-answers',
+    who: 'student',
+    body: drillAnswersSchema,
+    handle: ({ db, me, now, body }) => keepAnswers(db, me.id, body.answers, now()),
+  }),
+  route({
+    method: 'get',
+    path: '/api/my/eye',
+    who: 'student',
+    handle: ({ db, me }): Promise<MyEye> => eyeOfStudent(db, me.id),
+  }),
+  route({
+    method: 'post',
+    path: '/api/classes/:classId/practices',
+    who: 'educator',
+    reach: ownClass,
+    body: newPracticeSchema,
+    handle: async ({ db, now, reached, body, res }) => {
+      const made = await createPractice(db, reached.id, body, now());
+      res.status(201);
+      return made;
+    },
+  }),
+  route({
+    method: 'delete',
+    path: '/api/practices/:practiceId',
+    who: 'educator',
+    reach: ownPractice,
+    // The answers stay: they are the students' own record.
+    handle: async ({ db, reached }) => {
+      await db('practices').where({ id: reached.id }).delete();
+    },
+  }),
+  route({
+    method: 'get',
+    path: '/api/classes/:classId/students/:studentId/eye',
+    who: 'educator',
+    reach: studentOfMyClass,
+    handle: async ({ db, reached }): Promise<StudentEye> => ({
+      studentName: reached.name,
+      className: reached.inClass.name,
+      eye: await eyeOfStudent(db, reached.id, reached.inClass.id),
+    }),
+  }),
+  route({
+    method: 'put',
+    path: '/api/classes/:classId/students/:studentId/extra-time',
+    who: 'educator',
+    reach: studentOfMyClass,
+    body: extraTimeSchema,
+    handle: async ({ db, now, reached, body }) => {
+      await db.transaction(async (trx) => {
+        await trx('memberships')
+          .where({ class_id: reached.inClass.id, student_id: reached.id })
+          .update({ extra_time_share: body.extraTimeShare });
+        // Whoever is in the middle of a test gets it at once.
+        await trx.raw(
+          `update sittings s set ends_at = s.started_at + t.minutes * (1 + ?::float) * interval '1 minute'
+             from reading_tests t
+            where t.id = s.test_id and t.class_id = ? and s.student_id = ? and s.finished_at is null and s.ends_at > ?`,
+          [body.extraTimeShare, reached.inClass.id, reached.id, now()],
+        );
+      });
+    },
+  }),
+];

@@ -1,0 +1,238 @@
+import type { DrillAnswer, DrillAnswersKept, MyPractice, NewPractice, PracticeForMe } from '@cimbel/contract';
+import {
+  countedSeconds,
+  eyeOf,
+  fitsForm,
+  generate,
+  markItem,
+  memoryOf,
+  startOfWeek,
+  type Eye,
+  type EyeAnswer,
+  type Item,
+  type Scope,
+  type Skill,
+} from '@cimbel/core/drill';
+import { DEFAULT_HOUSE_RULES, houseRulesSchema, type HouseRules } from '@cimbel/core/theory';
+import type { Knex } from 'knex';
+
+export interface PracticeRow {
+  id: string;
+  class_id: string;
+  title: string;
+  skills: Skill[];
+  scope: Scope;
+  minutes_a_week: number;
+  created_at: Date;
+}
+
+interface AnswerRow {
+  id: string;
+  student_id: string;
+  class_id: string | null;
+  practice_id: string | null;
+  skill: Skill;
+  facet: string;
+  step: EyeAnswer['step'];
+  score: number;
+  reading: EyeAnswer['reading'];
+  light: EyeAnswer['light'];
+  assisted: boolean;
+  seconds: number;
+  answered_at: Date;
+}
+
+export async function createPractice(
+  db: Knex,
+  classId: string,
+  { title, skills, scope, minutesAWeek }: NewPractice,
+  now: Date,
+): Promise<{ id: string }> {
+  const [row] = await db('practices')
+    .insert({
+      class_id: classId,
+      title,
+      skills: JSON.stringify(skills),
+      scope: JSON.stringify(scope),
+      minutes_a_week: minutesAWeek,
+      created_at: now,
+    })
+    .returning('id');
+  return row;
+}
+
+const asEyeAnswer = (row: AnswerRow): EyeAnswer => ({
+  skill: row.skill,
+  facet: row.facet,
+  step: row.step,
+  score: row.score,
+  assisted: row.assisted,
+  at: row.answered_at.getTime(),
+  seconds: row.seconds,
+  light: row.light,
+  reading: row.reading,
+});
+
+/** A student's answers, oldest first; with a class only those that were given for it. */
+export async function answersOf(db: Knex, studentId: string, classId?: string): Promise<EyeAnswer[]> {
+  const rows: AnswerRow[] = await db('drill_answers')
+    .where({ student_id: studentId, ...(classId ? { class_id: classId } : {}) })
+    .orderBy('answered_at');
+  return rows.map(asEyeAnswer);
+}
+export const eyeOfStudent = async (db: Knex, studentId: string, classId?: string): Promise<Eye> =>
+  eyeOf(await answersOf(db, studentId, classId));
+
+const minutesOf = (rows: readonly Pick<AnswerRow, 'seconds'>[]) =>
+  rows.reduce((sum, { seconds }) => sum + countedSeconds(seconds), 0) / 60;
+
+/** Answers of everyone in a class, by student. */
+export async function answersOfClass(db: Knex, classId: string): Promise<Map<string, EyeAnswer[]>> {
+  const rows: AnswerRow[] = await db('drill_answers').where({ class_id: classId }).orderBy('answered_at');
+  const byStudent = new Map<string, EyeAnswer[]>();
+  for (const row of rows) {
+    const own = byStudent.get(row.student_id);
+    if (own) own.push(asEyeAnswer(row));
+    else byStudent.set(row.student_id, [asEyeAnswer(row)]);
+  }
+  return byStudent;
+}
+
+/** Minutes this week by practice and student: `practice student` → minutes. */
+export async function minutesThisWeek(
+  db: Knex,
+  practiceIds: string[],
+  now: Date,
+): Promise<Map<string, number>> {
+  const rows: AnswerRow[] = await db('drill_answers')
+    .whereIn('practice_id', practiceIds)
+    .where('answered_at', '>=', new Date(startOfWeek(now.getTime())));
+  const minutes = new Map<string, number>();
+  for (const row of rows) {
+    const key = `${row.practice_id} ${row.student_id}`;
+    minutes.set(key, (minutes.get(key) ?? 0) + minutesOf([row]));
+  }
+  return minutes;
+}
+
+interface MyClass {
+  id: string;
+  name: string;
+  houseRules: HouseRules;
+}
+async function classesOfStudent(db: Knex, studentId: string): Promise<MyClass[]> {
+  const rows = await db('classes')
+    .join('memberships', 'memberships.class_id', 'classes.id')
+    .where({ student_id: studentId })
+    .orderBy('joined_at')
+    .select('classes.id', 'classes.name', 'classes.house_rules');
+  return rows.map((row) => ({
+    id: row.id,
+    name: row.name,
+    houseRules: houseRulesSchema.parse(row.house_rules),
+  }));
+}
+
+export async function practiceOf(db: Knex, studentId: string, now: Date): Promise<MyPractice> {
+  const classes = await classesOfStudent(db, studentId);
+  const [rows, answers] = await Promise.all([
+    db<PracticeRow>('practices')
+      .whereIn(
+        'class_id',
+        classes.map(({ id }) => id),
+      )
+      .orderBy('created_at'),
+    answersOf(db, studentId),
+  ]);
+  const minutes = await minutesThisWeek(
+    db,
+    rows.map(({ id }) => id),
+    now,
+  );
+  const week = startOfWeek(now.getTime());
+  return {
+    classes,
+    practices: rows.map((row): PracticeForMe => ({
+      id: row.id,
+      classId: row.class_id,
+      className: classes.find(({ id }) => id === row.class_id)!.name,
+      title: row.title,
+      skills: row.skills,
+      scope: row.scope,
+      minutesAWeek: row.minutes_a_week,
+      minutesThisWeek: minutes.get(`${row.id} ${studentId}`) ?? 0,
+    })),
+    memory: memoryOf(answers),
+    answers: answers.length,
+    minutesThisWeek: minutesOf(answers.filter(({ at }) => at >= week)),
+  };
+}
+
+/** The item an answer is for, made again here: what the device thinks of its own answer counts for nothing. */
+function itemOf({ spec, scope, response }: DrillAnswer, rules: HouseRules): Item | null {
+  try {
+    const item = generate(spec, { rules, scope });
+    return fitsForm(item, response) ? item : null;
+  } catch (error) {
+    if (error instanceof RangeError) return null;
+    throw error;
+  }
+}
+
+/**
+ * Keeps answers once each, in the order they were given. An answer that is refused is refused for good, so that a
+ * device does not send it for ever.
+ */
+export async function keepAnswers(
+  db: Knex,
+  studentId: string,
+  answers: readonly DrillAnswer[],
+  now: Date,
+): Promise<DrillAnswersKept> {
+  const classes = await classesOfStudent(db, studentId);
+  const practices = await db<PracticeRow>('practices').whereIn(
+    'class_id',
+    classes.map(({ id }) => id),
+  );
+  const result: DrillAnswersKept = { kept: [], refused: [] };
+  for (const answer of answers) {
+    const { id, spec, classId, practiceId } = answer;
+    const own = classes.find((one) => one.id === classId);
+    // A practice that was ended meanwhile takes nothing from the answer.
+    const practice = practices.find((one) => one.id === practiceId && one.class_id === classId);
+    const mine = classId === null || own !== undefined;
+    const item = mine ? itemOf(answer, own?.houseRules ?? DEFAULT_HOUSE_RULES) : null;
+    if (!item) {
+      result.refused.push({ id, code: mine ? 'noSuchItem' : 'notYours' });
+      continue;
+    }
+    const { score, reading } = markItem(item, answer.response);
+    await db('drill_answers')
+      .insert({
+        id,
+        student_id: studentId,
+        class_id: classId,
+        practice_id: practice?.id ?? null,
+        skill: spec.skill,
+        facet: spec.facet,
+        step: spec.step,
+        seed: spec.seed,
+        scope: JSON.stringify(answer.scope),
+        response: JSON.stringify(answer.response),
+        score,
+        reading: reading ? JSON.stringify(reading) : null,
+        light: item.question.light,
+        assisted: answer.assisted,
+        seconds: answer.seconds,
+        // A clock that is ahead must not put practice into next week.
+        answered_at: new Date(Math.min(new Date(answer.at).getTime(), now.getTime())),
+        received_at: now,
+      })
+      .onConflict('id')
+      .ignore();
+    const stored = await db<AnswerRow>('drill_answers').where({ id }).first();
+    if (stored!.student_id === studentId) result.kept.push(id);
+    else result.refused.push({ id, code: 'idTaken' });
+  }
+  return result;
+}

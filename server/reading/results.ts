@@ -1,0 +1,125 @@
+import type { EducatorTest } from '@cimbel/contract';
+import { analyseSlots, confusionOf, SKILLS, type Skill } from '@cimbel/core/drill';
+import { stringify } from 'csv-stringify/sync';
+import type { Knex } from 'knex';
+import { hasEnded, testFacts, type SittingAnswerRow, type SittingRow, type TestOfClass } from './rows';
+import { answersOfSittings, scoreOf } from './sitting-store';
+import { bestSittings } from './store';
+
+interface Scored {
+  sitting: SittingRow;
+  answers: SittingAnswerRow[];
+  score: number;
+  /** Score of each slot of the plan. */
+  bySlot: number[];
+}
+
+function scored(sitting: SittingRow, all: readonly SittingAnswerRow[]): Scored {
+  const answers = all.filter(({ sitting_id }) => sitting_id === sitting.id);
+  const bySlot = sitting.items.map(() => 0);
+  for (const { position, score } of answers) bySlot[sitting.items[position].slot] = score;
+  return { sitting, answers, score: scoreOf(sitting, answers), bySlot };
+}
+
+const mean = (values: readonly number[]) =>
+  values.length === 0 ? null : values.reduce((a, b) => a + b, 0) / values.length;
+
+export async function educatorTest(db: Knex, test: TestOfClass, now: Date): Promise<EducatorTest> {
+  const [members, sittings] = await Promise.all([
+    db('memberships')
+      .join('users', 'users.id', 'memberships.student_id')
+      .where({ class_id: test.class_id })
+      .orderBy('users.name')
+      .select('users.id', 'users.name', 'memberships.extra_time_share'),
+    db<SittingRow>('sittings').where({ test_id: test.id }).orderBy('number'),
+  ]);
+  const answers = await answersOfSittings(
+    db,
+    sittings.map(({ id }) => id),
+  );
+  const finished = sittings
+    .filter((sitting) => hasEnded(sitting, now))
+    .map((sitting) => scored(sitting, answers));
+  const best = bestSittings(finished);
+  const counted = [...best.values()];
+  const slotsOf = (skill: Skill) => test.plan.flatMap((slot, i) => (slot.skill === skill ? [i] : []));
+  const skills = SKILLS.filter((skill) => slotsOf(skill).length > 0);
+  const readings = counted.flatMap(({ answers: own }) => own.flatMap(({ reading }) => reading ?? []));
+  const levels = readings.flatMap((reading) => (reading.of === 'level' ? [reading] : []));
+  const tones = readings.flatMap((reading) => (reading.of === 'tone' ? [reading] : []));
+  return {
+    ...testFacts(test),
+    classId: test.class_id,
+    className: test.class_name,
+    plan: test.plan,
+    late: now > test.due_at,
+    rows: members.map((member) => {
+      const own = sittings.filter(({ student_id }) => student_id === member.id);
+      const top = best.get(member.id);
+      const open = own.find((sitting) => !hasEnded(sitting, now));
+      return {
+        studentId: member.id,
+        name: member.name,
+        extraTimeShare: member.extra_time_share,
+        state: top ? 'finished' : open ? 'inWork' : 'notStarted',
+        sittingId: top?.sitting.id ?? null,
+        sittings: own.length,
+        score: top?.score ?? null,
+        minutes: top ? top.answers.reduce((sum, { seconds }) => sum + seconds, 0) / 60 : null,
+        bySkill: top
+          ? Object.fromEntries(skills.map((skill) => [skill, mean(slotsOf(skill).map((i) => top.bySlot[i]))]))
+          : {},
+      };
+    }),
+    slots: analyseSlots(
+      counted.map(({ bySlot }) => ({ scores: bySlot })),
+      test.plan.length,
+    ).map((facts) => {
+      const apart = counted.flatMap(({ sitting }) => {
+        const kept = sitting.items.find(({ slot }) => slot === facts.slot);
+        return kept?.item.apart ? [kept.item.apart.deltaE] : [];
+      });
+      return { ...facts, ...test.plan[facts.slot], deltaE: mean(apart) };
+    }),
+    skills: skills.map((skill) => ({
+      skill,
+      questions: slotsOf(skill).length,
+      accuracy: mean(counted.flatMap(({ bySlot }) => slotsOf(skill).map((i) => bySlot[i]))),
+    })),
+    confusion: { level: confusionOf(levels), tone: confusionOf(tones) },
+  };
+}
+
+/** A cell that begins like a formula would be run by a spreadsheet; a quote in front keeps it text. */
+const plain = (text: string) => (/^[=+\-@\t\r]/.test(text) ? `'${text}` : text);
+const percent = (share: number | null | undefined) =>
+  share === null || share === undefined ? '' : Math.round(share * 1000) / 10;
+
+/** One row a student, one column a skill. UTF-8 with a mark in front, which spreadsheets ask for. */
+export function resultsCsv(test: EducatorTest): string {
+  const skills = test.skills.map(({ skill }) => skill);
+  const rows = test.rows.map((row) => [
+    plain(row.name),
+    row.state,
+    row.sittings,
+    percent(row.score),
+    row.minutes === null ? '' : Math.round(row.minutes * 10) / 10,
+    Math.round(row.extraTimeShare * 100),
+    ...skills.map((skill) => percent(row.bySkill[skill])),
+  ]);
+  return stringify(
+    [
+      [
+        'student',
+        'state',
+        'attempts',
+        'score_percent',
+        'minutes',
+        'extra_time_percent',
+        ...skills.map((s) => `${s}_percent`),
+      ],
+      ...rows,
+    ],
+    { bom: true, record_delimiter: 'windows' },
+  );
+}

@@ -1,0 +1,172 @@
+import type { NewTest, ReadingDesk, TestChange } from '@cimbel/contract';
+import {
+  eyeOf,
+  NothingToAsk,
+  planTest,
+  proveSitting,
+  sittingOf,
+  startOfWeek,
+  countedSeconds,
+} from '@cimbel/core/drill';
+import { seedFrom } from '@cimbel/core';
+import type { Knex } from 'knex';
+import { randomInt } from 'node:crypto';
+import type { ClassRow } from '../classes/access';
+import { HttpError, invalidField } from '../http/errors';
+import { answersOfClass, minutesThisWeek, type PracticeRow } from '../practice/store';
+import { hasEnded, testFacts, type SittingRow, type TestRow } from './rows';
+import { answersOfSittings, scoreOf } from './sitting-store';
+
+const SEEDS = 2 ** 32 - 1;
+
+export async function createTest(
+  db: Knex,
+  owner: ClassRow,
+  wanted: NewTest,
+  now: Date,
+  seed = randomInt(SEEDS),
+): Promise<{ id: string }> {
+  const dueAt = new Date(wanted.dueAt);
+  if (dueAt <= now) throw invalidField('dueAt', 'past', 'The due time has passed. Choose a later one.');
+  const context = { rules: owner.house_rules, scope: wanted.scope };
+  let plan;
+  try {
+    plan = planTest(wanted.parts, wanted.step, context, seed);
+    // Proves that each question can be made before anyone sits in front of it.
+    proveSitting(sittingOf(plan, seedFrom(`${seed} proof`), wanted.variants), context);
+  } catch (error) {
+    if (error instanceof NothingToAsk)
+      throw invalidField(
+        `parts.${wanted.parts.findIndex(({ skill }) => skill === error.skill)}.skill`,
+        'nothingToAsk',
+        `There is nothing to ask of ${error.skill} between these levels.`,
+      );
+    throw error;
+  }
+  const [row] = await db('reading_tests')
+    .insert({
+      class_id: owner.id,
+      title: wanted.title,
+      plan: JSON.stringify(plan),
+      scope: JSON.stringify(wanted.scope),
+      house_rules: JSON.stringify(owner.house_rules),
+      step: wanted.step,
+      variants: wanted.variants,
+      feedback: wanted.feedback,
+      minutes: wanted.minutes,
+      attempts: wanted.attempts,
+      seed,
+      due_at: dueAt,
+      created_at: now,
+    })
+    .returning('id');
+  return row;
+}
+
+export async function changeTest(db: Knex, test: TestRow, change: TestChange, now: Date): Promise<void> {
+  const { title, dueAt, released } = change;
+  const columns = {
+    ...(title === undefined ? {} : { title }),
+    ...(dueAt === undefined ? {} : { due_at: new Date(dueAt) }),
+    ...(released === undefined ? {} : { released_at: released ? (test.released_at ?? now) : null }),
+  };
+  if (Object.keys(columns).length > 0) await db('reading_tests').where({ id: test.id }).update(columns);
+}
+
+/** Only while nobody has begun: what students did is never thrown away with the test. */
+export async function deleteTest(db: Knex, test: TestRow): Promise<void> {
+  await db.transaction(async (trx) => {
+    await trx('reading_tests').where({ id: test.id }).forUpdate().first();
+    if (await trx('sittings').where({ test_id: test.id }).first())
+      throw new HttpError(
+        409,
+        'readingTest.begun',
+        'Students have begun this test; it can no longer be deleted.',
+      );
+    await trx('reading_tests').where({ id: test.id }).delete();
+  });
+}
+
+const meanOf = (values: readonly number[]) =>
+  values.length === 0 ? null : values.reduce((a, b) => a + b, 0) / values.length;
+
+/** The best finished sitting of each student. */
+export function bestSittings<T extends { sitting: SittingRow; score: number }>(
+  scored: readonly T[],
+): Map<string, T> {
+  const best = new Map<string, T>();
+  for (const one of scored) {
+    const other = best.get(one.sitting.student_id);
+    if (!other || one.score > other.score) best.set(one.sitting.student_id, one);
+  }
+  return best;
+}
+
+export async function readingDesk(db: Knex, inClass: ClassRow, now: Date): Promise<ReadingDesk> {
+  const [practices, tests, members, byStudent] = await Promise.all([
+    db<PracticeRow>('practices').where({ class_id: inClass.id }).orderBy('created_at'),
+    db<TestRow>('reading_tests').where({ class_id: inClass.id }).orderBy('due_at'),
+    db('memberships')
+      .join('users', 'users.id', 'memberships.student_id')
+      .where({ class_id: inClass.id })
+      .orderBy('users.name')
+      .select('users.id', 'users.name', 'memberships.extra_time_share'),
+    answersOfClass(db, inClass.id),
+  ]);
+  const minutes = await minutesThisWeek(
+    db,
+    practices.map(({ id }) => id),
+    now,
+  );
+  const sittings: SittingRow[] = await db<SittingRow>('sittings').whereIn(
+    'test_id',
+    tests.map(({ id }) => id),
+  );
+  const ended = sittings.filter((sitting) => hasEnded(sitting, now));
+  const answers = await answersOfSittings(
+    db,
+    ended.map(({ id }) => id),
+  );
+  const week = startOfWeek(now.getTime());
+  return {
+    classId: inClass.id,
+    className: inClass.name,
+    houseRules: inClass.house_rules,
+    practices: practices.map(({ id, title, skills, scope, minutes_a_week }) => ({
+      id,
+      title,
+      skills,
+      scope,
+      minutesAWeek: minutes_a_week,
+      reached: members.filter((member) => (minutes.get(`${id} ${member.id}`) ?? 0) >= minutes_a_week).length,
+    })),
+    tests: tests.map((test) => {
+      const scored = ended
+        .filter(({ test_id }) => test_id === test.id)
+        .map((sitting) => ({ sitting, score: scoreOf(sitting, answers) }));
+      const best = [...bestSittings(scored).values()];
+      return { ...testFacts(test), finished: best.length, mean: meanOf(best.map(({ score }) => score)) };
+    }),
+    students: members.map((member) => {
+      const own = byStudent.get(member.id) ?? [];
+      const eye = eyeOf(own);
+      return {
+        id: member.id,
+        name: member.name,
+        extraTimeShare: member.extra_time_share,
+        minutesThisWeek:
+          own.filter(({ at }) => at >= week).reduce((sum, { seconds }) => sum + countedSeconds(seconds), 0) /
+          60,
+        answers: eye.answers,
+        accuracy: meanOf(own.filter(({ assisted }) => !assisted).map(({ score }) => score)),
+        levelBias: eye.level.all?.bias ?? null,
+        skills: Object.fromEntries(
+          eye.skills.map(({ skill, answers: count, accuracy, step }) => [
+            skill,
+            { answers: count, accuracy, step },
+          ]),
+        ),
+      };
+    }),
+  };
+}
