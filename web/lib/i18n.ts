@@ -2,6 +2,8 @@ import { format as formatDate } from 'date-fns';
 import i18next from 'i18next';
 import { initReactI18next } from 'react-i18next';
 import craft from '../locales/en/craft.json';
+import drill from '../locales/en/drill.json';
+import drillReasons from '../locales/en/drill-reasons.json';
 import reasons from '../locales/en/reasons.json';
 import ui from '../locales/en/ui.json';
 
@@ -9,7 +11,7 @@ import ui from '../locales/en/ui.json';
  * Every word shown comes from the locale files. Reasons of the core are codes with parameters; the formats below turn a
  * parameter into the craft's own notation, so that a sentence reads `{{given, level}}` and nothing is put together by hand.
  */
-export const LOCALES = { en: { ui, craft, reasons } } as const;
+export const LOCALES = { en: { ui, craft, drill, reasons: { ...reasons, drill: drillReasons } } } as const;
 const RIGHT_TO_LEFT = new Set(['ar', 'fa', 'he', 'ur']);
 
 const number = (digits: number) => (value: number, language?: string) =>
@@ -33,6 +35,8 @@ formatter.add('grams', (value, language) => `${number(1)(value, language)} g`);
 formatter.add('minutes', (value, language) => `${number(0)(value, language)} min`);
 formatter.add('vol', (value, language) => `${number(1)(value, language)} vol`);
 formatter.add('points', number(2));
+formatter.add('percent', (value, language) => `${number(1)(value, language)} %`);
+formatter.add('flOz', (value, language) => `${number(2)(value, language)} fl oz`);
 formatter.add('start', (value, language) =>
   typeof value === 'number' ? `${number(0)(value, language)} min` : String(value),
 );
@@ -54,6 +58,13 @@ for (const list of [
   'diameter',
   'zone',
   'yesNo',
+  'condition',
+  'light',
+  'place',
+  'temperature',
+  'scalp',
+  'watch',
+  'dilutionRule',
 ] as const) {
   formatter.add(list, (value, _language, options: { cap?: boolean }) => {
     const words = i18n.t(`${list}.${value}`, { ns: 'craft' });

@@ -158,7 +158,9 @@ describe('words', () => {
       seen.add(reading.reason.code);
       expectWorded(reading.reason);
     }
-    expect(leaves(LOCALES.en.reasons).filter((code) => !seen.has(code))).toEqual([]);
+    // Reasons of the drills have a test of their own.
+    const { drill: _, ...marking } = LOCALES.en.reasons;
+    expect(leaves(marking).filter((code) => !seen.has(code))).toEqual([]);
   });
 
   it('of the interface are all used somewhere, by name or by the beginning of one', () => {

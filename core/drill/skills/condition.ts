@@ -104,7 +104,7 @@ function porosity({ draw }: Making): Made {
   const words = (which: Porosity) => term('option.porosity', { porosity: which });
   return {
     ask: term('condition.porosity'),
-    facts: [term('fact.feel', { feels })],
+    facts: [term(`fact.feel.${feels}`, { feels })],
     ...chooseAmong(
       draw,
       { value: feels, words: words(feels) },
@@ -131,17 +131,17 @@ const ACTIONS = ['rinse', 'goOn', 'warmth', 'secondCoat'] as const;
 type Action = (typeof ACTIONS)[number];
 function stop({ draw }: Making): Made {
   const sign = draw.pick(Object.keys(SIGNS) as (keyof typeof SIGNS)[]);
-  const words = (action: Action) => term('option.action', { action });
+  const words = (action: Action) => term(`option.action.${action}`, { action });
   return {
     ask: term('condition.stop'),
-    facts: [term('fact.sign', { sign })],
+    facts: [term(`fact.sign.${sign}`, { sign })],
     ...chooseAmong(
       draw,
       { value: SIGNS[sign] as Action, words: words(SIGNS[sign]) },
       ACTIONS.map((action) => ({
         value: action,
         words: words(action),
-        slip: reason('drill.condition.otherAction', 'R3', { action }),
+        slip: reason(`drill.condition.otherAction.${action}`, 'R3'),
       })),
       (action) => action === SIGNS[sign],
     ),

@@ -132,16 +132,16 @@ function allowed({ draw, rules, step }: Making): Made {
     ],
     ...chooseAmong(
       draw,
-      { value: ruling, words: term('option.ruling', { ruling }) },
+      { value: ruling, words: term(`option.ruling.${ruling}`, { ruling }) },
       DILUTION_RULINGS.map((other) => ({
         value: other,
-        words: term('option.ruling', { ruling: other }),
+        words: term(`option.ruling.${other}`, { ruling: other }),
         slip: reason('drill.dilution.otherRuling', 'D5'),
       })),
       (value) => value === dilutionRuling(line, rules),
       { options: at([3, 4, 4, 4, 4], step) },
     ),
-    why: [reason('drill.dilution.ruling', 'D5', { ruling })],
+    why: [reason(`drill.dilution.ruling.${ruling}`, 'D5')],
   };
 }
 

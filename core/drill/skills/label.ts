@@ -14,8 +14,9 @@ import { insist } from '../draw';
 import { term, type Term } from '../item';
 import type { Made, Making, SkillMaker } from '../make';
 
-export function shadeTerm({ level, tone, series }: Pick<Shade, 'level' | 'tone' | 'series'>): Term {
-  if (level === null) return term('option.clear');
+export function shadeTerm({ level: depth, tone, series }: Pick<Shade, 'level' | 'tone' | 'series'>): Term {
+  // Clear is not asked about: it has no level and no tone to read.
+  const level = depth!;
   if (series === 'natural' || series === 'extraNatural') return term(`option.${series}`, { level });
   return tone.secondary
     ? term('option.shadeTwo', { level, primary: tone.primary, secondary: tone.secondary })
@@ -78,6 +79,16 @@ function misreadings(line: Line, shade: Shade, { draw }: Making): { shade: Shade
   );
 }
 
+/** What a label says, for the reason given with the answer. */
+function saysOf(line: Line, { label, level, tone, series }: Shade) {
+  const params = { line: line.name, label, level: level! };
+  if (series === 'natural') return reason('drill.label.isNatural', 'T2', params);
+  if (series === 'extraNatural') return reason('drill.label.isExtra', 'T2', params);
+  return tone.secondary
+    ? reason('drill.label.isTwo', 'T2', { ...params, tone: tone.primary, second: tone.secondary })
+    : reason('drill.label.isOne', 'T2', { ...params, tone: tone.primary });
+}
+
 const slipOf = (slip: string, line: Line) => reason(`drill.label.${slip}`, 'T2', { line: line.name });
 
 function read(line: Line, making: Making): Made {
@@ -101,7 +112,7 @@ function read(line: Line, making: Making): Made {
       },
       { options: making.step >= 4 ? 6 : 4, least: 3 },
     ),
-    why: [reason('drill.label.reads', 'T2', { line: line.name, label: shade.label })],
+    why: [saysOf(line, shade)],
   };
 }
 
@@ -133,7 +144,7 @@ function find(line: Line, making: Making): Made {
       },
       { options: making.step >= 4 ? 6 : 4, least: 3 },
     ),
-    why: [reason('drill.label.writes', 'T2', { line: line.name, label: shade.label })],
+    why: [saysOf(line, shade)],
   };
 }
 

@@ -1,0 +1,17 @@
+import { TONE_FAMILIES } from '@cimbel/core/colour';
+import type { Term } from '@cimbel/core/drill';
+import { shippedLine } from '@cimbel/core/shades';
+import type { TFunction } from 'i18next';
+
+/** A term of the core in words. */
+export const termWords = (t: TFunction, { code, params }: Term): string =>
+  t(code, { ns: 'drill', ...params });
+
+/** What is practised within a skill, in a word or two. */
+export function facetWords(t: TFunction, facet: string): string {
+  const [name, lineId] = facet.split(':');
+  if (lineId) return t(`facet.${name}`, { ns: 'drill', line: shippedLine(lineId)?.name ?? lineId });
+  if (/^\d+$/.test(facet)) return t('facet.level', { ns: 'drill', level: facet });
+  if (TONE_FAMILIES.some((family) => family === facet)) return t(`tone.${facet}`, { ns: 'craft' });
+  return t(`facet.${facet}`, { ns: 'drill' });
+}
