@@ -35,6 +35,11 @@ formatter.add('grams', (value, language) => `${number(1)(value, language)} g`);
 formatter.add('minutes', (value, language) => `${number(0)(value, language)} min`);
 formatter.add('vol', (value, language) => `${number(1)(value, language)} vol`);
 formatter.add('points', number(2));
+formatter.add('minutesPlain', number(0));
+formatter.add('grams1', number(1));
+formatter.add('signed', (value, language) =>
+  new Intl.NumberFormat(language, { maximumFractionDigits: 1, signDisplay: 'exceptZero' }).format(value),
+);
 formatter.add('percent', (value, language) => `${number(1)(value, language)} %`);
 formatter.add('flOz', (value, language) => `${number(2)(value, language)} fl oz`);
 formatter.add('start', (value, language) =>

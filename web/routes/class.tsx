@@ -6,6 +6,7 @@ import { useTranslation } from 'react-i18next';
 import { Link, useParams } from 'react-router';
 import { api } from '../lib/api';
 import { dateTime } from '../lib/i18n';
+import { ClassTabs } from '../features/reading/class-tabs';
 import { Button, ButtonLink } from '../ui/button';
 import { Empty, Failure, Loading } from '../ui/panel';
 import { PageTitle } from '../ui/page-title';
@@ -139,6 +140,7 @@ export function ClassPage() {
           {t('class.newExercise')}
         </ButtonLink>
       </div>
+      <ClassTabs classId={detail.id} />
       {detail.exercises.length === 0 ? <Empty>{t('class.noExercises')}</Empty> : null}
       {detail.students.length === 0 ? <Empty>{t('class.noStudents')}</Empty> : null}
       {detail.students.length > 0 || detail.exercises.length > 0 ? <ClassTable detail={detail} /> : null}

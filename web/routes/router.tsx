@@ -42,6 +42,51 @@ export const router = createBrowserRouter([
             lazy: async () => ({ Component: (await import('./new-exercise')).NewExercisePage }),
           },
           {
+            path: '/classes/:classId/reading',
+            lazy: async () => ({ Component: (await import('./reading-desk')).ReadingDeskPage }),
+          },
+          {
+            path: '/classes/:classId/new-practice',
+            lazy: async () => ({ Component: (await import('./new-practice')).NewPracticePage }),
+          },
+          {
+            path: '/classes/:classId/new-test',
+            lazy: async () => ({ Component: (await import('./new-test')).NewTestPage }),
+          },
+          {
+            path: '/classes/:classId/students/:studentId/eye',
+            lazy: async () => ({ Component: (await import('./eye')).StudentEyePage }),
+          },
+          {
+            path: '/reading-tests/:testId',
+            lazy: async () => ({ Component: (await import('./test-results')).TestResultsPage }),
+          },
+          {
+            path: '/sittings/:sittingId',
+            lazy: async () => ({ Component: (await import('./sitting-result')).SittingResultPage }),
+          },
+          {
+            path: '/reading',
+            lazy: async () => ({ Component: (await import('./reading-home')).ReadingHome }),
+          },
+          {
+            path: '/reading/practice',
+            lazy: async () => ({ Component: (await import('./practice')).PracticePage }),
+          },
+          { path: '/reading/eye', lazy: async () => ({ Component: (await import('./eye')).MyEyePage }) },
+          {
+            path: '/reading/tests/:testId',
+            lazy: async () => ({ Component: (await import('./reading-test')).ReadingTestPage }),
+          },
+          {
+            path: '/reading/sittings/:sittingId',
+            lazy: async () => ({ Component: (await import('./sitting')).SittingPage }),
+          },
+          {
+            path: '/reading/sittings/:sittingId/result',
+            lazy: async () => ({ Component: (await import('./sitting-result')).SittingResultPage }),
+          },
+          {
             path: '/exercises/:exerciseId',
             lazy: async () => ({ Component: (await import('./exercise')).ExercisePage }),
           },

@@ -72,11 +72,14 @@ function MainNav() {
   if (!data?.me) return null;
   const work =
     data.me.role === 'educator'
-      ? { to: '/classes', text: t('nav.classes') }
-      : { to: '/due', text: t('nav.exercises') };
+      ? [{ to: '/classes', text: t('nav.classes') }]
+      : [
+          { to: '/due', text: t('nav.exercises') },
+          { to: '/reading', text: t('nav.reading') },
+        ];
   return (
     <nav className="flex gap-1 sm:ms-6" aria-label={t('nav.main')}>
-      {[work, { to: '/lab', text: t('nav.lab') }].map(({ to, text }) => (
+      {[...work, { to: '/lab', text: t('nav.lab') }].map(({ to, text }) => (
         <NavLink
           key={to}
           to={to}

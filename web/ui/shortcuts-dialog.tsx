@@ -10,6 +10,11 @@ const SHORTCUTS = [
   { keys: ['←', '→'], words: 'levels' },
   { keys: ['J'], words: 'nextAnswer' },
   { keys: ['K'], words: 'previousAnswer' },
+  { keys: ['1', '9'], words: 'choose' },
+  { keys: ['.'], words: 'halfLevel' },
+  { keys: ['Enter'], words: 'answer' },
+  { keys: ['A'], words: 'figures' },
+  { keys: ['X'], words: 'stop' },
 ] as const;
 
 export function ShortcutsDialog({ open, onClose }: { open: boolean; onClose: () => void }) {

@@ -1,0 +1,23 @@
+import { rightResponse, type Item, type Response } from '@cimbel/core/drill';
+import type { TFunction } from 'i18next';
+import { termWords } from './words';
+
+/** An answer in words, in the terms of its question. */
+export function answerWords(t: TFunction, item: Item, which: Response | 'right'): string {
+  const { form, pictures } = item.question;
+  const response = which === 'right' ? rightResponse(item) : which;
+  if (form.kind === 'choice' && response.kind === 'choice') return termWords(t, form.options[response.index]);
+  if (form.kind === 'order' && response.kind === 'order')
+    return response.order
+      .map((i) => (pictures[i].caption ? termWords(t, pictures[i].caption) : ''))
+      .join(' ');
+  if (form.kind === 'mark' && response.kind === 'mark')
+    return response.at.map((share) => t('reading.markAt', { ns: 'ui', share })).join(', ');
+  if (response.kind !== 'figure') return '';
+  const { value } = response;
+  if (form.kind === 'level') return t('answer.level', { ns: 'drill', value });
+  if (form.kind === 'share') return t('answer.share', { ns: 'drill', value });
+  if (form.kind !== 'figure') return '';
+  const figure = new Intl.NumberFormat(undefined, { maximumFractionDigits: form.decimals }).format(value);
+  return `${figure} ${t(`unit.${form.unit}`, { ns: 'drill' })}`;
+}

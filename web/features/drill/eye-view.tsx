@@ -1,0 +1,211 @@
+import type { Eye } from '@cimbel/core/drill';
+import { format } from 'date-fns';
+import type { ReactNode } from 'react';
+import { useTranslation } from 'react-i18next';
+import {
+  Bar,
+  BarChart,
+  CartesianGrid,
+  Line,
+  LineChart,
+  ReferenceLine,
+  ResponsiveContainer,
+  Tooltip,
+  XAxis,
+  YAxis,
+} from 'recharts';
+import { Empty, Sheet } from '../../ui/panel';
+import { Confusion } from './confusion';
+
+/** A departure smaller than this is chance, not a habit. */
+const LEVEL_BIAS = 0.15;
+const WARM_BIAS = 0.15;
+
+const AXIS = { stroke: 'var(--quiet)', fontSize: 13 } as const;
+const TIP = {
+  contentStyle: { background: 'var(--raised)', border: '1px solid var(--strong-line)', color: 'var(--ink)' },
+  cursor: { fill: 'transparent' },
+} as const;
+
+function Card({ title, children }: { title: string; children: ReactNode }) {
+  return (
+    <Sheet className="flex flex-col gap-2">
+      <h2 className="text-lg">{title}</h2>
+      {children}
+    </Sheet>
+  );
+}
+
+/** What the answers say in words: the figure first, then which way it leans. */
+function InWords({ eye }: { eye: Eye }) {
+  const { t } = useTranslation(['ui', 'drill', 'craft']);
+  const lines: string[] = [];
+  if (eye.level.all) {
+    const { bias } = eye.level.all;
+    lines.push(
+      Math.abs(bias) < LEVEL_BIAS
+        ? t('reading.eye.levelEven')
+        : t(bias > 0 ? 'reading.eye.levelLight' : 'reading.eye.levelDark', { levels: Math.abs(bias) }),
+    );
+  }
+  if (eye.tone.all) {
+    const { warmBias } = eye.tone.all;
+    lines.push(
+      t(
+        Math.abs(warmBias) < WARM_BIAS
+          ? 'reading.eye.toneEven'
+          : warmBias > 0
+            ? 'reading.eye.toneWarm'
+            : 'reading.eye.toneCool',
+      ),
+    );
+  }
+  const worst = [...eye.level.byLight].sort((a, b) => a.accuracy - b.accuracy)[0];
+  if (eye.level.byLight.length > 1)
+    lines.push(t('reading.eye.light', { light: worst.light, accuracy: worst.accuracy }));
+  if (eye.strengths.length > 0)
+    lines.push(
+      t('reading.eye.strengths', {
+        skills: eye.strengths.map((skill) => t(`drill:skill.${skill}`)).join(', '),
+      }),
+    );
+  if (eye.next) lines.push(t('reading.eye.next', { skill: t(`drill:skill.${eye.next}`) }));
+  return (
+    <ul className="flex flex-col gap-1 text-lg">
+      {lines.map((line) => (
+        <li key={line}>{line}</li>
+      ))}
+    </ul>
+  );
+}
+
+/** Bias above the line is too light, below it too dark. */
+function LevelBias({ eye }: { eye: Eye }) {
+  const { t } = useTranslation();
+  const data = eye.level.byLevel.map(({ level, bias, accuracy, answers }) => ({
+    level,
+    bias: Math.round(bias * 100) / 100,
+    accuracy,
+    answers,
+  }));
+  return (
+    <Card title={t('reading.eye.byLevel')}>
+      <ResponsiveContainer width="100%" height={190}>
+        <BarChart data={data} accessibilityLayer margin={{ top: 6, right: 8, bottom: 0, left: -18 }}>
+          <CartesianGrid vertical={false} stroke="var(--line)" />
+          <XAxis dataKey="level" {...AXIS} />
+          <YAxis domain={[-1.5, 1.5]} ticks={[-1, 0, 1]} {...AXIS} />
+          <Tooltip
+            {...TIP}
+            formatter={(value) => [t('reading.eye.biasOf', { levels: Number(value) }), '']}
+            separator=""
+          />
+          <ReferenceLine y={0} stroke="var(--ink)" />
+          <Bar dataKey="bias" fill="var(--strong-line)" isAnimationActive={false} />
+        </BarChart>
+      </ResponsiveContainer>
+      <p className="text-quiet text-sm">{t('reading.eye.biasHint')}</p>
+    </Card>
+  );
+}
+
+function Weeks({ eye }: { eye: Eye }) {
+  const { t } = useTranslation();
+  const data = eye.weeks.map(({ week, accuracy, minutes }) => ({
+    week: format(new Date(week), 'd MMM'),
+    accuracy: Math.round(accuracy * 100),
+    minutes: Math.round(minutes),
+  }));
+  return (
+    <Card title={t('reading.eye.weeks')}>
+      <ResponsiveContainer width="100%" height={190}>
+        <LineChart data={data} accessibilityLayer margin={{ top: 6, right: 12, bottom: 0, left: -10 }}>
+          <CartesianGrid vertical={false} stroke="var(--line)" />
+          <XAxis dataKey="week" {...AXIS} />
+          <YAxis yAxisId="share" domain={[0, 100]} ticks={[0, 50, 100]} unit=" %" {...AXIS} />
+          <Tooltip {...TIP} />
+          <Line
+            yAxisId="share"
+            dataKey="accuracy"
+            name={t('reading.eye.accuracy')}
+            stroke="var(--ink)"
+            strokeWidth={2}
+            isAnimationActive={false}
+          />
+        </LineChart>
+      </ResponsiveContainer>
+      <p className="text-quiet text-sm">{t('reading.eye.weeksHint')}</p>
+    </Card>
+  );
+}
+
+function SkillTable({ eye }: { eye: Eye }) {
+  const { t } = useTranslation(['ui', 'drill']);
+  return (
+    <Card title={t('reading.eye.skills')}>
+      <table className="w-full text-sm">
+        <thead className="text-quiet">
+          <tr>
+            {(['skill', 'answers', 'right', 'stepHead', 'pace'] as const).map((head, i) => (
+              <th key={head} scope="col" className={`py-1 ${i === 0 ? 'text-start' : 'text-end'}`}>
+                {t(`reading.${head}`)}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {eye.skills.map(({ skill, answers, accuracy, step, seconds }) => (
+            <tr key={skill} className="border-line border-t">
+              <th scope="row" className="py-1 text-start font-normal">
+                {t(`drill:skill.${skill}`)}
+              </th>
+              <td className="text-end">{answers}</td>
+              <td className="text-end">{t('reading.share', { share: accuracy })}</td>
+              <td className="text-end">{step.toFixed(1)}</td>
+              <td className="text-end">{t('reading.seconds', { seconds })}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </Card>
+  );
+}
+
+/** An eye on one page: for its owner, and for the educator of the class. */
+export function EyeView({ eye }: { eye: Eye }) {
+  const { t } = useTranslation(['ui', 'craft']);
+  if (eye.answers === 0) return <Empty>{t('reading.eye.empty')}</Empty>;
+  return (
+    <div className="flex flex-col gap-4">
+      <p className="text-quiet">
+        {t('reading.eye.total', { count: eye.answers, minutes: eye.minutes })}
+        {eye.assisted > 0 ? ` ${t('reading.eye.assisted', { count: eye.assisted })}` : ''}
+      </p>
+      <InWords eye={eye} />
+      <div className="grid gap-4 wide:grid-cols-2">
+        {eye.level.byLevel.length > 0 ? <LevelBias eye={eye} /> : null}
+        {eye.weeks.length > 0 ? <Weeks eye={eye} /> : null}
+        <SkillTable eye={eye} />
+        <div className="flex flex-col gap-4">
+          {eye.confusion.level.length > 0 ? (
+            <Card title={t('reading.confusion.level')}>
+              <Confusion cells={eye.confusion.level} name={(level) => String(level)} of="level" />
+            </Card>
+          ) : null}
+          {eye.tone.byTone.length > 0 ? (
+            <Card title={t('reading.eye.byTone')}>
+              <ul className="flex flex-wrap gap-x-6 gap-y-1 text-sm">
+                {eye.tone.byTone.map(({ tone, accuracy, answers }) => (
+                  <li key={tone}>
+                    {t(`craft:tone.${tone}`)} <strong>{t('reading.share', { share: accuracy })}</strong>{' '}
+                    <span className="text-quiet">({answers})</span>
+                  </li>
+                ))}
+              </ul>
+            </Card>
+          ) : null}
+        </div>
+      </div>
+    </div>
+  );
+}

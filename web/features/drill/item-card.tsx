@@ -1,0 +1,332 @@
+import { comparisonOf, type DrillMark, type Form, type Item, type Response } from '@cimbel/core/drill';
+import { shippedLine } from '@cimbel/core/shades';
+import type { ShownQuestion } from '@cimbel/contract';
+import { CircleCheck, CircleDashed, CircleX, Lamp, Lightbulb, Sun } from 'lucide-react';
+import { useMemo, useState, type ReactNode } from 'react';
+import { useTranslation } from 'react-i18next';
+import { useShortcuts } from '../../lib/shortcuts';
+import { Button } from '../../ui/button';
+import { Key } from '../../ui/key';
+import { LineKey } from '../bench/shade-chart';
+import { ReasonList } from '../marking/reasons';
+import { answerWords } from './answer-words';
+import { ChoiceForm } from './choice-form';
+import { FigureForm, figureIn } from './figure-form';
+import { HairPicture, type Hair } from './hair-picture';
+import { LevelForm } from './level-form';
+import { MarkForm } from './mark-form';
+import { Nudge, canNudge } from './nudge';
+import { OrderForm } from './order-form';
+import { ShareForm } from './share-form';
+import { useHairSize } from './sizes';
+import { termWords } from './words';
+
+/** What came of an answer, once it may be seen. A question that was left has no response and no mark. */
+export interface Told {
+  item: Item;
+  response: Response | null;
+  mark: DrillMark | null;
+}
+
+interface ItemCardProps {
+  question: ShownQuestion;
+  hairs: readonly Hair[];
+  told: Told | null;
+  /** A press answers at once; else it chooses, and a button answers. */
+  immediate: boolean;
+  onAnswer?: (response: Response) => void;
+  /** Beside the answer button: leaving the question, in a test. */
+  beside?: ReactNode;
+  /** Under what came of it: going on. */
+  below?: ReactNode;
+  /** Measured figures under the hair. */
+  figures?: ReactNode;
+}
+
+const LIGHT_ICON = { daylight: Sun, warmLamp: Lamp, coolWhite: Lightbulb };
+
+/** Where marks begin before they are moved: spread along the hair, where no answer is. */
+const spread = (count: number) =>
+  Array.from({ length: count }, (_, i) => (count === 1 ? 0.5 : i === 0 ? 0.05 : 0.95));
+
+function startOf(form: Form, pictures: number): Response | null {
+  if (form.kind === 'order') return { kind: 'order', order: Array.from({ length: pictures }, (_, i) => i) };
+  if (form.kind === 'mark') return { kind: 'mark', at: spread(form.marks.length) };
+  return null;
+}
+
+function Verdict({ mark }: { mark: DrillMark | null }) {
+  const { t } = useTranslation();
+  const state = mark === null ? 'left' : mark.right ? 'right' : mark.score > 0 ? 'near' : 'wrong';
+  const Icon = { left: CircleDashed, right: CircleCheck, near: CircleDashed, wrong: CircleX }[state];
+  const colour = { left: 'text-quiet', right: 'text-good', near: 'text-warn', wrong: 'text-bad' }[state];
+  return (
+    <p className={`font-display flex items-center gap-2 text-2xl font-semibold ${colour}`}>
+      <Icon aria-hidden className="size-6" />
+      {t(`reading.verdict.${state}`)}
+    </p>
+  );
+}
+
+/** One question: hair on a neutral ground, the answer beside it, then what came of it. */
+export function ItemCard({
+  question,
+  hairs,
+  told,
+  immediate,
+  onAnswer,
+  beside,
+  below,
+  figures,
+}: ItemCardProps) {
+  const { t } = useTranslation(['ui', 'drill', 'craft']);
+  const { form } = question;
+  const [draft, setDraft] = useState<Response | null>(() => startOf(form, hairs.length));
+  const [text, setText] = useState('');
+  const [wrongText, setWrongText] = useState(false);
+  const [nudging, setNudging] = useState(false);
+  const closed = told !== null;
+  const given = told ? told.response : draft;
+
+  const answer = (response: Response | null) => {
+    if (closed) return;
+    if (form.kind === 'figure') {
+      const value = figureIn(text);
+      setWrongText(value === null);
+      if (value !== null) onAnswer?.({ kind: 'figure', value });
+    } else if (response) onAnswer?.(response);
+  };
+  const press = (response: Response) => {
+    if (closed) return;
+    setDraft(response);
+    if (immediate) answer(response);
+  };
+  useShortcuts({ ...(closed ? {} : { Enter: () => answer(draft) }) });
+
+  const comparison = useMemo(
+    () => (told?.response && !told.mark?.right ? comparisonOf(told.item, told.response) : null),
+    [told],
+  );
+  const names = question.pictures.map(({ caption }) => (caption ? termWords(t, caption) : ''));
+  const size = useHairSize(hairs.length);
+  const single = useHairSize(1);
+  const hairLabel = t('reading.hair', { light: question.light });
+
+  const options =
+    form.kind === 'choice'
+      ? form.options.map((option, i) => ({
+          text: termWords(t, option),
+          state: !told
+            ? ('open' as const)
+            : told.item.solution.kind === 'choice' && told.item.solution.right === i
+              ? ('right' as const)
+              : told.response?.kind === 'choice' && told.response.index === i
+                ? ('wrong' as const)
+                : ('other' as const),
+        }))
+      : [];
+
+  const stage = () => {
+    if (nudging && told) return <Nudge item={told.item} response={told.response!} size={single} />;
+    if (comparison && told)
+      return (
+        <div className="flex justify-center gap-6 px-4">
+          {(['truth', 'answered'] as const).map((which) => (
+            <figure key={which} className="flex flex-col items-center">
+              <HairPicture
+                hair={{ look: comparison[which] }}
+                {...single}
+                label={t(`reading.compare.${which}`)}
+              />
+              <figcaption className="pb-2 text-center">
+                <span className="block text-sm">{t(`reading.compare.${which}`)}</span>
+                <strong>{answerWords(t, told.item, which === 'truth' ? 'right' : told.response!)}</strong>
+              </figcaption>
+            </figure>
+          ))}
+        </div>
+      );
+    if (form.kind === 'order' && given?.kind === 'order')
+      return (
+        <OrderForm
+          hairs={hairs}
+          names={names}
+          order={given.order}
+          onChange={(order) => setDraft({ kind: 'order', order })}
+          size={size}
+          from={termWords(t, form.from)}
+          to={termWords(t, form.to)}
+          closed={closed}
+        />
+      );
+    if (form.kind === 'mark' && given?.kind === 'mark')
+      return (
+        <div className="flex justify-center pb-4">
+          <MarkForm
+            hair={hairs[0]}
+            size={size}
+            label={hairLabel}
+            names={form.marks.map((mark) => termWords(t, mark))}
+            at={given.at}
+            truth={told?.item.solution.kind === 'mark' ? told.item.solution.at : null}
+            onChange={(at) => setDraft({ kind: 'mark', at })}
+          />
+        </div>
+      );
+    return (
+      <div className="flex flex-wrap justify-center gap-x-3 px-2 md:gap-x-6">
+        {hairs.map((hair, i) => (
+          <figure key={i} className="flex flex-col items-center">
+            <HairPicture hair={hair} {...size} label={names[i] ? `${hairLabel}, ${names[i]}` : hairLabel} />
+            {names[i] ? (
+              <figcaption className="font-display pb-2 text-lg font-semibold">{names[i]}</figcaption>
+            ) : null}
+          </figure>
+        ))}
+      </div>
+    );
+  };
+  const LightIcon = LIGHT_ICON[question.light];
+
+  return (
+    <div
+      className={`grid flex-1 grid-rows-[auto_1fr] ${hairs.length > 0 ? 'wide:grid-cols-[minmax(0,1fr)_minmax(0,1fr)] wide:grid-rows-1' : ''}`}
+    >
+      {hairs.length > 0 ? (
+        <div className="bg-surround text-on-surround flex flex-col">
+          <div className="bg-on-surround h-2.5" />
+          <div className="-mt-1 flex-1">{stage()}</div>
+          <div className="flex items-center gap-2 px-4 py-2 text-sm">
+            <LightIcon aria-hidden className="size-4" />
+            {t(`craft:light.${question.light}`)}
+            {figures ? <span className="ms-auto">{figures}</span> : null}
+          </div>
+        </div>
+      ) : null}
+      <div className="flex min-w-0 flex-col gap-4 p-4 wide:px-10 wide:py-6">
+        <div className="flex flex-col gap-1">
+          <p className="text-quiet text-sm">
+            {t(`drill:skill.${question.skill}`)} · {t('reading.step', { step: question.step })}
+          </p>
+          <h2 className="text-2xl">{termWords(t, question.ask)}</h2>
+          {question.facts.length > 0 ? (
+            <ul className="flex flex-col gap-0.5">
+              {question.facts.map((fact) => (
+                <li key={JSON.stringify(fact)}>{termWords(t, fact)}</li>
+              ))}
+            </ul>
+          ) : null}
+          {question.lineId ? (
+            <div className="border-line mt-1 border-t pt-2">
+              <LineKey line={shippedLine(question.lineId)!} />
+            </div>
+          ) : null}
+        </div>
+
+        {form.kind === 'choice' ? (
+          <ChoiceForm
+            label={termWords(t, question.ask)}
+            options={options}
+            chosen={given?.kind === 'choice' ? given.index : null}
+            onPress={(index) => press({ kind: 'choice', index })}
+            closed={closed}
+          />
+        ) : null}
+        {form.kind === 'level' && !closed ? (
+          <LevelForm
+            halves={form.halves}
+            value={given?.kind === 'figure' ? given.value : null}
+            onChange={(value) => setDraft({ kind: 'figure', value })}
+            onPress={(value) => press({ kind: 'figure', value })}
+          />
+        ) : null}
+        {form.kind === 'share' && !closed ? (
+          <ShareForm
+            stepPercent={form.stepPercent}
+            value={given?.kind === 'figure' ? given.value : null}
+            onPress={(value) => press({ kind: 'figure', value })}
+          />
+        ) : null}
+        {form.kind === 'figure' && !closed ? (
+          <form
+            className="flex flex-col gap-1"
+            noValidate
+            onSubmit={(event) => {
+              event.preventDefault();
+              answer(null);
+            }}
+          >
+            <FigureForm
+              unit={form.unit}
+              text={text}
+              onText={(next) => {
+                setText(next);
+                setWrongText(false);
+              }}
+              label={termWords(t, question.ask)}
+            />
+            {wrongText ? (
+              <p role="alert" className="text-bad text-sm font-semibold">
+                {t('reading.notAFigure')}
+              </p>
+            ) : null}
+          </form>
+        ) : null}
+        {form.kind === 'mark' && !closed ? (
+          <p className="text-quiet text-sm">{t('reading.markHint')}</p>
+        ) : null}
+        {form.kind === 'order' && !closed ? (
+          <p className="text-quiet text-sm">{t('reading.orderHint')}</p>
+        ) : null}
+
+        {closed ? (
+          <div className="flex flex-col gap-3" aria-live="polite">
+            <Verdict mark={told.mark} />
+            {form.kind !== 'choice' || !told.mark ? (
+              <p>
+                {t('reading.rightIs')} <strong>{answerWords(t, told.item, 'right')}</strong>
+                {told.response && !told.mark?.right ? (
+                  <>
+                    {' · '}
+                    {t('reading.yours')} <strong>{answerWords(t, told.item, told.response)}</strong>
+                  </>
+                ) : null}
+              </p>
+            ) : null}
+            <ReasonList reasons={[...(told.mark?.slip ? [told.mark.slip] : []), ...told.item.why]} />
+            {comparison && told.response && canNudge(told.item) ? (
+              <Button className="self-start" aria-pressed={nudging} onClick={() => setNudging(!nudging)}>
+                {t(nudging ? 'reading.nudgeClose' : 'reading.nudge')}
+              </Button>
+            ) : null}
+            {below}
+          </div>
+        ) : (
+          <div className="flex flex-wrap items-center gap-3">
+            {!immediate || form.kind === 'figure' || form.kind === 'order' || form.kind === 'mark' ? (
+              <Button
+                weight="main"
+                aria-keyshortcuts="Enter"
+                disabled={form.kind !== 'figure' && draft === null}
+                onClick={() => answer(draft)}
+              >
+                {t('reading.answer')} <Key>↵</Key>
+              </Button>
+            ) : form.kind === 'level' && form.halves ? (
+              <Button
+                weight="main"
+                aria-keyshortcuts="Enter"
+                disabled={draft === null}
+                onClick={() => answer(draft)}
+                className="max-md:hidden"
+              >
+                {t('reading.answer')} <Key>↵</Key>
+              </Button>
+            ) : null}
+            {beside}
+          </div>
+        )}
+      </div>
+    </div>
+  );
+}

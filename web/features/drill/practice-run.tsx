@@ -1,0 +1,244 @@
+import type { DrillAnswer, MyPractice } from '@cimbel/contract';
+import {
+  afterAnswer,
+  markItem,
+  type DrillContext,
+  type Item,
+  type ItemSpec,
+  type Memory,
+  type Response,
+  type Skill,
+} from '@cimbel/core/drill';
+import { CloudOff, Square } from 'lucide-react';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { newId } from '../../lib/id';
+import { useShortcuts } from '../../lib/shortcuts';
+import { makeNext } from '../../workers/drill-maker';
+import type { DrillMade } from '../../workers/drill.worker';
+import { paintInWorker } from '../../workers/tress-painter';
+import { Button } from '../../ui/button';
+import { Key } from '../../ui/key';
+import { Loading, Notice } from '../../ui/panel';
+import { Figures } from './figures';
+import { ItemCard, type Told } from './item-card';
+import { PracticeSummary, type Done } from './practice-summary';
+
+export interface Run {
+  skills: readonly Skill[];
+  minutes: number;
+  context: DrillContext;
+  classId: string | null;
+  practiceId: string | null;
+}
+
+const drawSeed = () => crypto.getRandomValues(new Uint32Array(1))[0];
+
+/** The next question, made while the last one is being looked at. */
+function useNext(run: Run, memory: Memory) {
+  const before = useRef<ItemSpec[]>([]);
+  const ready = useRef<Promise<DrillMade | null> | null>(null);
+  const prepare = useCallback(
+    (from: Memory) => {
+      const wanted = {
+        skills: run.skills,
+        memory: from,
+        now: Date.now(),
+        seed: drawSeed(),
+        before: before.current,
+      };
+      ready.current = makeNext(wanted, run.context).then((made) => {
+        // Its hair is drawn ahead too, at the size it will be shown in.
+        made?.item.question.pictures.forEach(({ look }) => {
+          const ratio = Math.min(2, window.devicePixelRatio || 1);
+          const one = made.item.question.pictures.length === 1;
+          if (window.matchMedia('(min-width: 68rem)').matches)
+            void paintInWorker(look, {
+              width: Math.round((one ? 180 : 104) * ratio),
+              height: Math.round((one ? 400 : 280) * ratio),
+            });
+        });
+        return made;
+      });
+    },
+    [run],
+  );
+  const take = useCallback(async () => {
+    if (!ready.current) prepare(memory);
+    const made = await ready.current;
+    ready.current = null;
+    if (made) before.current = [...before.current, made.spec].slice(-60);
+    return made;
+  }, [memory, prepare]);
+  return { prepare, take };
+}
+
+/** A sitting of practice: questions until the minutes are over or the student has had enough. */
+export function PracticeRun({
+  run,
+  memory: known,
+  onAnswer,
+  waiting,
+  onLeave,
+  preview = false,
+}: {
+  run: Run;
+  memory: Memory;
+  /** Keeps an answer; in a preview nothing is kept. */
+  onAnswer: (answer: DrillAnswer) => void;
+  /** Answers not yet with the server. */
+  waiting: number;
+  onLeave: () => void;
+  preview?: boolean;
+}) {
+  const { t } = useTranslation();
+  const [memory, setMemory] = useState(known);
+  const [made, setMade] = useState<DrillMade | 'making' | 'nothing' | 'failed'>('making');
+  const [told, setTold] = useState<Told | null>(null);
+  const [assisted, setAssisted] = useState(false);
+  const [done, setDone] = useState<Done[]>([]);
+  const [ended, setEnded] = useState(false);
+  const [begun] = useState(() => Date.now());
+  const [now, setNow] = useState(begun);
+  const shownAt = useRef(0);
+  const { prepare, take } = useNext(run, memory);
+
+  const show = useCallback(async () => {
+    setTold(null);
+    try {
+      const next = await take();
+      shownAt.current = Date.now();
+      setMade(next ?? 'nothing');
+    } catch {
+      setMade('failed');
+    }
+  }, [take]);
+  const first = useRef(true);
+  useEffect(() => {
+    if (first.current) void show();
+    first.current = false;
+  }, [show]);
+  useEffect(() => {
+    const timer = setInterval(() => setNow(Date.now()), 1000);
+    return () => clearInterval(timer);
+  }, []);
+  const secondsLeft = Math.max(0, run.minutes * 60 - Math.floor((now - begun) / 1000));
+
+  const answer = (item: Item, spec: ItemSpec) => (response: Response) => {
+    const mark = markItem(item, response);
+    const at = Date.now();
+    const seconds = (at - shownAt.current) / 1000;
+    setTold({ item, response, mark });
+    setDone([...done, { skill: spec.skill, score: mark.score, seconds }]);
+    const next = afterAnswer(memory, { ...spec, score: mark.score, assisted, at });
+    setMemory(next);
+    prepare(next);
+    onAnswer({
+      id: newId(),
+      classId: run.classId,
+      practiceId: run.practiceId,
+      spec,
+      scope: run.context.scope,
+      response,
+      assisted,
+      at: new Date(at).toISOString(),
+      seconds,
+    });
+  };
+  const goOn = () => (secondsLeft === 0 ? setEnded(true) : void show());
+  useShortcuts({
+    ...(told && !ended ? { Enter: goOn, ' ': goOn } : {}),
+    ...(ended ? {} : { a: () => !told && setAssisted(!assisted), x: () => setEnded(true) }),
+  });
+
+  if (ended) return <PracticeSummary done={done} waiting={waiting} onLeave={onLeave} />;
+  const bar = (
+    <div className="border-strong-line bg-room flex flex-wrap items-center gap-x-4 gap-y-1 border-b px-4 py-1">
+      <h1 className="text-base">{t(preview ? 'reading.previewTitle' : 'reading.practiceTitle')}</h1>
+      <p className="text-sm">
+        {t('reading.left', { minutes: Math.ceil(secondsLeft / 60) })} ·{' '}
+        {t('reading.answered', { count: done.length })}
+      </p>
+      {waiting > 0 ? (
+        <p role="status" className="text-warn flex items-center gap-1 text-sm">
+          <CloudOff aria-hidden className="size-4" />
+          {t('reading.waiting', { count: waiting })}
+        </p>
+      ) : null}
+      <label className="ms-auto flex min-h-10 items-center gap-2 text-sm">
+        <input
+          type="checkbox"
+          className="accent-accent size-5"
+          checked={assisted}
+          disabled={told !== null}
+          onChange={({ target }) => setAssisted(target.checked)}
+        />
+        {t('reading.assisted')}
+        <span className="max-md:hidden">
+          <Key>A</Key>
+        </span>
+      </label>
+      <Button
+        className="px-3 text-sm"
+        icon={<Square aria-hidden className="size-4" />}
+        aria-keyshortcuts="x"
+        onClick={() => setEnded(true)}
+      >
+        {t('reading.stop')}
+        <span className="max-md:hidden">
+          <Key>X</Key>
+        </span>
+      </Button>
+    </div>
+  );
+  if (made === 'making') return <Loading />;
+  if (made === 'nothing' || made === 'failed')
+    return (
+      <div className="mx-auto flex max-w-lg flex-col gap-4 p-6">
+        <Notice kind="warn">{t(made === 'nothing' ? 'reading.nothingToAsk' : 'reading.notMade')}</Notice>
+        <Button onClick={onLeave}>{t('action.back')}</Button>
+      </div>
+    );
+  const { item, spec } = made;
+  return (
+    <div className="flex min-h-[calc(100dvh-3.3rem)] flex-col">
+      {bar}
+      <ItemCard
+        // A new question is a new card: nothing typed into the last one may stay.
+        key={`${spec.skill} ${spec.facet} ${spec.seed}`}
+        question={item.question}
+        hairs={item.question.pictures.map(({ look }) => ({ look }))}
+        told={told}
+        immediate
+        onAnswer={answer(item, spec)}
+        figures={assisted ? <Figures item={item} /> : null}
+        below={
+          <Button weight="main" className="self-start" aria-keyshortcuts="Enter" onClick={goOn} autoFocus>
+            {t(secondsLeft === 0 ? 'reading.finish' : 'action.next')} <Key>↵</Key>
+          </Button>
+        }
+      />
+    </div>
+  );
+}
+
+/** The run an address asks for: a practice that was set, or some skills of one's own choice. */
+export function runFrom(
+  params: URLSearchParams,
+  practice: MyPractice,
+  fallback: DrillContext,
+  all: readonly Skill[],
+): Run {
+  const set = practice.practices.find(({ id }) => id === params.get('practice'));
+  const named = (params.get('skills') ?? '').split(',');
+  const own = all.filter((skill) => named.includes(skill));
+  const inClass = practice.classes.find(({ id }) => id === set?.classId) ?? practice.classes[0];
+  const minutes = Number(params.get('minutes'));
+  return {
+    skills: set ? set.skills : own.length > 0 ? own : all,
+    minutes: minutes >= 1 && minutes <= 60 ? minutes : 5,
+    context: { rules: inClass?.houseRules ?? fallback.rules, scope: set?.scope ?? fallback.scope },
+    classId: inClass?.id ?? null,
+    practiceId: set?.id ?? null,
+  };
+}

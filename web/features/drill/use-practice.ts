@@ -1,0 +1,44 @@
+import type { MyPractice } from '@cimbel/contract';
+import { afterAnswer, generate, markItem, type Memory } from '@cimbel/core/drill';
+import { DEFAULT_HOUSE_RULES } from '@cimbel/core/theory';
+import { useQuery } from '@tanstack/react-query';
+import { api } from '../../lib/api';
+import { keep, readKept } from '../../lib/storage';
+import { queueOf } from './answer-queue';
+
+export const PRACTICE = ['my-practice'] as const;
+
+/** What the server knows, and what this device has answered since and not been able to send. */
+export function memoryWithWaiting(practice: MyPractice, studentId: string): Memory {
+  let { memory } = practice;
+  for (const { spec, scope, classId, response, assisted, at } of queueOf(studentId).waiting()) {
+    const rules = practice.classes.find(({ id }) => id === classId)?.houseRules ?? DEFAULT_HOUSE_RULES;
+    try {
+      const { score } = markItem(generate(spec, { rules, scope }), response);
+      memory = afterAnswer(memory, { ...spec, score, assisted, at: new Date(at).getTime() });
+    } catch {
+      // Of an older version of the application; the server will say so.
+    }
+  }
+  return memory;
+}
+
+/** My practice: from the server, or, without a connection, as it was when last seen on this device. */
+export function usePractice(studentId: string) {
+  const place = `cimbel.practice.${studentId}`;
+  return useQuery({
+    queryKey: [...PRACTICE, studentId],
+    queryFn: async () => {
+      await queueOf(studentId).flush();
+      try {
+        const practice = await api<MyPractice>('GET', '/api/my/practice');
+        keep(place, practice);
+        return practice;
+      } catch (error) {
+        const kept = readKept<MyPractice>(place);
+        if (kept) return kept;
+        throw error;
+      }
+    },
+  });
+}

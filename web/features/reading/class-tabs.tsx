@@ -1,0 +1,24 @@
+import { useTranslation } from 'react-i18next';
+import { NavLink } from 'react-router';
+
+/** The two halves of a class's work. */
+export function ClassTabs({ classId }: { classId: string }) {
+  const { t } = useTranslation();
+  return (
+    <nav aria-label={t('class.parts')} className="border-strong-line flex gap-1 border-b">
+      {[
+        { to: `/classes/${classId}`, text: t('class.exercisesTab') },
+        { to: `/classes/${classId}/reading`, text: t('class.reading') },
+      ].map(({ to, text }) => (
+        <NavLink
+          key={to}
+          to={to}
+          end
+          className="aria-[current=page]:bg-sheet aria-[current=page]:border-strong-line inline-flex min-h-10 items-center rounded-t-sm border border-b-0 border-transparent px-4 font-semibold"
+        >
+          {text}
+        </NavLink>
+      ))}
+    </nav>
+  );
+}

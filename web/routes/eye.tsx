@@ -1,0 +1,52 @@
+import type { MyEye, StudentEye } from '@cimbel/contract';
+import { useQuery } from '@tanstack/react-query';
+import { useEffect } from 'react';
+import { useTranslation } from 'react-i18next';
+import { useParams } from 'react-router';
+import { queueOf } from '../features/drill/answer-queue';
+import { EyeView } from '../features/drill/eye-view';
+import { api } from '../lib/api';
+import { useMe } from '../lib/session';
+import { Failure, Loading } from '../ui/panel';
+import { PageTitle } from '../ui/page-title';
+
+/** My eye: what my own answers say about how I read. */
+export function MyEyePage() {
+  const { t } = useTranslation();
+  const me = useMe();
+  const query = useQuery({ queryKey: ['my-eye'], queryFn: () => api<MyEye>('GET', '/api/my/eye') });
+  const { refetch } = query;
+  useEffect(() => {
+    const queue = queueOf(me.id);
+    // What still waited on this device belongs into the picture.
+    if (queue.waiting().length > 0) void queue.flush().then(() => refetch());
+  }, [me.id, refetch]);
+  if (query.isPending) return <Loading />;
+  if (query.isError) return <Failure error={query.error} onRetry={() => void query.refetch()} />;
+  return (
+    <div className="mx-auto flex max-w-6xl flex-col gap-4 p-4 py-6">
+      <PageTitle back={{ to: '/reading', text: t('nav.reading') }}>{t('reading.eye.title')}</PageTitle>
+      <EyeView eye={query.data} />
+    </div>
+  );
+}
+
+/** A student's eye, for the educator: what was done for this class. */
+export function StudentEyePage() {
+  const { t } = useTranslation();
+  const { classId, studentId } = useParams();
+  const query = useQuery({
+    queryKey: ['student-eye', classId, studentId],
+    queryFn: () => api<StudentEye>('GET', `/api/classes/${classId}/students/${studentId}/eye`),
+  });
+  if (query.isPending) return <Loading />;
+  if (query.isError) return <Failure error={query.error} onRetry={() => void query.refetch()} />;
+  return (
+    <div className="mx-auto flex max-w-6xl flex-col gap-4 p-4 py-6">
+      <PageTitle back={{ to: `/classes/${classId}/reading`, text: t('class.reading') }}>
+        {t('reading.eye.of', { name: query.data.studentName })}
+      </PageTitle>
+      <EyeView eye={query.data.eye} />
+    </div>
+  );
+}

@@ -1,0 +1,169 @@
+import { newPracticeSchema, type ClassDetail, type NewPractice } from '@cimbel/contract';
+import { emptyMemory, FULL_SCOPE, SKILLS, skillsIn } from '@cimbel/core/drill';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMemo, useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { useNavigate, useParams } from 'react-router';
+import { PracticeRun } from '../features/drill/practice-run';
+import { ScopeFields } from '../features/reading/scope-fields';
+import { api, asApiError } from '../lib/api';
+import { useFieldWords } from '../lib/form';
+import { Button } from '../ui/button';
+import { Field, Input, NumberInput } from '../ui/field';
+import { Failure, Loading, Notice, Sheet } from '../ui/panel';
+import { PageTitle } from '../ui/page-title';
+
+function PracticeForm({ detail }: { detail: ClassDetail }) {
+  const { t } = useTranslation(['ui', 'drill']);
+  const words = useFieldWords();
+  const navigate = useNavigate();
+  const client = useQueryClient();
+  const [draft, setDraft] = useState<NewPractice>({
+    title: '',
+    skills: ['level', 'tone', 'underlay'],
+    scope: FULL_SCOPE,
+    minutesAWeek: 20,
+  });
+  const [wrong, setWrong] = useState<Record<string, string>>({});
+  const [previewing, setPreviewing] = useState(false);
+  const context = useMemo(
+    () => ({ rules: detail.houseRules, scope: draft.scope }),
+    [detail.houseRules, draft.scope],
+  );
+  const [possible, run] = useMemo(
+    () => [
+      skillsIn(context),
+      { skills: draft.skills, minutes: 5, context, classId: detail.id, practiceId: null },
+    ],
+    [context, draft.skills, detail.id],
+  );
+  const set = useMutation({
+    mutationFn: (body: NewPractice) =>
+      api<{ id: string }>('POST', `/api/classes/${detail.id}/practices`, body),
+    onSuccess: async () => {
+      await client.invalidateQueries({ queryKey: ['reading-desk', detail.id] });
+      await navigate(`/classes/${detail.id}/reading`);
+    },
+    onError: (error) =>
+      setWrong(Object.fromEntries(asApiError(error).fields.map(({ path, code }) => [path, code]))),
+  });
+  const check = (): NewPractice | null => {
+    const parsed = newPracticeSchema.safeParse(draft);
+    setWrong(
+      Object.fromEntries(
+        (parsed.error?.issues ?? []).map((issue) => [
+          issue.path.join('.'),
+          issue.code === 'custom' ? String(issue.params?.code ?? 'custom') : issue.code,
+        ]),
+      ),
+    );
+    return parsed.success ? parsed.data : null;
+  };
+  const errorOf = (path: string, name: string) => (wrong[path] ? words(name, wrong[path]) : null);
+  if (previewing)
+    return (
+      <PracticeRun
+        run={run}
+        memory={emptyMemory()}
+        waiting={0}
+        onAnswer={() => undefined}
+        onLeave={() => setPreviewing(false)}
+        preview
+      />
+    );
+  return (
+    <div className="mx-auto flex max-w-4xl flex-col gap-4 p-4 py-6">
+      <PageTitle back={{ to: `/classes/${detail.id}/reading`, text: detail.name }}>
+        {t('reading.set.newPractice')}
+      </PageTitle>
+      <Sheet className="flex flex-col gap-4">
+        <Field label={t('reading.set.title')} error={errorOf('title', 'title')}>
+          <Input
+            value={draft.title}
+            maxLength={120}
+            onChange={({ target }) => setDraft({ ...draft, title: target.value })}
+          />
+        </Field>
+        <fieldset>
+          <legend className="text-sm font-semibold">{t('reading.set.skills')}</legend>
+          <ul className="grid gap-x-6 sm:grid-cols-2 wide:grid-cols-3">
+            {SKILLS.map((skill) => (
+              <li key={skill}>
+                <label className="flex min-h-10 items-center gap-2">
+                  <input
+                    type="checkbox"
+                    className="accent-accent size-5"
+                    checked={draft.skills.includes(skill)}
+                    disabled={!possible.includes(skill)}
+                    onChange={() =>
+                      setDraft({
+                        ...draft,
+                        skills: SKILLS.filter((one) =>
+                          one === skill ? !draft.skills.includes(one) : draft.skills.includes(one),
+                        ),
+                      })
+                    }
+                  />
+                  {t(`drill:skill.${skill}`)}
+                  {possible.includes(skill) ? null : (
+                    <span className="text-quiet text-sm">{t('reading.set.notHere')}</span>
+                  )}
+                </label>
+              </li>
+            ))}
+          </ul>
+          {wrong.skills ? (
+            <p role="alert" className="text-bad text-sm font-semibold">
+              {words('skills')}
+            </p>
+          ) : null}
+        </fieldset>
+        <ScopeFields
+          scope={draft.scope}
+          onChange={(scope) => setDraft({ ...draft, scope })}
+          error={errorOf('scope.maxLevel', 'scope')}
+        />
+        <Field label={t('reading.set.minutesAWeek')} error={errorOf('minutesAWeek', 'minutesAWeek')}>
+          <NumberInput
+            value={draft.minutesAWeek}
+            min={5}
+            max={240}
+            step={5}
+            unit={t('reading.set.minutesUnit')}
+            aria-label={t('reading.set.minutesAWeek')}
+            onValue={(minutes) => setDraft({ ...draft, minutesAWeek: minutes ?? 0 })}
+          />
+        </Field>
+        {set.isError && asApiError(set.error).fields.length === 0 ? (
+          <Notice kind="bad">{t(`error.${asApiError(set.error).code}`)}</Notice>
+        ) : null}
+        <div className="flex flex-wrap gap-3">
+          <Button
+            weight="main"
+            disabled={set.isPending}
+            onClick={() => {
+              const body = check();
+              if (body) set.mutate(body);
+            }}
+          >
+            {t('reading.set.setPractice')}
+          </Button>
+          <Button disabled={draft.skills.length === 0} onClick={() => setPreviewing(true)}>
+            {t('reading.set.preview')}
+          </Button>
+        </div>
+      </Sheet>
+    </div>
+  );
+}
+
+export function NewPracticePage() {
+  const { classId } = useParams();
+  const query = useQuery({
+    queryKey: ['class', classId],
+    queryFn: () => api<ClassDetail>('GET', `/api/classes/${classId}`),
+  });
+  if (query.isPending) return <Loading />;
+  if (query.isError) return <Failure error={query.error} onRetry={() => void query.refetch()} />;
+  return <PracticeForm detail={query.data} />;
+}
