@@ -1,3 +1,4 @@
+import type { ReadingDesk } from '@cimbel/contract';
 import { browser, harness, type Harness } from '../testing/harness';
 import { seedDemo } from './seed';
 import { STUDENTS } from './scene';
@@ -46,5 +47,24 @@ describe('the demo class', () => {
     expect(points(1)).toHaveLength(7);
     expect(points(2)).toHaveLength(0);
     expect(exercises.map((e: { released: boolean }) => e.released)).toEqual([true, false, true]);
+  });
+
+  it('has weeks of practice behind it, a test that is done and one that is open', async () => {
+    const page = browser(h.app);
+    const { demo } = (await page.get('/api/session')).body;
+    await page.post('/api/demo-session', {
+      accountId: demo.find((a: { role: string }) => a.role === 'educator').id,
+    });
+    const [summary] = (await page.get('/api/classes')).body;
+    const desk: ReadingDesk = (await page.get(`/api/classes/${summary.id}/reading`)).body;
+    const answers = desk.students.map((student) => student.answers);
+    expect(answers.filter((count) => count > 60).length).toBeGreaterThan(6);
+    expect(answers.filter((count) => count === 0)).toHaveLength(1);
+    const bias = (name: string) => desk.students.find((s) => s.name.startsWith(name))!.levelBias!;
+    expect(bias('Esme')).toBeGreaterThan(0.2);
+    expect(bias('Carys')).toBeLessThan(-0.1);
+    expect(desk.tests.map(({ finished }) => finished)).toEqual([10, 3]);
+    expect(desk.tests[0].mean).toBeGreaterThan(0.4);
+    expect(desk.tests[0].mean).toBeLessThan(0.9);
   });
 });

@@ -8,6 +8,7 @@ import { changeMark, handIn, saveDraft, type AttemptRow } from '../attempts/stor
 import { createClass, joinClass } from '../classes/store';
 import type { ExerciseRow } from '../exercises/row';
 import { changeExercise, createExercise } from '../exercises/store';
+import { seedReading } from './reading';
 import {
   ANSWERS_DUE,
   ANSWERS_GRADED,
@@ -126,6 +127,7 @@ async function seed(db: Knex, now: Date): Promise<void> {
     after(-3 * DAY_MS),
   );
   await handInAll(due, ANSWERS_DUE, after(-3 * DAY_MS), 3 * HOUR_MS);
+  await seedReading(db, evening, students, now);
 }
 
 /** A demo answer is the key with the slips that make it a student's. */
