@@ -32,17 +32,24 @@ async function studentPages(page: Page): Promise<string[]> {
   const idOf = (title: string) =>
     list.find((exercise: { title: string }) => exercise.title.startsWith(title)).id;
   const open = idOf('Deeper');
+  const tests: { id: string }[] = await (await page.request.get('/api/my/reading-tests')).json();
   return [
     '/lab',
     '/due',
     ...['consult', 'read', 'mix', 'process', 'handIn'].map((step) => `/due/${open}?step=${step}`),
     `/due/${idOf('Cover')}/result`,
+    '/reading',
+    '/reading/practice?skills=level',
+    '/reading/eye',
+    ...tests.map(({ id }) => `/reading/tests/${id}`),
   ];
 }
 
 async function educatorPages(page: Page): Promise<string[]> {
   const [{ id }] = await (await page.request.get('/api/classes')).json();
   const { exercises, students } = await (await page.request.get(`/api/classes/${id}`)).json();
+  const desk = await (await page.request.get(`/api/classes/${id}/reading`)).json();
+  const test = await (await page.request.get(`/api/reading-tests/${desk.tests[0].id}`)).json();
   const answer = students[1].standings[exercises[0].id].attemptId;
   return [
     '/lab',
@@ -51,6 +58,12 @@ async function educatorPages(page: Page): Promise<string[]> {
     `/classes/${id}/new-exercise`,
     `/exercises/${exercises[0].id}`,
     `/answers/${answer}`,
+    `/classes/${id}/reading`,
+    `/classes/${id}/new-practice`,
+    `/classes/${id}/new-test`,
+    `/classes/${id}/students/${students[1].id}/eye`,
+    `/reading-tests/${desk.tests[0].id}`,
+    `/sittings/${test.rows.find((row: { sittingId: string | null }) => row.sittingId).sittingId}`,
   ];
 }
 

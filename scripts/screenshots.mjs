@@ -28,6 +28,9 @@ async function classroom(page) {
   return (await page.request.get(`${base}/api/classes/${first.id}`)).json();
 }
 
+const desk = async (page) =>
+  (await page.request.get(`${base}/api/classes/${(await classroom(page)).id}/reading`)).json();
+
 const VIEWS = {
   'sign-in': { as: null, go: async () => '/sign-in' },
   'student-home': { as: STUDENT, go: async () => '/due' },
@@ -44,6 +47,12 @@ const VIEWS = {
   class: { as: EDUCATOR, go: async (page) => `/classes/${(await classroom(page)).id}` },
   'new-exercise': { as: EDUCATOR, go: async (page) => `/classes/${(await classroom(page)).id}/new-exercise` },
   answers: { as: EDUCATOR, go: async (page) => `/exercises/${(await classroom(page)).exercises[0].id}` },
+  reading: { as: STUDENT, go: async () => '/reading' },
+  practice: { as: STUDENT, go: async () => '/reading/practice?skills=level&minutes=5' },
+  eye: { as: STUDENT, go: async () => '/reading/eye' },
+  'reading-desk': { as: EDUCATOR, go: async (page) => `/classes/${(await classroom(page)).id}/reading` },
+  'new-test': { as: EDUCATOR, go: async (page) => `/classes/${(await classroom(page)).id}/new-test` },
+  'test-results': { as: EDUCATOR, go: async (page) => `/reading-tests/${(await desk(page)).tests[0].id}` },
   lab: { as: EDUCATOR, go: async () => '/lab' },
   submission: {
     as: EDUCATOR,
@@ -68,6 +77,13 @@ async function main() {
     const page = await context.newPage();
     page.on('console', (message) => message.type() === 'error' && say(`${name}: ${message.text()}`));
     page.on('pageerror', (error) => say(`${name}: ${error.message}`));
+    // The screen was looked at already: the check is a page of its own.
+    await page.addInitScript(() =>
+      localStorage.setItem(
+        'cimbel.screenCheck',
+        JSON.stringify({ day: new Date().toISOString().slice(0, 10), good: true }),
+      ),
+    );
     await page.goto('/sign-in');
     if (view.as) await page.getByRole('button', { name: view.as }).click();
     if (view.as) await page.waitForURL((url) => !url.pathname.startsWith('/sign-in'));

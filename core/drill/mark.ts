@@ -1,4 +1,4 @@
-import type { Reason } from '../reason';
+import { reason, type Reason } from '../reason';
 import type { Item, Response, Solution } from './item';
 import { responseKindOf } from './item';
 
@@ -76,6 +76,21 @@ function slipAt({ slips, solution }: Item, response: Response): Reason | null {
   return slips.find(({ answer }) => near(answer))?.why ?? null;
 }
 
+/** By how much, and to which side, a level or a share of white was read wrong. */
+function readingSlip({ about, reads, solution }: Item, response: Response): Reason | null {
+  if (response.kind !== 'figure' || solution.kind !== 'figure') return null;
+  const off = Math.round((response.value - solution.value) * 100) / 100;
+  if (about?.of === 'level')
+    return reason(off > 0 ? 'drill.level.readTooLight' : 'drill.level.readTooDark', 'L1', {
+      levels: Math.abs(off),
+    });
+  if (reads === 'white')
+    return reason(off > 0 ? 'drill.grey.readTooMuch' : 'drill.grey.readTooLittle', 'L3', {
+      share: Math.abs(off),
+    });
+  return null;
+}
+
 /** Marks one response. @throws RangeError when it cannot be an answer to this item. */
 export function markItem(item: Item, response: Response): DrillMark {
   if (!fitsForm(item, response)) throw new RangeError('this is not an answer to this item');
@@ -91,7 +106,7 @@ export function markItem(item: Item, response: Response): DrillMark {
     score,
     right: score === 1,
     why: item.why,
-    slip: score === 1 ? null : slipAt(item, response),
+    slip: score === 1 ? null : (slipAt(item, response) ?? readingSlip(item, response)),
     reading,
   };
 }

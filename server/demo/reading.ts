@@ -67,10 +67,10 @@ const SKILLS_SET: readonly Skill[] = [
   'toner',
 ];
 const PRACTICE: NewPractice = {
-  title: 'Ten minutes on most evenings',
+  title: 'Five minutes on two evenings',
   skills: [...SKILLS_SET],
   scope: FULL_SCOPE,
-  minutesAWeek: 20,
+  minutesAWeek: 10,
 };
 const TEST_DONE: Omit<NewTest, 'dueAt'> = {
   title: 'Levels, tones and grey',
@@ -107,7 +107,7 @@ function historyOf(eye: Eye, seed: number, now: Date) {
   const given: (EyeAnswer & { seed: number; response: object })[] = [];
   const monday = startOfWeek(now.getTime());
   for (let week = eye.weeks - 1; week >= 0; week--)
-    for (const day of [0.8, 2.8]) {
+    for (const day of [0.8, 1.7]) {
       const start = monday - week * 7 * DAY_MS + day * DAY_MS;
       if (start > now.getTime()) continue;
       const sitting = { answers: eye.perSitting, seed: seed * 100 + week * 10 + day, start };
@@ -142,7 +142,10 @@ export async function seedReading(
   students: readonly string[],
   now: Date,
 ): Promise<void> {
-  const ago = (days: number) => new Date(now.getTime() - days * DAY_MS);
+  // Class is on an evening, so dates stand at six.
+  const evening = new Date(now);
+  evening.setUTCHours(18, 0, 0, 0);
+  const ago = (days: number) => new Date(evening.getTime() - days * DAY_MS);
   const practice = await createPractice(db, inClass.id, PRACTICE, ago(42));
   for (const [i, studentId] of students.entries()) {
     const rows = historyOf(EYES[i], i + 1, now).map((answer) => ({
@@ -179,7 +182,7 @@ export async function seedReading(
     await sit(db, done, studentId, i === 11 ? guesser : learnerOf(EYES[i]), when, 900 + i);
   }
   await changeTest(db, done, { released: true }, ago(7));
-  const open = await testNamed(TEST_OPEN, ago(2), new Date(now.getTime() + 5 * DAY_MS), 4602);
+  const open = await testNamed(TEST_OPEN, ago(2), ago(-5), 4602);
   for (const i of [1, 5, 9])
     await sit(
       db,

@@ -3,8 +3,8 @@ import { PNG } from 'pngjs';
 
 /** Widths a picture is drawn at, for plain and dense screens; anything else would let a caller order huge ones. */
 export const PICTURE_SIZES = {
-  one: { width: 180, height: 400 },
-  many: { width: 104, height: 280 },
+  one: { width: 240, height: 540 },
+  many: { width: 120, height: 330 },
 } as const;
 
 /** A lock as a PNG. Drawn here, so that a browser gets hair to look at and no figures to look up. */

@@ -1,5 +1,7 @@
 import {
   facetsOf,
+  fitsForm,
+  markItem,
   generate,
   PLAIN_CONTEXT,
   SKILLS,
@@ -43,7 +45,8 @@ function mustExplain(reason: Reason): void {
   expect(text).toMatch(/^["“\d\p{Lu}-].*[.]$/u);
 }
 
-function mustSpeak({ question, why, slips }: Item): void {
+function mustSpeak(item: Item): void {
+  const { question, why, slips } = item;
   mustBeWorded(question.ask, true);
   question.facts.forEach((fact) => mustBeWorded(fact, !fact.code.startsWith('option.')));
   question.pictures.forEach(({ caption }) => caption && mustBeWorded(caption, false));
@@ -53,6 +56,16 @@ function mustSpeak({ question, why, slips }: Item): void {
   if (form.kind === 'order') [form.from, form.to].forEach((end) => mustBeWorded(end, false));
   why.forEach(mustExplain);
   slips.forEach((slip) => mustExplain(slip.why));
+  if (item.solution.kind !== 'figure' || form.kind === 'figure') return;
+  const { value } = item.solution;
+  const by = form.kind === 'level' ? 1 : 0.25;
+  for (const given of [value - by, value + by]) {
+    const response = { kind: 'figure' as const, value: given };
+    if (!fitsForm(item, response)) continue;
+    const { slip } = markItem(item, response);
+    expect(slip).not.toBeNull();
+    mustExplain(slip!);
+  }
 }
 
 describe('the words of the drills', () => {

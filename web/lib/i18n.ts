@@ -35,8 +35,8 @@ formatter.add('grams', (value, language) => `${number(1)(value, language)} g`);
 formatter.add('minutes', (value, language) => `${number(0)(value, language)} min`);
 formatter.add('vol', (value, language) => `${number(1)(value, language)} vol`);
 formatter.add('points', number(2));
-formatter.add('minutesPlain', number(0));
-formatter.add('grams1', number(1));
+formatter.add('whole', number(0));
+formatter.add('tenths', number(1));
 formatter.add('signed', (value, language) =>
   new Intl.NumberFormat(language, { maximumFractionDigits: 1, signDisplay: 'exceptZero' }).format(value),
 );

@@ -123,7 +123,11 @@ function PracticeForm({ detail }: { detail: ClassDetail }) {
           onChange={(scope) => setDraft({ ...draft, scope })}
           error={errorOf('scope.maxLevel', 'scope')}
         />
-        <Field label={t('reading.set.minutesAWeek')} error={errorOf('minutesAWeek', 'minutesAWeek')}>
+        <Field
+          label={t('reading.set.minutesAWeek')}
+          error={errorOf('minutesAWeek', 'minutesAWeek')}
+          className="self-start"
+        >
           <NumberInput
             value={draft.minutesAWeek}
             min={5}

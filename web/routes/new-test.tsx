@@ -74,7 +74,7 @@ function PartFields({
                 {name} {here ? '' : t('reading.set.notHere')}
               </span>
               <Button
-                className="size-9 min-h-9 px-0"
+                className="size-9 min-h-9 px-0!"
                 aria-label={t('reading.set.fewer', { skill: name })}
                 disabled={countOf(skill) === 0}
                 onClick={() => put(skill, countOf(skill) - 1)}
@@ -88,7 +88,7 @@ function PartFields({
                 {countOf(skill)}
               </output>
               <Button
-                className="size-9 min-h-9 px-0"
+                className="size-9 min-h-9 px-0!"
                 aria-label={t('reading.set.more', { skill: name })}
                 disabled={!here || countOf(skill) >= MOST_OF_A_SKILL}
                 onClick={() => put(skill, countOf(skill) + 1)}

@@ -41,10 +41,12 @@ function Practices({ desk }: { desk: ReadingDesk }) {
             key={practice.id}
             className="bg-sheet border-line flex flex-wrap items-center gap-x-4 rounded-sm border px-3 py-1"
           >
-            <span className="font-semibold">{practice.title}</span>
-            <span className="text-quiet me-auto text-sm">
-              {practice.skills.map((skill) => t(`drill:skill.${skill}`)).join(', ')} ·{' '}
-              {t('reading.desk.levels', { from: practice.scope.minLevel, to: practice.scope.maxLevel })}
+            <span className="me-auto max-w-2xl">
+              <span className="block font-semibold">{practice.title}</span>
+              <span className="text-quiet block text-sm">
+                {practice.skills.map((skill) => t(`drill:skill.${skill}`)).join(', ')} ·{' '}
+                {t('reading.desk.levels', { from: practice.scope.minLevel, to: practice.scope.maxLevel })}
+              </span>
             </span>
             <span className="text-sm">
               {t('reading.desk.reached', {

@@ -83,7 +83,7 @@ function MainNav() {
         <NavLink
           key={to}
           to={to}
-          className="aria-[current=page]:border-accent inline-flex min-h-10 items-center border-b-4 border-transparent px-2 font-semibold max-sm:text-sm"
+          className="aria-[current=page]:border-accent inline-flex min-h-10 items-center border-b-4 border-transparent px-2 font-semibold max-sm:px-1 max-sm:text-sm"
         >
           {text}
         </NavLink>
@@ -105,8 +105,11 @@ export function Shell() {
       >
         {t('nav.skip')}
       </a>
-      <header className="border-strong-line bg-room sticky top-0 z-30 flex items-center gap-1 border-b px-4 py-1">
-        <Link to="/" className="font-display py-1 text-2xl font-bold tracking-tight">
+      <header className="border-strong-line bg-room sticky top-0 z-30 flex items-center gap-1 border-b px-4 py-1 max-sm:px-2">
+        <Link
+          to="/"
+          className="font-display py-1 text-2xl font-bold tracking-tight max-sm:me-1 max-sm:text-xl"
+        >
           {t('app.name')}
         </Link>
         <MainNav />

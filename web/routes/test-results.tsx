@@ -15,6 +15,7 @@ import { PageTitle } from '../ui/page-title';
 
 function Students({ test }: { test: EducatorTest }) {
   const { t } = useTranslation(['ui', 'drill']);
+  const scores = test.rows.flatMap(({ score }) => score ?? []);
   return (
     <div className="bg-sheet border-line overflow-x-auto rounded-sm border">
       <table className="w-full text-sm">
@@ -94,13 +95,15 @@ function Students({ test }: { test: EducatorTest }) {
         </tbody>
         <tfoot>
           <tr>
-            <th
-              scope="row"
-              className="text-quiet px-3 py-1 text-start font-normal"
-              colSpan={test.attempts > 1 ? 4 : 3}
-            >
+            <th scope="row" className="text-quiet px-3 py-1 text-start font-normal">
               {t('class.mean')}
             </th>
+            <td className="px-2 text-end">
+              {scores.length === 0
+                ? ''
+                : t('reading.share', { share: scores.reduce((a, b) => a + b, 0) / scores.length })}
+            </td>
+            <td colSpan={test.attempts > 1 ? 2 : 1} />
             {test.skills.map(({ skill, accuracy }) => (
               <td key={skill} className="px-2 text-end">
                 {accuracy === null ? '' : Math.round(accuracy * 100)}

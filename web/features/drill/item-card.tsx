@@ -55,6 +55,12 @@ function startOf(form: Form, pictures: number): Response | null {
   return null;
 }
 
+/** What the answer shows, then why the right one is right; not what the line above has said already. */
+const reasonsOf = ({ item, mark }: Told) => [
+  ...(mark?.slip ? [mark.slip] : []),
+  ...item.why.filter(({ code }) => code !== 'drill.level.is'),
+];
+
 function Verdict({ mark }: { mark: DrillMark | null }) {
   const { t } = useTranslation();
   const state = mark === null ? 'left' : mark.right ? 'right' : mark.score > 0 ? 'near' : 'wrong';
@@ -293,7 +299,7 @@ export function ItemCard({
                 ) : null}
               </p>
             ) : null}
-            <ReasonList reasons={[...(told.mark?.slip ? [told.mark.slip] : []), ...told.item.why]} />
+            <ReasonList reasons={reasonsOf(told)} />
             {comparison && told.response && canNudge(told.item) ? (
               <Button className="self-start" aria-pressed={nudging} onClick={() => setNudging(!nudging)}>
                 {t(nudging ? 'reading.nudgeClose' : 'reading.nudge')}

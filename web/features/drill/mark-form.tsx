@@ -75,7 +75,7 @@ export function MarkForm({
           className="group absolute -inset-x-4 -mt-3 flex h-6 cursor-ns-resize items-center outline-offset-0"
         >
           <span className="bg-on-surround h-0.5 flex-1 shadow-[0_0_0_1px_rgb(255_255_255/0.7)]" />
-          <span className="bg-on-surround rounded-sm px-1.5 text-xs font-semibold whitespace-nowrap text-white">
+          <span className="bg-on-surround absolute start-full rounded-sm px-1.5 text-xs font-semibold whitespace-nowrap text-white">
             {names[i]}
           </span>
         </div>
@@ -86,7 +86,7 @@ export function MarkForm({
           style={{ top: `${place * 100}%` }}
           className="pointer-events-none absolute -inset-x-4 -mt-3 flex h-6 items-center"
         >
-          <span className="rounded-sm bg-white px-1.5 text-xs font-semibold whitespace-nowrap text-black">
+          <span className="absolute end-full rounded-sm bg-white px-1.5 text-xs font-semibold whitespace-nowrap text-black">
             {t('reading.here')}
           </span>
           <span className="h-0 flex-1 border-t-2 border-dashed border-white" />

@@ -20,8 +20,10 @@ import { paintInWorker } from '../../workers/tress-painter';
 import { Button } from '../../ui/button';
 import { Key } from '../../ui/key';
 import { Loading, Notice } from '../../ui/panel';
+import { useIsWide } from '../../ui/use-is-wide';
 import { Figures } from './figures';
 import { ItemCard, type Told } from './item-card';
+import { hairSize } from './sizes';
 import { PracticeSummary, type Done } from './practice-summary';
 
 export interface Run {
@@ -36,6 +38,7 @@ const drawSeed = () => crypto.getRandomValues(new Uint32Array(1))[0];
 
 /** The next question, made while the last one is being looked at. */
 function useNext(run: Run, memory: Memory) {
+  const wide = useIsWide();
   const before = useRef<ItemSpec[]>([]);
   const ready = useRef<Promise<DrillMade | null> | null>(null);
   const prepare = useCallback(
@@ -49,19 +52,15 @@ function useNext(run: Run, memory: Memory) {
       };
       ready.current = makeNext(wanted, run.context).then((made) => {
         // Its hair is drawn ahead too, at the size it will be shown in.
-        made?.item.question.pictures.forEach(({ look }) => {
-          const ratio = Math.min(2, window.devicePixelRatio || 1);
-          const one = made.item.question.pictures.length === 1;
-          if (window.matchMedia('(min-width: 68rem)').matches)
-            void paintInWorker(look, {
-              width: Math.round((one ? 180 : 104) * ratio),
-              height: Math.round((one ? 400 : 280) * ratio),
-            });
-        });
+        const ratio = Math.min(2, window.devicePixelRatio || 1);
+        const { width, height } = hairSize(made?.item.question.pictures.length ?? 0, wide);
+        made?.item.question.pictures.forEach(
+          ({ look }) => void paintInWorker(look, { width: width * ratio, height: height * ratio }),
+        );
         return made;
       });
     },
-    [run],
+    [run, wide],
   );
   const take = useCallback(async () => {
     if (!ready.current) prepare(memory);

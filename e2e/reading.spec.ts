@@ -1,0 +1,288 @@
+import { expect, test, type Browser, type Page } from '@playwright/test';
+import { expectNoSidewaysScroll, joinClass, makeClass, register, unique, walkIn } from './pages';
+
+/** The screen check is a page of its own; journeys that are not about it have it behind them. */
+async function screenChecked(page: Page): Promise<void> {
+  await page.addInitScript(() =>
+    localStorage.setItem(
+      'cimbel.screenCheck',
+      JSON.stringify({ day: new Date().toISOString().slice(0, 10), good: true }),
+    ),
+  );
+}
+const verdict = (page: Page) => page.getByText(/^(Right|Close|Not this time)$/);
+
+/** Answers whatever is asked, with the keyboard: the first option, a level, a figure, or what stands there. */
+async function answerByKey(page: Page): Promise<void> {
+  const question = page.getByRole('heading', { level: 2 });
+  await expect(question).toBeVisible();
+  const figure = page.locator('input[inputmode="decimal"]');
+  if (await figure.isVisible()) await page.keyboard.type('20');
+  else await page.keyboard.press('2');
+  // In practice a key answers at once; where it only chooses, Enter answers.
+  const told = await verdict(page)
+    .waitFor({ timeout: 700 })
+    .then(
+      () => true,
+      () => false,
+    );
+  if (!told) await page.keyboard.press('Enter');
+}
+
+test('a practice with the keyboard alone, from the screen check to the summary', async ({ page }) => {
+  await walkIn(page, 'Hana Morikese');
+  await page.goto('/reading');
+  await page.getByRole('checkbox', { name: /^Level of a tress/ }).focus();
+  await page.keyboard.press('Space');
+  await page.getByRole('checkbox', { name: /^Put in order/ }).focus();
+  await page.keyboard.press('Space');
+  await page.getByRole('checkbox', { name: /^Ratios and amounts/ }).focus();
+  await page.keyboard.press('Space');
+  await page.getByRole('button', { name: 'Practise these' }).focus();
+  await page.keyboard.press('Enter');
+
+  await expect(page.getByRole('heading', { name: 'Before you read colour' })).toBeVisible();
+  await page.getByRole('button', { name: 'Go on without' }).focus();
+  await page.keyboard.press('Enter');
+
+  const seen = new Set<string>();
+  for (let i = 1; i <= 9; i++) {
+    await answerByKey(page);
+    await expect(verdict(page)).toBeVisible();
+    seen.add((await page.getByText(/· step \d of 5/).innerText()).split(' · ')[0]);
+    await expect(page.getByText(`${i} answer`, { exact: false })).toBeVisible();
+    await page.keyboard.press('Enter');
+  }
+  expect([...seen].sort()).toEqual(['Level of a tress', 'Put in order', 'Ratios and amounts']);
+  await expect(page.getByRole('heading', { level: 2 })).toBeVisible();
+  await page.keyboard.press('x');
+  await expect(page.getByRole('heading', { name: 'This sitting' })).toBeVisible();
+  await expect(page.getByText(/of 9 right/)).toBeVisible();
+  await page.getByRole('link', { name: 'My eye' }).click();
+  await expect(page.getByText(/^9 answers in/)).toBeVisible();
+});
+
+test('an answer wrong by a level is drawn beside the truth and can be nudged until it matches', async ({
+  page,
+}) => {
+  await screenChecked(page);
+  await walkIn(page, 'Hana Morikese');
+  await page.goto('/reading/practice?skills=level');
+  for (let tries = 0; tries < 6; tries++) {
+    await expect(page.getByRole('heading', { level: 2 })).toBeVisible();
+    await page.getByRole('button', { name: /^10, / }).click();
+    await expect(verdict(page)).toBeVisible();
+    if (await page.getByRole('button', { name: 'Move it until it matches' }).isVisible()) break;
+    await page.keyboard.press('Enter');
+  }
+  const truth = Number((await page.getByText(/^It is level/).innerText()).match(/level ([\d.]+)/)![1]);
+  await expect(page.getByText(/^Read [\d.]+ levels? too light\./)).toBeVisible();
+  await expect(page.getByRole('img', { name: 'As you read it' })).toBeVisible();
+  await page.getByRole('button', { name: 'Move it until it matches' }).click();
+  const slider = page.getByRole('slider', { name: 'Level' });
+  await slider.fill(String(truth));
+  await expect(page.getByText('It matches: ΔE 0')).toBeVisible();
+});
+
+test('the screen check finds a just visible step, and says so when it is missed', async ({ page }) => {
+  await walkIn(page, 'Hana Morikese');
+  await page.evaluate(() => localStorage.removeItem('cimbel.screenCheck'));
+  await page.goto('/reading/practice?skills=tone');
+  const rows = page.getByRole('radiogroup');
+  await expect(rows).toHaveCount(3);
+  const oddOf = (row: number) =>
+    rows.nth(row).evaluate((element) => {
+      const ground = getComputedStyle(element).backgroundColor;
+      return [...element.querySelectorAll('span')].findIndex(
+        (disc) => getComputedStyle(disc).backgroundColor !== ground,
+      );
+    });
+  const choose = async (shift: number) => {
+    for (let row = 0; row < 3; row++)
+      await rows
+        .nth(row)
+        .getByRole('radio')
+        .nth(((await oddOf(row)) + shift) % 5)
+        .click();
+    await page.getByRole('button', { name: 'These three' }).click();
+  };
+  await choose(1);
+  await expect(page.getByText('3 were missed.', { exact: false })).toBeVisible();
+  await choose(0);
+  await expect(page.getByText(/· step \d of 5/)).toBeVisible();
+});
+
+test('a practice on a phone, through a lost connection: answers wait, then arrive once', async ({
+  browser,
+}) => {
+  const context = await browser.newContext({
+    viewport: { width: 390, height: 844 },
+    hasTouch: true,
+    isMobile: true,
+  });
+  const page = await context.newPage();
+  await screenChecked(page);
+  const name = unique('Phone');
+  await register(page, 'a student', name);
+  await page.goto('/reading/practice?skills=tone,condition');
+  const answerByThumb = async () => {
+    const options = page.getByRole('group').getByRole('button');
+    await expect(options.first()).toBeVisible();
+    await expectNoSidewaysScroll(page);
+    await options.first().tap();
+    await expect(verdict(page)).toBeVisible();
+    await expect(page.getByRole('button', { name: /^Next/ })).toBeInViewport();
+    await page.getByRole('button', { name: /^Next/ }).tap();
+  };
+  await answerByThumb();
+  await context.setOffline(true);
+  await answerByThumb();
+  await answerByThumb();
+  await expect(page.getByText('2 answers wait on this device')).toBeVisible();
+  await page.getByRole('button', { name: /^Stop/ }).tap();
+  await expect(page.getByText('2 answers wait on this device')).toBeVisible();
+  await context.setOffline(false);
+  await expect(page.getByText('wait on this device')).toBeHidden();
+  const { answers } = await (await page.request.get('/api/my/practice')).json();
+  expect(answers).toBe(3);
+  await page.goto('/reading/eye');
+  await expect(page.getByText(/^3 answers in/)).toBeVisible();
+  await context.close();
+});
+
+async function studentIn(browser: Browser, code: string, name: string): Promise<Page> {
+  const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
+  await register(page, 'a student', name);
+  await joinClass(page, code);
+  return page;
+}
+
+/** Takes the one test that is set; gives back the questions as they were met, and the hair as it was sent. */
+async function takeTest(page: Page, title: string): Promise<{ questions: string[]; hair: string[] }> {
+  const hair: string[] = [];
+  page.on('response', async (response) => {
+    if (response.url().includes('/picture'))
+      hair.push((await response.body()).toString('base64').slice(200, 1200));
+  });
+  await page.goto('/reading');
+  await page.getByRole('listitem').filter({ hasText: title }).getByRole('link', { name: 'Start' }).click();
+  await page.getByRole('button', { name: 'Begin' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Begin' }).click();
+  await expect(page.getByRole('timer')).toBeVisible();
+  const questions: string[] = [];
+  for (let i = 1; i <= 5; i++) {
+    await expect(page.getByText(`Question ${i} of 5`)).toBeVisible();
+    questions.push(await page.getByRole('heading', { level: 2 }).innerText());
+    if (i === 3) {
+      // A reload costs nothing but the moment.
+      await page.reload();
+      await expect(page.getByText('Question 3 of 5')).toBeVisible();
+    }
+    if (i === 5) await page.getByRole('button', { name: 'Leave this one' }).click();
+    else await answerByKey(page);
+  }
+  await expect(page.getByText('All 5 questions are done and handed in.')).toBeVisible();
+  return { questions, hair };
+}
+
+test('a test set by the educator, taken by two students with items of their own, with results and export', async ({
+  page,
+  browser,
+}) => {
+  test.setTimeout(120_000);
+  await register(page, 'an educator', unique('Educator'));
+  const code = await makeClass(page, unique('Readers'));
+  await page.getByRole('link', { name: 'Reading', exact: true }).click();
+  await expect(page.getByText('No reading test is set.')).toBeVisible();
+  await page.getByRole('link', { name: 'New reading test' }).click();
+  await page.getByRole('button', { name: 'Set for the class' }).click();
+  await expect(page.getByText('Give it a title.')).toBeVisible();
+  const title = unique('First reading');
+  await page.getByLabel('Title').fill(title);
+  for (let i = 0; i < 2; i++) await page.getByRole('button', { name: 'Fewer of Level of a tress' }).click();
+  for (let i = 0; i < 4; i++) await page.getByRole('button', { name: 'Fewer of Tone', exact: true }).click();
+  for (let i = 0; i < 3; i++) await page.getByRole('button', { name: 'Fewer of Underlying pigment' }).click();
+  for (let i = 0; i < 2; i++) await page.getByRole('button', { name: 'More of Ratios and amounts' }).click();
+  await expect(page.getByText('5 questions in all')).toBeVisible();
+
+  await page.getByRole('button', { name: 'Preview as a student' }).click();
+  await expect(page.getByText('Question 1 of 5')).toBeVisible();
+  await page.getByRole('button', { name: 'Leave this one' }).click();
+  await expect(page.getByText('Left open')).toBeVisible();
+  await page.getByRole('button', { name: 'Close the preview' }).click();
+  // Nothing that was filled in is lost by looking.
+  await expect(page.getByLabel('Title')).toHaveValue(title);
+  await page.getByRole('button', { name: 'Set for the class' }).click();
+  await expect(page.getByRole('heading', { name: title })).toBeVisible();
+  await expect(page.getByText('No one has joined yet.', { exact: false })).toBeVisible();
+
+  const [oneName, otherName] = [unique('One'), unique('Other')];
+  const one = await studentIn(browser, code, oneName);
+  const other = await studentIn(browser, code, otherName);
+  await studentIn(browser, code, unique('Absent'));
+  const first = await takeTest(one, title);
+  const second = await takeTest(other, title);
+  expect(first.questions.join()).not.toBe(second.questions.join());
+  expect(first.hair.some((picture) => second.hair.includes(picture))).toBe(false);
+
+  await one.getByRole('link', { name: 'See the result' }).click();
+  await expect(one.getByRole('button', { name: /^Question 5, .*: Left open$/ })).toBeVisible();
+  await one.keyboard.press('j');
+  await expect(one.getByRole('button', { name: /^Question 2, / })).toHaveAttribute('aria-current', 'step');
+  await one.goto('/reading');
+  await expect(one.getByRole('listitem').filter({ hasText: title })).toContainText('%');
+
+  await page.reload();
+  await expect(page.getByText('1 has not started: Absent', { exact: false })).toBeVisible();
+  await expect(page.getByRole('row').filter({ hasText: oneName })).toContainText('%');
+  const download = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'Results as CSV' }).click();
+  const csv = await (await download).createReadStream().then(async (stream) => {
+    let text = '';
+    for await (const chunk of stream) text += chunk;
+    return text;
+  });
+  expect(csv.split('\r\n')[0]).toContain('student,state,attempts,score_percent');
+  expect(csv).toContain(`${oneName},finished,1,`);
+  await page.getByRole('link', { name: oneName }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toContainText(oneName);
+  await expect(page.getByText('Left open').or(verdict(page))).toBeVisible();
+});
+
+test('a practice is previewed, set, seen by the student, and ended without losing answers', async ({
+  page,
+  browser,
+}) => {
+  await register(page, 'an educator', unique('Setter'));
+  const code = await makeClass(page, unique('Practisers'));
+  const student = await studentIn(browser, code, unique('Pupil'));
+  await page.getByRole('link', { name: 'Reading', exact: true }).click();
+  await page.getByRole('link', { name: 'New practice' }).click();
+  await page.getByLabel('Title').fill('Dark hair first');
+  await page.getByLabel('Levels to').selectOption('2');
+  await page.getByRole('button', { name: 'Set for the class' }).click();
+  await expect(page.getByText('At least two levels apart: choose a higher one.')).toBeVisible();
+  await page.getByLabel('Levels to').selectOption('5');
+  await page.getByRole('button', { name: 'Preview as a student' }).click();
+  await answerByKey(page);
+  await expect(verdict(page)).toBeVisible();
+  await page.keyboard.press('x');
+  await page.getByRole('button', { name: 'To the reading room' }).click();
+  await page.getByRole('button', { name: 'Set for the class' }).click();
+  await expect(page.getByText('0 of 1 have their 20 min this week')).toBeVisible();
+
+  await screenChecked(student);
+  await student.goto('/reading');
+  await student.getByRole('link', { name: 'Practise', exact: true }).click();
+  await answerByKey(student);
+  await expect(verdict(student)).toBeVisible();
+  await page.getByRole('button', { name: 'End Dark hair first' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'End it' }).click();
+  await expect(page.getByText('No practice is set.', { exact: false })).toBeVisible();
+  await student.keyboard.press('Enter');
+  await answerByKey(student);
+  await expect(verdict(student)).toBeVisible();
+  await expect
+    .poll(async () => (await (await student.request.get('/api/my/practice')).json()).answers)
+    .toBe(2);
+});
