@@ -5,6 +5,7 @@ import { computeKey } from '../../core/solve';
 import { shippedLine } from '../../core/shades';
 import { naturalLook, paintTress } from '../../core/tress';
 import { DEFAULT_HOUSE_RULES } from '../../core/theory';
+import { facetsOf, generate, PLAIN_CONTEXT, SKILLS, STEPS } from '../../core/drill';
 import { aCase } from '../../core/testing/cases';
 
 /** Milliseconds a call takes: warmed up, then the median of several rounds, so that a hiccup does not count. */
@@ -77,6 +78,20 @@ const colourOfHeadMs = timeOf(() =>
 const tressMs = timeOf(() => void paintTress(look, { width: 300, height: 600 }), 7);
 const keyMs = timeOf(() => void computeKey(kase, line, DEFAULT_HOUSE_RULES));
 
+/** Milliseconds of making one item, over all facets and steps of every skill: median, one in a hundred, and the worst. */
+const itemTimes = SKILLS.map((skill) => {
+  const facets = facetsOf(skill, PLAIN_CONTEXT);
+  const times = Array.from({ length: 1000 }, (_, seed) => {
+    const spec = { skill, facet: facets[seed % facets.length], step: STEPS[seed % 5], seed };
+    const begun = performance.now();
+    generate(spec, PLAIN_CONTEXT);
+    return performance.now() - begun;
+  });
+  const sorted = [...times].sort((a, b) => a - b);
+  return { skill, median: sorted[500], p99: sorted[990], worst: sorted[999], first: times[0] };
+});
+const slowest = itemTimes.reduce((a, b) => (b.p99 > a.p99 ? b : a));
+
 const results = {
   wholeHeadMs: headMs,
   wholeHeadWithColourMs: colourOfHeadMs,
@@ -87,6 +102,10 @@ const results = {
   tress300x600Ms: tressMs,
   tressOverWholeHead: tressMs / headMs,
   keyMs,
+  itemMedianMs: Math.max(...itemTimes.map(({ median }) => median)),
+  itemP99Ms: slowest.p99,
+  itemWorstMs: Math.max(...itemTimes.map(({ worst }) => worst)),
+  itemP99OverTress: slowest.p99 / tressMs,
 };
 const round = (value: number) => Number(value.toPrecision(4));
 console.log('Ratios of one run on this machine; times are medians, for orientation only.\n');
@@ -100,6 +119,13 @@ console.log(
 console.log(
   `tress 300 × 600                        ${round(tressMs)} ms   = ${round(results.tressOverWholeHead)} × a whole head`,
 );
+console.log(
+  `drill item, slowest skill (${slowest.skill})   median ${round(slowest.median)} ms, 1 in 100 ${round(slowest.p99)} ms   = ${round(results.itemP99OverTress)} × a tress`,
+);
+for (const { skill, median, p99, worst, first } of itemTimes)
+  console.log(
+    `  ${skill.padEnd(10)} median ${round(median)}  1 in 100 ${round(p99)}  worst ${round(worst)}  first ${round(first)} ms`,
+  );
 console.log(`computed key                           ${round(keyMs)} ms`);
 console.log(
   `\n${JSON.stringify(Object.fromEntries(Object.entries(results).map(([name, value]) => [name, round(value)])))}`,

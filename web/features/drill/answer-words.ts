@@ -1,5 +1,6 @@
 import { rightResponse, type Item, type Response } from '@cimbel/core/drill';
 import type { TFunction } from 'i18next';
+import { i18n } from '../../lib/i18n';
 import { termWords } from './words';
 
 /** An answer in words, in the terms of its question. */
@@ -18,6 +19,6 @@ export function answerWords(t: TFunction, item: Item, which: Response | 'right')
   if (form.kind === 'level') return t('answer.level', { ns: 'drill', value });
   if (form.kind === 'share') return t('answer.share', { ns: 'drill', value });
   if (form.kind !== 'figure') return '';
-  const figure = new Intl.NumberFormat(undefined, { maximumFractionDigits: form.decimals }).format(value);
+  const figure = new Intl.NumberFormat(i18n.language, { maximumFractionDigits: form.decimals }).format(value);
   return `${figure} ${t(`unit.${form.unit}`, { ns: 'drill' })}`;
 }

@@ -19,7 +19,7 @@ export function Confusion<T extends string | number>({
   const countOf = (truth: T, given: T) =>
     cells.find((cell) => cell.truth === truth && cell.given === given)?.count ?? 0;
   return (
-    <div className="overflow-x-auto">
+    <div className="overflow-x-auto" role="region" aria-label={t(`reading.confusion.${of}`)} tabIndex={0}>
       <table className="border-separate border-spacing-px text-center text-sm">
         <caption className="text-quiet pb-1 text-start">{t(`reading.confusion.${of}Hint`)}</caption>
         <thead>
