@@ -19,7 +19,7 @@ import {
   type ConfusionCell,
   type Step,
 } from '@cimbel/core/drill';
-import type { HouseRules } from '@cimbel/core/theory';
+import { houseRulesSchema, type HouseRules } from '@cimbel/core/theory';
 
 const skillsSchema = z
   .array(skillSchema)
@@ -38,10 +38,12 @@ export type NewPractice = z.infer<typeof newPracticeSchema>;
 /** One answered item from a student's device. The id is made there, so sending it twice counts once. */
 export const drillAnswerSchema = z.object({
   id: z.uuid(),
-  /** Whose house rules the item was made by; null for the usual ones. */
+  /** The class it was practised for; null outside of any. */
   classId: z.uuid().nullable(),
   practiceId: z.uuid().nullable(),
   spec: itemSpecSchema,
+  /** What the item was made by: the class may have other house rules when a waiting answer arrives. */
+  rules: houseRulesSchema,
   scope: scopeSchema,
   response: responseSchema,
   assisted: z.boolean(),

@@ -109,3 +109,23 @@ test('the room is dark when asked for, and stays so', async ({ page }) => {
   await expect(page.locator('html')).toHaveAttribute('data-theme', 'dark');
   await expect(page.getByRole('button', { name: 'Light room' })).toBeVisible();
 });
+
+test('house rules are chosen by key, saved, undone, and say what they come to', async ({ page }) => {
+  await register(page, 'an educator', unique('Ruler'));
+  await makeClass(page, unique('Rules'));
+  await page.getByRole('link', { name: 'House rules' }).click();
+  const lift = page.getByRole('radiogroup', { name: 'Lifting with colour' });
+  await expect(lift).toContainText('From 5 to 7 takes a shade of level 9.');
+  await lift.getByRole('radio').first().focus();
+  await page.keyboard.press('ArrowDown');
+  await expect(page.getByText('Not saved yet.')).toBeVisible();
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText('Saved.')).toBeVisible();
+  await page.reload();
+  await expect(lift.getByRole('radio').nth(1)).toBeChecked();
+  await lift.getByRole('radio').first().click();
+  await page.getByRole('button', { name: 'Save' }).click();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(lift.getByRole('radio').nth(1)).toBeChecked();
+  await expect(page.getByText('Saved.')).toBeVisible();
+});

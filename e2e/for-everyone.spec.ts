@@ -59,6 +59,7 @@ async function educatorPages(page: Page): Promise<string[]> {
     `/exercises/${exercises[0].id}`,
     `/answers/${answer}`,
     `/classes/${id}/reading`,
+    `/classes/${id}/house-rules`,
     `/classes/${id}/new-practice`,
     `/classes/${id}/new-test`,
     `/classes/${id}/students/${students[1].id}/eye`,

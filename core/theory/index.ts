@@ -10,3 +10,4 @@ export * from './lightener';
 export * from './toner-depth';
 export * from './time-plan';
 export * from './dilution';
+export * from './house-rule-example';

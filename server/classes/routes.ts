@@ -1,3 +1,4 @@
+import { houseRulesSchema } from '@cimbel/core/theory';
 import { joinSchema, keyPreviewSchema, newClassSchema, newExerciseSchema } from '@cimbel/contract';
 import { createExercise, previewKey } from '../exercises/store';
 import { invalidField } from '../http/errors';
@@ -29,6 +30,19 @@ export const classRoutes = (): Route[] => [
     who: 'educator',
     reach: ownClass,
     handle: ({ db, now, reached }) => classDetail(db, reached, now()),
+  }),
+  route({
+    method: 'put',
+    path: '/api/classes/:classId/house-rules',
+    who: 'educator',
+    reach: ownClass,
+    body: houseRulesSchema,
+    // What has been set keeps the rules it was set with; its marks do not change behind anyone's back.
+    handle: async ({ db, reached, body }) => {
+      await db('classes')
+        .where({ id: reached.id })
+        .update({ house_rules: JSON.stringify(body) });
+    },
   }),
   route({
     method: 'post',

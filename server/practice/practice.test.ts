@@ -1,6 +1,7 @@
 import type { DrillAnswer, MyPractice, StudentEye } from '@cimbel/contract';
 import { FULL_SCOPE, generate, PLAIN_CONTEXT, rightResponse, type ItemSpec } from '@cimbel/core/drill';
-import { classroom, harness, newId, PRACTICE_BODY, type Harness } from '../testing/harness';
+import { DEFAULT_HOUSE_RULES } from '@cimbel/core/theory';
+import { classroom, exerciseBody, harness, newId, PRACTICE_BODY, type Harness } from '../testing/harness';
 
 let h: Harness;
 let room: Awaited<ReturnType<typeof classroom>>;
@@ -16,6 +17,7 @@ const answered = (change: Partial<DrillAnswer> = {}): DrillAnswer => ({
   classId: room.classId,
   practiceId: room.practiceId,
   spec: SPEC,
+  rules: DEFAULT_HOUSE_RULES,
   scope: FULL_SCOPE,
   response: rightResponse(generate(SPEC, PLAIN_CONTEXT)),
   assisted: false,
@@ -117,5 +119,30 @@ describe('an eye', () => {
     await room.educator
       .get(`/api/classes/${room.classId}/students/${room.stranger.account.id}/eye`)
       .expect(404);
+  });
+});
+
+describe('house rules', () => {
+  it('hold for what is set from then on; what was set or answered keeps its own', async () => {
+    const change = (rules: object) =>
+      room.educator.put(`/api/classes/${room.classId}/house-rules`, { ...DEFAULT_HOUSE_RULES, ...rules });
+    const rulesOf = async (id: string) =>
+      (await h.db('exercises').where({ id }).first()).house_rules.greyShare;
+    await change({ greyShare: 'oneToTwo', timerStarts: 'firstContact' }).expect(200);
+    expect((await practiceOf(room.student)).classes[0].houseRules.greyShare).toBe('oneToTwo');
+    const later = await room.educator
+      .post(`/api/classes/${room.classId}/exercises`, exerciseBody())
+      .expect(201);
+    expect([await rulesOf(room.exerciseId), await rulesOf(later.body.id)]).toEqual(['stepped', 'oneToTwo']);
+
+    // Practised under the old rule, sent after the change: marked as it was asked.
+    const spec: ItemSpec = { skill: 'timing', facet: 'rinse', step: 1, seed: 3 };
+    const waited = answered({ spec, response: rightResponse(generate(spec, PLAIN_CONTEXT)) });
+    await send(room.student, waited).expect(200);
+    expect((await h.db('drill_answers').where({ id: waited.id }).first()).score).toBe(1);
+
+    const refused = await change({ greyShare: 'sometimes' });
+    expect([refused.status, refused.body.error.fields[0].path]).toEqual([422, 'greyShare']);
+    await change({}).expect(200);
   });
 });

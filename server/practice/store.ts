@@ -13,7 +13,7 @@ import {
   type Scope,
   type Skill,
 } from '@cimbel/core/drill';
-import { DEFAULT_HOUSE_RULES, houseRulesSchema, type HouseRules } from '@cimbel/core/theory';
+import { houseRulesSchema, type HouseRules } from '@cimbel/core/theory';
 import type { Knex } from 'knex';
 
 export interface PracticeRow {
@@ -169,7 +169,7 @@ export async function practiceOf(db: Knex, studentId: string, now: Date): Promis
 }
 
 /** The item an answer is for, made again here: what the device thinks of its own answer counts for nothing. */
-function itemOf({ spec, scope, response }: DrillAnswer, rules: HouseRules): Item | null {
+function itemOf({ spec, rules, scope, response }: DrillAnswer): Item | null {
   try {
     const item = generate(spec, { rules, scope });
     return fitsForm(item, response) ? item : null;
@@ -197,11 +197,10 @@ export async function keepAnswers(
   const result: DrillAnswersKept = { kept: [], refused: [] };
   for (const answer of answers) {
     const { id, spec, classId, practiceId } = answer;
-    const own = classes.find((one) => one.id === classId);
     // A practice that was ended meanwhile takes nothing from the answer.
     const practice = practices.find((one) => one.id === practiceId && one.class_id === classId);
-    const mine = classId === null || own !== undefined;
-    const item = mine ? itemOf(answer, own?.houseRules ?? DEFAULT_HOUSE_RULES) : null;
+    const mine = classId === null || classes.some((one) => one.id === classId);
+    const item = mine ? itemOf(answer) : null;
     if (!item) {
       result.refused.push({ id, code: mine ? 'noSuchItem' : 'notYours' });
       continue;

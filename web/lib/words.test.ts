@@ -4,7 +4,16 @@ import { CRITERIA, grade, type Answer } from '@cimbel/core/grade';
 import { SHIPPED_LINES, readLabel, shippedLine } from '@cimbel/core/shades';
 import { computeKey } from '@cimbel/core/solve';
 import { aCase, perfectAnswer } from '@cimbel/core/testing/cases';
-import { CAUTIONS, COUNTERS, DEFAULT_HOUSE_RULES, UNDERLAYS, houseRulesSchema } from '@cimbel/core/theory';
+import {
+  choicesOf,
+  HOUSE_RULES,
+  houseRuleExample,
+  CAUTIONS,
+  COUNTERS,
+  DEFAULT_HOUSE_RULES,
+  UNDERLAYS,
+  houseRulesSchema,
+} from '@cimbel/core/theory';
 import { TONE_FAMILIES } from '@cimbel/core/colour';
 import type { Reason } from '@cimbel/core';
 import { LIGHTS } from '@cimbel/core/colour';
@@ -149,6 +158,17 @@ describe('words', () => {
       }),
       { numRuns: 150, seed: 3 },
     );
+  });
+
+  it('are there for what every house rule comes to', () => {
+    for (const rule of HOUSE_RULES)
+      for (const choice of choicesOf(rule))
+        for (const one of SHIPPED_LINES) {
+          const example = houseRuleExample(rule, choice, one);
+          seen.add(example.code);
+          expectWorded(example);
+          expect(i18n.t(`houseRules.why.${rule}.${choice}`)).toMatch(/^\p{Lu}|^\d.*\.$/u);
+        }
   });
 
   it('are there for every label that cannot be read, and nothing is worded that the core never says', () => {

@@ -46,6 +46,10 @@ export const router = createBrowserRouter([
             lazy: async () => ({ Component: (await import('./reading-desk')).ReadingDeskPage }),
           },
           {
+            path: '/classes/:classId/house-rules',
+            lazy: async () => ({ Component: (await import('./house-rules')).HouseRulesPage }),
+          },
+          {
             path: '/classes/:classId/new-practice',
             lazy: async () => ({ Component: (await import('./new-practice')).NewPracticePage }),
           },

@@ -137,7 +137,7 @@ export function PracticeRun({
       classId: run.classId,
       practiceId: run.practiceId,
       spec,
-      scope: run.context.scope,
+      ...run.context,
       response,
       assisted,
       at: new Date(at).toISOString(),

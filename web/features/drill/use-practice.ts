@@ -1,6 +1,5 @@
 import type { MyPractice } from '@cimbel/contract';
 import { afterAnswer, generate, markItem, type Memory } from '@cimbel/core/drill';
-import { DEFAULT_HOUSE_RULES } from '@cimbel/core/theory';
 import { useQuery } from '@tanstack/react-query';
 import { api } from '../../lib/api';
 import { keep, readKept } from '../../lib/storage';
@@ -11,8 +10,7 @@ export const PRACTICE = ['my-practice'] as const;
 /** What the server knows, and what this device has answered since and not been able to send. */
 export function memoryWithWaiting(practice: MyPractice, studentId: string): Memory {
   let { memory } = practice;
-  for (const { spec, scope, classId, response, assisted, at } of queueOf(studentId).waiting()) {
-    const rules = practice.classes.find(({ id }) => id === classId)?.houseRules ?? DEFAULT_HOUSE_RULES;
+  for (const { spec, rules, scope, response, assisted, at } of queueOf(studentId).waiting()) {
     try {
       const { score } = markItem(generate(spec, { rules, scope }), response);
       memory = afterAnswer(memory, { ...spec, score, assisted, at: new Date(at).getTime() });

@@ -1,7 +1,7 @@
 import { useTranslation } from 'react-i18next';
 import { NavLink } from 'react-router';
 
-/** The two halves of a class's work. */
+/** The parts of a class's work. */
 export function ClassTabs({ classId }: { classId: string }) {
   const { t } = useTranslation();
   return (
@@ -9,6 +9,7 @@ export function ClassTabs({ classId }: { classId: string }) {
       {[
         { to: `/classes/${classId}`, text: t('class.exercisesTab') },
         { to: `/classes/${classId}/reading`, text: t('class.reading') },
+        { to: `/classes/${classId}/house-rules`, text: t('class.houseRules') },
       ].map(({ to, text }) => (
         <NavLink
           key={to}

@@ -1,0 +1,77 @@
+import { reason, type Reason } from '../reason';
+import type { Line } from '../shades';
+import { chooseDeveloper } from './developer-choice';
+import { dilutionRuling } from './dilution';
+import { naturalShareFor } from './grey';
+import { DEFAULT_HOUSE_RULES, houseRulesSchema, type HouseRule, type HouseRules } from './house-rules';
+import { lightenerVols } from './lightener';
+import { shadeLevelFor } from './shade-level';
+import { rinseMinute } from './time-plan';
+import { tonerLevels } from './toner-depth';
+import { counterAt, underlayAt } from './underlay';
+
+/** Every house rule that is a choice, with its choices, the default first. */
+export const HOUSE_RULES = Object.keys(DEFAULT_HOUSE_RULES).filter(
+  (rule) => rule !== 'minutesTolerance',
+) as HouseRule[];
+export const choicesOf = (rule: HouseRule): readonly string[] =>
+  houseRulesSchema.shape[rule].unwrap().options;
+
+const EXAMPLE = { dark: 2, natural: 5, target: 7, grey: 0.6, veryGrey: 0.8, hair: 8, takes: 15, minutes: 35 };
+
+/**
+ * What a choice comes to on a small case, reckoned by the rules themselves so that it cannot say anything else than the
+ * marking does. `line` is a permanent line that does not permit water.
+ */
+export function houseRuleExample(rule: HouseRule, choice: string, line: Line): Reason {
+  const rules = houseRulesSchema.parse({ [rule]: choice }) as HouseRules;
+  const { dark, natural, target, grey, veryGrey, hair, takes, minutes } = EXAMPLE;
+  switch (rule) {
+    case 'underlay':
+      return reason('example.underlay', 'U1', {
+        level: dark,
+        underlay: underlayAt(dark, rules),
+        counter: counterAt(dark),
+      });
+    case 'liftByColour':
+      return reason('example.liftByColour', 'F2', {
+        natural,
+        target,
+        level: shadeLevelFor({ naturalLevel: natural, targetLevel: target, porosity: 'normal' }, rules).level,
+      });
+    case 'greyShare':
+      return reason('example.greyShare', 'F8', { grey, share: naturalShareFor(grey, rules, true).min });
+    case 'resistantGrey': {
+      const chosen = chooseDeveloper(
+        { naturalLevel: natural, targetLevel: natural, greyShare: veryGrey },
+        line,
+        rules,
+      );
+      const vols = chosen.ok ? [chosen.vol, ...chosen.alsoVol.map(({ vol }) => vol)] : [];
+      return reason('example.resistantGrey', 'F8', { grey: veryGrey, vol: Math.max(...vols) });
+    }
+    case 'tonerDepth': {
+      const levels = tonerLevels(hair, rules);
+      return levels.length === 1
+        ? reason('example.tonerOne', 'F4', { hair, level: levels[0] })
+        : reason('example.tonerTwo', 'F4', { hair, level: levels[0], deeper: levels[1] });
+    }
+    case 'lightenerOnScalp':
+      return reason('example.lightenerOnScalp', 'D4', { vol: Math.max(...lightenerVols('onScalp', rules)) });
+    case 'tenVolLightener':
+      return reason('example.tenVolLightener', 'D4', { vol: Math.min(...lightenerVols('offScalp', rules)) });
+    case 'fortyVolLightener':
+      return reason('example.fortyVolLightener', 'D4', {
+        off: Math.max(...lightenerVols('offScalp', rules)),
+        on: Math.max(...lightenerVols('onScalp', rules)),
+      });
+    case 'diluteDeveloper':
+      return reason(`example.diluteDeveloper.${dilutionRuling(line, rules)}`, 'D5', { line: line.name });
+    case 'timerStarts':
+      return reason('example.timerStarts', 'R1', {
+        takes,
+        minutes,
+        rinse: rinseMinute(takes, minutes, rules),
+      });
+  }
+}

@@ -1,0 +1,179 @@
+import type { ClassDetail } from '@cimbel/contract';
+import { SHIPPED_LINES } from '@cimbel/core/shades';
+import {
+  choicesOf,
+  DEFAULT_HOUSE_RULES,
+  HOUSE_RULES,
+  houseRuleExample,
+  type HouseRule,
+  type HouseRules,
+} from '@cimbel/core/theory';
+import { Radio, RadioGroup } from '@headlessui/react';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { CircleCheck, Circle } from 'lucide-react';
+import { useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { useParams } from 'react-router';
+import { ReasonText } from '../features/marking/reasons';
+import { ClassTabs } from '../features/reading/class-tabs';
+import { api, asApiError } from '../lib/api';
+import { Button } from '../ui/button';
+import { Failure, Loading, Notice } from '../ui/panel';
+import { PageTitle } from '../ui/page-title';
+
+/** A permanent line that does not permit water, so that the rule on thinning has something to decide. */
+const EXAMPLE_LINE =
+  SHIPPED_LINES.find(({ kind, mayDilute }) => kind === 'permanent' && !mayDilute) ?? SHIPPED_LINES[0];
+const MINUTES = [0, 2, 5] as const;
+
+/** Two or three good schools side by side: what each holds, and what it comes to on one small case. */
+function RuleChoice({
+  rule,
+  value,
+  onChange,
+}: {
+  rule: HouseRule;
+  value: string;
+  onChange: (choice: string) => void;
+}) {
+  const { t } = useTranslation(['ui', 'craft']);
+  const choices = choicesOf(rule);
+  return (
+    <section className="border-line border-t py-3">
+      <h2 className="text-lg" id={`rule-${rule}`}>
+        {t(`craft:houseRule.${rule}.name`)}
+      </h2>
+      <RadioGroup
+        value={value}
+        onChange={onChange}
+        aria-labelledby={`rule-${rule}`}
+        className={`mt-1 grid gap-2 ${choices.length > 2 ? 'wide:grid-cols-3' : 'wide:grid-cols-2'}`}
+      >
+        {choices.map((choice) => (
+          <Radio
+            key={choice}
+            value={choice}
+            className="group border-strong-line bg-raised data-checked:border-accent flex gap-3 rounded-sm border-2 p-3"
+          >
+            <span aria-hidden className="pt-0.5">
+              <CircleCheck className="text-accent hidden size-5 group-data-checked:block" />
+              <Circle className="text-quiet size-5 group-data-checked:hidden" />
+            </span>
+            <span className="flex flex-col gap-1">
+              <span className="font-semibold first-letter:uppercase">
+                {t(`craft:houseRule.${rule}.${choice}`)}
+              </span>
+              <span className="text-sm">{t(`houseRules.why.${rule}.${choice}`)}</span>
+              <span className="text-quiet text-sm">
+                <ReasonText reason={houseRuleExample(rule, choice, EXAMPLE_LINE)} />
+              </span>
+            </span>
+          </Radio>
+        ))}
+      </RadioGroup>
+    </section>
+  );
+}
+
+function RulesForm({ detail }: { detail: ClassDetail }) {
+  const { t } = useTranslation(['ui', 'craft']);
+  const client = useQueryClient();
+  const [rules, setRules] = useState<HouseRules>(detail.houseRules);
+  const [before, setBefore] = useState<HouseRules | null>(null);
+  const saved = detail.houseRules;
+  const changed = JSON.stringify(rules) !== JSON.stringify(saved);
+  const save = useMutation({
+    mutationFn: (body: HouseRules) => api('PUT', `/api/classes/${detail.id}/house-rules`, body),
+    onSuccess: async (_, body) => {
+      setBefore(saved);
+      setRules(body);
+      await client.invalidateQueries({ queryKey: ['class', detail.id] });
+      void client.invalidateQueries({ queryKey: ['reading-desk', detail.id] });
+    },
+  });
+  return (
+    <>
+      <p>{t('houseRules.intro')}</p>
+      <div>
+        {HOUSE_RULES.map((rule) => (
+          <RuleChoice
+            key={rule}
+            rule={rule}
+            value={rules[rule]}
+            onChange={(choice) => setRules({ ...rules, [rule]: choice } as HouseRules)}
+          />
+        ))}
+        <section className="border-line border-t py-3">
+          <h2 className="text-lg" id="rule-minutes">
+            {t('houseRules.minutesTolerance')}
+          </h2>
+          <RadioGroup
+            value={rules.minutesTolerance}
+            onChange={(minutesTolerance) => setRules({ ...rules, minutesTolerance })}
+            aria-labelledby="rule-minutes"
+            className="mt-1 flex flex-wrap gap-2"
+          >
+            {[...new Set([...MINUTES, saved.minutesTolerance])]
+              .sort((a, b) => a - b)
+              .map((minutes) => (
+                <Radio
+                  key={minutes}
+                  value={minutes}
+                  className="border-strong-line bg-raised data-checked:border-accent data-checked:bg-accent data-checked:text-on-accent min-h-10 rounded-sm border px-3 py-1.5"
+                >
+                  {minutes === 0 ? t('houseRules.exact') : t('houseRules.within', { minutes })}
+                </Radio>
+              ))}
+          </RadioGroup>
+        </section>
+      </div>
+      <div className="border-strong-line bg-room sticky bottom-0 flex flex-wrap items-center gap-3 border-t py-2">
+        <Button weight="main" disabled={!changed || save.isPending} onClick={() => save.mutate(rules)}>
+          {t('action.save')}
+        </Button>
+        {changed ? (
+          <Button onClick={() => setRules(saved)}>{t('houseRules.discard')}</Button>
+        ) : before ? (
+          <Button onClick={() => save.mutate(before)}>{t('action.undo')}</Button>
+        ) : null}
+        <Button
+          weight="quiet"
+          disabled={JSON.stringify(rules) === JSON.stringify(DEFAULT_HOUSE_RULES)}
+          onClick={() => setRules(DEFAULT_HOUSE_RULES)}
+        >
+          {t('houseRules.defaults')}
+        </Button>
+        <span className="ms-auto text-sm">
+          {save.isError ? (
+            <Notice kind="bad">{t(`error.${asApiError(save.error).code}`)}</Notice>
+          ) : changed ? (
+            t('houseRules.unsaved')
+          ) : save.isSuccess ? (
+            <span role="status">{t('houseRules.saved')}</span>
+          ) : null}
+        </span>
+      </div>
+    </>
+  );
+}
+
+/** The points on which good schools differ, as this class has them. */
+export function HouseRulesPage() {
+  const { t } = useTranslation();
+  const { classId } = useParams();
+  const query = useQuery({
+    queryKey: ['class', classId],
+    queryFn: () => api<ClassDetail>('GET', `/api/classes/${classId}`),
+  });
+  if (query.isPending) return <Loading />;
+  if (query.isError) return <Failure error={query.error} onRetry={() => void query.refetch()} />;
+  return (
+    <div className="mx-auto flex max-w-6xl flex-col gap-3 p-4">
+      <PageTitle back={{ to: '/classes', text: t('nav.classes') }} className="text-2xl">
+        {query.data.name}
+      </PageTitle>
+      <ClassTabs classId={query.data.id} />
+      <RulesForm key={query.data.id} detail={query.data} />
+    </div>
+  );
+}
