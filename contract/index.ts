@@ -3,3 +3,4 @@ export * from './errors';
 export * from './classes';
 export * from './exercises';
 export * from './drills';
+export * from './shade-books';

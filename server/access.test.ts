@@ -29,6 +29,7 @@ const address = (path: string) =>
     .replace(':exerciseId', room.exerciseId)
     .replace(':attemptId', attemptId)
     .replace(':practiceId', room.practiceId)
+    .replace(':bookId', room.bookId)
     .replace(':testId', room.testId)
     .replace(':sittingId', room.sittingId)
     .replace(':studentId', room.student.account.id);

@@ -3,15 +3,15 @@ import { attemptRoutes } from './attempts/routes';
 import { classRoutes } from './classes/routes';
 import { exerciseRoutes } from './exercises/routes';
 import type { Route } from './http/route';
-import { lineRoutes } from './lines/routes';
 import { practiceRoutes } from './practice/routes';
 import { readingRoutes } from './reading/routes';
 import { sittingRoutes } from './reading/sitting-routes';
+import { shadeBookRoutes } from './shade-books/routes';
 
 /** Every route of the application. The access test walks this list, so nothing can be mounted beside it. */
 export const allRoutes = (): Route[] => [
   ...accountRoutes(),
-  ...lineRoutes(),
+  ...shadeBookRoutes(),
   ...classRoutes(),
   ...exerciseRoutes(),
   ...attemptRoutes(),

@@ -1,16 +1,27 @@
 import { TONE_FAMILIES, type Tone, type ToneFamily } from '../colour';
 import { reason, type Reason } from '../reason';
-import type { Line } from './line';
+import type { DirectDye, Line } from './line';
 
-export const SERIES = ['natural', 'extraNatural', 'fashion', 'clear'] as const;
+export const SERIES = [
+  'natural',
+  'extraNatural',
+  'fashion',
+  'highLift',
+  'clear',
+  'corrector',
+  'direct',
+  'filler',
+] as const;
 export type Series = (typeof SERIES)[number];
 
-/** A shade once its label has been read in its own line's key. A clear shade has no level. */
+/** A shade once its label has been read in its own line's key. Clear, correctors and vivid dyes have no level. */
 export interface Shade {
   label: string;
   series: Series;
   level: number | null;
   tone: Tone;
+  /** The dye of a ready-made vivid shade. */
+  dye?: DirectDye;
 }
 
 export type Reading = { ok: true; shade: Shade } | { ok: false; reason: Reason };
@@ -24,10 +35,20 @@ export function readLabel(line: Pick<Line, 'key'>, label: string): Reading {
   if (clear !== undefined && label === clear) {
     return { ok: true, shade: { label, series: 'clear', level: null, tone: { primary: 'neutral' } } };
   }
+  const named = line.key.named?.[label];
+  if (named)
+    return {
+      ok: true,
+      shade:
+        named.series === 'direct'
+          ? { label, series: 'direct', level: null, tone: { primary: 'neutral' }, dye: named.dye }
+          : { label, series: 'filler', level: named.level, tone: { primary: 'warmBrown' } },
+    };
   const at = label.indexOf(separator);
   if (at < 1) return { ok: false, reason: reason('label.noSeparator', 'T2', { label, separator }) };
-  const level = Number(label.slice(0, at));
-  if (!Number.isInteger(level) || level < 1 || level > 12) {
+  const isCorrector = line.key.corrector !== undefined && label.slice(0, at) === line.key.corrector;
+  const level = isCorrector ? 0 : Number(label.slice(0, at));
+  if (isCorrector ? false : !Number.isInteger(level) || level < 1 || level > 12) {
     return { ok: false, reason: reason('label.badLevel', 'T2', { label, level: label.slice(0, at) }) };
   }
   const marks = [...label.slice(at + 1)];
@@ -41,14 +62,26 @@ export function readLabel(line: Pick<Line, 'key'>, label: string): Reading {
     families.push(family);
   }
   const [primary, secondary] = families;
-  const series: Series =
-    primary !== 'neutral' ? 'fashion' : secondary === undefined ? 'natural' : 'extraNatural';
+  // A corrector is pure tone: as strong as a doubled one, and without depth of its own.
+  if (isCorrector)
+    return {
+      ok: true,
+      shade: { label, series: 'corrector', level: null, tone: { primary, secondary: secondary ?? primary } },
+    };
+  const highLift = line.key.highLiftFrom !== undefined && level >= line.key.highLiftFrom;
+  const series: Series = highLift
+    ? 'highLift'
+    : primary !== 'neutral'
+      ? 'fashion'
+      : secondary === undefined
+        ? 'natural'
+        : 'extraNatural';
   const tone: Tone =
     secondary === undefined || (primary === 'neutral' && secondary === 'neutral')
       ? { primary }
       : { primary, secondary };
   // A neutral with a second, coloured sign is a fashion shade of that weaker tone, not an extra-pigment natural.
-  if (primary === 'neutral' && secondary !== undefined && secondary !== 'neutral') {
+  if (!highLift && primary === 'neutral' && secondary !== undefined && secondary !== 'neutral') {
     return { ok: true, shade: { label, series: 'fashion', level, tone: { primary, secondary } } };
   }
   return { ok: true, shade: { label, series, level, tone } };
@@ -80,6 +113,10 @@ export function unreadableShades(line: Line): Reason[] {
 
 /** The families a line can make, in the handbook's order: what a target may ask of it. */
 export function familiesOf(line: Line): ToneFamily[] {
-  const present = new Set(shadesOf(line).map((shade) => shade.tone.primary));
+  const present = new Set(
+    shadesOf(line)
+      .filter(({ series }) => ['natural', 'extraNatural', 'fashion'].includes(series))
+      .map((shade) => shade.tone.primary),
+  );
   return TONE_FAMILIES.filter((family) => present.has(family));
 }

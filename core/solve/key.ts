@@ -6,6 +6,7 @@ import {
   chooseDeveloper,
   counterAt,
   dilutionRuling,
+  greyLimitOf,
   hasGreyToCover,
   levelsToMove,
   naturalShareFor,
@@ -91,7 +92,9 @@ function shareReason(span: ShareSpan, greyShare: number, fashion: boolean): Reas
 /** Why no mix of the line is right: the nearest of the needs that cannot be met. */
 function whyNoMix(line: Line, need: MixNeed): Reason {
   const shades = shadesOf(line);
-  const levels = shades.flatMap((shade) => (shade.level === null ? [] : [shade.level]));
+  const levels = shades.flatMap(({ level, series }) =>
+    level === null || series === 'highLift' ? [] : [level],
+  );
   const [lightest, darkest] = [Math.max(...levels), Math.min(...levels)];
   if (need.level > lightest || need.level < darkest) {
     return reason('shade.noLevel', 'F2', { line: line.name, level: need.level, darkest, lightest });
@@ -111,6 +114,12 @@ export function computeKey(kase: Case, line: Line, rules: HouseRules): KeyResult
   const developer = chooseDeveloper(task, line, rules);
   if (!developer.ok) return developer;
 
+  const greyLimit = greyLimitOf(line.kind);
+  if (hasGreyToCover(zone.greyShare) && zone.greyShare > greyLimit)
+    return {
+      ok: false,
+      reasons: [reason('grey.beyondLine', 'F8', { line: line.name, grey: zone.greyShare, limit: greyLimit })],
+    };
   const depth = shadeLevelFor(task, rules);
   const fashion = target.tone.primary !== 'neutral' || target.tone.secondary !== undefined;
   const span =

@@ -20,6 +20,9 @@ function candidates(line: Line, need: MixNeed): Shade[] {
   return shadesOf(line).filter(
     (shade) =>
       shade.level !== null &&
+      // High-lift shades and fillers are routes of their own.
+      shade.series !== 'highLift' &&
+      shade.series !== 'filler' &&
       Math.abs(shade.level - level) <= 1.5 &&
       (shade.series === 'natural' || tones.some((wanted) => sameTone(wanted, shade.tone))),
   );

@@ -1,6 +1,6 @@
 import { differenceOf, levelOfLightness, toneLab, TONES, type ToneFamily } from '../colour';
 import { labOfSubject, type DrillContext, type Item, type Skill, type Term } from '../drill';
-import { readLabel, shippedLine } from '../shades';
+import { FORMULA_LINES, readLabel, shippedLine } from '../shades';
 import { zoneMeanLab } from '../tress';
 
 /**
@@ -190,9 +190,7 @@ const dilution = (item: Item, { rules }: DrillContext) => {
       return hold(near(mean, wanted, 1e-9), 'another strength', item);
     }
     default: {
-      const permits = ['tarnwick', 'quillet']
-        .map((id) => shippedLine(id)!)
-        .find(({ name }) => name === line)!.mayDilute;
+      const permits = FORMULA_LINES.find(({ name }) => name === line)!.mayDilute;
       const ruling =
         rules.diluteDeveloper === 'always'
           ? 'alwaysHere'

@@ -2,7 +2,7 @@ import { reason, type Reason } from '../reason';
 import type { Line } from '../shades';
 import { hasGreyToCover } from './grey';
 import type { HouseRules } from './house-rules';
-import { levelsToMove, liftLimit, liftOf } from './lift';
+import { LIFTING, levelsToMove, liftLimit, liftOf } from './lift';
 
 export type DeveloperChoice =
   | {
@@ -29,7 +29,7 @@ export function chooseDeveloper(
   const levels = levelsToMove(task.naturalLevel, task.targetLevel);
   const strengths = [...line.developersVol].sort((a, b) => a - b);
 
-  if (line.kind === 'demi') {
+  if (!LIFTING.includes(line.kind)) {
     if (levels > 0)
       return { ok: false, reasons: [reason('developer.demiCannotLift', 'D1', { levels, line: line.name })] };
     return {

@@ -1,3 +1,4 @@
+import type { Line } from '../shades';
 import type { HouseRules } from './house-rules';
 
 export interface ShareSpan {
@@ -28,3 +29,10 @@ export function naturalShareFor(
 /** From this share on grey has to be covered: 20 vol and the line's grey time (F8, section 6). */
 export const GREY_TO_COVER = 0.25;
 export const hasGreyToCover = (greyShare: number) => greyShare >= GREY_TO_COVER;
+
+/**
+ * Most grey a kind of line can be asked to cover, share 0–1 (section 6): permanent and express all of it, demi blends up
+ * to half, an acid gloss none.
+ */
+export const greyLimitOf = (kind: Line['kind']): number =>
+  kind === 'permanent' || kind === 'express' ? 1 : kind === 'demi' ? 0.5 : 0;

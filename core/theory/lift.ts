@@ -17,15 +17,21 @@ export const PERMANENT_LIFT: readonly LiftFacts[] = [
   { vol: 40, typical: 3, most: 4 },
 ];
 
+/** Kinds of colour that lift natural hair; the others only deposit (section 6). */
+export const LIFTING: readonly Line['kind'][] = ['permanent', 'express'];
+const EXPRESS_LIFT = 2;
+
 /** Levels a strength lifts; between the table's rows it is linear, so that a blend has an answer too. */
 export function liftOf(vol: number, line: Pick<Line, 'kind'>): { typical: number; most: number } {
-  if (line.kind === 'demi') return { typical: 0, most: 0 };
+  if (!LIFTING.includes(line.kind)) return { typical: 0, most: 0 };
   const table = PERMANENT_LIFT;
   if (vol <= table[0].vol) return { typical: 0, most: 0 };
   const above = table.find((row) => row.vol >= vol) ?? table[table.length - 1];
   const below = table[Math.max(0, table.indexOf(above) - 1)];
   const t = above === below ? 1 : Math.min(1, (vol - below.vol) / (above.vol - below.vol));
-  const between = (a: number, b: number) => a + t * (b - a);
+  // Express colour is rinsed before it could lift further (section 6).
+  const limit = line.kind === 'express' ? EXPRESS_LIFT : Infinity;
+  const between = (a: number, b: number) => Math.min(limit, a + t * (b - a));
   return { typical: between(below.typical, above.typical), most: between(below.most, above.most) };
 }
 

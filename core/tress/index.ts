@@ -3,3 +3,4 @@ export * from './paint';
 export { zoneMean, zoneMeanLab } from './rows';
 export * from './from-level';
 export * from './from-strand';
+export * from './from-shade';

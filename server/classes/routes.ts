@@ -50,7 +50,7 @@ export const classRoutes = (): Route[] => [
     who: 'educator',
     reach: ownClass,
     body: keyPreviewSchema,
-    handle: async ({ reached, body }) => previewKey(body.kase, reached.house_rules),
+    handle: ({ db, reached, body }) => previewKey(db, body.kase, reached),
   }),
   route({
     method: 'post',

@@ -1,22 +1,26 @@
 import type { ExerciseChange, newExerciseSchema } from '@cimbel/contract';
-import { shippedLine, type Line } from '@cimbel/core/shades';
+import type { Line } from '@cimbel/core/shades';
 import { computeKey, type Case, type KeyResult } from '@cimbel/core/solve';
-import type { HouseRules } from '@cimbel/core/theory';
 import type { Knex } from 'knex';
 import type { z } from 'zod';
 import type { ClassRow } from '../classes/access';
 import { HttpError, invalidField } from '../http/errors';
+import { lineForCase } from '../shade-books/store';
 import type { ExerciseRow } from './row';
 
-function lineOf(kase: Case): Line {
-  const line = shippedLine(kase.lineId);
+async function lineOf(db: Knex, kase: Case, educatorId: string): Promise<Line> {
+  const line = await lineForCase(db, kase.lineId, educatorId);
   if (!line)
     throw invalidField('kase.lineId', 'unknown', 'No line of colour has this id. Pick one from the list.');
   return line;
 }
 
-export function previewKey(kase: Case, rules: HouseRules): KeyResult {
-  return computeKey(kase, lineOf(kase), rules);
+export async function previewKey(
+  db: Knex,
+  kase: Case,
+  { house_rules, educator_id }: ClassRow,
+): Promise<KeyResult> {
+  return computeKey(kase, await lineOf(db, kase, educator_id), house_rules);
 }
 
 export async function createExercise(
@@ -25,7 +29,7 @@ export async function createExercise(
   wanted: z.output<typeof newExerciseSchema>,
   now: Date,
 ): Promise<{ id: string }> {
-  const line = lineOf(wanted.kase);
+  const line = await lineOf(db, wanted.kase, owner.educator_id);
   const result = computeKey(wanted.kase, line, owner.house_rules);
   if (!result.ok)
     throw new HttpError(

@@ -1,6 +1,7 @@
 import type { Account, Role } from '@cimbel/contract';
 import { aCase } from '@cimbel/core/testing/cases';
 import { defaultRubric } from '@cimbel/core/grade';
+import { shippedLine } from '@cimbel/core/shades';
 import type { Case } from '@cimbel/core/solve';
 import type { Express } from 'express';
 import type { Knex } from 'knex';
@@ -139,6 +140,9 @@ export async function classroom(h: Harness) {
   ).body.id;
   const made = async (path: string, body: object): Promise<string> =>
     (await educator.post(`/api/classes/${classId}/${path}`, body).expect(201)).body.id;
+  const bookId: string = (
+    await educator.post('/api/shade-books', { line: shippedLine('tarnwick'), version: 0 }).expect(201)
+  ).body.id;
   const practiceId = await made('practices', PRACTICE_BODY);
   const testId = await made('reading-tests', TEST_BODY);
   const sittingId: string = (await student.post(`/api/my/reading-tests/${testId}/sittings`).expect(200)).body
@@ -152,6 +156,7 @@ export async function classroom(h: Harness) {
     classId,
     joinCode,
     exerciseId,
+    bookId,
     practiceId,
     testId,
     sittingId,

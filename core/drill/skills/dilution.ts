@@ -3,7 +3,7 @@ import { reason } from '../../reason';
 import { dilutionRuling, DILUTION_RULINGS } from '../../theory';
 import { chooseAmong, wrongFigures } from '../choice';
 import { lineNamed } from '../context';
-import { SHIPPED_LINES } from '../../shades';
+import { FORMULA_LINES } from '../../shades';
 import { term } from '../item';
 import { at, type Made, type Making, type SkillMaker } from '../make';
 import { bowlSolution } from './ratio';
@@ -122,7 +122,7 @@ function between({ draw, step }: Making): Made {
 
 /** Is it allowed here? By the line or by the class, as the house rule has it. */
 function allowed({ draw, rules, step }: Making): Made {
-  const line = lineNamed(draw.pick(SHIPPED_LINES.map(({ id }) => id)));
+  const line = lineNamed(draw.pick(FORMULA_LINES.map(({ id }) => id)));
   const ruling = dilutionRuling(line, rules);
   return {
     ask: term('dilution.allowed', { line: line.name }),

@@ -3,7 +3,7 @@ import {
   familiesOf,
   readLabel,
   shadesOf,
-  SHIPPED_LINES,
+  FORMULA_LINES,
   writeLabel,
   type Line,
   type Shade,
@@ -28,6 +28,8 @@ const sameShade = (a: Shade, b: Shade) =>
   a.tone.primary === b.tone.primary &&
   a.tone.secondary === b.tone.secondary;
 
+/** Series whose labels are read in the key; the others have names of their own or are met elsewhere. */
+const ASKED: readonly Shade['series'][] = ['natural', 'extraNatural', 'fashion'];
 const colouredOf = (line: Line, { scope, step }: Making) =>
   shadesOf(line).filter(
     ({ level, tone, series }) =>
@@ -35,12 +37,13 @@ const colouredOf = (line: Line, { scope, step }: Making) =>
       level >= scope.minLevel &&
       level <= scope.maxLevel &&
       (step >= 3 || !tone.secondary) &&
+      ASKED.includes(series) &&
       (step >= 2 || series === 'fashion'),
   );
 
 /** What the same marks would mean in another line, or with one part of them misread. */
 function misreadings(line: Line, shade: Shade, { draw }: Making): { shade: Shade; slip: string }[] {
-  const other = SHIPPED_LINES.find(({ id }) => id !== line.id)!;
+  const other = draw.pick(FORMULA_LINES.filter(({ id }) => id !== line.id));
   const signs = Object.keys(line.key.signs);
   const inOrder = Object.keys(other.key.signs);
   const translate = (family: Shade['tone']['primary']) => {
@@ -153,7 +156,7 @@ export const label: SkillMaker = {
   facets: (context) =>
     levelsOf(context.scope, 4, 9).length === 0
       ? []
-      : SHIPPED_LINES.flatMap(({ id }) => [`read:${id}`, `find:${id}`]),
+      : FORMULA_LINES.flatMap(({ id }) => [`read:${id}`, `find:${id}`]),
   make: (making) => {
     const [way, lineId] = making.facet.split(':');
     const line = lineNamed(lineId);

@@ -1,5 +1,5 @@
 import { reason } from '../../reason';
-import { SHIPPED_LINES } from '../../shades';
+import { FORMULA_LINES } from '../../shades';
 import { rinseMinute, servesMinutes, startsToEndTogether } from '../../theory';
 import { chooseAmong, wrongFigures } from '../choice';
 import { lineNamed } from '../context';
@@ -50,7 +50,7 @@ function start({ draw, step }: Making): Made {
 
 /** When to rinse, by what starts the timer in this class (R1). */
 function rinse({ draw, rules, step }: Making): Made {
-  const line = lineNamed(draw.pick(SHIPPED_LINES.map(({ id }) => id)));
+  const line = lineNamed(draw.pick(FORMULA_LINES.map(({ id }) => id)));
   const overGrey = line.kind === 'permanent' && draw.chance(0.5);
   const developing = overGrey ? line.minutes.grey : line.minutes.standard;
   const takes = step <= 2 ? draw.pick([10, 15, 20]) : draw.int(7, 28);
@@ -78,9 +78,10 @@ function rinse({ draw, rules, step }: Making): Made {
 
 /** How long a bowl serves that was mixed early (M5). */
 function active({ draw, step }: Making): Made {
-  const line = lineNamed(draw.pick(SHIPPED_LINES.map(({ id }) => id)));
+  const line = lineNamed(draw.pick(FORMULA_LINES.map(({ id }) => id)));
   const lead = step <= 2 ? draw.pick([5, 10, 15]) : draw.int(3, 22);
   const value = servesMinutes(line.activeMinutes, lead);
+  insist(value >= 5, 'nobody mixes so early');
   const solution = exactly(value);
   return {
     ask: term('timing.active', { lead }),

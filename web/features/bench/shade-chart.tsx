@@ -1,26 +1,31 @@
 import { seedFrom } from '@cimbel/core';
 import { shadesOf, type Line, type Shade } from '@cimbel/core/shades';
-import { asSwatch, toneLook } from '@cimbel/core/tress';
-import { useMemo } from 'react';
+import { shadeLook } from '@cimbel/core/tress';
+import { useMemo, type ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Tress } from '../../ui/tress';
 
 /** Signs of a label after its separator: the column a shade stands in. */
 const signsOf = (line: Line, label: string) => label.split(line.key.separator)[1] ?? '';
 
-interface ShadeChartProps {
-  line: Line;
-  chosen: readonly string[];
-  onPick: (label: string) => void;
-  disabled?: boolean;
+/** A swatch with its label under it. */
+export function Swatch({ shade }: { shade: Shade }) {
+  const look = shadeLook(shade, seedFrom(shade.label));
+  return (
+    <>
+      {look ? <Tress look={look} width={30} height={40} label="" /> : null}
+      <span className="text-xs font-semibold">{shade.label}</span>
+    </>
+  );
 }
 
-/** Rows are levels, columns the line's own signs in the order of its key. What a sign means stands in the key. */
-export function ShadeChart({ line, chosen, onPick, disabled = false }: ShadeChartProps) {
-  const { t } = useTranslation();
-  const { rows, columns, clear, at } = useMemo(() => {
+/** Rows are levels, columns the line's own signs in the order of its key; what has no level stands below. */
+export function ShadeGrid({ line, cell }: { line: Line; cell: (shade: Shade) => ReactNode }) {
+  const { rows, columns, others, at } = useMemo(() => {
     const shades = shadesOf(line);
-    const coloured = shades.filter((shade): shade is Shade & { level: number } => shade.level !== null);
+    const coloured = shades.filter(
+      (shade): shade is Shade & { level: number } => shade.level !== null && shade.series !== 'filler',
+    );
     const order = Object.keys(line.key.signs);
     const rank = (signs: string) =>
       order.indexOf(signs[0]) * 100 + (signs.length > 1 ? 1 + order.indexOf(signs[1]) : 0);
@@ -29,62 +34,83 @@ export function ShadeChart({ line, chosen, onPick, disabled = false }: ShadeChar
       columns: [...new Set(coloured.map(({ label }) => signsOf(line, label)))].sort(
         (a, b) => rank(a) - rank(b),
       ),
-      clear: shades.find(({ series }) => series === 'clear'),
+      others: shades.filter(({ level, series }) => level === null || series === 'filler'),
       at: new Map(coloured.map((shade) => [`${shade.level} ${signsOf(line, shade.label)}`, shade])),
     };
   }, [line]);
-  const cell = (shade: Shade) => (
-    <button
-      type="button"
-      disabled={disabled && !chosen.includes(shade.label)}
-      aria-label={t('bench.mix.add', { label: shade.label })}
-      aria-pressed={chosen.includes(shade.label)}
-      onClick={() => onPick(shade.label)}
-      className="text-on-surround aria-pressed:bg-accent aria-pressed:text-on-accent flex w-full flex-col items-center rounded-sm px-0.5 pb-0.5 hover:bg-white/25 disabled:opacity-40"
-    >
-      {shade.level !== null ? (
-        <Tress
-          look={asSwatch(toneLook(shade.level, shade.tone, seedFrom(shade.label)))}
-          width={30}
-          height={40}
-          label=""
-        />
-      ) : null}
-      <span className="text-xs font-semibold">{shade.label}</span>
-    </button>
-  );
   return (
     <div className="bg-surround overflow-x-auto rounded-sm p-2">
-      <table className="text-on-surround border-separate border-spacing-0.5">
-        <thead>
-          <tr>
-            <td />
-            {columns.map((signs) => (
-              <th key={signs} scope="col" className="min-w-10 text-sm">
-                {signs}
-              </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {rows.map((level) => (
-            <tr key={level}>
-              <th scope="row" className="pe-2 text-end">
-                {level}
-              </th>
-              {columns.map((signs) => {
-                const shade = at.get(`${level} ${signs}`);
-                return <td key={signs}>{shade ? cell(shade) : null}</td>;
-              })}
+      {rows.length > 0 ? (
+        <table className="text-on-surround border-separate border-spacing-0.5">
+          <thead>
+            <tr>
+              <td />
+              {columns.map((signs) => (
+                <th key={signs} scope="col" className="min-w-10 text-sm">
+                  {signs}
+                </th>
+              ))}
             </tr>
+          </thead>
+          <tbody>
+            {rows.map((level) => (
+              <tr key={level}>
+                <th scope="row" className="pe-2 text-end">
+                  {level}
+                </th>
+                {columns.map((signs) => {
+                  const shade = at.get(`${level} ${signs}`);
+                  return <td key={signs}>{shade ? cell(shade) : null}</td>;
+                })}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      ) : null}
+      {others.length > 0 ? (
+        <div className="mt-1 flex flex-wrap gap-x-2">
+          {others.map((shade) => (
+            <div key={shade.label} className="min-w-12">
+              {cell(shade)}
+            </div>
           ))}
-        </tbody>
-      </table>
-      {clear ? <div className="mt-1 w-16">{cell(clear)}</div> : null}
+        </div>
+      ) : null}
     </div>
   );
 }
 
+/** The chart to pick from. What a sign means stands in the key. */
+export function ShadeChart({
+  line,
+  chosen,
+  onPick,
+  disabled = false,
+}: {
+  line: Line;
+  chosen: readonly string[];
+  onPick: (label: string) => void;
+  disabled?: boolean;
+}) {
+  const { t } = useTranslation();
+  return (
+    <ShadeGrid
+      line={line}
+      cell={(shade) => (
+        <button
+          type="button"
+          disabled={disabled && !chosen.includes(shade.label)}
+          aria-label={t('bench.mix.add', { label: shade.label })}
+          aria-pressed={chosen.includes(shade.label)}
+          onClick={() => onPick(shade.label)}
+          className="text-on-surround aria-pressed:bg-accent aria-pressed:text-on-accent flex w-full flex-col items-center rounded-sm px-0.5 pb-0.5 hover:bg-white/25 disabled:opacity-40"
+        >
+          <Swatch shade={shade} />
+        </button>
+      )}
+    />
+  );
+}
 /** The key as the maker prints it. Students must read it, not remember another line's. */
 export function LineKey({ line }: { line: Line }) {
   const { t } = useTranslation(['ui', 'craft']);

@@ -1,0 +1,25 @@
+import { z } from 'zod';
+import { lineSchema, type Line } from '@cimbel/core/shades';
+
+/** A line as it is entered: its id and version are the server's to give. */
+export const shadeBookWriteSchema = z.object({
+  line: lineSchema,
+  /** Version that was changed; a newer one by another window is not overwritten unasked. 0 for a new book. */
+  version: z.number().int().min(0),
+});
+export type ShadeBookWrite = z.infer<typeof shadeBookWriteSchema>;
+
+export interface ShadeBookSummary {
+  id: string;
+  line: Line;
+  savedAt: string;
+}
+export interface ShadeBooks {
+  shipped: Line[];
+  own: ShadeBookSummary[];
+}
+export interface ShadeBook extends ShadeBookSummary {
+  putAway: boolean;
+  /** Newest first, with the line as it was. */
+  versions: { version: number; savedAt: string; line: Line }[];
+}

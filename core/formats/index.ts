@@ -1,0 +1,3 @@
+export * from './problem';
+export * from './shade-book';
+export * from './shade-table';

@@ -1,0 +1,45 @@
+import type { Line } from '../line';
+
+/** Invented permanent line, the second one: digits again, and none means what it means in the first. */
+export const ostrel: Line = {
+  id: 'ostrel',
+  version: 1,
+  name: 'Ostrel Oil Cream',
+  kind: 'permanent',
+  key: {
+    separator: '/',
+    signs: {
+      '5': 'neutral',
+      '3': 'ash',
+      '1': 'violet',
+      '9': 'matte',
+      '7': 'pearl',
+      '4': 'beige',
+      '2': 'gold',
+      '6': 'copper',
+      '8': 'red',
+      '0': 'mahogany',
+    },
+    corrector: 'M',
+    highLiftFrom: 11,
+  },
+  shades: [
+    ...['1/5', '2/5', '3/5', '4/5', '5/5', '6/5', '7/5', '8/5', '9/5', '10/5'],
+    ...['4/55', '5/55', '6/55', '7/55', '8/55', '9/55'],
+    ...['4/3', '5/3', '6/3', '7/3', '8/3', '9/3', '10/3', '7/1', '8/1', '9/1', '10/1', '6/9', '7/9', '8/9'],
+    ...['8/7', '9/7', '10/7', '5/4', '6/4', '7/4', '8/4', '9/4', '5/2', '6/2', '7/2', '8/2', '9/2', '10/2'],
+    ...['5/6', '6/6', '7/6', '8/6', '7/66', '4/8', '5/8', '6/8', '6/88', '3/0', '4/0', '5/0', '6/0'],
+    ...['7/31', '8/31', '6/26', '7/26', '8/42', '9/42'],
+    ...['11/5', '11/3', '11/1', '11/7', '12/5', '12/3', '12/7'],
+    ...['M/3', 'M/1', 'M/9', 'M/2', 'M/6', 'M/8'],
+  ],
+  developersVol: [10, 20, 30, 40],
+  ratios: [1, 1.5, 2],
+  minutes: { standard: 35, grey: 45, resistant: 50 },
+  activeMinutes: 45,
+  mayDilute: true,
+  mayHeat: true,
+  timerStarts: 'endOfApplication',
+  tubeGrams: 50,
+  additives: [{ name: 'Ostrel Bind', gramsPer100: 3 }],
+};

@@ -1,0 +1,28 @@
+import { SHIPPED_LINES, shippedLine } from '@cimbel/core/shades';
+import { draftOf, draftProblems, FRESH, lineOfDraft } from './draft';
+
+describe('a line while it is entered', () => {
+  it.each(SHIPPED_LINES.map((line) => [line.name, line] as const))(
+    '%s goes into the form and out the same',
+    (_, line) => {
+      const back = lineOfDraft(draftOf(line));
+      expect({ ...back, id: line.id, mayHeat: back.mayHeat }).toEqual({
+        ...line,
+        mayHeat: line.mayHeat ?? false,
+      });
+      expect(draftProblems(draftOf(line))).toEqual([]);
+    },
+  );
+
+  it('says what is missing, by place', () => {
+    const paths = (draft: typeof FRESH) => draftProblems(draft).map(({ path, code }) => `${path} ${code}`);
+    expect(paths(FRESH)).toEqual(['name field.too_small', 'shades line.noShades']);
+    const tarnwick = draftOf(shippedLine('tarnwick')!);
+    expect(paths({ ...tarnwick, developers: '10, twenty' })).toEqual(['developersVol.1 field.invalid_type']);
+    expect(paths({ ...tarnwick, signOf: { ...tarnwick.signOf, warmBrown: '7' } })).toContain(
+      'key.signs.7 line.signTwice',
+    );
+    expect(paths({ ...tarnwick, labels: ['5:0', '5:x'] })).toEqual(['shades.1 label.unknownSign']);
+    expect(paths({ ...tarnwick, standard: null })).toContain('minutes.standard field.too_small');
+  });
+});

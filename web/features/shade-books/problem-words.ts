@@ -1,0 +1,11 @@
+import type { Problem } from '@cimbel/core/formats';
+import type { TFunction } from 'i18next';
+
+/** A problem in words, and where it is. */
+export function problemWords(t: TFunction, { code, params, row, column, path }: Problem): string {
+  const what = code.startsWith('label.')
+    ? t(code, { ns: 'reasons', ...params })
+    : t([`shadeBooks.problem.${code}`, 'shadeBooks.problem.field.other'], { ns: 'ui', ...params });
+  if (row !== undefined) return t('shadeBooks.atRow', { ns: 'ui', row, column, what });
+  return path ? t('shadeBooks.atPath', { ns: 'ui', path, what }) : what;
+}
