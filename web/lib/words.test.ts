@@ -1,7 +1,7 @@
 import { readFileSync, readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { CRITERIA, grade, type Answer } from '@cimbel/core/grade';
-import { SHIPPED_LINES, readLabel, shippedLine } from '@cimbel/core/shades';
+import { LINE_KINDS, SERIES, SHIPPED_LINES, readLabel, shippedLine } from '@cimbel/core/shades';
 import { computeKey } from '@cimbel/core/solve';
 import { aCase, perfectAnswer } from '@cimbel/core/testing/cases';
 import {
@@ -163,7 +163,7 @@ describe('words', () => {
   it('are there for what every house rule comes to', () => {
     for (const rule of HOUSE_RULES)
       for (const choice of choicesOf(rule))
-        for (const one of SHIPPED_LINES) {
+        for (const one of SHIPPED_LINES.filter(({ kind }) => kind === 'permanent')) {
           const example = houseRuleExample(rule, choice, one);
           seen.add(example.code);
           expectWorded(example);
@@ -213,6 +213,8 @@ describe('words', () => {
       ...COUNTERS.map((name) => `counter.${name}`),
       ...CRITERIA.flatMap((name) => [`criterion.${name}`, `criterionShort.${name}`]),
       ...CAUTIONS,
+      ...LINE_KINDS.map((name) => `kind.${name}`),
+      ...SERIES.map((name) => `series.${name}`),
       ...PRODUCT_KINDS.map((name) => `product.${name}`),
       ...CONDITIONS.map((name) => `condition.${name}`),
       ...HAIR_FORMS.map((name) => `form.${name}`),

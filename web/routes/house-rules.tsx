@@ -40,13 +40,11 @@ function RuleChoice({
   const choices = choicesOf(rule);
   return (
     <section className="border-line border-t py-3">
-      <h2 className="text-lg" id={`rule-${rule}`}>
-        {t(`craft:houseRule.${rule}.name`)}
-      </h2>
+      <h2 className="text-lg">{t(`craft:houseRule.${rule}.name`)}</h2>
       <RadioGroup
         value={value}
         onChange={onChange}
-        aria-labelledby={`rule-${rule}`}
+        aria-label={t(`craft:houseRule.${rule}.name`)}
         className={`mt-1 grid gap-2 ${choices.length > 2 ? 'wide:grid-cols-3' : 'wide:grid-cols-2'}`}
       >
         {choices.map((choice) => (
@@ -104,13 +102,11 @@ function RulesForm({ detail }: { detail: ClassDetail }) {
           />
         ))}
         <section className="border-line border-t py-3">
-          <h2 className="text-lg" id="rule-minutes">
-            {t('houseRules.minutesTolerance')}
-          </h2>
+          <h2 className="text-lg">{t('houseRules.minutesTolerance')}</h2>
           <RadioGroup
             value={rules.minutesTolerance}
             onChange={(minutesTolerance) => setRules({ ...rules, minutesTolerance })}
-            aria-labelledby="rule-minutes"
+            aria-label={t('houseRules.minutesTolerance')}
             className="mt-1 flex flex-wrap gap-2"
           >
             {[...new Set([...MINUTES, saved.minutesTolerance])]

@@ -70,6 +70,26 @@ export const router = createBrowserRouter([
             lazy: async () => ({ Component: (await import('./sitting-result')).SittingResultPage }),
           },
           {
+            path: '/shade-books',
+            lazy: async () => ({ Component: (await import('./shade-books')).ShadeBooksPage }),
+          },
+          {
+            path: '/shade-books/new',
+            lazy: async () => ({ Component: (await import('./shade-book-edit')).NewShadeBookPage }),
+          },
+          {
+            path: '/shade-books/shipped/:lineId',
+            lazy: async () => ({ Component: (await import('./shade-book')).ShippedLinePage }),
+          },
+          {
+            path: '/shade-books/:bookId',
+            lazy: async () => ({ Component: (await import('./shade-book')).ShadeBookPage }),
+          },
+          {
+            path: '/shade-books/:bookId/edit',
+            lazy: async () => ({ Component: (await import('./shade-book-edit')).EditShadeBookPage }),
+          },
+          {
             path: '/reading',
             lazy: async () => ({ Component: (await import('./reading-home')).ReadingHome }),
           },

@@ -72,7 +72,10 @@ function MainNav() {
   if (!data?.me) return null;
   const work =
     data.me.role === 'educator'
-      ? [{ to: '/classes', text: t('nav.classes') }]
+      ? [
+          { to: '/classes', text: t('nav.classes') },
+          { to: '/shade-books', text: t('nav.shadeBooks') },
+        ]
       : [
           { to: '/due', text: t('nav.exercises') },
           { to: '/reading', text: t('nav.reading') },

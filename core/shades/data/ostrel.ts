@@ -37,7 +37,7 @@ export const ostrel: Line = {
   ratios: [1, 1.5, 2],
   minutes: { standard: 35, grey: 45, resistant: 50 },
   activeMinutes: 45,
-  mayDilute: true,
+  mayDilute: false,
   mayHeat: true,
   timerStarts: 'endOfApplication',
   tubeGrams: 50,

@@ -128,6 +128,21 @@ export function LineKey({ line }: { line: Line }) {
           <dd>{t('bench.mix.clear')}</dd>
         </div>
       ) : null}
+      {line.key.corrector ? (
+        <div className="flex gap-1.5">
+          <dt className="font-bold">
+            {line.key.corrector}
+            {line.key.separator}
+          </dt>
+          <dd>{t('craft:series.corrector')}</dd>
+        </div>
+      ) : null}
+      {line.key.highLiftFrom ? (
+        <div className="flex gap-1.5">
+          <dt className="font-bold">{line.key.highLiftFrom}+</dt>
+          <dd>{t('craft:series.highLift')}</dd>
+        </div>
+      ) : null}
     </dl>
   );
 }

@@ -10,7 +10,8 @@ import { download, fileName } from './download';
 function LineFacts({ line }: { line: Line }) {
   const { t } = useTranslation(['ui', 'craft']);
   const yes = (value: boolean) => t(`craft:yesNo.${value}`);
-  const list = (values: readonly string[]) => values.join(', ');
+  // A figure stays with its unit when the line breaks.
+  const list = (values: readonly string[]) => values.map((one) => one.replaceAll(' ', '\u00a0')).join(', ');
   return (
     <Facts
       rows={[

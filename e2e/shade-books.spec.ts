@@ -1,0 +1,115 @@
+import { expect, test, type Page } from '@playwright/test';
+import { makeClass, register, unique } from './pages';
+
+/** What a spreadsheet puts on the clipboard, pasted where the focus is. */
+async function paste(page: Page, text: string): Promise<void> {
+  await page.evaluate((copied) => {
+    const data = new DataTransfer();
+    data.setData('text', copied);
+    document.activeElement!.dispatchEvent(
+      new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }),
+    );
+  }, text);
+}
+const row = (page: Page, number: number) => page.getByLabel(`Label in row ${number}`, { exact: true });
+
+test('the college’s own line is entered, pasted, mended, saved, set in an exercise, and kept in its versions', async ({
+  page,
+}) => {
+  await register(page, 'an educator', unique('Colourist'));
+  await page.getByRole('link', { name: 'Shade books' }).click();
+  await expect(page.getByText('None has been entered yet.', { exact: false })).toBeVisible();
+  await page.getByRole('link', { name: 'New shade book' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText('2 things are not right yet', { exact: false })).toBeVisible();
+  await expect(page.getByText('Enter at least one shade.').first()).toBeVisible();
+
+  await page.getByLabel('Name of the line').fill('College Cream');
+  await page.getByLabel('Separator').fill('=');
+  await page.getByLabel('Sign of neutral').fill('p');
+  await page.getByLabel('Sign of ash').fill('z');
+  await page.getByLabel('Sign of gold').fill('z');
+  await expect(page.getByText('The sign z stands for two tones.')).toBeVisible();
+  await page.getByLabel('Sign of gold').fill('m');
+  await expect(page.getByText('The sign z stands for two tones.')).toBeHidden();
+
+  await page.getByRole('button', { name: 'Add a row' }).click();
+  await expect(row(page, 1)).toBeFocused();
+  await page.keyboard.type('5=p');
+  await expect(page.getByText('level 5 · neutral · natural', { exact: true })).toBeVisible();
+  await page.keyboard.press('Enter');
+  await expect(row(page, 2)).toBeFocused();
+  await paste(page, 'label\tlevel\n5=m\t6\n6=z\t6\n');
+  await expect(
+    page.getByText('Row 2, level: 5=m reads as “5” in this key, the table says “6”.'),
+  ).toBeVisible();
+  await paste(page, 'label\tlevel\n5=m\t5\n6=z\t6\n7=zz\t7\n');
+  await expect(row(page, 4)).toHaveValue('7=zz');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(row(page, 4)).toBeHidden();
+  await page.getByRole('button', { name: 'Redo' }).click();
+  await expect(row(page, 4)).toHaveValue('7=zz');
+
+  // Half-made work is still there after a reload.
+  await page.reload();
+  await expect(row(page, 3)).toHaveValue('6=z');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByRole('heading', { name: 'College Cream' })).toBeVisible();
+  await expect(page.getByText('version 1', { exact: false })).toBeAttached();
+
+  await page.getByRole('link', { name: 'Change' }).click();
+  await row(page, 1).fill('5=q');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText('Row 1: 5=q: “q” is not in this line’s key.')).toBeVisible();
+  await row(page, 1).fill('5=p');
+  await page.getByLabel('Ratios, parts to one of colour').fill('2');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByRole('option', { name: /^version 2/ })).toBeAttached();
+  await page.getByLabel('Version').selectOption({ index: 1 });
+  await expect(page.getByText('An older version.', { exact: false })).toBeVisible();
+
+  await makeClass(page, unique('Own line'));
+  await page.getByRole('link', { name: 'New exercise' }).click();
+  await page.getByLabel('Line of colour').selectOption({ label: 'College Cream, permanent' });
+  await page
+    .getByRole('radiogroup', { name: 'Target level' })
+    .getByRole('radio', { name: 'Level 5, light brown' })
+    .click();
+  await page.getByLabel('Tone', { exact: true }).selectOption('gold');
+  await expect(page.locator('section', { hasText: 'Computed answer' }).last()).toContainText(
+    'Shades5=mDeveloper10 volMixing ratio1 : 2',
+  );
+});
+
+test('a book goes out as a file and comes in again; a broken one says where', async ({ page }) => {
+  await register(page, 'an educator', unique('Filer'));
+  await page.goto('/shade-books/shipped/quillet');
+  const saved = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Book as JSON' }).click();
+  const file = await saved;
+  expect(file.suggestedFilename()).toBe('quillet-gel.json');
+  const text = await file.createReadStream().then(async (stream) => {
+    let all = '';
+    for await (const chunk of stream) all += chunk;
+    return all;
+  });
+
+  await page.goto('/shade-books/new');
+  const choose = (name: string, body: string) =>
+    page
+      .getByLabel('Read from a file')
+      .first()
+      .setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(body) });
+  await choose('broken.json', text.replace('"8-S"', '"8_S"'));
+  await expect(page.getByText('The file was not taken: one place is not right.')).toBeVisible();
+  await expect(page.getByText(/^Row \d+: 8_S has no “-” between level and tone\.$/)).toBeVisible();
+  await choose('quillet.json', text);
+  await expect(page.getByLabel('Name of the line')).toHaveValue('Quillet Gel');
+  await choose('shades.csv', 'label\n5-L\n6-L\n');
+  await expect(page.getByRole('heading', { name: '2 shades' })).toBeVisible();
+  await page.getByRole('button', { name: 'Save' }).click();
+  await page.getByRole('button', { name: 'Put away' }).click();
+  await expect(page.getByText('This book is put away', { exact: false })).toBeVisible();
+  await page.getByRole('button', { name: 'Take out again' }).click();
+  await expect(page.getByText('This book is put away', { exact: false })).toBeHidden();
+});
