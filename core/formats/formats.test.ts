@@ -1,3 +1,5 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import fc from 'fast-check';
 import { SHIPPED_LINES, shippedLine, type Line } from '../shades';
 import {
@@ -35,7 +37,12 @@ describe('a shade book as a file', () => {
     });
   });
 
-  it('is described by a JSON Schema that names every field', () => {
+  it('is described by the JSON Schema in the docs', () => {
+    const kept = readFileSync(join(__dirname, '../../docs/formats/shade-book.schema.json'), 'utf8');
+    expect(JSON.parse(kept)).toEqual(JSON.parse(JSON.stringify(shadeBookJsonSchema())));
+  });
+
+  it('has a schema that names every field', () => {
     const schema = JSON.stringify(shadeBookJsonSchema());
     for (const field of [
       'separator',

@@ -57,7 +57,11 @@ export function SittingPage() {
           {t('reading.test.clock', { minutes, seconds: String(seconds).padStart(2, '0') })}
         </p>
       </div>
-      {question ? (
+      {millisecondsLeft === 0 ? (
+        <div className="p-6">
+          <Notice kind="warn">{t('reading.test.closing')}</Notice>
+        </div>
+      ) : question ? (
         <ItemCard
           key={question.position}
           question={question.question}
