@@ -53,7 +53,6 @@ const VIEWS = {
   'reading-desk': { as: EDUCATOR, go: async (page) => `/classes/${(await classroom(page)).id}/reading` },
   'shade-book': { as: EDUCATOR, go: async () => '/shade-books/shipped/ostrel' },
   'house-rules': { as: EDUCATOR, go: async (page) => `/classes/${(await classroom(page)).id}/house-rules` },
-  'new-test': { as: EDUCATOR, go: async (page) => `/classes/${(await classroom(page)).id}/new-test` },
   'test-results': { as: EDUCATOR, go: async (page) => `/reading-tests/${(await desk(page)).tests[0].id}` },
   lab: { as: EDUCATOR, go: async () => '/lab' },
   submission: {

@@ -1,3 +1,4 @@
 export * from './answer';
 export * from './criteria';
 export * from './grade';
+export * from './outcome';

@@ -1,6 +1,6 @@
 import { readFileSync, readdirSync } from 'node:fs';
 import { join } from 'node:path';
-import { CRITERIA, grade, type Answer } from '@cimbel/core/grade';
+import { CRITERIA, grade, outcomeReasons, play, type Answer } from '@cimbel/core/grade';
 import { LINE_KINDS, SERIES, SHIPPED_LINES, readLabel, shippedLine } from '@cimbel/core/shades';
 import { computeKey } from '@cimbel/core/solve';
 import { aCase, perfectAnswer } from '@cimbel/core/testing/cases';
@@ -114,6 +114,8 @@ describe('words', () => {
               perfectAnswer(kase, result.key, slip),
             );
             reasons.push(...marks.criteria.flatMap(({ findings }) => findings));
+            const played = play(kase, of, perfectAnswer(kase, result.key, slip));
+            if (played) reasons.push(...outcomeReasons(kase, played.at(played.minutes)));
           }
           reasons.forEach((reason) => {
             seen.add(reason.code);
@@ -158,6 +160,18 @@ describe('words', () => {
       }),
       { numRuns: 150, seed: 3 },
     );
+  });
+
+  it('are there for an outcome that is near and no more', () => {
+    const kase = aCase({ natural: 5, target: 7, tone: 'ash' });
+    const result = computeKey(kase, SHIPPED_LINES[0], DEFAULT_HOUSE_RULES);
+    if (!result.ok) throw new Error('no key');
+    const played = play(kase, SHIPPED_LINES[0], perfectAnswer(kase, result.key))!;
+    const near = { ...played.at(35), level: 7, tone: 'ash' as const, away: 6, condition: 'strong' as const };
+    outcomeReasons(kase, near).forEach((one) => {
+      seen.add(one.code);
+      expectWorded(one);
+    });
   });
 
   it('are there for what every house rule comes to', () => {

@@ -8,6 +8,7 @@ import { Strand } from '../bench/strand';
 import { BalanceBeam } from './balance';
 import { CriteriaTable } from './criteria-table';
 import { HouseRulesUsed, KeyCard } from './key-card';
+import { OutcomeView } from './outcome-view';
 
 /** One answer beside the key: for the student who gave it, and for the educator who looks it over. */
 export function ResultView({
@@ -36,6 +37,7 @@ export function ResultView({
       <div className="flex min-w-0 flex-col gap-5 px-4 py-4 wide:px-8">
         {heading}
         <CriteriaTable result={result} action={action} />
+        <OutcomeView result={result} />
         <div className="grid gap-5 lg:grid-cols-2">
           <Sheet className="flex flex-col gap-3">
             <h2 className="text-lg">{t('result.keyTitle')}</h2>
