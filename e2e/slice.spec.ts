@@ -78,6 +78,12 @@ test('an educator sets an exercise, a student solves it, it is marked, and a mar
     await expect(row('Processing time')).toContainText('R7');
     await expect(student.getByText('House rules this rests on')).toBeVisible();
     await expect(student.getByRole('img', { name: /Balance of warmth and mix/ })).toBeVisible();
+    const outcome = student.locator('section', { hasText: 'What it would have done' });
+    for (const name of ['Wanted', 'This formula', 'The computed one'])
+      await expect(outcome.getByRole('img', { name, exact: true })).toBeVisible();
+    await expect(outcome).toContainText(/This formulalevel [\d.]+, gold · ΔE \d/);
+    await outcome.getByRole('slider').fill('0');
+    await expect(outcome).toContainText('This formulalevel 5, ');
   });
 
   await test.step('the educator opens it beside the key and changes a mark with a reason', async () => {

@@ -1,14 +1,13 @@
 import type { ClassDetail, Standing } from '@cimbel/contract';
-import { useQuery } from '@tanstack/react-query';
 import { Copy, Plus } from 'lucide-react';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { Link, useParams } from 'react-router';
-import { api } from '../lib/api';
+import { Link } from 'react-router';
 import { dateTime } from '../lib/i18n';
 import { ClassTabs } from '../features/reading/class-tabs';
+import { WithClass } from '../features/reading/with-class';
 import { Button, ButtonLink } from '../ui/button';
-import { Empty, Failure, Loading } from '../ui/panel';
+import { Empty } from '../ui/panel';
 import { PageTitle } from '../ui/page-title';
 
 function JoinCode({ code }: { code: string }) {
@@ -115,16 +114,8 @@ function ClassTable({ detail }: { detail: ClassDetail }) {
   );
 }
 
-export function ClassPage() {
+function ClassBody({ detail }: { detail: ClassDetail }) {
   const { t } = useTranslation();
-  const { classId } = useParams();
-  const query = useQuery({
-    queryKey: ['class', classId],
-    queryFn: () => api<ClassDetail>('GET', `/api/classes/${classId}`),
-  });
-  if (query.isPending) return <Loading />;
-  if (query.isError) return <Failure error={query.error} onRetry={() => void query.refetch()} />;
-  const detail = query.data;
   return (
     <div className="mx-auto flex max-w-6xl flex-col gap-4 p-4">
       <div className="flex flex-wrap items-center gap-x-6 gap-y-2">
@@ -147,3 +138,5 @@ export function ClassPage() {
     </div>
   );
 }
+
+export const ClassPage = () => <WithClass>{(detail) => <ClassBody detail={detail} />}</WithClass>;

@@ -9,16 +9,16 @@ import {
   type HouseRules,
 } from '@cimbel/core/theory';
 import { Radio, RadioGroup } from '@headlessui/react';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { CircleCheck, Circle } from 'lucide-react';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { useParams } from 'react-router';
 import { ReasonText } from '../features/marking/reasons';
 import { ClassTabs } from '../features/reading/class-tabs';
+import { WithClass } from '../features/reading/with-class';
 import { api, asApiError } from '../lib/api';
 import { Button } from '../ui/button';
-import { Failure, Loading, Notice } from '../ui/panel';
+import { Notice } from '../ui/panel';
 import { PageTitle } from '../ui/page-title';
 
 /** A permanent line that does not permit water, so that the rule on thinning has something to decide. */
@@ -156,20 +156,17 @@ function RulesForm({ detail }: { detail: ClassDetail }) {
 /** The points on which good schools differ, as this class has them. */
 export function HouseRulesPage() {
   const { t } = useTranslation();
-  const { classId } = useParams();
-  const query = useQuery({
-    queryKey: ['class', classId],
-    queryFn: () => api<ClassDetail>('GET', `/api/classes/${classId}`),
-  });
-  if (query.isPending) return <Loading />;
-  if (query.isError) return <Failure error={query.error} onRetry={() => void query.refetch()} />;
   return (
-    <div className="mx-auto flex max-w-6xl flex-col gap-3 p-4">
-      <PageTitle back={{ to: '/classes', text: t('nav.classes') }} className="text-2xl">
-        {query.data.name}
-      </PageTitle>
-      <ClassTabs classId={query.data.id} />
-      <RulesForm key={query.data.id} detail={query.data} />
-    </div>
+    <WithClass>
+      {(detail) => (
+        <div className="mx-auto flex max-w-6xl flex-col gap-3 p-4">
+          <PageTitle back={{ to: '/classes', text: t('nav.classes') }} className="text-2xl">
+            {detail.name}
+          </PageTitle>
+          <ClassTabs classId={detail.id} />
+          <RulesForm key={detail.id} detail={detail} />
+        </div>
+      )}
+    </WithClass>
   );
 }

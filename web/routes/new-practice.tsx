@@ -1,21 +1,22 @@
 import { newPracticeSchema, type ClassDetail, type NewPractice } from '@cimbel/contract';
 import { emptyMemory, FULL_SCOPE, SKILLS, skillsIn } from '@cimbel/core/drill';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { useNavigate, useParams } from 'react-router';
+import { useNavigate } from 'react-router';
 import { PracticeRun } from '../features/drill/practice-run';
 import { ScopeFields } from '../features/reading/scope-fields';
+import { WithClass } from '../features/reading/with-class';
 import { api, asApiError } from '../lib/api';
-import { useFieldWords } from '../lib/form';
+import { useChecked } from '../lib/use-checked';
 import { Button } from '../ui/button';
 import { Field, Input, NumberInput } from '../ui/field';
-import { Failure, Loading, Notice, Sheet } from '../ui/panel';
+import { Notice, Sheet } from '../ui/panel';
 import { PageTitle } from '../ui/page-title';
 
 function PracticeForm({ detail }: { detail: ClassDetail }) {
   const { t } = useTranslation(['ui', 'drill']);
-  const words = useFieldWords();
+  const { check, refused, errorOf } = useChecked(newPracticeSchema);
   const navigate = useNavigate();
   const client = useQueryClient();
   const [draft, setDraft] = useState<NewPractice>({
@@ -24,7 +25,6 @@ function PracticeForm({ detail }: { detail: ClassDetail }) {
     scope: FULL_SCOPE,
     minutesAWeek: 20,
   });
-  const [wrong, setWrong] = useState<Record<string, string>>({});
   const [previewing, setPreviewing] = useState(false);
   const context = useMemo(
     () => ({ rules: detail.houseRules, scope: draft.scope }),
@@ -44,22 +44,8 @@ function PracticeForm({ detail }: { detail: ClassDetail }) {
       await client.invalidateQueries({ queryKey: ['reading-desk', detail.id] });
       await navigate(`/classes/${detail.id}/reading`);
     },
-    onError: (error) =>
-      setWrong(Object.fromEntries(asApiError(error).fields.map(({ path, code }) => [path, code]))),
+    onError: refused,
   });
-  const check = (): NewPractice | null => {
-    const parsed = newPracticeSchema.safeParse(draft);
-    setWrong(
-      Object.fromEntries(
-        (parsed.error?.issues ?? []).map((issue) => [
-          issue.path.join('.'),
-          issue.code === 'custom' ? String(issue.params?.code ?? 'custom') : issue.code,
-        ]),
-      ),
-    );
-    return parsed.success ? parsed.data : null;
-  };
-  const errorOf = (path: string, name: string) => (wrong[path] ? words(name, wrong[path]) : null);
   if (previewing)
     return (
       <PracticeRun
@@ -112,9 +98,9 @@ function PracticeForm({ detail }: { detail: ClassDetail }) {
               </li>
             ))}
           </ul>
-          {wrong.skills ? (
+          {errorOf('skills') ? (
             <p role="alert" className="text-bad text-sm font-semibold">
-              {words('skills')}
+              {errorOf('skills')}
             </p>
           ) : null}
         </fieldset>
@@ -146,7 +132,7 @@ function PracticeForm({ detail }: { detail: ClassDetail }) {
             weight="main"
             disabled={set.isPending}
             onClick={() => {
-              const body = check();
+              const body = check(draft);
               if (body) set.mutate(body);
             }}
           >
@@ -161,13 +147,4 @@ function PracticeForm({ detail }: { detail: ClassDetail }) {
   );
 }
 
-export function NewPracticePage() {
-  const { classId } = useParams();
-  const query = useQuery({
-    queryKey: ['class', classId],
-    queryFn: () => api<ClassDetail>('GET', `/api/classes/${classId}`),
-  });
-  if (query.isPending) return <Loading />;
-  if (query.isError) return <Failure error={query.error} onRetry={() => void query.refetch()} />;
-  return <PracticeForm detail={query.data} />;
-}
+export const NewPracticePage = () => <WithClass>{(detail) => <PracticeForm detail={detail} />}</WithClass>;

@@ -6,19 +6,20 @@ import {
   type NewTest,
 } from '@cimbel/contract';
 import { FULL_SCOPE, SKILLS, skillsIn, STEPS, type Skill, type Step } from '@cimbel/core/drill';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { addDays, format, setHours, startOfHour } from 'date-fns';
 import { Minus, Plus } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { useNavigate, useParams } from 'react-router';
+import { useNavigate } from 'react-router';
 import { ScopeFields } from '../features/reading/scope-fields';
+import { WithClass } from '../features/reading/with-class';
 import { TestPreview } from '../features/reading/test-preview';
 import { api, asApiError } from '../lib/api';
-import { useFieldWords } from '../lib/form';
+import { useChecked } from '../lib/use-checked';
 import { Button } from '../ui/button';
 import { Choice, Field, Input, NumberInput } from '../ui/field';
-import { Failure, Loading, Notice, Sheet } from '../ui/panel';
+import { Notice, Sheet } from '../ui/panel';
 import { PageTitle } from '../ui/page-title';
 
 const LOCAL = "yyyy-MM-dd'T'HH:mm";
@@ -113,11 +114,10 @@ function PartFields({
 
 function TestForm({ detail }: { detail: ClassDetail }) {
   const { t } = useTranslation();
-  const words = useFieldWords();
+  const { check, refused, errorOf } = useChecked(newTestSchema);
   const navigate = useNavigate();
   const client = useQueryClient();
   const [draft, setDraft] = useState<Draft>(fresh);
-  const [wrong, setWrong] = useState<Record<string, string>>({});
   const [preview, setPreview] = useState<NewTest | null>(null);
   const context = useMemo(
     () => ({ rules: detail.houseRules, scope: draft.scope }),
@@ -132,27 +132,12 @@ function TestForm({ detail }: { detail: ClassDetail }) {
       await client.invalidateQueries({ queryKey: ['reading-desk', detail.id] });
       await navigate(`/reading-tests/${id}`);
     },
-    onError: (error) =>
-      setWrong(Object.fromEntries(asApiError(error).fields.map(({ path, code }) => [path, code]))),
+    onError: refused,
   });
-  const check = (): NewTest | null => {
+  const toSend = () => {
     const due = new Date(draft.dueAt);
-    const parsed = newTestSchema.safeParse({
-      ...draft,
-      dueAt: Number.isNaN(due.getTime()) ? '' : due.toISOString(),
-    });
-    setWrong(
-      Object.fromEntries(
-        (parsed.error?.issues ?? []).map((issue) => [
-          issue.path.join('.'),
-          issue.code === 'custom' ? String(issue.params?.code ?? 'custom') : issue.code,
-        ]),
-      ),
-    );
-    return parsed.success ? parsed.data : null;
+    return { ...draft, dueAt: Number.isNaN(due.getTime()) ? '' : due.toISOString() };
   };
-  const errorOf = (path: string, name = path) => (wrong[path] ? words(name, wrong[path]) : null);
-  const partsError = Object.keys(wrong).find((path) => path.startsWith('parts'));
   if (preview) return <TestPreview test={preview} context={context} onClose={() => setPreview(null)} />;
   return (
     <div className="mx-auto flex max-w-4xl flex-col gap-4 p-4 py-6">
@@ -171,7 +156,7 @@ function TestForm({ detail }: { detail: ClassDetail }) {
           draft={draft}
           possible={possible}
           onChange={(parts) => change({ parts })}
-          wrong={partsError ? words('parts', wrong[partsError]) : null}
+          wrong={errorOf('parts')}
         />
         <div className="flex flex-col gap-1">
           <span className="text-sm font-semibold">{t('reading.set.step')}</span>
@@ -250,7 +235,7 @@ function TestForm({ detail }: { detail: ClassDetail }) {
             weight="main"
             disabled={set.isPending}
             onClick={() => {
-              const body = check();
+              const body = check(toSend());
               if (body) set.mutate(body);
             }}
           >
@@ -268,13 +253,4 @@ function TestForm({ detail }: { detail: ClassDetail }) {
   );
 }
 
-export function NewTestPage() {
-  const { classId } = useParams();
-  const query = useQuery({
-    queryKey: ['class', classId],
-    queryFn: () => api<ClassDetail>('GET', `/api/classes/${classId}`),
-  });
-  if (query.isPending) return <Loading />;
-  if (query.isError) return <Failure error={query.error} onRetry={() => void query.refetch()} />;
-  return <TestForm detail={query.data} />;
-}
+export const NewTestPage = () => <WithClass>{(detail) => <TestForm detail={detail} />}</WithClass>;
