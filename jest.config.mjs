@@ -15,13 +15,13 @@ const project = (name, extra = {}) => ({
   displayName: name,
   rootDir: '.',
   testEnvironment: 'node',
-  // On two busy cores a painted picture or a hashed password can take seconds.
-  testTimeout: 30_000,
   testMatch: [`<rootDir>/${name}/**/*.test.ts`, `<rootDir>/${name}/**/*.test.tsx`],
   transform,
 
   ...extra,
 });
 export default {
+  // On two busy cores a painted picture or a hashed password can take seconds.
+  testTimeout: 30_000,
   projects: [project('core'), project('contract'), project('web'), project('server')],
 };

@@ -61,6 +61,21 @@ test('a practice with the keyboard alone, from the screen check to the summary',
   await expect(page.getByText(/^9 answers in/)).toBeVisible();
 });
 
+test('keys pressed faster than the screen is drawn answer once', async ({ page }) => {
+  await screenChecked(page);
+  await walkIn(page, 'Hana Morikese');
+  await page.goto('/reading/practice?skills=level');
+  await expect(page.getByText(/· step \d of 5/)).toBeVisible();
+  // All in one task of the page, as no hand can.
+  await page.evaluate(() => {
+    for (const key of ['9', '9', 'Enter', 'Enter', 'Enter'])
+      window.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true }));
+  });
+  await expect(page.getByText('1 answer', { exact: false })).toBeVisible();
+  await page.waitForTimeout(500);
+  await expect(page.getByText('2 answers', { exact: false })).toBeHidden();
+});
+
 test('an answer wrong by a level is drawn beside the truth and can be nudged until it matches', async ({
   page,
 }) => {

@@ -43,12 +43,29 @@ const VIEWS = {
     as: STUDENT,
     go: async (page) => `/due/${await exerciseNamed('Two levels')(page)}?step=mix`,
   },
-  result: { as: 'Esme Adeyinor', go: async (page) => `/due/${await exerciseNamed('Cover')(page)}/result` },
+  result: {
+    as: 'Esme Adeyinor',
+    go: async (page) => `/due/${await exerciseNamed('Cover')(page)}/result`,
+    then: (page) =>
+      page
+        .getByRole('heading', { name: 'What it would have done' })
+        .evaluate((heading) =>
+          window.scrollTo(0, heading.getBoundingClientRect().top + window.scrollY - 120),
+        ),
+  },
   class: { as: EDUCATOR, go: async (page) => `/classes/${(await classroom(page)).id}` },
   'new-exercise': { as: EDUCATOR, go: async (page) => `/classes/${(await classroom(page)).id}/new-exercise` },
   answers: { as: EDUCATOR, go: async (page) => `/exercises/${(await classroom(page)).exercises[0].id}` },
   reading: { as: STUDENT, go: async () => '/reading' },
-  practice: { as: STUDENT, go: async () => '/reading/practice?skills=level&minutes=5' },
+  practice: {
+    as: STUDENT,
+    go: async () => '/reading/practice?skills=level&minutes=5',
+    then: async (page) => {
+      await page.getByText(/· step \d of 5/).waitFor();
+      await page.keyboard.press('9');
+      await page.keyboard.press('Enter');
+    },
+  },
   eye: { as: STUDENT, go: async () => '/reading/eye' },
   'reading-desk': { as: EDUCATOR, go: async (page) => `/classes/${(await classroom(page)).id}/reading` },
   'shade-book': { as: EDUCATOR, go: async () => '/shade-books/shipped/ostrel' },
@@ -90,6 +107,8 @@ async function main() {
     if (view.as) await page.waitForURL((url) => !url.pathname.startsWith('/sign-in'));
     await page.goto(await view.go(page));
     await page.waitForLoadState('networkidle');
+    await view.then?.(page);
+    await page.waitForTimeout(400);
     await page.evaluate(() => document.fonts.ready);
     await page.waitForFunction(() =>
       [...document.querySelectorAll('canvas')].every((canvas) => canvas.dataset.drawn === 'true'),

@@ -20,6 +20,8 @@ import { Confusion } from './confusion';
 /** A departure smaller than this is chance, not a habit. */
 const LEVEL_BIAS = 0.15;
 const WARM_BIAS = 0.15;
+/** Fewer readings under a light say nothing of it. */
+const ENOUGH_OF_A_LIGHT = 6;
 
 const AXIS = { stroke: 'var(--quiet)', fontSize: 13 } as const;
 const TIP = {
@@ -60,9 +62,9 @@ function InWords({ eye }: { eye: Eye }) {
       ),
     );
   }
-  const worst = [...eye.level.byLight].sort((a, b) => a.accuracy - b.accuracy)[0];
-  if (eye.level.byLight.length > 1)
-    lines.push(t('reading.eye.light', { light: worst.light, accuracy: worst.accuracy }));
+  const lights = eye.level.byLight.filter(({ answers }) => answers >= ENOUGH_OF_A_LIGHT);
+  const worst = [...lights].sort((a, b) => a.accuracy - b.accuracy)[0];
+  if (lights.length > 1) lines.push(t('reading.eye.light', { light: worst.light, accuracy: worst.accuracy }));
   if (eye.strengths.length > 0)
     lines.push(
       t('reading.eye.strengths', {

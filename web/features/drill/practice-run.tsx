@@ -93,23 +93,29 @@ export function PracticeRun({
   const { t } = useTranslation();
   const [memory, setMemory] = useState(known);
   const [made, setMade] = useState<DrillMade | 'making' | 'nothing' | 'failed'>('making');
-  const [told, setTold] = useState<Told | null>(null);
+  const [toldOf, setTold] = useState<{ spec: ItemSpec; told: Told } | null>(null);
   const [assisted, setAssisted] = useState(false);
   const [done, setDone] = useState<Done[]>([]);
   const [ended, setEnded] = useState(false);
   const [begun] = useState(() => Date.now());
   const [now, setNow] = useState(begun);
   const shownAt = useRef(0);
+  // Keys can come faster than the screen is drawn: a question is answered once, and left once.
+  const answered = useRef<ItemSpec | null>(null);
+  const moving = useRef(false);
   const { prepare, take } = useNext(run, memory);
 
   const show = useCallback(async () => {
-    setTold(null);
+    if (moving.current) return;
+    moving.current = true;
     try {
       const next = await take();
       shownAt.current = Date.now();
       setMade(next ?? 'nothing');
     } catch {
       setMade('failed');
+    } finally {
+      moving.current = false;
     }
   }, [take]);
   const first = useRef(true);
@@ -123,11 +129,13 @@ export function PracticeRun({
   }, []);
   const secondsLeft = Math.max(0, run.minutes * 60 - Math.floor((now - begun) / 1000));
 
-  const answer = (item: Item, spec: ItemSpec) => (response: Response) => {
+  const answer = (item: Item, spec: ItemSpec, response: Response) => {
+    if (answered.current === spec) return;
+    answered.current = spec;
     const mark = markItem(item, response);
     const at = Date.now();
     const seconds = (at - shownAt.current) / 1000;
-    setTold({ item, response, mark });
+    setTold({ spec, told: { item, response, mark } });
     setDone([...done, { skill: spec.skill, score: mark.score, seconds }]);
     const next = afterAnswer(memory, { ...spec, score: mark.score, assisted, at });
     setMemory(next);
@@ -144,6 +152,8 @@ export function PracticeRun({
       seconds,
     });
   };
+  // What was told belongs to its own question, whatever is on the screen by now.
+  const told = typeof made === 'object' && toldOf?.spec === made.spec ? toldOf.told : null;
   const goOn = () => (secondsLeft === 0 ? setEnded(true) : void show());
   useShortcuts({
     ...(told && !ended ? { Enter: goOn, ' ': goOn } : {}),
@@ -209,7 +219,7 @@ export function PracticeRun({
         hairs={item.question.pictures.map(({ look }) => ({ look }))}
         told={told}
         immediate
-        onAnswer={answer(item, spec)}
+        onAnswer={(response) => answer(item, spec, response)}
         figures={assisted ? <Figures item={item} /> : null}
         below={
           <Button weight="main" className="self-start" aria-keyshortcuts="Enter" onClick={goOn} autoFocus>
