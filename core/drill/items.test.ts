@@ -18,7 +18,7 @@ import {
   type Skill,
 } from '.';
 import { seedFrom } from '../random';
-import { ORACLES } from '../testing/drill-oracles';
+import { ORACLES } from './tests/oracles';
 
 const rules: fc.Arbitrary<HouseRules> = fc
   .record({

@@ -1,7 +1,7 @@
-import { differenceOf, levelOfLightness, toneLab, TONES, type ToneFamily } from '../colour';
-import { labOfSubject, type DrillContext, type Item, type Skill, type Term } from '../drill';
-import { FORMULA_LINES, readLabel, shippedLine } from '../shades';
-import { zoneMeanLab } from '../tress';
+import { differenceOf, levelOfLightness, toneLab, TONES, type ToneFamily } from '../../colour';
+import { labOfSubject, type DrillContext, type Item, type Skill, type Term } from '..';
+import { FORMULA_LINES, readLabel, shippedLine } from '../../shades';
+import { zoneMeanLab } from '../../tress';
 
 /**
  * The right answer of each kind of item, reckoned once more from what the student is shown and from figures written
