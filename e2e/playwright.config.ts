@@ -7,7 +7,9 @@ const port = process.env.E2E_PORT ?? '4690';
 export default defineConfig({
   testDir: '.',
   outputDir: '../test-results',
-  timeout: 60_000,
+  timeout: 90_000,
+  // Two cores run browser, server and database; what is right after six seconds is right.
+  expect: { timeout: 10_000 },
   workers: 1,
   retries: 0,
   reporter: [['list'], ['json']],

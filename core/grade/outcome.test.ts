@@ -43,6 +43,11 @@ describe('what a formula would have done', () => {
     const played = play(ashCase, line, answerOfKey(ashCase, keyOf(ashCase)))!;
     expect(played.at(0).level).toBeCloseTo(5, 1);
     expect(played.at(500)).toEqual(played.at(played.minutes));
+    // Grey is read apart from level.
+    const grey = play(greyCase, line, answerOfKey(greyCase, keyOf(greyCase)))!;
+    expect(grey.at(0)).toMatchObject({ greyShows: true });
+    expect(grey.at(0).level).toBeCloseTo(5, 1);
+    expect(grey.at(grey.minutes).greyShows).toBe(false);
   });
 
   it('is a colour, with something to say, for every key there is', () => {

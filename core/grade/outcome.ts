@@ -25,8 +25,8 @@ export interface Outcome {
   /** ΔE2000 to the wish. */
   away: number;
   condition: Condition;
-  /** How far the white strands stand out from the others, ΔE2000; 0 without white. */
-  whiteStandsOut: number;
+  /** White strands stand out from the others: level and tone are then read from the others alone (L3). */
+  greyShows: boolean;
 }
 
 /** A formula on its head: asked for any minute. */
@@ -35,6 +35,9 @@ export interface Played {
   at: (minute: number) => Outcome;
   lookAt: (minute: number, seed: number) => TressLook;
 }
+
+/** White strands further from the rest than this, ΔE2000, are seen as grey across a room. */
+const GREY_SEEN = 15;
 
 type Formula = Pick<Answer, 'shades' | 'developer' | 'ratio' | 'minutes'>;
 
@@ -54,18 +57,18 @@ export function play(kase: Case, line: Line, formula: Formula): Played | null {
     minutes,
     at: (minute) => {
       const strand = strandAt(minute);
-      const lab = labOfStrand(strand);
-      const { level, tone } = readColour(lab);
+      const whole = labOfStrand(strand);
+      const pigmented = labOf(reflectanceOfPigmented(strand));
+      const greyShows =
+        strand.white > 0 && differenceOf(pigmented, labOf(reflectanceOfWhite(strand))) > GREY_SEEN;
+      const { level, tone } = readColour(greyShows ? pigmented : whole);
       return {
         strand,
         level,
         tone,
-        away: differenceOf(lab, goal),
+        away: differenceOf(whole, goal),
         condition: conditionOf(strand),
-        whiteStandsOut:
-          strand.white > 0
-            ? differenceOf(labOf(reflectanceOfPigmented(strand)), labOf(reflectanceOfWhite(strand)))
-            : 0,
+        greyShows,
       };
     },
     lookAt: (minute, seed) =>
@@ -76,21 +79,15 @@ export function play(kase: Case, line: Line, formula: Formula): Played | null {
 /** A departure smaller than this is not worth a sentence: half a step of reading; colours hard to tell apart. */
 const LEVEL_SEEN = 0.4;
 const AWAY_SEEN = 4;
-/** White strands further from the rest than this are seen as grey across a room. */
-const GREY_SEEN = 15;
 
 /** What the outcome is like beside the wish, in reasons. */
-export function outcomeReasons(
-  kase: Case,
-  { level, tone, away, condition, whiteStandsOut }: Outcome,
-): Reason[] {
+export function outcomeReasons(kase: Case, { level, tone, away, condition, greyShows }: Outcome): Reason[] {
   const { target } = kase;
   const gap = Math.round((level - target.level) * 10) / 10;
   const found: Reason[] = [];
   if (Math.abs(gap) >= LEVEL_SEEN)
     found.push(reason(gap > 0 ? 'outcome.tooLight' : 'outcome.tooDark', 'L1', { levels: Math.abs(gap) }));
-  if (whiteStandsOut > GREY_SEEN)
-    found.push(reason('outcome.greyShows', 'F8', { grey: kase.zone.greyShare }));
+  if (greyShows) found.push(reason('outcome.greyShows', 'F8', { grey: kase.zone.greyShare }));
   if (away >= AWAY_SEEN && tone !== target.tone.primary)
     found.push(reason('outcome.otherTone', 'T1', { tone, wanted: target.tone.primary }));
   if (condition !== 'strong') found.push(reason('outcome.condition', 'C4', { condition }));

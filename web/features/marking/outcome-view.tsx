@@ -36,8 +36,12 @@ export function OutcomeView({ result }: { result: Result }) {
   const shown = useDeferredValue(minute);
   const seed = seedFrom(result.exerciseId);
   const words = (one: Played) => {
-    const { level, tone, away } = one.at(shown);
-    return t('outcome.reads', { level: Math.round(level * 10) / 10, tone, away });
+    const { level, tone, away, greyShows } = one.at(shown);
+    return t(greyShows ? 'outcome.readsWithGrey' : 'outcome.reads', {
+      level: Math.round(level * 10) / 10,
+      tone,
+      away,
+    });
   };
   const { own } = played;
   return (
