@@ -98,6 +98,29 @@ test('an answer wrong by a level is drawn beside the truth and can be nudged unt
   await expect(page.getByText('It matches: ΔE 0')).toBeVisible();
 });
 
+test('figures help, and mark the answer as assisted even when they are hidden again', async ({ page }) => {
+  await screenChecked(page);
+  const name = unique('Assisted');
+  await register(page, 'a student', name);
+  await page.goto('/reading/practice?skills=level');
+  await expect(page.getByText(/· step \d of 5/)).toBeVisible();
+  await page.keyboard.press('a');
+  await expect(page.getByText(/^L\* \d+/)).toBeVisible();
+  await page.keyboard.press('a');
+  await expect(page.getByText(/^L\* \d+/)).toBeHidden();
+  await page.getByRole('button', { name: /^5, / }).click();
+  await expect(verdict(page)).toBeVisible();
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: /^5, / }).click();
+  await expect(page.getByText('2 answers', { exact: false })).toBeVisible();
+  await expect
+    .poll(async () => {
+      const { answers, assisted } = await (await page.request.get('/api/my/eye')).json();
+      return { answers, assisted };
+    })
+    .toEqual({ answers: 1, assisted: 1 });
+});
+
 test('the screen check finds a just visible step, and says so when it is missed', async ({ page }) => {
   await walkIn(page, 'Hana Morikese');
   await page.evaluate(() => localStorage.removeItem('cimbel.screenCheck'));
@@ -280,7 +303,7 @@ test('a practice is previewed, set, seen by the student, and ended without losin
   await answerByKey(page);
   await expect(verdict(page)).toBeVisible();
   await page.keyboard.press('x');
-  await page.getByRole('button', { name: 'To the reading room' }).click();
+  await page.getByRole('button', { name: 'Close the preview' }).click();
   await page.getByRole('button', { name: 'Set for the class' }).click();
   await expect(page.getByText('0 of 1 have their 20 min this week')).toBeVisible();
 

@@ -103,6 +103,8 @@ export function PracticeRun({
   // Keys can come faster than the screen is drawn: a question is answered once, and left once.
   const answered = useRef<ItemSpec | null>(null);
   const moving = useRef(false);
+  /** The question whose figures were looked at: it stays assisted, though they be hidden again. */
+  const helped = useRef<ItemSpec | null>(null);
   const { prepare, take } = useNext(run, memory);
 
   const show = useCallback(async () => {
@@ -133,11 +135,12 @@ export function PracticeRun({
     if (answered.current === spec) return;
     answered.current = spec;
     const mark = markItem(item, response);
+    const withHelp = assisted || helped.current === spec;
     const at = Date.now();
     const seconds = (at - shownAt.current) / 1000;
     setTold({ spec, told: { item, response, mark } });
     setDone([...done, { skill: spec.skill, score: mark.score, seconds }]);
-    const next = afterAnswer(memory, { ...spec, score: mark.score, assisted, at });
+    const next = afterAnswer(memory, { ...spec, score: mark.score, assisted: withHelp, at });
     setMemory(next);
     prepare(next);
     onAnswer({
@@ -147,20 +150,24 @@ export function PracticeRun({
       spec,
       ...run.context,
       response,
-      assisted,
+      assisted: withHelp,
       at: new Date(at).toISOString(),
       seconds,
     });
   };
   // What was told belongs to its own question, whatever is on the screen by now.
   const told = typeof made === 'object' && toldOf?.spec === made.spec ? toldOf.told : null;
+  const showFigures = (on: boolean) => {
+    if (typeof made === 'object') helped.current = made.spec;
+    setAssisted(on);
+  };
   const goOn = () => (secondsLeft === 0 ? setEnded(true) : void show());
   useShortcuts({
     ...(told && !ended ? { Enter: goOn, ' ': goOn } : {}),
-    ...(ended ? {} : { a: () => !told && setAssisted(!assisted), x: () => setEnded(true) }),
+    ...(ended ? {} : { a: () => !told && showFigures(!assisted), x: () => setEnded(true) }),
   });
 
-  if (ended) return <PracticeSummary done={done} waiting={waiting} onLeave={onLeave} />;
+  if (ended) return <PracticeSummary done={done} waiting={waiting} onLeave={onLeave} preview={preview} />;
   const bar = (
     <div className="border-strong-line bg-room flex flex-wrap items-center gap-x-4 gap-y-1 border-b px-4 py-1">
       <h1 className="text-base">{t(preview ? 'reading.previewTitle' : 'reading.practiceTitle')}</h1>
@@ -180,7 +187,7 @@ export function PracticeRun({
           className="accent-accent size-5"
           checked={assisted}
           disabled={told !== null}
-          onChange={({ target }) => setAssisted(target.checked)}
+          onChange={({ target }) => showFigures(target.checked)}
         />
         {t('reading.assisted')}
         <span className="max-md:hidden">

@@ -14,10 +14,12 @@ export function PracticeSummary({
   done,
   waiting,
   onLeave,
+  preview,
 }: {
   done: readonly Done[];
   waiting: number;
   onLeave: () => void;
+  preview: boolean;
 }) {
   const { t } = useTranslation(['ui', 'drill']);
   const points = (some: readonly Done[]) => some.reduce((sum, { score }) => sum + score, 0);
@@ -75,9 +77,9 @@ export function PracticeSummary({
       {waiting > 0 ? <Notice kind="warn">{t('reading.waiting', { count: waiting })}</Notice> : null}
       <div className="flex flex-wrap gap-3">
         <Button weight="main" onClick={onLeave}>
-          {t('reading.backToRoom')}
+          {t(preview ? 'reading.set.closePreview' : 'reading.backToRoom')}
         </Button>
-        <ButtonLink to="/reading/eye">{t('reading.eye.title')}</ButtonLink>
+        {preview ? null : <ButtonLink to="/reading/eye">{t('reading.eye.title')}</ButtonLink>}
       </div>
     </div>
   );
