@@ -21,6 +21,7 @@ export function FigureForm({
         // The one thing to do on this screen.
         autoFocus
         inputMode="decimal"
+        data-takes="figures"
         autoComplete="off"
         className="border-strong-line bg-raised w-36 rounded-sm border px-3 py-2 text-end text-2xl"
         value={text}

@@ -65,7 +65,7 @@ export function ScreenCheck({ onDone }: { onDone: () => void }) {
               role="radio"
               aria-checked={chosen[round] === place}
               aria-label={t('reading.check.patch', { patch: place + 1 })}
-              onClick={() => setChosen(chosen.map((was, i) => (i === round ? place : was)))}
+              onClick={() => setChosen((before) => before.map((was, i) => (i === round ? place : was)))}
               className="flex h-20 flex-1 items-center justify-center"
             >
               <span
