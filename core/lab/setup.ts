@@ -2,13 +2,14 @@ import { z } from 'zod';
 import { LIGHTS } from '../colour';
 import { DIAMETERS, POROSITIES, levelSchema, shareSchema } from '../hair';
 import { PRODUCT_KINDS } from '../process';
+import { DIRECT_DYES } from '../shades';
 import { HAIR_FORMS } from '../tress';
 
 export const LAB_ZONES = ['root', 'mids', 'ends'] as const;
 export type LabZone = (typeof LAB_ZONES)[number];
 
 export const HISTORIES = ['untouched', 'lightened', 'coloured'] as const;
-export const VIVIDS = ['directPink', 'directBlue', 'directViolet', 'directGreen', 'directYellow'] as const;
+export const VIVIDS = DIRECT_DYES;
 
 const startSchema = z.number().int().min(0).max(90).nullable();
 

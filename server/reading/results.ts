@@ -4,7 +4,7 @@ import { stringify } from 'csv-stringify/sync';
 import type { Knex } from 'knex';
 import { hasEnded, testFacts, type SittingAnswerRow, type SittingRow, type TestOfClass } from './rows';
 import { answersOfSittings, scoreOf } from './sitting-store';
-import { bestSittings } from './store';
+import { bestSittings, meanOf } from './store';
 
 interface Scored {
   sitting: SittingRow;
@@ -20,9 +20,6 @@ function scored(sitting: SittingRow, all: readonly SittingAnswerRow[]): Scored {
   for (const { position, score } of answers) bySlot[sitting.items[position].slot] = score;
   return { sitting, answers, score: scoreOf(sitting, answers), bySlot };
 }
-
-const mean = (values: readonly number[]) =>
-  values.length === 0 ? null : values.reduce((a, b) => a + b, 0) / values.length;
 
 export async function educatorTest(db: Knex, test: TestOfClass, now: Date): Promise<EducatorTest> {
   const [members, sittings] = await Promise.all([
@@ -67,7 +64,9 @@ export async function educatorTest(db: Knex, test: TestOfClass, now: Date): Prom
         score: top?.score ?? null,
         minutes: top ? top.answers.reduce((sum, { seconds }) => sum + seconds, 0) / 60 : null,
         bySkill: top
-          ? Object.fromEntries(skills.map((skill) => [skill, mean(slotsOf(skill).map((i) => top.bySlot[i]))]))
+          ? Object.fromEntries(
+              skills.map((skill) => [skill, meanOf(slotsOf(skill).map((i) => top.bySlot[i]))]),
+            )
           : {},
       };
     }),
@@ -79,12 +78,12 @@ export async function educatorTest(db: Knex, test: TestOfClass, now: Date): Prom
         const kept = sitting.items.find(({ slot }) => slot === facts.slot);
         return kept?.item.apart ? [kept.item.apart.deltaE] : [];
       });
-      return { ...facts, ...test.plan[facts.slot], deltaE: mean(apart) };
+      return { ...facts, ...test.plan[facts.slot], deltaE: meanOf(apart) };
     }),
     skills: skills.map((skill) => ({
       skill,
       questions: slotsOf(skill).length,
-      accuracy: mean(counted.flatMap(({ bySlot }) => slotsOf(skill).map((i) => bySlot[i]))),
+      accuracy: meanOf(counted.flatMap(({ bySlot }) => slotsOf(skill).map((i) => bySlot[i]))),
     })),
     confusion: { level: confusionOf(levels), tone: confusionOf(tones) },
   };

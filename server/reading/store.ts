@@ -87,7 +87,8 @@ export async function deleteTest(db: Knex, test: TestRow): Promise<void> {
   });
 }
 
-const meanOf = (values: readonly number[]) =>
+/** Null of nothing: no mean is not a mean of 0. */
+export const meanOf = (values: readonly number[]) =>
   values.length === 0 ? null : values.reduce((a, b) => a + b, 0) / values.length;
 
 /** The best finished sitting of each student. */

@@ -6,12 +6,12 @@ import { useTranslation } from 'react-i18next';
 import { useNavigate } from 'react-router';
 import { PracticeRun } from '../features/drill/practice-run';
 import { ScopeFields } from '../features/reading/scope-fields';
+import { SetActions } from '../features/reading/set-actions';
 import { WithClass } from '../features/reading/with-class';
-import { api, asApiError } from '../lib/api';
+import { api } from '../lib/api';
 import { useChecked } from '../lib/use-checked';
-import { Button } from '../ui/button';
 import { Field, Input, NumberInput } from '../ui/field';
-import { Notice, Sheet } from '../ui/panel';
+import { Sheet } from '../ui/panel';
 import { PageTitle } from '../ui/page-title';
 
 function PracticeForm({ detail }: { detail: ClassDetail }) {
@@ -124,24 +124,17 @@ function PracticeForm({ detail }: { detail: ClassDetail }) {
             onValue={(minutes) => setDraft({ ...draft, minutesAWeek: minutes ?? 0 })}
           />
         </Field>
-        {set.isError && asApiError(set.error).fields.length === 0 ? (
-          <Notice kind="bad">{t(`error.${asApiError(set.error).code}`)}</Notice>
-        ) : null}
-        <div className="flex flex-wrap gap-3">
-          <Button
-            weight="main"
-            disabled={set.isPending}
-            onClick={() => {
-              const body = check(draft);
-              if (body) set.mutate(body);
-            }}
-          >
-            {t('reading.set.setPractice')}
-          </Button>
-          <Button disabled={draft.skills.length === 0} onClick={() => setPreviewing(true)}>
-            {t('reading.set.preview')}
-          </Button>
-        </div>
+        <SetActions
+          error={set.error}
+          busy={set.isPending}
+          set={t('reading.set.setPractice')}
+          onSet={() => {
+            const body = check(draft);
+            if (body) set.mutate(body);
+          }}
+          canPreview={draft.skills.length > 0}
+          onPreview={() => setPreviewing(true)}
+        />
       </Sheet>
     </div>
   );

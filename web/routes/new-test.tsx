@@ -13,13 +13,14 @@ import { useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useNavigate } from 'react-router';
 import { ScopeFields } from '../features/reading/scope-fields';
+import { SetActions } from '../features/reading/set-actions';
 import { WithClass } from '../features/reading/with-class';
 import { TestPreview } from '../features/reading/test-preview';
-import { api, asApiError } from '../lib/api';
+import { api } from '../lib/api';
 import { useChecked } from '../lib/use-checked';
 import { Button } from '../ui/button';
 import { Choice, Field, Input, NumberInput } from '../ui/field';
-import { Notice, Sheet } from '../ui/panel';
+import { Sheet } from '../ui/panel';
 import { PageTitle } from '../ui/page-title';
 
 const LOCAL = "yyyy-MM-dd'T'HH:mm";
@@ -227,27 +228,17 @@ function TestForm({ detail }: { detail: ClassDetail }) {
             />
           </Field>
         </div>
-        {set.isError && asApiError(set.error).fields.length === 0 ? (
-          <Notice kind="bad">{t(`error.${asApiError(set.error).code}`)}</Notice>
-        ) : null}
-        <div className="flex flex-wrap gap-3">
-          <Button
-            weight="main"
-            disabled={set.isPending}
-            onClick={() => {
-              const body = check(toSend());
-              if (body) set.mutate(body);
-            }}
-          >
-            {t('reading.set.setTest')}
-          </Button>
-          <Button
-            disabled={draft.parts.length === 0 || draft.parts.some(({ skill }) => !possible.includes(skill))}
-            onClick={() => setPreview({ ...draft, dueAt: new Date().toISOString() })}
-          >
-            {t('reading.set.preview')}
-          </Button>
-        </div>
+        <SetActions
+          error={set.error}
+          busy={set.isPending}
+          set={t('reading.set.setTest')}
+          onSet={() => {
+            const body = check(toSend());
+            if (body) set.mutate(body);
+          }}
+          canPreview={draft.parts.length > 0 && draft.parts.every(({ skill }) => possible.includes(skill))}
+          onPreview={() => setPreview({ ...draft, dueAt: new Date().toISOString() })}
+        />
       </Sheet>
     </div>
   );

@@ -1,7 +1,7 @@
 import { comparisonOf, type DrillMark, type Form, type Item, type Response } from '@cimbel/core/drill';
 import { shippedLine } from '@cimbel/core/shades';
 import type { ShownQuestion } from '@cimbel/contract';
-import { CircleCheck, CircleDashed, CircleX, Lamp, Lightbulb, Sun } from 'lucide-react';
+import { Lamp, Lightbulb, Sun } from 'lucide-react';
 import { useMemo, useState, type ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useShortcuts } from '../../lib/shortcuts';
@@ -19,6 +19,7 @@ import { Nudge, canNudge } from './nudge';
 import { OrderForm } from './order-form';
 import { ShareForm } from './share-form';
 import { useHairSize } from './sizes';
+import { VerdictIcon, verdictColour, verdictOf } from './verdict';
 import { termWords } from './words';
 
 /** What came of an answer, once it may be seen. A question that was left has no response and no mark. */
@@ -63,12 +64,10 @@ const reasonsOf = ({ item, mark }: Told) => [
 
 function Verdict({ mark }: { mark: DrillMark | null }) {
   const { t } = useTranslation();
-  const state = mark === null ? 'left' : mark.right ? 'right' : mark.score > 0 ? 'near' : 'wrong';
-  const Icon = { left: CircleDashed, right: CircleCheck, near: CircleDashed, wrong: CircleX }[state];
-  const colour = { left: 'text-quiet', right: 'text-good', near: 'text-warn', wrong: 'text-bad' }[state];
+  const state = verdictOf(mark);
   return (
-    <p className={`font-display flex items-center gap-2 text-2xl font-semibold ${colour}`}>
-      <Icon aria-hidden className="size-6" />
+    <p className={`font-display flex items-center gap-2 text-2xl font-semibold ${verdictColour(state)}`}>
+      <VerdictIcon state={state} className="size-6" />
       {t(`reading.verdict.${state}`)}
     </p>
   );

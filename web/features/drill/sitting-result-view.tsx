@@ -1,11 +1,11 @@
 import type { SittingResult } from '@cimbel/contract';
-import { CircleCheck, CircleDashed, CircleX } from 'lucide-react';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useShortcuts } from '../../lib/shortcuts';
 import { Button } from '../../ui/button';
 import { Key } from '../../ui/key';
 import { ItemCard } from './item-card';
+import { VerdictIcon, verdictOf } from './verdict';
 
 /** A finished sitting, question by question: what was asked, what was answered, what is right and why. */
 export function SittingResultView({ result }: { result: SittingResult }) {
@@ -22,10 +22,7 @@ export function SittingResultView({ result }: { result: SittingResult }) {
         </p>
         <ol className="flex flex-wrap gap-1" aria-label={t('reading.test.lines')}>
           {result.lines.map(({ position, mark, item }) => {
-            const state = mark === null ? 'left' : mark.right ? 'right' : mark.score > 0 ? 'near' : 'wrong';
-            const Icon = { left: CircleDashed, right: CircleCheck, near: CircleDashed, wrong: CircleX }[
-              state
-            ];
+            const state = verdictOf(mark);
             return (
               <li key={position}>
                 <button
@@ -39,10 +36,7 @@ export function SittingResultView({ result }: { result: SittingResult }) {
                   onClick={() => setAt(position)}
                   className="border-line bg-sheet aria-[current=step]:border-accent flex size-10 flex-col items-center justify-center rounded-sm border-2 text-xs"
                 >
-                  <Icon
-                    aria-hidden
-                    className={`size-4 ${{ left: 'text-quiet', right: 'text-good', near: 'text-warn', wrong: 'text-bad' }[state]}`}
-                  />
+                  <VerdictIcon state={state} className="size-4" />
                   {position + 1}
                 </button>
               </li>
