@@ -1,4 +1,5 @@
 import { lightnessOfLevel, type ScaleId } from './level-scale';
+import { z } from 'zod';
 import type { Lab } from './lab';
 
 /** Families of tone (T1), from neutral through the cool ones to the warm ones. */
@@ -43,10 +44,11 @@ export const TONES: Record<ToneFamily, ToneFacts> = {
 };
 
 /** A tone as it stands on a label: primary, and a weaker secondary; a doubled tone is an intense version (T2). */
-export interface Tone {
-  primary: ToneFamily;
-  secondary?: ToneFamily;
-}
+export const toneSchema = z.object({
+  primary: z.enum(TONE_FAMILIES),
+  secondary: z.enum(TONE_FAMILIES).optional(),
+});
+export type Tone = z.infer<typeof toneSchema>;
 
 /** How much each part of a label counts: a secondary is half a primary; a doubled tone is half as strong again. */
 const PRIMARY = 1;

@@ -5,17 +5,7 @@ import { mixTone, readLabel, type Line, type ShadePart } from '../shades';
 import { FIT_TOLERANCE, fitOf, type Case, type Key } from '../solve';
 import { countersOf, liftOf, underlayDistance, type HouseRules } from '../theory';
 import type { Answer, Criterion } from './answer';
-
-export type Verdict = 'right' | 'near' | 'wrong' | 'open';
-
-export interface Marked {
-  /** 0–1 of the criterion's points. */
-  share: number;
-  verdict: Verdict;
-  /** True when it was right for what the student had read, though not for the head (paid for once, in the reading). */
-  followed: boolean;
-  findings: Reason[];
-}
+import { EPSILON, falling, marked, type Marked } from './mark';
 
 export interface MarkingContext {
   kase: Case;
@@ -25,25 +15,12 @@ export interface MarkingContext {
   answer: Answer;
 }
 
-const verdictOf = (share: number): Verdict => (share >= 1 ? 'right' : share > 0 ? 'near' : 'wrong');
-
-function marked(share: number, findings: Reason[], followed = false): Marked {
-  const bounded = Math.min(1, Math.max(0, Math.round(share * 1000) / 1000));
-  return { share: bounded, verdict: verdictOf(bounded), followed, findings };
-}
 const open = (criterion: Criterion): Marked => ({
   share: 0,
   verdict: 'open',
   followed: false,
   findings: [reason(`${criterion}.open`, undefined)],
 });
-
-/** 1 up to `full`, falling evenly to 0 at `none`. */
-const falling = (distance: number, full: number, none: number) =>
-  distance <= full ? 1 : Math.max(0, 1 - (distance - full) / (none - full));
-
-/** Guards comparisons against the noise of adding thirds. */
-const EPSILON = 1e-9;
 
 export function mixOf(answer: Answer, line: Line): ShadePart[] {
   return answer.shades.flatMap(({ label, parts }) => {

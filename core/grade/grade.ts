@@ -2,7 +2,8 @@ import type { Line } from '../shades';
 import { computeKey, THEORY_VERSION, type Case, type HouseRuleUse, type Key } from '../solve';
 import type { HouseRules } from '../theory';
 import { CRITERIA, type Answer, type Criterion, type Rubric } from './answer';
-import { MARK, type Marked } from './criteria';
+import { MARK } from './criteria';
+import { toQuarter, type Marked } from './mark';
 
 export interface CriterionMark extends Marked {
   criterion: Criterion;
@@ -17,9 +18,6 @@ export interface Grade {
   criteria: CriterionMark[];
   houseRules: HouseRuleUse[];
 }
-
-/** Marks are given in quarter points: fine enough for a share, coarse enough to add up by hand. */
-const toQuarter = (points: number) => Math.round(points * 4) / 4;
 
 /**
  * Marks an answer against the computed key under the class's house rules.

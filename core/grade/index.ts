@@ -1,4 +1,6 @@
+export * from './mark';
 export * from './answer';
 export * from './criteria';
 export * from './grade';
 export * from './outcome';
+export * from './service';

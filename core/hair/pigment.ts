@@ -25,7 +25,8 @@ export interface NaturalPigment {
 /**
  * What colour leaves in the hair, as optical density: couplers of oxidative colour, ready-made direct dyes, and how much
  * of the bared natural red and yellow it hides. Hiding is how opposites cancel without turning hair dark (U2): dye alone
- * would cost fifteen L* to neutralise a yellow 9, where a toner costs less than four.
+ * would cost fifteen L* to neutralise a yellow 9, where a toner costs less than four. Filling puts bared warmth back, so
+ * that colour laid over it has something to hide (F6).
  */
 export const DYES = [
   'brown',
@@ -39,6 +40,8 @@ export const DYES = [
   'directYellow',
   'hidesRed',
   'hidesYellow',
+  'fillsRed',
+  'fillsYellow',
 ] as const;
 export type DyeName = (typeof DYES)[number];
 export type Dye = Record<DyeName, number>;
@@ -54,8 +57,12 @@ export const NO_DYE: Dye = {
   directYellow: 0,
   hidesRed: 0,
   hidesYellow: 0,
+  fillsRed: 0,
+  fillsYellow: 0,
 };
 export const isDirect = (name: DyeName) => name.startsWith('direct');
+/** Dye that is there as such; what hides or puts back warmth does not count as colour on the hair. */
+export const isColour = (name: DyeName) => !name.startsWith('hides') && !name.startsWith('fills');
 
 /**
  * Absorption shapes. Brown-black falls with a power of the wavelength, as melanin does; the exponent was fitted so
@@ -70,7 +77,7 @@ export const RED = spectrum((nm) => edge(nm, 602, 14));
 export const YELLOW = spectrum((nm) => edge(nm, 492, 16));
 export const KERATIN = spectrum((nm) => 0.05 * (nm / 450) ** -3);
 /** The names that absorb light by themselves. */
-type Absorbing = Exclude<DyeName, 'hidesRed' | 'hidesYellow'>;
+type Absorbing = Exclude<DyeName, 'hidesRed' | 'hidesYellow' | 'fillsRed' | 'fillsYellow'>;
 export const DYE_SHAPES: Record<Absorbing, Spectrum> = {
   brown: BROWN_BLACK,
   blue: spectrum((nm) => bell(nm, 608, 48)),
@@ -95,7 +102,10 @@ export const LONG_PATH = 2.1;
 const SURPLUS_HIDES = 0.9;
 
 /** Absorption per band of pigment and dye, the keratin included. */
-export function absorptionOf({ brownBlack, red, yellow }: NaturalPigment, dye: Dye = NO_DYE): Spectrum {
+export function absorptionOf(natural: NaturalPigment, dye: Dye = NO_DYE): Spectrum {
+  const { brownBlack } = natural;
+  const red = natural.red + dye.fillsRed;
+  const yellow = natural.yellow + dye.fillsYellow;
   const k = new Float64Array(BANDS);
   const seenRed = max(0, red - dye.hidesRed);
   // What was made for more red than there is goes on to the yellow: a deep shade on hair lifted past it.

@@ -10,7 +10,15 @@ import {
   reflectanceOf,
   type Strand,
 } from '../hair';
-import { conditionOf, zoneAt, type Condition, type Mix, type ProductKind, type ZonePlan } from '../process';
+import {
+  VIVID_LOAD,
+  conditionOf,
+  zoneAt,
+  type Condition,
+  type Mix,
+  type ProductKind,
+  type ZonePlan,
+} from '../process';
 import { readLabel, shippedLine, type Line, type ShadePart } from '../shades';
 import { strandLook, type TressLook } from '../tress';
 import { balanceOf, underlayAt, type Balance, type Underlay } from '../theory';
@@ -39,9 +47,6 @@ export const shadePartsOf = (side: Side): ShadePart[] => {
     return reading.ok ? [{ shade: reading.shade, parts }] : [];
   });
 };
-
-/** Optical density of a ready-made vivid dye at full uptake: strong, as it comes from the jar. */
-const VIVID_LOAD = 1.4;
 
 export function mixOfSide(side: Side): Mix {
   const withoutDeveloper =

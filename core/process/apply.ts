@@ -4,6 +4,7 @@ import {
   NO_DYE,
   brownBlackOfLevel,
   exposureOf,
+  isColour,
   isDirect,
   pigmentOf,
   reflectanceOf,
@@ -52,9 +53,7 @@ export interface Application {
   onWhite: Dye;
 }
 
-/** Dye that is there as such; what merely hides warmth does not count. */
-const dyeLoad = (dye: Dye) =>
-  DYES.reduce((sum, name) => (name.startsWith('hides') ? sum : sum + dye[name]), 0);
+const dyeLoad = (dye: Dye) => DYES.reduce((sum, name) => (isColour(name) ? sum + dye[name] : sum), 0);
 
 /** Dose the brown-black has had so far. */
 const takenDose = ({ brownBlack, grownBrownBlack }: Strand) =>
@@ -93,6 +92,9 @@ const LESS_TO_MEET = 0.05;
 const uptakeOf = (porosity: number) => (porosity <= 0.5 ? 0.9 + 0.2 * porosity : 1 + 1.45 * (porosity - 0.5));
 const blueGrab = (porosity: number) => 1 + Math.max(0, porosity - 0.5) * 0.3;
 
+/** Share of the missing warmth one filling puts back. */
+const FILLS = 0.85;
+
 const softplus = (x: number, softness: number) => softness * Math.log1p(Math.exp(Math.min(40, x / softness)));
 
 function depositOf(
@@ -112,9 +114,14 @@ function depositOf(
   }
   if (mix.product === 'filler') {
     const warm = warmthOfLevel(mix.fillsLevel ?? 6);
-    const missing = { ...NO_DYE, red: warm.red, yellow: 0.6 * warm.yellow };
+    const there = pigmentOf(start);
+    const missing = {
+      ...NO_DYE,
+      fillsRed: Math.max(0, warm.red - there.red),
+      fillsYellow: Math.max(0, warm.yellow - there.yellow),
+    };
     return {
-      onPigmented: scale(missing, 0.7 * uptakeOf(start.porosity)),
+      onPigmented: scale(missing, FILLS * uptakeOf(start.porosity)),
       onWhite: scale(missing, product.coversWhite),
     };
   }
@@ -129,8 +136,10 @@ function depositOf(
   let toneDepth = 0;
   for (const { shade, parts } of mix.shades) {
     if (shade.level === null) continue;
-    const load = shadeLoad(shade.level, shade.tone);
-    const gap = shade.level - reached;
+    // A high-lift shade is made for hair it has lifted itself: its number is a wish, not a depth (section 6).
+    const madeFor = mix.product === 'highLift' ? Math.round(Math.min(10, Math.max(1, reached))) : shade.level;
+    const load = shadeLoad(madeFor, shade.tone);
+    const gap = madeFor - reached;
     const covers = Math.exp(gap > 0 ? -TOO_LIGHT * Math.max(0, gap - 0.25) : LESS_TO_MEET * gap);
     base = combine(base, load.base, 1, (covers * parts) / all);
     tone = combine(tone, load.tone, 1, parts / all);

@@ -18,6 +18,9 @@ export interface Mix {
   bondAdditive?: boolean;
 }
 
+/** Optical density of a ready-made vivid dye at full uptake: strong, as it comes from the jar. */
+export const VIVID_LOAD = 1.4;
+
 /** Ratio the products' dye strengths were fitted at. */
 const REFERENCE_RATIO = 1.5;
 

@@ -65,6 +65,8 @@ const bareLineSchema = z
     /** Developer parts to one part of colour that the directions allow; the first is the standard. */
     ratios: z.array(z.number().positive().max(4)),
     minutes: z.object({ standard: minutes, grey: minutes, resistant: minutes.optional() }),
+    /** How high-lift shades are mixed and timed, where the line has some. */
+    highLift: z.object({ ratios: z.array(z.number().positive().max(4)).min(1), minutes }).optional(),
     activeMinutes: minutes,
     mayDilute: z.boolean(),
     /** Whether the directions allow added warmth. */

@@ -1,11 +1,6 @@
 import { z } from 'zod';
-import { TONE_FAMILIES } from '../colour';
+import { toneSchema } from '../colour';
 import { DENSITIES, SERVICES, levelSchema, zoneSchema } from '../hair';
-
-export const toneSchema = z.object({
-  primary: z.enum(TONE_FAMILIES),
-  secondary: z.enum(TONE_FAMILIES).optional(),
-});
 
 /** One head of one zone, a wish, and the line to reach it with. */
 export const caseSchema = z.object({

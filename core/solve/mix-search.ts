@@ -10,7 +10,7 @@ export interface FoundMix {
   fit: MixFit;
 }
 
-const sameTone = (a: Tone, b: Tone) => a.primary === b.primary && a.secondary === b.secondary;
+export const sameTone = (a: Tone, b: Tone) => a.primary === b.primary && a.secondary === b.secondary;
 
 /** Shades that can play a part: of the wanted tone or half of it, or natural, near the wanted level. */
 function candidates(line: Line, need: MixNeed): Shade[] {
@@ -30,7 +30,7 @@ function candidates(line: Line, need: MixNeed): Shade[] {
 
 const multiple = (parts: readonly number[]) => [2, 3, 4].some((n) => parts.every((p) => p % n === 0));
 
-function* partings(count: number): Generator<number[]> {
+export function* partings(count: number): Generator<number[]> {
   if (count === 1) {
     yield [1];
     return;
@@ -45,7 +45,7 @@ function* partings(count: number): Generator<number[]> {
   }
 }
 
-function* combinations(shades: Shade[]): Generator<Shade[]> {
+export function* combinations(shades: Shade[]): Generator<Shade[]> {
   for (let i = 0; i < shades.length; i++) {
     yield [shades[i]];
     for (let j = i + 1; j < shades.length; j++) {
@@ -56,7 +56,7 @@ function* combinations(shades: Shade[]): Generator<Shade[]> {
 }
 
 /** The nearer, the simpler, the smaller the better; no more natural than the grey asks for. */
-function cost({ mix, fit }: FoundMix, need: MixNeed): number {
+export function cost({ mix, fit }: FoundMix, need: MixNeed): number {
   const parts = mix.reduce((sum, part) => sum + part.parts, 0);
   // Neighbours melt into one another; a 4 and a 7 average to the same and dry as stripes.
   const spread =

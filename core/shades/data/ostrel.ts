@@ -36,6 +36,7 @@ export const ostrel: Line = {
   developersVol: [10, 20, 30, 40],
   ratios: [1, 1.5, 2],
   minutes: { standard: 35, grey: 45, resistant: 50 },
+  highLift: { ratios: [2], minutes: 50 },
   activeMinutes: 45,
   mayDilute: false,
   mayHeat: true,

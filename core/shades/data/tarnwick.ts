@@ -37,6 +37,7 @@ export const tarnwick: Line = {
   developersVol: [10, 20, 30, 40],
   ratios: [1.5],
   minutes: { standard: 35, grey: 45, resistant: 50 },
+  highLift: { ratios: [2], minutes: 50 },
   activeMinutes: 45,
   mayDilute: true,
   mayHeat: false,

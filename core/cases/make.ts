@@ -1,0 +1,72 @@
+import type { Tone, ToneFamily } from '../colour';
+import type { Porosity } from '../hair';
+import type { HeadZone, History, ServiceCase, Target, ZoneOfHead } from '../plan';
+
+export const tone = (primary: ToneFamily, secondary?: ToneFamily): Tone =>
+  secondary ? { primary, secondary } : { primary };
+export const to = (level: number, primary: ToneFamily, secondary?: ToneFamily): Target => ({
+  level,
+  tone: tone(primary, secondary),
+});
+
+const untouched: History = { kind: 'untouched' };
+export const coloured = (level: number, primary: ToneFamily, faded = 0): History => ({
+  kind: 'coloured',
+  level,
+  tone: tone(primary),
+  faded,
+});
+export const lightened = (level: number): History => ({ kind: 'lightened', level });
+
+interface ZoneWords {
+  cm: number;
+  natural: number;
+  grey?: number;
+  porosity?: Porosity;
+  history?: History;
+  damage?: number;
+}
+
+/** A zone in few words: what is not said is plain, sound and untouched. */
+export const zone = (name: HeadZone, words: ZoneWords): ZoneOfHead => ({
+  zone: name,
+  lengthCm: words.cm,
+  naturalLevel: words.natural,
+  greyShare: words.grey ?? 0,
+  porosity: words.porosity ?? 'normal',
+  history: words.history ?? untouched,
+  damage: words.damage ?? 0,
+});
+
+type Words = Pick<ServiceCase, 'title' | 'difficulty' | 'client' | 'wish' | 'lineIds'> & {
+  zones: ZoneOfHead[];
+  head?: Partial<Omit<ServiceCase['head'], 'zones'>>;
+  facts?: Partial<ServiceCase['facts']>;
+  weave?: ServiceCase['weave'];
+};
+
+/** A case in few words. */
+export const makeCase = ({ zones, head, facts, ...rest }: Words): ServiceCase => ({
+  ...rest,
+  head: {
+    zones,
+    diameter: 'medium',
+    density: 'medium',
+    length: 'shoulderAllOver',
+    form: 'straight',
+    ...head,
+  },
+  facts: {
+    reaction: false,
+    scalp: 'sound',
+    metallicSalts: false,
+    weeksSinceColour: null,
+    upkeepWeeks: 6,
+    ...facts,
+  },
+});
+
+export interface ShippedCase {
+  id: string;
+  kase: ServiceCase;
+}

@@ -1,0 +1,130 @@
+import { differenceOf, labOf, readColour, type Light, type ToneFamily } from '../colour';
+import { labOfStrand, reflectanceOfPigmented, reflectanceOfWhite, type Strand } from '../hair';
+import {
+  conditionOf,
+  zoneAt,
+  type Condition,
+  type ZoneEvent,
+  type ZoneMoment,
+  type ZonePlan,
+} from '../process';
+import type { Line } from '../shades';
+import { strandLook, type TressLook } from '../tress';
+import { mixOfBowl } from './bowl';
+import { stretchesOf, type Head, type HeadZone } from './head';
+import { partsOf, type Part, type ServiceCase } from './service-case';
+import type { Bowl, ServicePlan, Step } from './service-plan';
+import { strandOfZone } from './strand-of-zone';
+import { targetLab } from './target';
+
+export type LineOf = (id: string) => Line | undefined;
+
+/** White strands further from the rest than this, ΔE2000, are seen as grey across a room. */
+const GREY_SEEN = 15;
+
+export const bowlOf = (plan: Pick<ServicePlan, 'bowls'>, step: Pick<Step, 'bowl'>): Bowl | undefined =>
+  plan.bowls.find(({ name }) => name === step.bowl);
+
+/** Steps that reach a part: woven strands also get what is put on all of the hair, the rest not what is in foils. */
+export const stepsOn = (
+  plan: Pick<ServicePlan, 'steps'>,
+  { zone, woven }: Pick<Part, 'zone' | 'woven'>,
+): Step[] =>
+  plan.steps
+    .filter(({ zones, share }) => zones.includes(zone) && (woven || share === 1))
+    .sort((a, b) => a.start - b.start);
+
+/** What happens to a part of the head, for the hair model. Steps with an unfinished bowl do nothing. */
+export function zonePlanOf(
+  head: Head,
+  plan: Pick<ServicePlan, 'bowls' | 'steps'>,
+  part: Pick<Part, 'zone' | 'woven'>,
+  lineOf: LineOf,
+): ZonePlan {
+  const events = stepsOn(plan, part).flatMap((step): ZoneEvent[] => {
+    const bowl = bowlOf(plan, step);
+    const line = bowl?.lineId ? lineOf(bowl.lineId) : undefined;
+    const mix = bowl && line ? mixOfBowl(bowl, line) : null;
+    if (!mix) return [];
+    const end = step.start + step.minutes;
+    return [
+      { at: step.start, do: 'heat', on: step.warmth },
+      { at: step.start, do: 'apply', mix, wet: step.wet },
+      { at: end, do: 'rinse' },
+    ];
+  });
+  return { start: strandOfZone(head, part.zone), events };
+}
+
+/** Minute at which the last step is rinsed. */
+export const lastMinute = ({ steps }: Pick<ServicePlan, 'steps'>) =>
+  steps.reduce((last, { start, minutes }) => Math.max(last, start + minutes), 0);
+
+/** What a part is like when it is looked at. */
+export interface PartOutcome {
+  part: Part;
+  strand: Strand;
+  level: number;
+  tone: ToneFamily;
+  /** ΔE2000 to the wish; to how it came in, where nothing is wished for. */
+  away: number;
+  condition: Condition;
+  /** White strands stand out: level and tone are read from the others alone (L3). */
+  greyShows: boolean;
+}
+
+/** How a strand reads beside what is wanted of its part. */
+export function outcomeOf(part: Part, strand: Strand, start: Strand): PartOutcome {
+  const whole = labOfStrand(strand);
+  const pigmented = labOf(reflectanceOfPigmented(strand));
+  const greyShows =
+    strand.white > 0 && differenceOf(pigmented, labOf(reflectanceOfWhite(strand))) > GREY_SEEN;
+  const { level, tone } = readColour(greyShows ? pigmented : whole);
+  const goal = part.target ? targetLab(part.target) : labOfStrand(start);
+  return {
+    part,
+    strand,
+    level,
+    tone,
+    away: differenceOf(whole, goal),
+    condition: conditionOf(strand),
+    greyShows,
+  };
+}
+
+/** A plan on its head, asked for any minute of the service. */
+export interface PlayedPlan {
+  minutes: number;
+  parts: readonly Part[];
+  momentOf: (part: Part, minute: number) => ZoneMoment;
+  outcomeAt: (minute: number) => PartOutcome[];
+  lookAt: (minute: number, light: Light, seed: number) => TressLook;
+}
+
+export function playPlan(
+  kase: Pick<ServiceCase, 'head' | 'wish' | 'weave'>,
+  plan: Pick<ServicePlan, 'bowls' | 'steps'>,
+  lineOf: LineOf,
+): PlayedPlan {
+  const parts = partsOf(kase);
+  const plans = new Map(parts.map((part) => [part, zonePlanOf(kase.head, plan, part, lineOf)]));
+  const momentOf = (part: Part, minute: number) => zoneAt(plans.get(part)!, minute);
+  const strandIn = (zone: HeadZone, minute: number): Strand => {
+    const whole = parts.find((part) => part.zone === zone && !part.woven)!;
+    return momentOf(whole, minute).strand;
+  };
+  return {
+    minutes: lastMinute(plan),
+    parts,
+    momentOf,
+    outcomeAt: (minute) =>
+      parts.map((part) => outcomeOf(part, momentOf(part, minute).strand, plans.get(part)!.start)),
+    lookAt: (minute, light, seed) =>
+      strandLook(
+        stretchesOf(kase.head).map(({ zone, from, to }) => ({ from, to, strand: strandIn(zone, minute) })),
+        light,
+        kase.head.form,
+        seed,
+      ),
+  };
+}

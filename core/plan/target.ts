@@ -1,0 +1,27 @@
+import { z } from 'zod';
+import { toneLab, toneSchema, type Lab } from '../colour';
+import { labOfStrand, levelSchema, lightenedStrand } from '../hair';
+import { VIVID_LOAD, apply, strandAfter } from '../process';
+import { DIRECT_DYES, type DirectDye } from '../shades';
+
+/** What a zone is to look like. `vivid` is a ready-made dye over hair of the level; its tone is then the dye's own. */
+export const targetSchema = z
+  .object({ level: levelSchema, tone: toneSchema, vivid: z.enum(DIRECT_DYES).optional() })
+  .strict();
+export type Target = z.infer<typeof targetSchema>;
+
+/** Minutes after which a direct dye counts as taken. */
+export const VIVID_MINUTES = 25;
+export const vividMix = (dye: DirectDye) => ({
+  product: 'direct' as const,
+  shades: [],
+  vivid: { [dye]: VIVID_LOAD },
+  developerVol: 0,
+  ratio: 1,
+});
+
+/** Colour a target is drawn in and measured against, daylight. */
+export function targetLab({ level, tone, vivid }: Target): Lab {
+  if (!vivid) return toneLab(level, tone);
+  return labOfStrand(strandAfter(apply(vividMix(vivid), lightenedStrand(level)), VIVID_MINUTES));
+}

@@ -1,0 +1,201 @@
+import { splitByParts } from '../../measure';
+import type { Bowl, Head, HeadZone, ServiceCase, ServicePlan, Step } from '../../plan';
+import { conditionOf } from '../../process';
+import { hasGreyToCover, startsToEndTogether } from '../../theory';
+import { counterAt, underlayAt, type HouseRules } from '../../theory';
+import { amountFor } from './amount';
+import type { ChosenLayer, Job, Way } from './job';
+import { HEAD_START, keepsWarmth, warmthLevelOf } from './layer';
+import { NEEDED_QUESTIONS, neededTests } from './safety';
+
+/** Jobs that share their bowls, and the way chosen for them. */
+export interface Group {
+  jobs: Job[];
+  way: Way;
+}
+
+/** Minutes for rinsing and two gentle washes between one bowl and the next (R5). */
+export const BETWEEN_MINUTES = 5;
+const CHECKS = { lighten: 5, toner: 3 };
+
+const tenth = (grams: number) => Math.round(grams * 10) / 10;
+const NAMES = 'ABCDEFGH';
+
+/** The bowl as it is weighed out for some zones. */
+function weigh(name: string, layer: ChosenLayer, head: Head, zones: HeadZone[], share: number): Bowl {
+  const { minGrams, maxGrams } = amountFor(head, zones, share);
+  const total = Math.max(5, Math.round((minGrams + maxGrams) / 2 / 5) * 5);
+  const colour = layer.ratio === null ? total : total / (1 + layer.ratio);
+  const shares = splitByParts(
+    colour,
+    layer.shades.map(({ parts }) => parts),
+  );
+  return {
+    name,
+    lineId: layer.line.id,
+    shades: layer.shades.map(({ shade }, i) => ({ label: shade.label, grams: tenth(shares[i]) })),
+    productGrams: layer.shades.length === 0 ? tenth(colour) : 0,
+    developer: layer.vol === null ? [] : [{ vol: layer.vol, grams: tenth(total - colour) }],
+    additive: false,
+  };
+}
+
+interface Placed {
+  job: Job;
+  layer: ChosenLayer;
+  minutes: number;
+  bowl: string;
+  start: number;
+}
+
+/** Lightening hair that has never been coloured: the warm root waits (A2). */
+export const rootWaits = ({ task, route, layers }: Job, layer: { role: string }): boolean =>
+  task.place === 'onScalp' &&
+  task.history.kind === 'untouched' &&
+  (layer.role === 'lighten' || route === 'liftWithColour') &&
+  layers.length > 0;
+
+/** Starts within one phase: all end together, the root of untouched hair waits at least its head start. */
+function schedule(placed: Placed[], from: number): void {
+  const starts = startsToEndTogether(placed.map(({ minutes }) => minutes));
+  const firstLength = Math.min(
+    ...placed.flatMap(({ job }, i) =>
+      job.task.place === 'offScalp' && !job.task.part.woven ? [starts[i]] : [],
+    ),
+  );
+  placed.forEach((one, i) => {
+    one.start = from + starts[i];
+    if (rootWaits(one.job, one.layer) && Number.isFinite(firstLength)) {
+      const waited = Math.min(HEAD_START.most, Math.max(HEAD_START.least, starts[i] - firstLength));
+      one.start = from + firstLength + waited;
+    }
+  });
+}
+
+function stepsOf(placed: Placed[], kase: ServiceCase): Step[] {
+  const steps: Step[] = [];
+  const grey = kase.head.zones.some(({ greyShare }) => hasGreyToCover(greyShare));
+  for (const { job, layer, minutes, bowl, start } of placed) {
+    const { zone, woven } = job.task.part;
+    const share = woven ? kase.weave!.share : 1;
+    const toner =
+      layer.role === 'colour' &&
+      (layer.line.kind === 'demi' || layer.line.kind === 'acidGloss') &&
+      (job.route === 'lightenThenTone' || job.task.history.kind === 'lightened');
+    const same = steps.find(
+      (step) =>
+        step.bowl === bowl && step.start === start && step.minutes === minutes && step.share === share,
+    );
+    if (same) {
+      same.zones.push(zone);
+      continue;
+    }
+    steps.push({
+      bowl,
+      zones: [zone],
+      placement: woven ? 'foils' : 'open',
+      share,
+      startsAt: grey && layer.role === 'colour' ? 'front' : 'nape',
+      stopsAtLine: true,
+      wet: false,
+      start,
+      minutes,
+      warmth: false,
+      checkEvery: layer.role === 'lighten' ? CHECKS.lighten : toner ? CHECKS.toner : null,
+      ends: layer.role === 'fill' ? 'stay' : 'rinse',
+    });
+  }
+  return steps;
+}
+
+/** What the student is to have read and foretold of every zone. */
+export function readingsOf(
+  kase: ServiceCase,
+  jobs: readonly Job[],
+  rules: HouseRules,
+): ServicePlan['readings'] {
+  return Object.fromEntries(
+    kase.head.zones.map(({ zone, naturalLevel, history, greyShare }) => {
+      const job =
+        jobs.find(({ task }) => task.part.zone === zone && task.part.woven) ??
+        jobs.find(({ task }) => task.part.zone === zone);
+      const warm = job ? warmthLevelOf(job.task, job.route) : null;
+      return [
+        zone,
+        {
+          level: history.kind === 'untouched' ? naturalLevel : history.level,
+          greyShare,
+          underlay: warm === null ? null : underlayAt(warm, rules),
+          counter:
+            job && warm !== null ? (keepsWarmth(job.task, job.route) ? 'keep' : counterAt(warm)) : null,
+        },
+      ];
+    }),
+  );
+}
+
+/** What keeps the work (section 14): care by what was done and what can come back. */
+export function aftercareFor(jobs: readonly Job[]): Pick<ServicePlan, 'aftercare' | 'nextVisitWeeks'> {
+  const bared = jobs.filter(
+    ({ task, route }) => route === 'lightenThenTone' || task.history.kind === 'lightened',
+  );
+  const cool = bared.filter(({ task }) => !task.target.vivid && !keepsWarmth(task, 'lightenThenTone'));
+  const worn = jobs.some(({ start }) => conditionOf(start) !== 'strong');
+  return {
+    aftercare: [
+      'gentleWash',
+      ...(cool.some(({ task }) => task.target.level >= 9) ? (['violetCare'] as const) : []),
+      ...(cool.some(({ task }) => task.target.level >= 5 && task.target.level <= 8)
+        ? (['blueCare'] as const)
+        : []),
+      'heatProtection',
+      ...(bared.length > 0 || worn ? (['weeklyTreatment'] as const) : []),
+      'coolWater',
+    ],
+    nextVisitWeeks: 5,
+  };
+}
+
+/** The card for a head: bowls weighed, zones in order, times that end together. */
+export function assemble(
+  kase: ServiceCase,
+  groups: readonly Group[],
+  rules: HouseRules,
+  visits: number,
+): ServicePlan {
+  const jobs = groups.flatMap((group) => group.jobs);
+  const phases = Math.max(0, ...groups.map(({ way }) => way.layers.length));
+  const bowls: Bowl[] = [];
+  const steps: Step[] = [];
+  let from = 0;
+  for (let phase = 0; phase < phases; phase++) {
+    const placed: Placed[] = [];
+    for (const group of groups) {
+      // Work with fewer bowls joins at the end, so that all is rinsed and looked at together.
+      const layer = group.way.layers[phase - (phases - group.way.layers.length)];
+      if (!layer) continue;
+      const name = NAMES[bowls.length];
+      const zones = group.jobs.map(({ task }) => task.part.zone);
+      const share = group.jobs[0].task.part.woven ? kase.weave!.share : 1;
+      bowls.push(weigh(name, layer, kase.head, zones, share));
+      group.jobs.forEach((job, i) =>
+        placed.push({ job, layer, minutes: layer.minutes[i], bowl: name, start: 0 }),
+      );
+    }
+    schedule(placed, from);
+    steps.push(...stepsOf(placed, kase));
+    const end = Math.max(...placed.map(({ start, minutes }) => start + minutes));
+    const stays = placed.every(({ layer }) => layer.role === 'fill');
+    from = end + (stays ? 0 : BETWEEN_MINUTES);
+  }
+  return {
+    readings: readingsOf(kase, jobs, rules),
+    asked: [...NEEDED_QUESTIONS],
+    tests: neededTests(jobs),
+    decision: 'goOn',
+    visits,
+    bowls,
+    steps: steps.sort((a, b) => a.start - b.start),
+    ...aftercareFor(jobs),
+  };
+}

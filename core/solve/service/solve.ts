@@ -1,0 +1,325 @@
+import { differenceOf } from '../../colour';
+import { levelOfPigmented } from '../../hair';
+import {
+  EMPTY_PLAN,
+  partName,
+  playPlan,
+  presentLevel,
+  strandOfZone,
+  type HeadZone,
+  type LineOf,
+  type PartOutcome,
+  type ServiceCase,
+  type ServicePlan,
+  type Target,
+} from '../../plan';
+import { LEVELS_IN_ONE_VISIT, conditionOf } from '../../process';
+import { reason, type Reason } from '../../reason';
+import type { Line } from '../../shades';
+import type { HouseRules } from '../../theory';
+import { assemble, readingsOf, rootWaits, type Group } from './assemble';
+import { waysOf, type Job, type Way } from './job';
+import { layersOf } from './layer';
+import { rulingsFor, type Route } from './route';
+import { stopsService } from './safety';
+import { tasksOf, type Task } from './task';
+
+/** Raised whenever the same case could get another solution; stored with every grade. */
+export const SERVICE_VERSION = 1;
+
+/** ΔE2000 within which a plan is as good as the best. */
+export const AS_GOOD_WITHIN = 3;
+/** Further from the wish than this, ΔE2000, a plan has not reached it. */
+export const REACHED_AWAY = 6.5;
+
+export interface PartChoice {
+  part: string;
+  route: Route;
+  reason: Reason;
+  /** ΔE2000 to the wish, by the hair model. */
+  away: number;
+}
+
+/** One visit of several: what it goes for, and when the next may be. */
+export interface Visit {
+  wish: ServiceCase['wish'];
+  weave?: ServiceCase['weave'];
+  /** Weeks to wait before it; 0 for the first. */
+  afterWeeks: number;
+}
+
+export interface Solution {
+  version: number;
+  /** The case as this visit has it: with several visits, the wish of the first. */
+  visit: ServiceCase;
+  visits: Visit[];
+  /** What stops the service; the best plan is then to decline. */
+  stops: Reason[];
+  best: ServicePlan;
+  choices: PartChoice[];
+  /** Other plans that are as good: within the ΔE of the best and of the wish, no rule broken. */
+  equivalents: ServicePlan[];
+  /** Why one visit is not enough; empty when it is. */
+  proof: Reason[];
+}
+export type SolveResult = { ok: true; solution: Solution } | { ok: false; reasons: Reason[] };
+
+const jobOf = (kase: ServiceCase, task: Task, route: Route, rules: HouseRules): Job => ({
+  task,
+  route,
+  layers: layersOf(task, route, rules),
+  start: strandOfZone(kase.head, task.part.zone),
+});
+
+/** A step down the list of routes costs as much as this ΔE: the plainest that gets there is taken. */
+const ROUTE_PRICE = 2.5;
+
+/** The route for each part, tried alone; or why none gets there. */
+function chooseJobs(
+  kase: ServiceCase,
+  tasks: readonly Task[],
+  lines: readonly Line[],
+  rules: HouseRules,
+): { jobs: Job[]; failed: { task: Task; reasons: Reason[] }[] } {
+  const jobs: Job[] = [];
+  const failed: { task: Task; reasons: Reason[] }[] = [];
+  for (const task of tasks) {
+    let best: { job: Job; cost: number } | null = null;
+    const rulings = rulingsFor(task);
+    rulings
+      .filter(({ allowed }) => allowed)
+      .forEach(({ route }, rank) => {
+        const job = jobOf(kase, task, route, rules);
+        const way = route === 'leave' ? leaveWay(job) : waysOf([job], lines, rules)[0];
+        if (!way || way.away[0] > REACHED_AWAY) return;
+        const cost = way.cost + ROUTE_PRICE * rank;
+        if (!best || cost < best.cost - 1e-9) best = { job, cost };
+      });
+    const chosen = best as { job: Job } | null;
+    if (chosen) jobs.push(chosen.job);
+    else
+      failed.push({
+        task,
+        reasons: rulings.some(({ allowed }) => allowed)
+          ? [reason('solve.noLine', 'T2', { zone: partName(task.part), level: task.target.level })]
+          : rulings.filter(({ route }) => route !== 'leave').map((ruling) => ruling.reason),
+      });
+  }
+  return { jobs, failed };
+}
+
+const leaveWay = (job: Job): Way | undefined => waysOf([{ ...job, layers: [] }], [], {} as HouseRules)[0];
+
+/** Jobs that come to the same bowls are done from one. */
+function grouped(jobs: readonly Job[]): Job[][] {
+  const groups = new Map<string, Job[]>();
+  for (const job of jobs) {
+    if (job.layers.length === 0) continue;
+    const name = JSON.stringify([job.route, job.layers, job.task.part.woven, job.task.greyShare >= 0.25]);
+    groups.set(name, [...(groups.get(name) ?? []), job]);
+  }
+  return [...groups.values()];
+}
+
+/** Groups with all their ways; one that has no bowl for all of its zones together is taken apart. */
+function waysByGroup(
+  jobs: readonly Job[],
+  lines: readonly Line[],
+  rules: HouseRules,
+): { jobs: Job[]; ways: Way[] }[] {
+  const lengths = jobs.filter(({ task }) => task.place === 'offScalp');
+  return grouped(jobs).flatMap((group) => {
+    // Lengths begin first where the root of untouched hair waits for them.
+    const waits = group.some((job) => rootWaits(job, job.layers[0]));
+    const first = group.map((job) => waits && lengths.includes(job));
+    const ways = waysOf(group, lines, rules, first);
+    if (ways.length > 0 || group.length === 1) return [{ jobs: group, ways }];
+    return group.map((job, i) => ({ jobs: [job], ways: waysOf([job], lines, rules, [first[i]]) }));
+  });
+}
+
+const MOST_EQUIVALENTS = 8;
+const labelsOf = ({ layers }: Way) =>
+  layers
+    .map(
+      ({ line, shades }) =>
+        `${line.id} ${shades
+          .map(({ shade }) => shade.label)
+          .sort()
+          .join()}`,
+    )
+    .join();
+
+function oneVisit(kase: ServiceCase, lines: readonly Line[], rules: HouseRules, visits: number) {
+  const tasks = tasksOf(kase);
+  const { jobs, failed } = chooseJobs(kase, tasks, lines, rules);
+  if (failed.length > 0) return { ok: false as const, failed };
+  const groups = waysByGroup(jobs, lines, rules);
+  if (groups.some(({ ways }) => ways.length === 0))
+    return {
+      ok: false as const,
+      failed: tasks.map((task) => ({ task, reasons: [reason('solve.noLine', 'T2')] })),
+    };
+  const planWith = (pick: (index: number) => Way): ServicePlan => {
+    const chosen: Group[] = groups.map((group, i) => ({ jobs: group.jobs, way: pick(i) }));
+    const plan = assemble(kase, chosen, rules, visits);
+    // Zones that are left as they are have been read all the same.
+    return { ...plan, readings: readingsOf(kase, jobs, rules) };
+  };
+  const best = planWith((i) => groups[i].ways[0]);
+  const equivalents: ServicePlan[] = [];
+  groups.forEach(({ ways }, at) => {
+    const [first] = ways;
+    const seen = new Set([labelsOf(first)]);
+    for (const way of ways) {
+      if (equivalents.length >= MOST_EQUIVALENTS) return;
+      const near = way.labs.every((lab, j) => differenceOf(lab, first.labs[j]) <= AS_GOOD_WITHIN);
+      const reaches = way.away.every((away, j) => away <= Math.max(AS_GOOD_WITHIN, first.away[j] + 1));
+      if (!near || !reaches || seen.has(labelsOf(way))) continue;
+      seen.add(labelsOf(way));
+      equivalents.push(planWith((i) => (i === at ? way : groups[i].ways[0])));
+    }
+  });
+  return { ok: true as const, best, equivalents, jobs };
+}
+
+const half = (level: number) => Math.floor(level * 2) / 2;
+const WEEKS_BETWEEN = 4;
+const MOST_VISITS = 6;
+/** Share of its dye that colour loses in the weeks between. */
+const FADES = 0.3;
+/** Share of the damage that weeks of treatment between visits make good, in effect if not in the fibre. */
+const TREATED = 0.7;
+
+/** Where a part that one visit cannot bring home is taken in it: as far as its condition allows, toned quietly (C4). */
+function interim(task: Task): Target {
+  const limit = LEVELS_IN_ONE_VISIT[task.condition];
+  const up = task.target.level - task.present;
+  const level = Math.min(task.target.level, half(task.present + Math.max(0, Math.min(up, limit))));
+  return { level: Math.max(1, level), tone: { primary: 'neutral' } };
+}
+
+/** The case after a visit: what was reached is where the next begins. */
+function headAfter(
+  kase: ServiceCase,
+  outcomes: readonly PartOutcome[],
+  onTheWay: readonly HeadZone[],
+): ServiceCase {
+  const zones = kase.head.zones.map((zone) => {
+    const out = outcomes.find(({ part }) => part.zone === zone.zone && !part.woven);
+    if (!out || !kase.wish[zone.zone]) return zone;
+    const wish = kase.wish[zone.zone]!;
+    const { damage } = out.strand;
+    // A zone that is home only has its colour to be kept up.
+    if (!onTheWay.includes(zone.zone))
+      return {
+        ...zone,
+        history: { kind: 'coloured' as const, level: wish.level, tone: wish.tone, faded: FADES },
+        damage,
+      };
+    const level = Math.min(10, Math.max(zone.naturalLevel, half(levelOfPigmented(out.strand) + 0.25)));
+    return { ...zone, history: { kind: 'lightened' as const, level }, damage: out.strand.damage * TREATED };
+  });
+  return { ...kase, head: { ...kase.head, zones } };
+}
+
+/**
+ * Searches routes, shades, developer, ratio and time for a whole head. Everything the rules forbid is left out; what is
+ * left is ranked by what the hair model makes of it. Where one visit cannot do it, says why and plans the visits.
+ * Same input, same output.
+ */
+export function solveService(kase: ServiceCase, lines: readonly Line[], rules: HouseRules): SolveResult {
+  const stops = stopsService(kase);
+  if (stops.length > 0) {
+    const readings = readingsOf(kase, [], rules);
+    const best: ServicePlan = {
+      ...EMPTY_PLAN,
+      readings,
+      asked: ['lastColour', 'reactions', 'scalp', 'metallicSalts', 'upkeep'],
+      tests: ['patch'],
+      decision: 'decline',
+    };
+    return {
+      ok: true,
+      solution: {
+        version: SERVICE_VERSION,
+        visit: kase,
+        visits: [{ wish: kase.wish, weave: kase.weave, afterWeeks: 0 }],
+        stops,
+        best,
+        choices: [],
+        equivalents: [],
+        proof: [],
+      },
+    };
+  }
+  const atHand = lines.filter(({ id }) => kase.lineIds.includes(id));
+  const lineOf: LineOf = (id) => atHand.find((line) => line.id === id);
+  const visits: Visit[] = [];
+  let first: { kase: ServiceCase; found: Extract<ReturnType<typeof oneVisit>, { ok: true }> } | null = null;
+  let proof: Reason[] = [];
+  let now = kase;
+  while (visits.length < MOST_VISITS) {
+    const found = oneVisit(now, atHand, rules, 1);
+    const afterWeeks = visits.length === 0 ? 0 : WEEKS_BETWEEN;
+    if (found.ok) {
+      visits.push({ wish: now.wish, weave: now.weave, afterWeeks });
+      first ??= { kase: now, found };
+      return { ok: true, solution: finished(first, visits, proof, lineOf) };
+    }
+    if (visits.length === 0) {
+      const all = found.failed.flatMap(({ reasons }) => reasons);
+      // The condition of the hair is what says how many visits; the other routes are ruled out besides.
+      const byCondition = all.filter(({ code }) => code === 'route.beyondCondition');
+      proof = byCondition.length > 0 ? byCondition : all;
+    }
+    const wish = { ...now.wish };
+    for (const { task } of found.failed) if (!task.part.woven) wish[task.part.zone] = interim(task);
+    const partial: ServiceCase = { ...now, wish };
+    const onTheWay = found.failed.map(({ task }) => task.part.zone);
+    const step = oneVisit(partial, atHand, rules, 1);
+    const stuck = found.failed.some(
+      ({ task }) => task.part.woven || interim(task).level <= task.present + 0.5,
+    );
+    if (!step.ok || stuck) return { ok: false, reasons: proof };
+    visits.push({ wish, weave: now.weave, afterWeeks });
+    first ??= { kase: partial, found: step };
+    const played = playPlan(partial, step.best, lineOf);
+    now = { ...headAfter(partial, played.outcomeAt(played.minutes), onTheWay), wish: now.wish };
+  }
+  return { ok: false, reasons: proof };
+}
+
+function finished(
+  { kase, found }: { kase: ServiceCase; found: Extract<ReturnType<typeof oneVisit>, { ok: true }> },
+  visits: Visit[],
+  proof: Reason[],
+  lineOf: LineOf,
+): Solution {
+  const told = (plan: ServicePlan): ServicePlan => ({ ...plan, visits: visits.length });
+  const best = told(found.best);
+  const played = playPlan(kase, best, lineOf);
+  const outcomes = played.outcomeAt(played.minutes);
+  return {
+    version: SERVICE_VERSION,
+    visit: kase,
+    visits,
+    stops: [],
+    best,
+    choices: found.jobs.map(({ task, route }) => ({
+      part: partName(task.part),
+      route,
+      reason: rulingsFor(task).find((ruling) => ruling.route === route)!.reason,
+      away: outcomes.find(({ part }) => partName(part) === partName(task.part))!.away,
+    })),
+    equivalents: found.equivalents.map(told),
+    proof,
+  };
+}
+
+/** Condition of the worst part at the end of a plan. */
+export const worstCondition = (outcomes: readonly PartOutcome[]) => {
+  const damage = Math.max(0, ...outcomes.map(({ strand }) => strand.damage));
+  return conditionOf({ damage });
+};
+export { presentLevel };
