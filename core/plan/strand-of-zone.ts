@@ -26,6 +26,9 @@ function withBrownTo(level: number, strand: Strand): Strand {
   return brown(low);
 }
 
+/** How far past its level hair has to be lifted for colour of that level and tone to lie on it, at most. */
+const LIFTED_PAST = 2;
+
 function coloured(
   grown: Strand,
   natural: number,
@@ -33,12 +36,17 @@ function coloured(
 ): Strand {
   const load = shadeLoad(level, tone);
   const holds = 1 - faded;
-  // Colour that is lighter than the hair grew was lifted on the way.
-  const lifted =
-    level > natural ? { ...grown, brownBlack: lightenedStrand(level, natural).brownBlack } : grown;
-  const dye = combine(load.base, load.tone, level > natural ? holds : 0, holds);
+  const lighter = level > natural;
+  const dye = combine(load.base, load.tone, lighter ? holds : 0, holds);
   const onWhite = { ...combine(NO_DYE, load.tone, 0, holds), brown: brownBlackOfLevel(level) * holds };
-  return withBrownTo(level, { ...lifted, dye, dyeOnWhite: onWhite });
+  const dyed: Strand = { ...grown, dye, dyeOnWhite: onWhite };
+  if (!lighter) return withBrownTo(level, dyed);
+  // Colour that is lighter than the hair grew was lifted on the way, far enough for its tone to lie on it.
+  for (let past = 0; past <= LIFTED_PAST; past += 0.25) {
+    const lifted = { ...dyed, brownBlack: lightenedStrand(level + past, natural).brownBlack };
+    if (levelOfPigmented(lifted) >= level) return withBrownTo(level, lifted);
+  }
+  return { ...dyed, brownBlack: lightenedStrand(level + LIFTED_PAST, natural).brownBlack };
 }
 
 /** The strand of a zone as it comes in, grown and with its history. @throws RangeError when the head lacks the zone. */

@@ -1,1 +1,6 @@
 export * from './rubric';
+export * from './seen';
+export { CAPS } from './mark-safety';
+export * from './misconception';
+export * from './grade-service';
+export * from './slip';

@@ -49,11 +49,10 @@ interface Placed {
 }
 
 /** Lightening hair that has never been coloured: the warm root waits (A2). */
-export const rootWaits = ({ task, route, layers }: Job, layer: { role: string }): boolean =>
+export const rootWaits = ({ task, route }: Pick<Job, 'task' | 'route'>, layer: { role: string }): boolean =>
   task.place === 'onScalp' &&
   task.history.kind === 'untouched' &&
-  (layer.role === 'lighten' || route === 'liftWithColour') &&
-  layers.length > 0;
+  (layer.role === 'lighten' || route === 'liftWithColour' || route === 'highLift');
 
 /** Starts within one phase: all end together, the root of untouched hair waits at least its head start. */
 function schedule(placed: Placed[], from: number): void {

@@ -151,7 +151,7 @@ function plain(
 /** Mixes looked at by the hair model for each line; the theory has sorted them. */
 const LOOKED_AT = 48;
 /** What a less simple mix, a line further down the list or a ratio that is not the standard costs against a ΔE of 1. */
-const PRICE = { mix: 1, line: 0.8, ratio: 0.25, minutes: 0.05 };
+const PRICE = { mix: 1, line: 0.8, ratio: 0.25, vol: 0.3, minutes: 0.05 };
 
 const rightKept = new WeakMap<Line, Map<string, RightMix[]>>();
 function rightMixesOf(line: Line, layer: Layer): RightMix[] {
@@ -162,6 +162,10 @@ function rightMixesOf(line: Line, layer: Layer): RightMix[] {
   kept.set(name, found);
   return found;
 }
+
+/** Every two of two lists, with their places. */
+const pairs = (a: readonly number[], b: readonly number[]): [number, number, number, number][] =>
+  a.flatMap((one, i) => b.map((other, j): [number, number, number, number] => [i, one, j, other]));
 
 /** Every colour layer that the rules allow, with what it makes of the strands. */
 function* colours(
@@ -176,21 +180,24 @@ function* colours(
     const terms = jobs.map(({ task, route }, i) => termsOf(task, route, layer, line, rules, startsFirst[i]));
     if (terms.some((one) => 'refused' in one)) continue;
     const all = terms as Terms[];
-    const vol = all[0].vols.find((one) => all.every(({ vols }) => vols.includes(one)));
-    if (vol === undefined) continue;
+    const shared = all[0].vols.filter((one) => all.every(({ vols }) => vols.includes(one)));
     const product: ProductKind = layer.need!.highLift ? 'highLift' : line.kind;
     for (const { mix: shades, cost } of rightMixesOf(line, layer)) {
-      for (const [i, ratio] of all[0].ratios.entries()) {
+      for (const [i, ratio, j, vol] of pairs(all[0].ratios, shared)) {
         const mix: Mix = { product, shades, developerVol: vol, ratio };
         const best = all.map(({ minutes }) => minutes.best);
         const short = all.map(({ minutes }) => minutes.min);
-        for (const minutes of best.every((m, j) => m === short[j]) ? [best] : [best, short]) {
-          const labs = jobs.map((_, j) => labOfStrand(lie(mix, strands[j], minutes[j])));
+        for (const minutes of best.every((m, at) => m === short[at]) ? [best] : [best, short]) {
+          const labs = jobs.map((_, at) => labOfStrand(lie(mix, strands[at], minutes[at])));
           yield {
             chosen: { role: 'colour', line, mix, shades, ratio, vol, minutes },
             labs,
             price:
-              PRICE.mix * cost + PRICE.line * rank + PRICE.ratio * i + (minutes === best ? 0 : PRICE.minutes),
+              PRICE.mix * cost +
+              PRICE.line * rank +
+              PRICE.ratio * i +
+              PRICE.vol * j +
+              (minutes === best ? 0 : PRICE.minutes),
           };
         }
       }

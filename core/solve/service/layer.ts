@@ -53,7 +53,8 @@ export interface Terms {
   reasons: Reason[];
 }
 
-const ANY_SHARE: ShareSpan = { min: 0, max: 1 };
+/** No natural series is asked for; what is put in thins the tone. */
+const NO_SHARE: ShareSpan = { min: 0, max: 0 };
 /** Porous hair takes colour deeper: up to a level lighter is right (F11). */
 const POROUS_LIGHTER = 1;
 
@@ -68,7 +69,7 @@ function colourNeed(
   const fashion = tone.primary !== 'neutral' || tone.secondary !== undefined;
   const covers = route === 'deposit' || route === 'liftWithColour' || route === 'removeThenColour';
   const naturalShare =
-    covers && hasGreyToCover(greyShare) ? naturalShareFor(greyShare, rules, fashion) : ANY_SHARE;
+    covers && hasGreyToCover(greyShare) ? naturalShareFor(greyShare, rules, fashion) : NO_SHARE;
   // A natural target is natural through and through; without grey that is tone's to say.
   return { levels: level, tone, naturalShare, highLift: false };
 }
@@ -148,7 +149,7 @@ export function layersOf(task: Task, route: Route, rules: HouseRules): Layer[] {
           ...plain,
           role: 'colour',
           products: ['highLift'],
-          need: { levels: exactly, tone: target.tone, naturalShare: ANY_SHARE, highLift: true },
+          need: { levels: exactly, tone: target.tone, naturalShare: NO_SHARE, highLift: true },
         },
       ];
     case 'lightenThenTone':
@@ -211,7 +212,13 @@ export function termsOf(
       ...none,
       vols,
       ratios: line.highLift.ratios,
-      minutes: span(line.highLift.minutes, line.highLift.minutes - 5),
+      minutes: startsFirst
+        ? span(
+            line.highLift.minutes + HEAD_START.least,
+            line.highLift.minutes,
+            line.highLift.minutes + HEAD_START.most,
+          )
+        : span(line.highLift.minutes, line.highLift.minutes - 5),
       reasons: [reason('developer.highLift', 'D2', { vol: vols[0], levels })],
     };
   }

@@ -29,8 +29,15 @@ export const SERVICE_VERSION = 1;
 
 /** ΔE2000 within which a plan is as good as the best. */
 export const AS_GOOD_WITHIN = 3;
-/** Further from the wish than this, ΔE2000, a plan has not reached it. */
+/** Further from the wish than this, ΔE2000, the hair model does not see it as reached. */
 export const REACHED_AWAY = 6.5;
+/**
+ * The theory has the last word on what is right, so a school's way that the model sees fall short is still its way; a
+ * plan this far off, ΔE2000, is no plan.
+ */
+const NO_PLAN_AWAY = 14;
+/** What falling short costs against the ΔE of other routes. */
+const SHORT_PRICE = 20;
 
 export interface PartChoice {
   part: string;
@@ -74,7 +81,17 @@ const jobOf = (kase: ServiceCase, task: Task, route: Route, rules: HouseRules): 
 /** A step down the list of routes costs as much as this ΔE: the plainest that gets there is taken. */
 const ROUTE_PRICE = 2.5;
 
-/** The route for each part, tried alone; or why none gets there. */
+/** Parts that are alike in what they are and what is wished for take one route together. */
+function alike(tasks: readonly Task[]): Task[][] {
+  const groups = new Map<string, Task[]>();
+  for (const task of tasks) {
+    const name = JSON.stringify([task.history, task.target, task.natural, task.part.woven]);
+    groups.set(name, [...(groups.get(name) ?? []), task]);
+  }
+  return [...groups.values()];
+}
+
+/** The route for the parts of a head, alike parts together, each tried alone; or why none gets there. */
 function chooseJobs(
   kase: ServiceCase,
   tasks: readonly Task[],
@@ -83,30 +100,37 @@ function chooseJobs(
 ): { jobs: Job[]; failed: { task: Task; reasons: Reason[] }[] } {
   const jobs: Job[] = [];
   const failed: { task: Task; reasons: Reason[] }[] = [];
-  for (const task of tasks) {
-    let best: { job: Job; cost: number } | null = null;
-    const rulings = rulingsFor(task);
-    rulings
-      .filter(({ allowed }) => allowed)
-      .forEach(({ route }, rank) => {
-        const job = jobOf(kase, task, route, rules);
-        const way = route === 'leave' ? leaveWay(job) : waysOf([job], lines, rules)[0];
-        if (!way || way.away[0] > REACHED_AWAY) return;
-        const cost = way.cost + ROUTE_PRICE * rank;
-        if (!best || cost < best.cost - 1e-9) best = { job, cost };
-      });
-    const chosen = best as { job: Job } | null;
-    if (chosen) jobs.push(chosen.job);
-    else
-      failed.push({
-        task,
-        reasons: rulings.some(({ allowed }) => allowed)
-          ? [reason('solve.noLine', 'T2', { zone: partName(task.part), level: task.target.level })]
-          : rulings.filter(({ route }) => route !== 'leave').map((ruling) => ruling.reason),
-      });
+  for (const group of alike(tasks)) {
+    let best: { jobs: Job[]; cost: number } | null = null;
+    const allowed = rulingsFor(group[0]).filter((ruling) => ruling.allowed);
+    allowed.forEach(({ route }, rank) => {
+      const tried = group.map((task) => jobOf(kase, task, route, rules));
+      // A route that one of them is not allowed, for its condition say, is none for all.
+      if (group.some((task) => !rulingsFor(task).find((ruling) => ruling.route === route)?.allowed)) return;
+      const ways = tried.map((job) => (route === 'leave' ? leaveWay(job) : waysOf([job], lines, rules)[0]));
+      if (ways.some((way) => !way || way.away[0] > NO_PLAN_AWAY)) return;
+      const short = ways.some((way) => way!.away[0] > REACHED_AWAY) ? SHORT_PRICE : 0;
+      const cost = ways.reduce((sum, way) => sum + way!.cost, 0) / ways.length + ROUTE_PRICE * rank + short;
+      if (!best || cost < best.cost - 1e-9) best = { jobs: tried, cost };
+    });
+    const chosen = best as { jobs: Job[] } | null;
+    if (chosen) jobs.push(...chosen.jobs);
+    else if (group.length > 1) {
+      const apart = group.map((task) => chooseJobs(kase, [task], lines, rules));
+      jobs.push(...apart.flatMap((one) => one.jobs));
+      failed.push(...apart.flatMap((one) => one.failed));
+    } else failed.push({ task: group[0], reasons: whyNot(group[0], allowed.length > 0) });
   }
-  return { jobs, failed };
+  const order = (task: Task) => tasks.indexOf(task);
+  return { jobs: jobs.sort((a, b) => order(a.task) - order(b.task)), failed };
 }
+
+const whyNot = (task: Task, someAllowed: boolean): Reason[] =>
+  someAllowed
+    ? [reason('solve.noLine', 'T2', { zone: partName(task.part), level: task.target.level })]
+    : rulingsFor(task)
+        .filter(({ route }) => route !== 'leave')
+        .map((ruling) => ruling.reason);
 
 const leaveWay = (job: Job): Way | undefined => waysOf([{ ...job, layers: [] }], [], {} as HouseRules)[0];
 

@@ -1,0 +1,91 @@
+import fc from 'fast-check';
+import { playPlan, serviceCaseSchema, servicePlanSchema, type LineOf } from '../plan';
+import { shippedLine } from '../shades';
+import { REACHED_AWAY, ROUTES, rulingsFor, tasksOf } from '../solve';
+import { SERVICE_MISCONCEPTIONS, gradeService, nearMisses } from '../grade';
+import { gradingOf, solved } from '../grade/service/tests/solved';
+import { choicesOf, HOUSE_RULES, type HouseRules } from '../theory';
+import { SHIPPED_CASES } from '.';
+
+const lineOf: LineOf = (id) => shippedLine(id);
+const ids = SHIPPED_CASES.map(({ id }) => id);
+
+describe('the twenty shipped cases', () => {
+  it('are twenty, well-formed, of three difficulties, and walk every route', () => {
+    expect(new Set(ids).size).toBe(20);
+    for (const { kase } of SHIPPED_CASES) expect(serviceCaseSchema.parse(kase)).toEqual(kase);
+    expect(new Set(SHIPPED_CASES.map(({ kase }) => kase.difficulty)).size).toBe(3);
+    const walked = new Set(ids.flatMap((id) => solved(id).choices.map(({ route }) => route)));
+    expect([...walked].sort()).toEqual([...ROUTES].sort());
+  });
+
+  it.each(ids)('%s has an answer that the rules allow and the hair model brings home', (id) => {
+    const { best, visit, choices, stops } = solved(id);
+    expect(servicePlanSchema.parse(best)).toEqual(best);
+    if (stops.length > 0) {
+      expect(best).toMatchObject({ decision: 'decline', steps: [], bowls: [] });
+      return;
+    }
+    for (const task of tasksOf(visit)) {
+      const choice = choices.find(({ part }) => part.startsWith(task.part.zone))!;
+      expect(rulingsFor(task).find(({ route }) => route === choice.route)?.allowed).toBe(true);
+    }
+    const played = playPlan(visit, best, lineOf);
+    for (const { part, away, level, condition } of played.outcomeAt(played.minutes)) {
+      expect(condition).not.toBe('failed');
+      if (!part.target) continue;
+      expect(away).toBeLessThan(REACHED_AWAY);
+      if (!part.target.vivid) expect(Math.abs(level - part.target.level)).toBeLessThan(0.75);
+    }
+  });
+
+  it.each(ids)('%s: its best plan and every equivalent get full marks', (id) => {
+    const input = gradingOf(id);
+    for (const plan of [input.solution.best, ...input.solution.equivalents]) {
+      const { points, max, dangers, misconceptions } = gradeService(input, plan);
+      expect({ points, dangers, misconceptions }).toEqual({ points: max, dangers: [], misconceptions: [] });
+    }
+  });
+
+  it('in any school: what the rules of a class find is right by the rules of that class', () => {
+    const house = fc.record(
+      Object.fromEntries(HOUSE_RULES.map((rule) => [rule, fc.constantFrom(...choicesOf(rule))])),
+    ) as fc.Arbitrary<Partial<HouseRules>>;
+    fc.assert(
+      fc.property(fc.constantFrom(...ids), house, (id, rules) => {
+        const input = gradingOf(id, rules);
+        const { points, max } = gradeService(input, input.solution.best);
+        expect(points).toBe(max);
+      }),
+      { numRuns: 15 },
+    );
+  });
+
+  it('between them leave room for every misconception, and each is seen as what it is and costs marks', () => {
+    const seen = new Set<string>();
+    for (const id of ids) {
+      for (const { misconception, grade } of nearMisses(gradingOf(id))) {
+        seen.add(misconception);
+        expect({ id, misconception, found: grade.misconceptions.map(({ name }) => name) }).toEqual({
+          id,
+          misconception,
+          found: expect.arrayContaining([misconception]),
+        });
+        expect(grade.points).toBeLessThan(grade.max);
+      }
+    }
+    expect([...SERVICE_MISCONCEPTIONS].filter((name) => !seen.has(name))).toEqual([]);
+  });
+
+  it('promises silver in two visits, and says why not in one', () => {
+    const { visits, proof } = solved('dream-of-silver');
+    expect(visits).toHaveLength(2);
+    expect(visits[0].wish.mids!.level).toBe(7);
+    expect(visits[1].afterWeeks).toBeGreaterThanOrEqual(4);
+    expect(proof[0]).toMatchObject({
+      code: 'route.beyondCondition',
+      rule: 'C4',
+      params: { levels: 6, limit: 4 },
+    });
+  });
+});

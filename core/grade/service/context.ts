@@ -1,0 +1,72 @@
+import {
+  partsOf,
+  playPlan,
+  type HeadZone,
+  type LineOf,
+  type PlayedPlan,
+  type ServiceCase,
+  type ServicePlan,
+} from '../../plan';
+import type { Reason } from '../../reason';
+import { tasksOf, type Solution, type Task } from '../../solve';
+import type { HouseRules } from '../../theory';
+import { seePart, type SeenPart } from './seen';
+
+/** Everything a criterion is marked from. */
+export interface JudgeContext {
+  kase: ServiceCase;
+  plan: ServicePlan;
+  solution: Solution;
+  rules: HouseRules;
+  lineOf: LineOf;
+  parts: SeenPart[];
+  /** Parts nothing is wished for, yet something is put on. */
+  unasked: { zone: HeadZone; steps: number }[];
+  played: PlayedPlan;
+}
+
+export const zoneReason = (task: Pick<Task, 'part'>): { zone: string; woven: boolean } => ({
+  zone: task.part.zone,
+  woven: task.part.woven,
+});
+
+export function contextOf(
+  kase: ServiceCase,
+  plan: ServicePlan,
+  solution: Solution,
+  rules: HouseRules,
+  lineOf: LineOf,
+): JudgeContext {
+  const tasks = tasksOf(kase);
+  const unasked = partsOf(kase).flatMap(({ zone, woven, target }) => {
+    if (target || woven) return [];
+    const steps = plan.steps.filter((step) => step.zones.includes(zone) && step.share === 1).length;
+    return steps > 0 ? [{ zone, steps }] : [];
+  });
+  return {
+    kase,
+    plan,
+    solution,
+    rules,
+    lineOf,
+    parts: tasks.map((task) => seePart(plan, task, lineOf, rules)),
+    unasked,
+    played: playPlan(kase, plan, lineOf),
+  };
+}
+
+/** A share of a criterion for one part, bowl or check, with what is to be said of it. */
+export interface Scored {
+  share: number;
+  findings: Reason[];
+}
+export const scored = (share: number, ...findings: Reason[]): Scored => ({ share, findings });
+
+/** The mean of what was scored; null where the criterion has nothing to say. */
+export function mean(all: readonly Scored[]): Scored | null {
+  if (all.length === 0) return null;
+  return {
+    share: all.reduce((sum, { share }) => sum + share, 0) / all.length,
+    findings: all.flatMap(({ findings }) => findings),
+  };
+}

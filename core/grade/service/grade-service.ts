@@ -1,0 +1,250 @@
+import { differenceOf } from '../../colour';
+import { labOfStrand } from '../../hair';
+import {
+  partName,
+  playPlan,
+  type LineOf,
+  type PartOutcome,
+  type ServiceCase,
+  type ServicePlan,
+} from '../../plan';
+import type { Condition } from '../../process';
+import { reason, type Reason } from '../../reason';
+import type { Line } from '../../shades';
+import { AS_GOOD_WITHIN, SERVICE_VERSION, tasksOf, type Solution } from '../../solve';
+import type { HouseRules } from '../../theory';
+import { marked, toQuarter, type Marked } from '../mark';
+import { contextOf, mean, type JudgeContext, type Scored } from './context';
+import { markAmount, markDeveloper, markRatio } from './mark-developer';
+import { markOrder } from './mark-order';
+import { markPrediction, markReading } from './mark-reading';
+import { markRoute } from './mark-route';
+import { dangersIn, markAftercare, markSafety } from './mark-safety';
+import { colourLayers, markGreyShare, scoreDepth, scoreTone } from './mark-shades';
+import { markTiming } from './mark-timing';
+import { misconceptionsIn, type MisconceptionFound } from './misconception';
+import {
+  SERVICE_CRITERIA,
+  withGiven,
+  type BenchStep,
+  type ServiceCriterion,
+  type ServiceRubric,
+} from './rubric';
+import type { SeenPart } from './seen';
+
+export interface ServiceCriterionMark extends Marked {
+  criterion: ServiceCriterion;
+  points: number;
+  max: number;
+}
+
+/** How a part came out, beside how the computed plan brings it out. */
+export interface PartResult {
+  part: string;
+  level: number;
+  tone: string;
+  away: number;
+  bestAway: number;
+  condition: Condition;
+}
+
+export interface ServiceGrade {
+  version: number;
+  points: number;
+  max: number;
+  /** Points before a danger capped them. */
+  uncapped: number;
+  dangers: Reason[];
+  criteria: ServiceCriterionMark[];
+  misconceptions: MisconceptionFound[];
+  outcome: PartResult[];
+}
+
+export interface ServiceGradeInput {
+  solution: Solution;
+  rules: HouseRules;
+  rubric: ServiceRubric;
+  lines: readonly Line[];
+  open: readonly BenchStep[];
+}
+
+/** Whether the shades of a part, off by the rules of thumb, bring it out as well as the best plan does. */
+function isEquivalent(
+  context: JudgeContext,
+  part: SeenPart,
+  mine: PartOutcome[],
+  best: PartOutcome[],
+): boolean {
+  const name = partName(part.task.part);
+  const [a, b] = [mine, best].map((all) => all.find((one) => partName(one.part) === name)!);
+  if (!part.ruling.allowed || part.layers.some(({ seen }) => !seen)) return false;
+  const alone: JudgeContext = { ...context, parts: [part], unasked: [] };
+  // A plan of the search breaks no rule: strength, grey share and time have to be right by themselves.
+  const rest = [markDeveloper(alone), markGreyShare(alone), markTiming(alone)];
+  if (rest.some((one) => one && one.share < 1)) return false;
+  return (
+    differenceOf(labOfStrand(a.strand), labOfStrand(b.strand)) <= AS_GOOD_WITHIN &&
+    a.away <= Math.max(AS_GOOD_WITHIN, b.away + 1)
+  );
+}
+
+function shades(
+  context: JudgeContext,
+  score: typeof scoreDepth,
+  equivalent: (part: SeenPart) => boolean,
+): Scored | null {
+  return mean(
+    colourLayers(context.parts).flatMap((found): Scored[] => {
+      const one = score(context, found);
+      if (!one) return [];
+      // Lighter than the hair it lies on breaks a rule, however it came out (U4).
+      const breaks = one.findings.some(({ code }) => code === 'service.depth.lighterThanHair');
+      if (one.share >= 1 || breaks || !found.seen || !equivalent(found.part)) return [one];
+      const { zone, woven } = found.part.task.part;
+      return [{ share: 1, findings: [reason('service.shades.equivalent', 'F10', { zone, woven })] }];
+    }),
+  );
+}
+
+/** What is mixed and timed for a route that cannot get there counts half: right in itself, of no use to the client. */
+const ON_WRONG_ROUTE = 0.5;
+const HANGS_ON_ROUTE: readonly ServiceCriterion[] = [
+  'depth',
+  'tone',
+  'greyShare',
+  'developer',
+  'order',
+  'timing',
+];
+
+function onRoute(context: JudgeContext, one: Scored | null): Scored | null {
+  const off = context.parts.filter(({ ruling }) => !ruling.allowed);
+  if (!one || off.length === 0 || one.share === 0) return one;
+  const factor = 1 - ((1 - ON_WRONG_ROUTE) * off.length) / context.parts.length;
+  const { zone, woven } = off[0].task.part;
+  return {
+    share: one.share * factor,
+    findings: [...one.findings, reason('service.onWrongRoute', 'F1', { zone, woven })],
+  };
+}
+
+type Shares = Partial<Record<ServiceCriterion, Scored | null>>;
+
+function judge(context: JudgeContext, best: PartOutcome[], wanted: readonly ServiceCriterion[]): Shares {
+  const mine = context.played.outcomeAt(context.played.minutes);
+  const known = new Map<SeenPart, boolean>();
+  const equivalent = (part: SeenPart) => {
+    const answer = known.get(part) ?? isEquivalent(context, part, mine, best);
+    known.set(part, answer);
+    return answer;
+  };
+  const makers: Record<ServiceCriterion, () => Scored | null> = {
+    reading: () => markReading(context),
+    prediction: () => markPrediction(context),
+    route: () => markRoute(context),
+    depth: () => shades(context, scoreDepth, equivalent),
+    tone: () => shades(context, scoreTone, equivalent),
+    greyShare: () => markGreyShare(context),
+    developer: () => markDeveloper(context),
+    ratio: () => markRatio(context),
+    amount: () => markAmount(context),
+    order: () => markOrder(context),
+    timing: () => markTiming(context),
+    safety: () => markSafety(context),
+    aftercare: () => markAftercare(context),
+  };
+  return Object.fromEntries(
+    wanted.map((criterion) => {
+      const one = makers[criterion]();
+      return [criterion, HANGS_ON_ROUTE.includes(criterion) ? onRoute(context, one) : one];
+    }),
+  );
+}
+
+/** Criteria that hang on what was read of the hair. */
+const FOLLOWS: readonly ServiceCriterion[] = ['route', 'depth', 'tone', 'greyShare', 'developer'];
+
+/** The case as the student read it; null where the reading is right or open. */
+function asRead(kase: ServiceCase, plan: ServicePlan): ServiceCase | null {
+  let changed = false;
+  const zones = kase.head.zones.map((zone) => {
+    const read = plan.readings[zone.zone];
+    const level = read?.level ?? null;
+    const grey = zone.greyShare > 0 && read?.greyShare != null ? read.greyShare : zone.greyShare;
+    const present = zone.history.kind === 'untouched' ? zone.naturalLevel : zone.history.level;
+    if ((level === null || level === present) && grey === zone.greyShare) return zone;
+    changed = true;
+    const to = level ?? present;
+    return zone.history.kind === 'untouched'
+      ? { ...zone, naturalLevel: to, greyShare: grey }
+      : { ...zone, history: { ...zone.history, level: to }, greyShare: grey };
+  });
+  return changed ? { ...kase, head: { ...kase.head, zones } } : null;
+}
+
+/**
+ * Marks a plan against the computed solution under the class's house rules. What follows from a wrong reading is marked
+ * against the hair that was read, whenever that is better (follow-through); shades that bring the hair out as well as
+ * the best plan count as right (equivalence); what would hurt the client caps the points. Deterministic.
+ */
+export function gradeService(input: ServiceGradeInput, answer: ServicePlan): ServiceGrade {
+  const { solution, rules, rubric, lines, open } = input;
+  const lineOf: LineOf = (id) => lines.find((line) => line.id === id);
+  const kase = solution.visit;
+  const plan = withGiven(answer, solution.best, open);
+  const wanted = SERVICE_CRITERIA.filter((criterion) => (rubric[criterion] ?? 0) > 0);
+  const bestPlayed = playPlan(kase, solution.best, lineOf);
+  const best = bestPlayed.outcomeAt(bestPlayed.minutes);
+  const context = contextOf(kase, plan, solution, rules, lineOf);
+  const shares = judge(context, best, wanted);
+  const other = open.includes('read') ? asRead(kase, plan) : null;
+  const followed = other
+    ? judge(
+        contextOf(other, plan, solution, rules, lineOf),
+        best,
+        wanted.filter((criterion) => FOLLOWS.includes(criterion)),
+      )
+    : {};
+  const criteria = wanted.map((criterion): ServiceCriterionMark => {
+    // A criterion that this plan puts nothing to is not held against it: what was not done is marked under the route.
+    const direct = shares[criterion] ?? { share: 1, findings: [] };
+    const max = rubric[criterion]!;
+    const read = followed[criterion];
+    const takes = read && read.share > direct.share + 1e-9;
+    const mark = takes
+      ? marked(read.share, [reason('service.followed', undefined, { criterion }), ...read.findings], true)
+      : marked(direct.share, direct.findings);
+    return { ...mark, criterion, max, points: Math.min(max, toQuarter(mark.share * max)) };
+  });
+  const max = criteria.reduce((sum, one) => sum + one.max, 0);
+  const uncapped = criteria.reduce((sum, { points }) => sum + points, 0);
+  const dangers = dangersIn(context);
+  const cap = Math.min(1, ...dangers.map((danger) => danger.cap));
+  const reasons = [
+    ...new Map(dangers.map((danger) => [JSON.stringify(danger.reason), danger.reason])).values(),
+  ];
+  const mine = context.played.outcomeAt(context.played.minutes);
+  return {
+    version: SERVICE_VERSION,
+    points: Math.min(uncapped, Math.floor(cap * max * 4) / 4),
+    max,
+    uncapped,
+    dangers: reasons,
+    criteria,
+    misconceptions: misconceptionsIn(
+      [...criteria.flatMap(({ findings }) => findings), ...reasons],
+      plan,
+      tasksOf(kase),
+      lineOf,
+      lines,
+    ),
+    outcome: mine.map(({ part, level, tone, away, condition }, i) => ({
+      part: partName(part),
+      level: Math.round(level * 10) / 10,
+      tone,
+      away: Math.round(away * 10) / 10,
+      bestAway: Math.round(best[i].away * 10) / 10,
+      condition,
+    })),
+  };
+}

@@ -1,0 +1,48 @@
+import { reason } from '../../reason';
+import { mean, scored, zoneReason, type JudgeContext, type Scored } from './context';
+
+const UNFINISHED = 0.5;
+const WITH_EXTRA = 0.75;
+
+/** The route of every part: allowed here or not, all of it there or not, nothing besides. */
+export function markRoute({ parts, unasked }: JudgeContext): Scored | null {
+  const all = parts.map((part): Scored => {
+    const at = { ...zoneReason(part.task), route: part.route };
+    if (!part.ruling.allowed) {
+      const { code, params, rule } = part.ruling.reason;
+      return scored(0, reason(code, rule, { ...params, ...at }));
+    }
+    const missing = part.layers.find(({ seen }) => !seen);
+    if (missing)
+      return scored(
+        UNFINISHED,
+        reason('service.route.unfinished', 'F4', { ...at, missing: missing.layer.role }),
+      );
+    const product = part.layers.find(
+      ({ layer, seen }) =>
+        seen &&
+        !layer.products.some(
+          (one) => one === seen.line.kind || (one === 'highLift' && seen.line.kind === 'permanent'),
+        ),
+    );
+    if (product)
+      return scored(
+        UNFINISHED,
+        reason('service.route.otherProduct', 'F4', {
+          ...at,
+          line: product.seen!.line.name,
+          kind: product.seen!.line.kind,
+        }),
+      );
+    if (part.extra.length > 0)
+      return scored(
+        WITH_EXTRA,
+        reason('service.route.extra', 'D7', { ...at, line: part.extra[0].line.name }),
+      );
+    return scored(1, reason('service.route.right', part.ruling.reason.rule, at));
+  });
+  const besides = unasked.map(({ zone }) =>
+    scored(0, reason('service.route.notAsked', 'A1', { zone, woven: false })),
+  );
+  return mean([...all, ...besides]);
+}
