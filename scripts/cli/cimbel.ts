@@ -1,15 +1,19 @@
 import { readFileSync } from 'node:fs';
-import { readShadeBook, readShadeTable, type Problem } from '../../core/formats';
+import { readExercisePack, readShadeBook, readShadeTable, type Problem, type Read } from '../../core/formats';
 import { shippedLine } from '../../core/shades';
+import { PACK_COMMANDS, runPack, type PackCommand } from './pack';
 
 /**
  * What the application does with files, on the command line: prints one JSON object, and ends with 2 where a file is
  * wrong, so that a course team can keep its files in a repository and have them checked.
  */
-const HELP = `npm run --silent cimbel -- check FILE…
+const HELP = `npm run --silent cimbel -- check|solve|grade|simulate FILE…
 
-  check FILE…                  shade books (JSON); says file, path and reason of everything that is wrong
+  check FILE…                  shade books and exercise packs (JSON); says file, path and reason of what is wrong
   check --line=ID FILE…        tables of shades (CSV, TSV) against the key of a shipped line
+  solve FILE…                  the best plan of every case of a pack, others as good, near misses, and the visits
+  grade FILE…                  marks for every answer of a pack
+  simulate FILE…               what the answers of a pack (or, without any, the best plan) make of the hair, by minutes
 
 Prints JSON. Ends with 0 when all is right, 2 when a file is wrong or cannot be read, 1 when the call is wrong.`;
 
@@ -18,22 +22,35 @@ interface Checked {
   ok: boolean;
   problems: Problem[];
   /** What the file holds, in short. */
-  holds?: { name?: string; kind?: string; shades: number };
+  holds?: object;
 }
 
-function check(file: string, lineId: string | null): Checked {
-  let text: string;
+function textOf(file: string): Read<string> {
   try {
-    text = readFileSync(file, 'utf8');
+    return { ok: true, value: readFileSync(file, 'utf8') };
   } catch (error) {
     const reason = (error as NodeJS.ErrnoException).code ?? 'unknown';
-    return { file, ok: false, problems: [{ code: 'file.notRead', params: { reason } }] };
+    return { ok: false, problems: [{ code: 'file.notRead', params: { reason } }] };
   }
+}
+
+const isPack = (text: string) => /"format"\s*:\s*"cimbel\.exercise-pack"/.test(text);
+
+function check(file: string, lineId: string | null): Checked {
+  const read = textOf(file);
+  if (!read.ok) return { file, ...read };
+  const text = read.value;
   if (lineId !== null) {
     const table = readShadeTable(text, shippedLine(lineId)!);
     return table.ok
       ? { file, ok: true, problems: [], holds: { shades: table.value.length } }
       : { file, ok: false, problems: table.problems };
+  }
+  if (isPack(text)) {
+    const pack = readExercisePack(text);
+    if (!pack.ok) return { file, ...pack };
+    const { name, cases, lines = [] } = pack.value;
+    return { file, ok: true, problems: [], holds: { name, cases: cases.length, lines: lines.length } };
   }
   const book = readShadeBook(text);
   if (!book.ok) return { file, ok: false, problems: book.problems };
@@ -41,12 +58,27 @@ function check(file: string, lineId: string | null): Checked {
   return { file, ok: true, problems: [], holds: { name, kind, shades: shades.length } };
 }
 
+function overPack(command: PackCommand, file: string) {
+  const read = textOf(file);
+  if (!read.ok) return { file, ...read };
+  const pack = readExercisePack(read.value);
+  if (!pack.ok) return { file, ...pack };
+  const { results, problems } = runPack(command, pack.value);
+  return { file, ok: problems.length === 0, problems, results };
+}
+
 function main(args: readonly string[]): number {
   const [command, ...rest] = args;
   const lineId = rest.find((arg) => arg.startsWith('--line='))?.slice('--line='.length) ?? null;
   const unknown = rest.find((arg) => arg.startsWith('--') && !arg.startsWith('--line='));
   const files = rest.filter((arg) => !arg.startsWith('--'));
-  if (command !== 'check' || files.length === 0 || unknown) {
+  const packCommand = PACK_COMMANDS.find((one) => one === command);
+  if (
+    (command !== 'check' && !packCommand) ||
+    files.length === 0 ||
+    unknown ||
+    (packCommand && lineId !== null)
+  ) {
     console.error(HELP);
     return command === '--help' ? 0 : 1;
   }
@@ -54,9 +86,9 @@ function main(args: readonly string[]): number {
     console.error(`There is no shipped line ${lineId}.`);
     return 1;
   }
-  const checked = files.map((file) => check(file, lineId));
-  const ok = checked.every((one) => one.ok);
-  console.log(JSON.stringify({ ok, files: checked }, null, 2));
+  const done = files.map((file) => (packCommand ? overPack(packCommand, file) : check(file, lineId)));
+  const ok = done.every((one) => one.ok);
+  console.log(JSON.stringify({ ok, files: done }, null, 2));
   return ok ? 0 : 2;
 }
 

@@ -1,0 +1,110 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import fc from 'fast-check';
+import { SHIPPED_CASES } from '../cases';
+import { BENCH_STEPS, gradeService } from '../grade';
+import { gradingOf } from '../grade/service/tests/solved';
+import { shippedLine } from '../shades';
+import {
+  exercisePackJsonSchema,
+  linesOfPack,
+  readExercisePack,
+  writeExercisePack,
+  type ExercisePack,
+} from '.';
+
+const docs = (name: string) => readFileSync(join(__dirname, '../../docs/formats', name), 'utf8');
+const pack: ExercisePack = {
+  format: 'cimbel.exercise-pack',
+  formatVersion: 1,
+  name: 'All that ship',
+  cases: SHIPPED_CASES.map(({ id, kase }) => ({ id, case: kase, open: [...BENCH_STEPS] })),
+};
+/** The pack with one place changed, as text. */
+function changed(path: (string | number)[], value: unknown): string {
+  const copy = JSON.parse(writeExercisePack(pack));
+  const last = path[path.length - 1];
+  let place = copy;
+  for (const part of path.slice(0, -1)) place = place[part];
+  place[last] = value;
+  return JSON.stringify(copy);
+}
+
+describe('an exercise pack', () => {
+  it('goes out and comes back the same, with all the shipped cases', () => {
+    expect(readExercisePack(writeExercisePack(pack))).toEqual({ ok: true, value: pack });
+  });
+
+  it.each([
+    [['cases', 0, 'id'], 'one-lighter', 'pack.idTwice', 'cases.1.id'],
+    [['cases', 0, 'case', 'lineIds', 0], 'nowhere', 'pack.noLine', 'cases.0.case.lineIds.0'],
+    [
+      ['cases', 0, 'case', 'head', 'zones', 0, 'zone'],
+      'ends',
+      'pack.zonesInOrder',
+      'cases.0.case.head.zones.1.zone',
+    ],
+    [
+      ['cases', 2, 'case', 'wish', 'band'],
+      { level: 5, tone: { primary: 'ash' } },
+      'pack.zoneNotOnHead',
+      'cases.2.case.wish.band',
+    ],
+    [['cases', 2, 'case', 'wish'], {}, 'pack.noWish', 'cases.2.case.wish'],
+    [['cases', 3, 'case', 'head', 'density'], 'thickish', 'field.invalid_value', 'cases.3.case.head.density'],
+    [['format'], 'else', 'file.notPack', 'format'],
+    [['extra'], 1, 'field.unrecognized_keys', ''],
+  ])('names what is wrong at %j', (path, value, code, where) => {
+    const read = readExercisePack(changed(path, value));
+    expect(read.ok ? [] : read.problems).toEqual(
+      expect.arrayContaining([expect.objectContaining({ code, path: where })]),
+    );
+  });
+
+  it('names a bowl that is not there, and a line with faults of its own', () => {
+    const { best } = gradingOf('winter-brown').solution;
+    const plan = { ...best, steps: [{ ...best.steps[0], bowl: 'Z' }] };
+    const line = { ...shippedLine('velm')!, id: 'own', shades: ['5+o', '5-o'] };
+    const read = readExercisePack(
+      writeExercisePack({
+        ...pack,
+        lines: [line],
+        cases: [{ ...pack.cases[3], answers: [{ name: 'one', plan }] }],
+      }),
+    );
+    expect(read.ok ? [] : read.problems.map(({ code, path }) => [code, path])).toEqual([
+      ['label.noSeparator', 'lines.0.shades.1'],
+      ['pack.noBowl', 'cases.0.answers.0.plan.steps.0.bowl'],
+    ]);
+  });
+
+  it('prefers its own lines to the shipped ones of the same id', () => {
+    const own = { ...shippedLine('velm')!, name: 'Ours' };
+    const lines = linesOfPack({ lines: [own] });
+    expect(lines.filter(({ id }) => id === 'velm')).toEqual([own]);
+  });
+
+  it('is described by the JSON Schema in the docs, and so is the example', () => {
+    expect(JSON.parse(docs('exercise-pack.schema.json'))).toEqual(
+      JSON.parse(JSON.stringify(exercisePackJsonSchema())),
+    );
+    const example = readExercisePack(docs('example-pack.json'));
+    if (!example.ok) throw new Error(JSON.stringify(example.problems));
+    for (const { id, answers } of example.value.cases) {
+      const marks = answers!
+        .map(({ plan }) => gradeService(gradingOf(id), plan))
+        .map(({ points, max }) => points / max);
+      expect(marks[0]).toBe(1);
+      expect(marks[1]).toBeLessThan(1);
+    }
+  });
+
+  it('never throws, whatever the file holds', () => {
+    fc.assert(
+      fc.property(fc.json(), (text) => {
+        const read = readExercisePack(text);
+        if (!read.ok) expect(read.problems.length).toBeGreaterThan(0);
+      }),
+    );
+  });
+});

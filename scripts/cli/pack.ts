@@ -1,0 +1,94 @@
+import { linesOfPack, type ExercisePack, type PackedCase, type Problem } from '../../core/formats';
+import {
+  BENCH_STEPS,
+  defaultServiceRubric,
+  gradeService,
+  nearMisses,
+  type ServiceGradeInput,
+} from '../../core/grade';
+import { partName, playPlan, type ServicePlan } from '../../core/plan';
+import { solveService, type Solution } from '../../core/solve';
+import { DEFAULT_HOUSE_RULES } from '../../core/theory';
+
+export const PACK_COMMANDS = ['solve', 'grade', 'simulate'] as const;
+export type PackCommand = (typeof PACK_COMMANDS)[number];
+
+/** Minutes between two lines of a simulation. */
+const EVERY_MINUTES = 5;
+
+function inputFor(
+  pack: ExercisePack,
+  { rubric, open = [...BENCH_STEPS] }: PackedCase,
+  solution: Solution,
+): ServiceGradeInput {
+  return {
+    solution,
+    rules: pack.houseRules ?? DEFAULT_HOUSE_RULES,
+    rubric: rubric ?? defaultServiceRubric(solution, solution.visit, open),
+    lines: linesOfPack(pack),
+    open,
+  };
+}
+
+function simulated(pack: ExercisePack, solution: Solution, plan: ServicePlan) {
+  const lines = linesOfPack(pack);
+  const played = playPlan(solution.visit, plan, (id) => lines.find((line) => line.id === id));
+  const at = (minute: number) => ({
+    minute,
+    parts: Object.fromEntries(
+      played
+        .outcomeAt(minute)
+        .map(({ part, level, tone, away, condition }) => [
+          partName(part),
+          { level: Number(level.toFixed(2)), tone, away: Number(away.toFixed(2)), condition },
+        ]),
+    ),
+  });
+  const minutes = Array.from(
+    { length: Math.ceil(played.minutes / EVERY_MINUTES) },
+    (_, i) => i * EVERY_MINUTES,
+  );
+  return [...minutes, played.minutes].map(at);
+}
+
+/** Runs a command over every case of a pack; a case without an answer is a problem of the file. */
+export function runPack(
+  command: PackCommand,
+  pack: ExercisePack,
+): { results: unknown[]; problems: Problem[] } {
+  const lines = linesOfPack(pack);
+  const rules = pack.houseRules ?? DEFAULT_HOUSE_RULES;
+  const problems: Problem[] = [];
+  const results = pack.cases.flatMap((packed, i): unknown[] => {
+    const solved = solveService(packed.case, lines, rules);
+    if (!solved.ok) {
+      const [{ code, params }] = solved.reasons;
+      problems.push({
+        code: 'case.noAnswer',
+        params: { id: packed.id, why: code, ...params },
+        path: `cases.${i}.case`,
+      });
+      return [];
+    }
+    const { solution } = solved;
+    const { id, answers = [] } = packed;
+    const input = inputFor(pack, packed, solution);
+    if (command === 'solve') {
+      const { best, choices, visits, stops, proof, equivalents } = solution;
+      const misses = nearMisses(input).map(({ misconception, breaks, grade: { points, max } }) => ({
+        misconception,
+        breaks,
+        points,
+        max,
+      }));
+      return [{ id, best, choices, visits, stops, proof, equivalents, nearMisses: misses }];
+    }
+    if (command === 'grade')
+      return [{ id, answers: answers.map(({ name, plan }) => ({ name, grade: gradeService(input, plan) })) }];
+    const plans = answers.length > 0 ? answers : [{ name: 'best', plan: solution.best }];
+    return [
+      { id, plays: plans.map(({ name, plan }) => ({ name, minutes: simulated(pack, solution, plan) })) },
+    ];
+  });
+  return { results, problems };
+}
