@@ -5,3 +5,4 @@ export * from './service-plan';
 export * from './bowl';
 export * from './strand-of-zone';
 export * from './play';
+export * from './reveal';

@@ -1,4 +1,4 @@
-import { differenceOf, labOf, readColour, type Light, type ToneFamily } from '../colour';
+import { differenceOf, labOf, readColour, type Lab, type Light, type ToneFamily } from '../colour';
 import { labOfStrand, reflectanceOfPigmented, reflectanceOfWhite, type Strand } from '../hair';
 import {
   conditionOf,
@@ -9,7 +9,7 @@ import {
   type ZonePlan,
 } from '../process';
 import type { Line } from '../shades';
-import { strandLook, type TressLook } from '../tress';
+import { strandLook, type TressLook, type TressZone } from '../tress';
 import { mixOfBowl } from './bowl';
 import { stretchesOf, type Head, type HeadZone } from './head';
 import { partsOf, type Part, type ServiceCase } from './service-case';
@@ -108,10 +108,15 @@ export function playPlan(
 ): PlayedPlan {
   const parts = partsOf(kase);
   const plans = new Map(parts.map((part) => [part, zonePlanOf(kase.head, plan, part, lineOf)]));
-  const momentOf = (part: Part, minute: number) => zoneAt(plans.get(part)!, minute);
-  const strandIn = (zone: HeadZone, minute: number): Strand => {
-    const whole = parts.find((part) => part.zone === zone && !part.woven)!;
-    return momentOf(whole, minute).strand;
+  const seen = new Map<Part, Map<number, ZoneMoment>>(parts.map((part) => [part, new Map()]));
+  const momentOf = (part: Part, minute: number): ZoneMoment => {
+    const kept = seen.get(part)!.get(minute) ?? zoneAt(plans.get(part)!, minute);
+    seen.get(part)!.set(minute, kept);
+    return kept;
+  };
+  const stretch = (zone: HeadZone, woven: boolean, minute: number): Strand | undefined => {
+    const part = parts.find((one) => one.zone === zone && one.woven === woven);
+    return part && momentOf(part, minute).strand;
   };
   return {
     minutes: lastMinute(plan),
@@ -119,12 +124,49 @@ export function playPlan(
     momentOf,
     outcomeAt: (minute) =>
       parts.map((part) => outcomeOf(part, momentOf(part, minute).strand, plans.get(part)!.start)),
-    lookAt: (minute, light, seed) =>
-      strandLook(
-        stretchesOf(kase.head).map(({ zone, from, to }) => ({ from, to, strand: strandIn(zone, minute) })),
+    lookAt: (minute, light, seed) => {
+      const stretches = stretchesOf(kase.head);
+      const whole = strandLook(
+        stretches.map(({ zone, from, to }) => ({ from, to, strand: stretch(zone, false, minute)! })),
         light,
         kase.head.form,
         seed,
-      ),
+      );
+      const zones = whole.zones.map((zone, i) => {
+        const strand = stretch(stretches[i].zone, true, minute);
+        return strand ? withWoven(zone, kase.weave!.share, labOfStrand(strand, light)) : zone;
+      });
+      return { ...whole, zones };
+    },
   };
+}
+
+/** Woven strands are drawn as the white ones are: single fibres of another colour among the rest. */
+const withWoven = (zone: TressZone, share: number, colour: Lab): TressZone => ({
+  ...zone,
+  greyShare: share,
+  grey: colour,
+});
+
+/** The head as it is wished for: zones without a wish stay as they come in. */
+export function wishLook(
+  { head, wish, weave }: Pick<ServiceCase, 'head' | 'wish' | 'weave'>,
+  light: Light,
+  seed: number,
+): TressLook {
+  const stretches = stretchesOf(head);
+  const now = strandLook(
+    stretches.map(({ zone, from, to }) => ({ from, to, strand: strandOfZone(head, zone) })),
+    light,
+    head.form,
+    seed,
+  );
+  const zones = now.zones.map((zone, i): TressZone => {
+    const wanted = wish[stretches[i].zone];
+    const whole = wanted ? { ...zone, colour: targetLab(wanted), greyShare: 0 } : zone;
+    return weave?.zones.includes(stretches[i].zone)
+      ? withWoven(whole, weave.share, targetLab(weave.target))
+      : whole;
+  });
+  return { ...now, zones, shine: 0.8 };
 }

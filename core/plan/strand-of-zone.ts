@@ -49,8 +49,19 @@ function coloured(
   return { ...dyed, brownBlack: lightenedStrand(level + LIFTED_PAST, natural).brownBlack };
 }
 
+const known = new WeakMap<Head, Map<HeadZone, Strand>>();
+
 /** The strand of a zone as it comes in, grown and with its history. @throws RangeError when the head lacks the zone. */
 export function strandOfZone(head: Head, zone: HeadZone): Strand {
+  // A head is never changed once made, and asking it costs two bisections: what was found is kept with it.
+  const kept = known.get(head) ?? new Map<HeadZone, Strand>();
+  known.set(head, kept);
+  const strand = kept.get(zone) ?? comesIn(head, zone);
+  kept.set(zone, strand);
+  return strand;
+}
+
+function comesIn(head: Head, zone: HeadZone): Strand {
   const found = zoneOf(head, zone);
   if (!found) throw new RangeError(`the head has no zone ${zone}`);
   const { naturalLevel, greyShare, porosity, history, damage } = found;

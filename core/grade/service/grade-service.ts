@@ -52,8 +52,9 @@ export interface ServiceGrade {
   version: number;
   points: number;
   max: number;
-  /** Points before a danger capped them. */
+  /** Points before a danger capped them, and the most that it leaves; null where nothing caps. */
   uncapped: number;
+  capPoints: number | null;
   dangers: Reason[];
   criteria: ServiceCriterionMark[];
   misconceptions: MisconceptionFound[];
@@ -161,6 +162,18 @@ function judge(context: JudgeContext, best: PartOutcome[], wanted: readonly Serv
   );
 }
 
+const outcomes = new WeakMap<Solution, PartOutcome[]>();
+
+/** What the computed plan comes to; kept with the solution, since a class of answers is marked against it. */
+function bestOutcome(solution: Solution, lineOf: LineOf): PartOutcome[] {
+  const kept = outcomes.get(solution);
+  if (kept) return kept;
+  const played = playPlan(solution.visit, solution.best, lineOf);
+  const found = played.outcomeAt(played.minutes);
+  outcomes.set(solution, found);
+  return found;
+}
+
 /** Criteria that hang on what was read of the hair. */
 const FOLLOWS: readonly ServiceCriterion[] = ['route', 'depth', 'tone', 'greyShare', 'developer'];
 
@@ -193,8 +206,7 @@ export function gradeService(input: ServiceGradeInput, answer: ServicePlan): Ser
   const kase = solution.visit;
   const plan = withGiven(answer, solution.best, open);
   const wanted = SERVICE_CRITERIA.filter((criterion) => (rubric[criterion] ?? 0) > 0);
-  const bestPlayed = playPlan(kase, solution.best, lineOf);
-  const best = bestPlayed.outcomeAt(bestPlayed.minutes);
+  const best = bestOutcome(solution, lineOf);
   const context = contextOf(kase, plan, solution, rules, lineOf);
   const shares = judge(context, best, wanted);
   const other = open.includes('read') ? asRead(kase, plan) : null;
@@ -220,15 +232,17 @@ export function gradeService(input: ServiceGradeInput, answer: ServicePlan): Ser
   const uncapped = criteria.reduce((sum, { points }) => sum + points, 0);
   const dangers = dangersIn(context);
   const cap = Math.min(1, ...dangers.map((danger) => danger.cap));
+  const capPoints = dangers.length > 0 ? Math.floor(cap * max * 4) / 4 : null;
   const reasons = [
     ...new Map(dangers.map((danger) => [JSON.stringify(danger.reason), danger.reason])).values(),
   ];
   const mine = context.played.outcomeAt(context.played.minutes);
   return {
     version: SERVICE_VERSION,
-    points: Math.min(uncapped, Math.floor(cap * max * 4) / 4),
+    points: capPoints === null ? uncapped : Math.min(uncapped, capPoints),
     max,
     uncapped,
+    capPoints,
     dangers: reasons,
     criteria,
     misconceptions: misconceptionsIn(
