@@ -30,6 +30,7 @@ export const classDetailSchema = z.object({
   exercises: z.array(
     z.object({
       id: z.uuid(),
+      kind: z.enum(['formula', 'service']),
       title: z.string(),
       dueAt: z.iso.datetime(),
       max: z.number(),

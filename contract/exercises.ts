@@ -1,9 +1,12 @@
 import { z } from 'zod';
 import {
   CRITERIA,
+  SERVICE_CRITERIA,
   answerSchema,
   rubricSchema,
   type Answer,
+  type Criterion,
+  type ServiceCriterion,
   type Grade,
   type Rubric,
 } from '@cimbel/core/grade';
@@ -82,8 +85,12 @@ export interface StudentExercise {
   resultReady: boolean;
 }
 
+/** A formula for one zone, or a whole service on a head. */
+export type ExerciseKind = 'formula' | 'service';
+
 export interface StudentExerciseSummary {
   id: string;
+  kind: ExerciseKind;
   title: string;
   className: string;
   clientName: string;
@@ -112,7 +119,7 @@ export const submissionSchema = z.object({ id: z.uuid(), answer: answerSchema })
 export type Submission = z.infer<typeof submissionSchema>;
 
 export interface MarkChange {
-  criterion: (typeof CRITERIA)[number];
+  criterion: Criterion | ServiceCriterion;
   from: number;
   to: number;
   reason: string;
@@ -143,7 +150,7 @@ export interface EducatorResult extends Result {
 }
 
 export const markChangeSchema = z.object({
-  criterion: z.enum(CRITERIA),
+  criterion: z.enum([...CRITERIA, ...SERVICE_CRITERIA]),
   points: z.number().min(0).max(100).multipleOf(0.25),
   reason: z.string().trim().min(3).max(500),
 });

@@ -4,3 +4,4 @@ export * from './classes';
 export * from './exercises';
 export * from './drills';
 export * from './shade-books';
+export * from './services';

@@ -6,6 +6,7 @@ import type { Route } from './http/route';
 import { practiceRoutes } from './practice/routes';
 import { readingRoutes } from './reading/routes';
 import { sittingRoutes } from './reading/sitting-routes';
+import { serviceRoutes } from './services/routes';
 import { shadeBookRoutes } from './shade-books/routes';
 
 /** Every route of the application. The access test walks this list, so nothing can be mounted beside it. */
@@ -18,4 +19,5 @@ export const allRoutes = (): Route[] => [
   ...practiceRoutes(),
   ...readingRoutes(),
   ...sittingRoutes(),
+  ...serviceRoutes(),
 ];

@@ -1,32 +1,49 @@
 import { draftSchema, markChangeSchema, submissionSchema, type EducatorResult } from '@cimbel/contract';
 import { exerciseSetToMe, type ExerciseOfClass } from '../exercises/access';
-import { isReleased, type ExerciseRow } from '../exercises/row';
+import { isReleased, type AnyExerciseRow, type ExerciseRow } from '../exercises/row';
 import { HttpError } from '../http/errors';
 import { route, type Call, type Route } from '../http/route';
 import { studentList, studentView } from './student-view';
-import { attemptOf, changeMark, handIn, resultOf, saveDraft, type AttemptRow } from './store';
+import {
+  attemptOf,
+  changeMark,
+  handIn,
+  resultOf,
+  saveDraft,
+  type AnyAttemptRow,
+  type AttemptRow,
+} from './store';
 
-interface HandedIn {
-  attempt: AttemptRow;
-  exercise: ExerciseRow;
+export interface HandedIn<Exercise = ExerciseRow, Attempt = AttemptRow> {
+  attempt: Attempt;
+  exercise: Exercise;
   studentName: string;
 }
 
-/** A handed-in answer, for the educator of its class. */
-async function answerInMyClass({ db, me, param }: Call): Promise<HandedIn | null> {
-  const attempt = await db<AttemptRow>('attempts')
+/** A handed-in answer of any kind, for the educator of its class. */
+export async function anyAnswerInMyClass({
+  db,
+  me,
+  param,
+}: Call): Promise<HandedIn<AnyExerciseRow, AnyAttemptRow> | null> {
+  const attempt: AnyAttemptRow | undefined = await db('attempts')
     .where({ id: param('attemptId') })
     .whereNotNull('submitted_at')
     .first();
   if (!attempt) return null;
-  const exercise = await db('exercises')
+  const exercise: AnyExerciseRow | undefined = await db('exercises')
     .join('classes', 'classes.id', 'exercises.class_id')
     .where({ 'exercises.id': attempt.exercise_id, 'classes.educator_id': me!.id })
     .select('exercises.*')
-    .first<ExerciseRow | undefined>();
+    .first();
   if (!exercise) return null;
   const student = await db('users').where({ id: attempt.student_id }).first('name');
   return { attempt, exercise, studentName: student.name };
+}
+
+async function answerInMyClass(call: Call): Promise<HandedIn | null> {
+  const found = await anyAnswerInMyClass(call);
+  return found?.exercise.kind === 'formula' ? (found as HandedIn) : null;
 }
 
 /** My own handed-in answer, once its result is released. */
@@ -42,9 +59,9 @@ async function myResult(call: Call): Promise<{ exercise: ExerciseOfClass; attemp
 }
 
 /** The answers before and after this one, by student name. */
-async function neighbours(
+export async function neighbours(
   { db }: Call,
-  { attempt }: HandedIn,
+  { attempt }: { attempt: Pick<AnyAttemptRow, 'id' | 'exercise_id'> },
 ): Promise<Pick<EducatorResult, 'previousId' | 'nextId'>> {
   const ids: string[] = await db('attempts')
     .join('users', 'users.id', 'attempts.student_id')
@@ -113,7 +130,7 @@ export const attemptRoutes = (): Route[] => [
     method: 'post',
     path: '/api/attempts/:attemptId/mark-changes',
     who: 'educator',
-    reach: answerInMyClass,
+    reach: anyAnswerInMyClass,
     body: markChangeSchema,
     handle: async ({ db, me, now, reached, body, res }) => {
       await changeMark(db, reached.attempt, me.id, body, now());

@@ -7,30 +7,40 @@ import type {
   Standing,
   Submission,
 } from '@cimbel/contract';
-import { grade as markAnswer, type Answer, type Criterion, type Grade } from '@cimbel/core/grade';
+import { grade as markAnswer, type Answer, type Grade, type ServiceGrade } from '@cimbel/core/grade';
+import type { ServicePlan } from '@cimbel/core/plan';
 import { readLabel } from '@cimbel/core/shades';
 import type { Knex } from 'knex';
-import { looksOf, type ExerciseRow } from '../exercises/row';
+import { looksOf, type ExerciseRow, type SetRow } from '../exercises/row';
 import { HttpError, invalidField } from '../http/errors';
 
-export interface AttemptRow {
+/** One student's answer to something set: a formula, or a whole plan. */
+export interface AttemptRow<A = Answer, G = Grade> {
   id: string;
   exercise_id: string;
   student_id: string;
-  answer: Answer;
+  answer: A;
   version: number;
   writer: string;
   updated_at: Date;
   submission_id: string | null;
   submitted_at: Date | null;
-  grade: Grade | null;
+  grade: G | null;
 }
+export type ServiceAttemptRow = AttemptRow<ServicePlan, ServiceGrade>;
+export type AnyAttemptRow = AttemptRow | ServiceAttemptRow;
 
-export const attemptsOf = (db: Knex, exerciseIds: string[]): Promise<AttemptRow[]> =>
-  db<AttemptRow>('attempts').whereIn('exercise_id', exerciseIds);
+export const attemptsOf = <Row extends AnyAttemptRow = AttemptRow>(
+  db: Knex,
+  exerciseIds: string[],
+): Promise<Row[]> => db('attempts').whereIn('exercise_id', exerciseIds);
 
-export const attemptOf = (db: Knex, exerciseId: string, studentId: string): Promise<AttemptRow | undefined> =>
-  db<AttemptRow>('attempts').where({ exercise_id: exerciseId, student_id: studentId }).first();
+export const attemptOf = <Row extends AnyAttemptRow = AttemptRow>(
+  db: Knex,
+  exerciseId: string,
+  studentId: string,
+): Promise<Row | undefined> =>
+  db('attempts').where({ exercise_id: exerciseId, student_id: studentId }).first();
 
 /** Changes of marks, oldest first, by attempt. */
 export async function changesOf(db: Knex, attemptIds: string[]): Promise<Map<string, MarkChange[]>> {
@@ -55,17 +65,23 @@ export async function changesOf(db: Knex, attemptIds: string[]): Promise<Map<str
 }
 
 /** The computed grade with the educator's last word on each criterion. The computed one is kept as it was. */
-export function effectiveGrade(computed: Grade, changes: readonly MarkChange[]): Grade {
+export function effectiveGrade<G extends Grade | ServiceGrade>(
+  computed: G,
+  changes: readonly MarkChange[],
+): G {
   if (changes.length === 0) return computed;
-  const last = new Map<Criterion, number>(changes.map(({ criterion, to }) => [criterion, to]));
+  const last = new Map<string, number>(changes.map(({ criterion, to }) => [criterion, to]));
   const criteria = computed.criteria.map((mark) => ({
     ...mark,
     points: last.get(mark.criterion) ?? mark.points,
   }));
-  return { ...computed, criteria, points: criteria.reduce((sum, { points }) => sum + points, 0) };
+  const sum = criteria.reduce((all, { points }) => all + points, 0);
+  // What would hurt the client caps the points whoever gave them.
+  const cap = 'capPoints' in computed && computed.capPoints !== null ? computed.capPoints : sum;
+  return { ...computed, criteria, points: Math.min(sum, cap) };
 }
 
-export async function pointsOf(db: Knex, attempts: readonly AttemptRow[]): Promise<Map<string, number>> {
+export async function pointsOf(db: Knex, attempts: readonly AnyAttemptRow[]): Promise<Map<string, number>> {
   const changes = await changesOf(
     db,
     attempts.map(({ id }) => id),
@@ -78,8 +94,8 @@ export async function pointsOf(db: Knex, attempts: readonly AttemptRow[]): Promi
 }
 
 export function standingOf(
-  attempt: AttemptRow | undefined,
-  exercise: Pick<ExerciseRow, 'due_at'>,
+  attempt: Pick<AnyAttemptRow, 'id' | 'submitted_at'> | undefined,
+  exercise: Pick<SetRow, 'due_at'>,
   points: ReadonlyMap<string, number>,
 ): Standing {
   const submittedAt = attempt?.submitted_at ?? null;
@@ -97,9 +113,9 @@ const handedIn = () =>
 
 export async function saveDraft(
   db: Knex,
-  exercise: ExerciseRow,
+  exercise: Pick<SetRow, 'id'>,
   studentId: string,
-  draft: DraftWrite,
+  draft: Omit<DraftWrite, 'answer'> & { answer: Answer | ServicePlan },
   now: Date,
 ): Promise<DraftSaved> {
   return db.transaction(async (trx) => {
@@ -138,7 +154,7 @@ function checkLabels(answer: Answer, exercise: ExerciseRow): void {
   });
 }
 
-/** Hands in once. The id is made by the student's device, so sending the same answer twice makes one. */
+/** Marks a formula and hands it in. */
 export async function handIn(
   db: Knex,
   exercise: ExerciseRow,
@@ -149,10 +165,22 @@ export async function handIn(
   checkLabels(submission.answer, exercise);
   const { kase, line, house_rules: rules, rubric, key } = exercise;
   const grade = markAnswer({ kase, line, rules, rubric, key }, submission.answer);
+  return keepHandedIn<AttemptRow>(db, exercise.id, studentId, submission, grade, now);
+}
+
+/** Hands in once. The id is made by the student's device, so sending the same answer twice makes one. */
+export async function keepHandedIn<Row extends AnyAttemptRow>(
+  db: Knex,
+  exerciseId: string,
+  studentId: string,
+  submission: { id: string; answer: Row['answer'] },
+  grade: NonNullable<Row['grade']>,
+  now: Date,
+): Promise<Row> {
   return db.transaction(async (trx) => {
     await trx('attempts')
       .insert({
-        exercise_id: exercise.id,
+        exercise_id: exerciseId,
         student_id: studentId,
         answer: JSON.stringify(submission.answer),
         writer: 'hand-in',
@@ -160,22 +188,22 @@ export async function handIn(
       })
       .onConflict(['exercise_id', 'student_id'])
       .ignore();
-    const kept = await trx<AttemptRow>('attempts')
-      .where({ exercise_id: exercise.id, student_id: studentId })
+    const kept: Row = await trx('attempts')
+      .where({ exercise_id: exerciseId, student_id: studentId })
       .forUpdate()
       .first();
-    if (kept!.submission_id === submission.id) return kept!;
-    if (kept!.submitted_at) throw handedIn();
-    const taken = await trx<AttemptRow>('attempts').where({ submission_id: submission.id }).first();
+    if (kept.submission_id === submission.id) return kept;
+    if (kept.submitted_at) throw handedIn();
+    const taken = await trx('attempts').where({ submission_id: submission.id }).first();
     if (taken) throw invalidField('id', 'taken', 'This id names another answer. Make a new one.');
-    const [row] = await trx<AttemptRow>('attempts')
-      .where({ id: kept!.id })
+    const [row] = await trx('attempts')
+      .where({ id: kept.id })
       .update({
-        answer: JSON.stringify(submission.answer) as never,
+        answer: JSON.stringify(submission.answer),
         submission_id: submission.id,
         submitted_at: now,
         updated_at: now,
-        grade: JSON.stringify(grade) as never,
+        grade: JSON.stringify(grade),
       })
       .returning('*');
     return row;
@@ -184,7 +212,7 @@ export async function handIn(
 
 export async function changeMark(
   db: Knex,
-  attempt: AttemptRow,
+  attempt: Pick<AnyAttemptRow, 'id' | 'grade'>,
   educatorId: string,
   change: MarkChangeWrite,
   now: Date,

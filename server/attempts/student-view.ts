@@ -1,12 +1,22 @@
 import type { StudentExercise, StudentExerciseSummary } from '@cimbel/contract';
 import { underlayChoices } from '@cimbel/core/theory';
 import type { Knex } from 'knex';
-import type { ExerciseOfClass } from '../exercises/access';
-import { isReleased, looksOf, maxPoints } from '../exercises/row';
-import { attemptOf, pointsOf, standingOf, type AttemptRow } from './store';
+import type { ExerciseOfClass, OfClass } from '../exercises/access';
+import {
+  isReleased,
+  looksOf,
+  maxPoints,
+  nowLookOf,
+  type AnyExerciseRow,
+  type SetRow,
+} from '../exercises/row';
+import { attemptOf, pointsOf, standingOf, type AnyAttemptRow } from './store';
 
-const resultReady = (attempt: AttemptRow | undefined, exercise: ExerciseOfClass, now: Date) =>
-  Boolean(attempt?.submitted_at) && isReleased(exercise, now);
+export const resultReady = (
+  attempt: Pick<AnyAttemptRow, 'submitted_at'> | undefined,
+  exercise: SetRow,
+  now: Date,
+) => Boolean(attempt?.submitted_at) && isReleased(exercise, now);
 
 /** Chosen field by field: what is not named here (natural level, key) cannot slip out to a student. */
 export async function studentView(
@@ -46,13 +56,13 @@ export async function studentView(
 }
 
 export async function studentList(db: Knex, studentId: string, now: Date): Promise<StudentExerciseSummary[]> {
-  const exercises: ExerciseOfClass[] = await db('exercises')
+  const exercises: OfClass<AnyExerciseRow>[] = await db('exercises')
     .join('classes', 'classes.id', 'exercises.class_id')
     .join('memberships', 'memberships.class_id', 'classes.id')
     .where('memberships.student_id', studentId)
     .orderBy('exercises.due_at')
     .select('exercises.*', 'classes.name as class_name');
-  const attempts = await db<AttemptRow>('attempts').where({ student_id: studentId });
+  const attempts = (await db('attempts').where({ student_id: studentId })) as AnyAttemptRow[];
   const points = await pointsOf(db, attempts);
   return exercises.map((exercise) => {
     const attempt = attempts.find(({ exercise_id }) => exercise_id === exercise.id);
@@ -60,10 +70,11 @@ export async function studentList(db: Knex, studentId: string, now: Date): Promi
     const ready = resultReady(attempt, exercise, now);
     return {
       id: exercise.id,
+      kind: exercise.kind,
       title: exercise.title,
       className: exercise.class_name,
       clientName: exercise.kase.client.name,
-      now: looksOf(exercise).now,
+      now: nowLookOf(exercise),
       dueAt: exercise.due_at.toISOString(),
       state: standing.state,
       late: standing.late || (!attempt?.submitted_at && now > exercise.due_at),

@@ -2,8 +2,8 @@ import type { ClassDetail, ClassSummary, Standing } from '@cimbel/contract';
 import { DEFAULT_HOUSE_RULES } from '@cimbel/core/theory';
 import type { Knex } from 'knex';
 import { randomInt } from 'node:crypto';
-import { attemptsOf, pointsOf, standingOf, type AttemptRow } from '../attempts/store';
-import { isReleased, maxPoints, type ExerciseRow } from '../exercises/row';
+import { attemptsOf, pointsOf, standingOf, type AnyAttemptRow } from '../attempts/store';
+import { isReleased, maxPoints, type AnyExerciseRow } from '../exercises/row';
 import type { ClassRow } from './access';
 
 /** No O/0, I/1, so that a code read out in class is typed right. */
@@ -53,7 +53,7 @@ export function studentsOf(db: Knex, classId: string): Promise<{ id: string; nam
 export async function classDetail(db: Knex, row: ClassRow, now: Date): Promise<ClassDetail> {
   const [students, exercises] = await Promise.all([
     studentsOf(db, row.id),
-    db<ExerciseRow>('exercises').where({ class_id: row.id }).orderBy('due_at'),
+    db<AnyExerciseRow>('exercises').where({ class_id: row.id }).orderBy('due_at'),
   ]);
   const ids = exercises.map(({ id }) => id);
   const attempts = await attemptsOf(db, ids);
@@ -62,7 +62,7 @@ export async function classDetail(db: Knex, row: ClassRow, now: Date): Promise<C
     Object.fromEntries(
       exercises.map((exercise) => {
         const attempt = attempts.find(
-          (a: AttemptRow) => a.exercise_id === exercise.id && a.student_id === studentId,
+          (a: AnyAttemptRow) => a.exercise_id === exercise.id && a.student_id === studentId,
         );
         return [exercise.id, standingOf(attempt, exercise, points)];
       }),
@@ -74,6 +74,7 @@ export async function classDetail(db: Knex, row: ClassRow, now: Date): Promise<C
     houseRules: row.house_rules,
     exercises: exercises.map((exercise) => ({
       id: exercise.id,
+      kind: exercise.kind,
       title: exercise.title,
       dueAt: exercise.due_at.toISOString(),
       max: maxPoints(exercise.rubric),

@@ -3,12 +3,14 @@ import pg from 'pg';
 import * as slice from './migrations/001_slice';
 import * as reading from './migrations/002_reading';
 import * as shadeBooks from './migrations/003_shade_books';
+import * as services from './migrations/004_services';
 
 const MIGRATIONS: Record<string, { up: (knex: Knex) => Promise<void>; down: (knex: Knex) => Promise<void> }> =
   {
     '001_slice': slice,
     '002_reading': reading,
     '003_shade_books': shadeBooks,
+    '004_services': services,
   };
 
 /** Migrations are code in the bundle rather than files on disk, so that one file is the whole server. */

@@ -1,6 +1,6 @@
 import { exerciseChangeSchema } from '@cimbel/contract';
 import { route, type Route } from '../http/route';
-import { ownExercise } from './access';
+import { ownAnyExercise, ownExercise } from './access';
 import { changeExercise, deleteExercise } from './store';
 import { educatorView } from './view';
 
@@ -16,7 +16,7 @@ export const exerciseRoutes = (): Route[] => [
     method: 'patch',
     path: '/api/exercises/:exerciseId',
     who: 'educator',
-    reach: ownExercise,
+    reach: ownAnyExercise,
     body: exerciseChangeSchema,
     handle: ({ db, now, reached, body }) => changeExercise(db, reached, body, now()),
   }),
@@ -24,7 +24,7 @@ export const exerciseRoutes = (): Route[] => [
     method: 'delete',
     path: '/api/exercises/:exerciseId',
     who: 'educator',
-    reach: ownExercise,
+    reach: ownAnyExercise,
     handle: ({ db, reached }) => deleteExercise(db, reached),
   }),
 ];

@@ -1,34 +1,49 @@
 import type { Release } from '@cimbel/contract';
 import { seedFrom } from '@cimbel/core';
-import type { Rubric } from '@cimbel/core/grade';
+import type { BenchStep, Rubric, ServiceRubric } from '@cimbel/core/grade';
+import { strandOfZone, stretchesOf, wishLook, type ServiceCase } from '@cimbel/core/plan';
 import type { Line } from '@cimbel/core/shades';
-import type { Case, Key } from '@cimbel/core/solve';
+import type { Case, Key, Solution } from '@cimbel/core/solve';
 import type { HouseRules } from '@cimbel/core/theory';
-import { naturalLook, toneLook } from '@cimbel/core/tress';
+import { naturalLook, strandLook, toneLook } from '@cimbel/core/tress';
 
-export interface ExerciseRow {
+/** What is the same of everything that is set for a class with a due time. */
+export interface SetRow {
   id: string;
   class_id: string;
   title: string;
-  kase: Case;
-  line: Line;
   house_rules: HouseRules;
-  rubric: Rubric;
-  key: Key;
   due_at: Date;
   release: Release;
   released_at: Date | null;
   created_at: Date;
 }
 
-export const maxPoints = (rubric: Rubric) =>
+/** A formula for one zone. */
+export interface ExerciseRow extends SetRow {
+  kind: 'formula';
+  kase: Case;
+  line: Line;
+  rubric: Rubric;
+  key: Key;
+}
+
+/** A whole service on a head: the lines at hand and the solution are kept as they were when it was set. */
+export interface ServiceRow extends SetRow {
+  kind: 'service';
+  kase: ServiceCase;
+  line: Line[];
+  rubric: ServiceRubric;
+  key: Solution;
+  open_steps: BenchStep[];
+}
+export type AnyExerciseRow = ExerciseRow | ServiceRow;
+
+export const maxPoints = (rubric: Rubric | ServiceRubric) =>
   Object.values(rubric).reduce<number>((sum, points) => sum + (points ?? 0), 0);
 
 /** Whether those who handed in may see marks and key. `onSubmit` opens it to each as they hand in. */
-export function isReleased(
-  exercise: Pick<ExerciseRow, 'release' | 'released_at' | 'due_at'>,
-  now: Date,
-): boolean {
+export function isReleased(exercise: Pick<SetRow, 'release' | 'released_at' | 'due_at'>, now: Date): boolean {
   if (exercise.released_at) return true;
   return exercise.release === 'onSubmit' || (exercise.release === 'onDue' && now >= exercise.due_at);
 }
@@ -39,3 +54,20 @@ export function looksOf(exercise: Pick<ExerciseRow, 'id' | 'kase'>) {
   const { zone, target } = exercise.kase;
   return { now: naturalLook(zone, seed), target: toneLook(target.level, target.tone, seed + 1) };
 }
+
+/** The head of a service and its wish, as the eye sees them. */
+export function serviceLooksOf({ id, kase }: Pick<ServiceRow, 'id' | 'kase'>) {
+  const seed = seedFrom(id);
+  const stretches = stretchesOf(kase.head).map(({ zone, from, to }) => ({
+    from,
+    to,
+    strand: strandOfZone(kase.head, zone),
+  }));
+  return {
+    now: strandLook(stretches, 'daylight', kase.head.form, seed),
+    target: wishLook(kase, 'daylight', seed + 1),
+  };
+}
+
+export const nowLookOf = (exercise: AnyExerciseRow) =>
+  exercise.kind === 'service' ? serviceLooksOf(exercise).now : looksOf(exercise).now;

@@ -6,7 +6,7 @@ import type { z } from 'zod';
 import type { ClassRow } from '../classes/access';
 import { HttpError, invalidField } from '../http/errors';
 import { lineForCase } from '../shade-books/store';
-import type { ExerciseRow } from './row';
+import type { SetRow } from './row';
 
 async function lineOf(db: Knex, kase: Case, educatorId: string): Promise<Line> {
   const line = await lineForCase(db, kase.lineId, educatorId);
@@ -60,7 +60,7 @@ export async function createExercise(
 
 export async function changeExercise(
   db: Knex,
-  exercise: ExerciseRow,
+  exercise: SetRow,
   change: ExerciseChange,
   now: Date,
 ): Promise<void> {
@@ -75,7 +75,7 @@ export async function changeExercise(
 }
 
 /** Only while nobody has handed in: answers are never thrown away with the exercise. */
-export async function deleteExercise(db: Knex, exercise: ExerciseRow): Promise<void> {
+export async function deleteExercise(db: Knex, exercise: SetRow): Promise<void> {
   await db.transaction(async (trx) => {
     await trx('exercises').where({ id: exercise.id }).forUpdate().first();
     const handedIn = await trx('attempts')

@@ -1,6 +1,7 @@
 import type { Account, Role } from '@cimbel/contract';
 import { aCase } from '@cimbel/core/testing/cases';
-import { defaultRubric } from '@cimbel/core/grade';
+import { shippedCase } from '@cimbel/core/cases';
+import { BENCH_STEPS, defaultRubric } from '@cimbel/core/grade';
 import { shippedLine } from '@cimbel/core/shades';
 import type { Case } from '@cimbel/core/solve';
 import type { Express } from 'express';
@@ -103,6 +104,20 @@ export function exerciseBody(change: object = {}) {
   };
 }
 
+/** A whole service, by a shipped case. */
+export function serviceBody(change: object = {}) {
+  const { kase } = shippedCase('retouch-grey')!;
+  return {
+    title: kase.title,
+    kase,
+    open: [...BENCH_STEPS],
+    rubric: { reading: 3, route: 5, depth: 4, tone: 4, greyShare: 3, developer: 4, safety: 3 },
+    dueAt: '2026-03-09T18:00:00Z',
+    release: 'manual',
+    ...change,
+  };
+}
+
 export const TEST_BODY = {
   title: 'Levels and tones',
   parts: [
@@ -143,6 +158,7 @@ export async function classroom(h: Harness) {
   const bookId: string = (
     await educator.post('/api/shade-books', { line: shippedLine('tarnwick'), version: 0 }).expect(201)
   ).body.id;
+  const serviceId = await made('services', serviceBody());
   const practiceId = await made('practices', PRACTICE_BODY);
   const testId = await made('reading-tests', TEST_BODY);
   const sittingId: string = (await student.post(`/api/my/reading-tests/${testId}/sittings`).expect(200)).body
@@ -156,6 +172,7 @@ export async function classroom(h: Harness) {
     classId,
     joinCode,
     exerciseId,
+    serviceId,
     bookId,
     practiceId,
     testId,

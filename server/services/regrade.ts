@@ -1,0 +1,98 @@
+import type { Regrade } from '@cimbel/contract';
+import { gradeService, type ServiceRubric } from '@cimbel/core/grade';
+import type { Knex } from 'knex';
+import { setImmediate } from 'node:timers/promises';
+import type { ServiceAttemptRow } from '../attempts/store';
+import type { ServiceRow } from '../exercises/row';
+import { HttpError } from '../http/errors';
+import { gradingOf } from './store';
+
+interface RegradeRow {
+  exercise_id: string;
+  total: number;
+  done: number;
+  changed: number;
+  started_at: Date;
+  finished_at: Date | null;
+}
+
+/** Answers marked between two looks at other work: some ten milliseconds of it. */
+const AT_ONCE = 10;
+/** Answers read from and written to the database together. */
+const CHUNK = 250;
+/** A run that has not moved for so long was cut off with its server, and may be begun again. */
+const LOST_AFTER_MS = 60_000;
+
+export async function regradeOf(db: Knex, exerciseId: string): Promise<Regrade | null> {
+  const row = await db<RegradeRow>('regrades').where({ exercise_id: exerciseId }).first();
+  if (!row) return null;
+  const { total, done, changed, finished_at } = row;
+  return { total, done, changed, finished: finished_at !== null };
+}
+
+/**
+ * Begins to mark all handed-in answers of a service again, perhaps by another rubric, and answers at once with how many
+ * there are. What the educator has changed by hand stays. Solution, lines and rules are those the service was set with,
+ * so that the same rubric gives the same grades to the letter.
+ */
+export async function startRegrade(
+  db: Knex,
+  service: ServiceRow,
+  rubric: ServiceRubric | undefined,
+  now: Date,
+): Promise<{ begun: Regrade; run: Promise<void> }> {
+  return db
+    .transaction(async (trx) => {
+      const kept = await trx<RegradeRow>('regrades').where({ exercise_id: service.id }).forUpdate().first();
+      if (kept && kept.finished_at === null && now.getTime() - kept.started_at.getTime() < LOST_AFTER_MS)
+        throw new HttpError(
+          409,
+          'regrade.running',
+          'The answers are being marked again already. Wait until it has ended.',
+        );
+      if (rubric)
+        await trx('exercises')
+          .where({ id: service.id })
+          .update({ rubric: JSON.stringify(rubric) });
+      const counted = await trx('attempts')
+        .where({ exercise_id: service.id })
+        .whereNotNull('submitted_at')
+        .count<{ count: string }[]>();
+      const total = Number(counted[0].count);
+      const row = { exercise_id: service.id, total, done: 0, changed: 0, started_at: now, finished_at: null };
+      await trx('regrades').insert(row).onConflict('exercise_id').merge();
+      return { begun: { total, done: 0, changed: 0, finished: false } };
+    })
+    .then(({ begun }) => ({ begun, run: regradeAll(db, { ...service, rubric: rubric ?? service.rubric }) }));
+}
+
+async function regradeAll(db: Knex, service: ServiceRow): Promise<void> {
+  const input = gradingOf(service);
+  let after = '00000000-0000-0000-0000-000000000000';
+  for (;;) {
+    const rows: ServiceAttemptRow[] = await db('attempts')
+      .where({ exercise_id: service.id })
+      .whereNotNull('submitted_at')
+      .where('id', '>', after)
+      .orderBy('id')
+      .limit(CHUNK);
+    if (rows.length === 0) break;
+    after = rows[rows.length - 1].id;
+    let changed = 0;
+    const grades: { id: string; grade: string }[] = [];
+    for (const [i, { id, answer, grade }] of rows.entries()) {
+      const made = gradeService(input, answer);
+      if (made.points !== grade!.points || made.max !== grade!.max) changed++;
+      grades.push({ id, grade: JSON.stringify(made) });
+      if (i % AT_ONCE === 0) await setImmediate();
+    }
+    await db.raw(
+      `update attempts set grade = fresh.grade::jsonb
+         from (select unnest(?::uuid[]) as id, unnest(?::text[]) as grade) as fresh
+        where attempts.id = fresh.id`,
+      [grades.map(({ id }) => id), grades.map(({ grade }) => grade)],
+    );
+    await db('regrades').where({ exercise_id: service.id }).increment({ done: rows.length, changed });
+  }
+  await db('regrades').where({ exercise_id: service.id }).update({ finished_at: db.fn.now() });
+}
