@@ -115,19 +115,7 @@ export interface Revealed {
 
 export const playSchema = z.object({ bowls: z.array(bowlSchema).max(8), steps: z.array(stepSchema).max(16) });
 export type PlayAsked = z.infer<typeof playSchema>;
-/** The student's own plan on the head, minute by minute, as the eye would see it: colours, no figures. */
-export interface PlayShown {
-  minutes: number;
-  frames: {
-    minute: number;
-    zones: TressLook['zones'];
-    shine: number;
-    /** Zones under a product: foam or cream hides them until a strand is wiped. */
-    covered: HeadZone[];
-    /** Zones whose hair is giving way. */
-    failing: HeadZone[];
-  }[];
-}
+export type { PlayShown } from '@cimbel/core/plan';
 
 /** A handed-in plan beside the computed one. */
 export interface ServiceResult {

@@ -6,3 +6,4 @@ export * from './bowl';
 export * from './strand-of-zone';
 export * from './play';
 export * from './reveal';
+export * from './shown';

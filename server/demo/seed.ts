@@ -9,6 +9,7 @@ import { createClass, joinClass } from '../classes/store';
 import type { ExerciseRow } from '../exercises/row';
 import { changeExercise, createExercise } from '../exercises/store';
 import { seedReading } from './reading';
+import { seedServices } from './services';
 import {
   ANSWERS_DUE,
   ANSWERS_GRADED,
@@ -128,6 +129,7 @@ async function seed(db: Knex, now: Date): Promise<void> {
   );
   await handInAll(due, ANSWERS_DUE, after(-3 * DAY_MS), 3 * HOUR_MS);
   await seedReading(db, evening, students, now);
+  await seedServices(db, evening, students, evening6);
 }
 
 /** A demo answer is the key with the slips that make it a student's. */

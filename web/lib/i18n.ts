@@ -1,17 +1,33 @@
 import { format as formatDate } from 'date-fns';
 import i18next from 'i18next';
 import { initReactI18next } from 'react-i18next';
+import consultReasons from '../locales/en/consult-reasons.json';
 import craft from '../locales/en/craft.json';
 import drill from '../locales/en/drill.json';
 import drillReasons from '../locales/en/drill-reasons.json';
 import reasons from '../locales/en/reasons.json';
+import routeReasons from '../locales/en/route-reasons.json';
+import serviceReasons from '../locales/en/service-reasons.json';
 import ui from '../locales/en/ui.json';
 
 /**
  * Every word shown comes from the locale files. Reasons of the core are codes with parameters; the formats below turn a
  * parameter into the craft's own notation, so that a sentence reads `{{given, level}}` and nothing is put together by hand.
  */
-export const LOCALES = { en: { ui, craft, drill, reasons: { ...reasons, drill: drillReasons } } } as const;
+export const LOCALES = {
+  en: {
+    ui,
+    craft,
+    drill,
+    reasons: {
+      ...reasons,
+      drill: drillReasons,
+      service: serviceReasons,
+      route: routeReasons,
+      ...consultReasons,
+    },
+  },
+} as const;
 const RIGHT_TO_LEFT = new Set(['ar', 'fa', 'he', 'ur']);
 
 const number = (digits: number) => (value: number, language?: string) =>
@@ -31,6 +47,8 @@ void i18n.use(initReactI18next).init({
 const formatter = i18n.services.formatter!;
 formatter.add('level', number(2));
 formatter.add('levels', (value) => i18n.t('levels', { ns: 'craft', count: value }));
+for (const counted of ['weeks', 'visits'] as const)
+  formatter.add(counted, (value) => i18n.t(counted, { ns: 'craft', count: value }));
 formatter.add('grams', (value, language) => `${number(1)(value, language)} g`);
 formatter.add('minutes', (value, language) => `${number(0)(value, language)} min`);
 formatter.add('vol', (value, language) => `${number(1)(value, language)} vol`);
@@ -70,6 +88,12 @@ for (const list of [
   'scalp',
   'watch',
   'dilutionRule',
+  'headZone',
+  'route',
+  'layer',
+  'question',
+  'hairTest',
+  'aftercare',
 ] as const) {
   formatter.add(list, (value, _language, options: { cap?: boolean }) => {
     const words = i18n.t(`${list}.${value}`, { ns: 'craft' });

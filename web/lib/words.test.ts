@@ -192,8 +192,17 @@ describe('words', () => {
       seen.add(reading.reason.code);
       expectWorded(reading.reason);
     }
-    // Reasons of the drills have a test of their own.
-    const { drill: _, ...marking } = LOCALES.en.reasons;
+    // Reasons of the drills and of whole services have tests of their own.
+    const {
+      drill: _drill,
+      service: _s,
+      route: _r,
+      danger: _d,
+      stop: _t,
+      reveal: _v,
+      solve: _l,
+      ...marking
+    } = LOCALES.en.reasons;
     expect(leaves(marking).filter((code) => !seen.has(code))).toEqual([]);
   });
 

@@ -73,9 +73,12 @@ function ClassTable({ detail }: { detail: ClassDetail }) {
             <th scope="col" className="px-3 py-2 text-start">
               {t('class.student')}
             </th>
-            {detail.exercises.map(({ id, title, dueAt }) => (
+            {detail.exercises.map(({ id, kind, title, dueAt }) => (
               <th key={id} scope="col" className="px-3 py-2 text-end">
-                <Link to={`/exercises/${id}`} className="underline underline-offset-4">
+                <Link
+                  to={`/${kind === 'service' ? 'services' : 'exercises'}/${id}`}
+                  className="underline underline-offset-4"
+                >
                   {title}
                 </Link>
                 <span className="text-quiet block text-sm font-normal">
@@ -123,6 +126,9 @@ function ClassBody({ detail }: { detail: ClassDetail }) {
           {detail.name}
         </PageTitle>
         <JoinCode code={detail.joinCode} />
+        <ButtonLink icon={<Plus aria-hidden className="size-5" />} to={`/classes/${detail.id}/new-service`}>
+          {t('class.newService')}
+        </ButtonLink>
         <ButtonLink
           weight="main"
           icon={<Plus aria-hidden className="size-5" />}

@@ -32,6 +32,30 @@ export const router = createBrowserRouter([
             path: '/due/:exerciseId/result',
             lazy: async () => ({ Component: (await import('./student-result')).StudentResult }),
           },
+          {
+            path: '/bench/:exerciseId',
+            lazy: async () => ({ Component: (await import('./service-bench')).ServiceBenchPage }),
+          },
+          {
+            path: '/bench/:exerciseId/result',
+            lazy: async () => ({ Component: (await import('./service-result')).ServiceResultPage }),
+          },
+          {
+            path: '/bench/:exerciseId/again',
+            lazy: async () => ({ Component: (await import('./service-again')).ServiceAgainPage }),
+          },
+          {
+            path: '/services/:exerciseId',
+            lazy: async () => ({ Component: (await import('./service')).ServicePage }),
+          },
+          {
+            path: '/plans/:attemptId',
+            lazy: async () => ({ Component: (await import('./plan-review')).PlanReviewPage }),
+          },
+          {
+            path: '/classes/:classId/new-service',
+            lazy: async () => ({ Component: (await import('./new-service')).NewServicePage }),
+          },
           { path: '/classes', lazy: async () => ({ Component: (await import('./classes')).Classes }) },
           {
             path: '/classes/:classId',

@@ -1,4 +1,5 @@
 import type { StudentExercise } from '@cimbel/contract';
+import { EMPTY_ANSWER } from '@cimbel/core/grade';
 import { useQuery } from '@tanstack/react-query';
 import { useCallback, useState } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -36,7 +37,10 @@ function useStep(): [Step, (step: Step) => void] {
 
 function Bench({ exercise }: { exercise: StudentExercise }) {
   const { t } = useTranslation();
-  const draft = useDraft(exercise, useMe().id);
+  const draft = useDraft(
+    { ...exercise, url: `/api/my/exercises/${exercise.id}`, empty: EMPTY_ANSWER },
+    useMe().id,
+  );
   const [step, go] = useStep();
   const [seen, setSeen] = useState<ReadonlySet<Step>>(() => new Set(exercise.draft ? STEPS : [step]));
   const goTo = (next: Step) => {
@@ -61,6 +65,7 @@ function Bench({ exercise }: { exercise: StudentExercise }) {
         steps={STEPS}
         current={step}
         complete={(one) => isComplete(one, draft.answer, seen)}
+        name={(one) => t(`bench.step.${one}`)}
         onGo={goTo}
       />
       <div className="flex-1">

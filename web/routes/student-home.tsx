@@ -61,7 +61,8 @@ function JoinClass() {
 
 function HangingExercise({ exercise }: { exercise: StudentExerciseSummary }) {
   const { t } = useTranslation();
-  const { id, title, clientName, className, dueAt, state, late, resultReady, points, max } = exercise;
+  const { id, kind, title, clientName, className, dueAt, state, late, resultReady, points, max } = exercise;
+  const at = `/${kind === 'service' ? 'bench' : 'due'}/${id}`;
   const handedIn = state === 'handedIn';
   const overdue = late && !handedIn;
   return (
@@ -94,12 +95,12 @@ function HangingExercise({ exercise }: { exercise: StudentExerciseSummary }) {
           )}
           {handedIn ? (
             resultReady ? (
-              <ButtonLink to={`/due/${id}/result`}>{t('student.seeResult')}</ButtonLink>
+              <ButtonLink to={`${at}/result`}>{t('student.seeResult')}</ButtonLink>
             ) : (
               <p className="text-quiet">{t('student.waiting')}</p>
             )
           ) : (
-            <ButtonLink weight="main" to={`/due/${id}`}>
+            <ButtonLink weight="main" to={at}>
               {t(state === 'inWork' ? 'student.continue' : 'student.start')}
             </ButtonLink>
           )}

@@ -95,7 +95,7 @@ function scoreVol(part: SeenPart, seen: SeenStep, terms: Terms, context: JudgeCo
   return scored(share, ...findings);
 }
 
-/** Terms of the line a step uses; where the line is refused for the layer, what it may do at all. */
+/** What the line of a step says for a layer; null where the line cannot do it. */
 export function termsSeen(
   { task, route }: SeenPart,
   layer: SeenPart['layers'][number]['layer'],
@@ -103,8 +103,7 @@ export function termsSeen(
   context: JudgeContext,
   startsFirst = false,
 ): Terms | null {
-  const terms = termsOf(task, route, layer, seen.line, context.rules, startsFirst);
-  return 'refused' in terms ? null : terms;
+  return termsOf(task, route, layer, seen.line, context.rules, startsFirst);
 }
 
 export function markDeveloper(context: JudgeContext): Scored | null {

@@ -82,7 +82,7 @@ function lighten(
 ): ChosenLayer | null {
   for (const line of linesFor(layer, lines)) {
     const terms = jobs.map(({ task, route }) => termsOf(task, route, layer, line, rules));
-    if (terms.some((one) => 'refused' in one)) continue;
+    if (terms.some((one) => one === null)) continue;
     const all = terms as Terms[];
     const shared = all[0].vols.filter((vol) => all.every(({ vols }) => vols.includes(vol)));
     for (const vol of inOrder(shared, jobs[0].task)) {
@@ -109,7 +109,7 @@ function plain(
   if (!line) return null;
   const { task, route } = jobs[0];
   const terms = termsOf(task, route, layer, line, rules);
-  if ('refused' in terms) return null;
+  if (!terms) return null;
   const minutes = jobs.map(() => terms.minutes.best);
   if (layer.role === 'remove') {
     const [vol, ratio] = [terms.vols[0], terms.ratios[0]];
@@ -178,7 +178,7 @@ function* colours(
 ): Generator<{ chosen: ChosenLayer; labs: Lab[]; price: number }> {
   for (const [rank, line] of linesFor(layer, lines).entries()) {
     const terms = jobs.map(({ task, route }, i) => termsOf(task, route, layer, line, rules, startsFirst[i]));
-    if (terms.some((one) => 'refused' in one)) continue;
+    if (terms.some((one) => one === null)) continue;
     const all = terms as Terms[];
     const shared = all[0].vols.filter((one) => all.every(({ vols }) => vols.includes(one)));
     const product: ProductKind = layer.need!.highLift ? 'highLift' : line.kind;

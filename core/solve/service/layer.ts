@@ -1,6 +1,5 @@
 import { isWarm, type Tone } from '../../colour';
 import type { ProductKind } from '../../process';
-import { reason, type Reason } from '../../reason';
 import type { Line } from '../../shades';
 import {
   chooseDeveloper,
@@ -50,7 +49,6 @@ export interface Terms {
   volsWithExtraNatural: number[];
   ratios: number[];
   minutes: { best: number; min: number; max: number };
-  reasons: Reason[];
 }
 
 /** No natural series is asked for; what is put in thins the tone. */
@@ -170,9 +168,9 @@ export const HEAD_START = { least: 10, most: 20 };
 /** Ends refreshed at the end: the last minutes (A1). */
 const REFRESH_MINUTES = span(10, 5, 10);
 const LIGHTENER_LEAST = 5;
-const none: Omit<Terms, 'minutes'> = { vols: [], volsWithExtraNatural: [], ratios: [], reasons: [] };
+const none: Omit<Terms, 'minutes'> = { vols: [], volsWithExtraNatural: [], ratios: [] };
 
-/** What a line's directions and the class's rules ask of a layer; refused where the line cannot do it. */
+/** What a line's directions and the class's rules ask of a layer; null where the line cannot do it. */
 export function termsOf(
   task: Task,
   route: Route,
@@ -180,7 +178,7 @@ export function termsOf(
   line: Line,
   rules: HouseRules,
   startsFirst = false,
-): Terms | { refused: Reason } {
+): Terms | null {
   const { minutes } = line;
   switch (layer.role) {
     case 'remove':
@@ -189,13 +187,12 @@ export function termsOf(
       return { ...none, minutes: span(15, 10, 15) };
     case 'lighten': {
       const vols = lightenerVols(task.place, rules).filter((vol) => line.developersVol.includes(vol));
-      if (vols.length === 0) return { refused: reason('developer.noneAllowed', 'D4', { line: line.name }) };
+      if (vols.length === 0) return null;
       return {
         ...none,
         vols,
         ratios: line.ratios,
         minutes: span(minutes.standard, LIGHTENER_LEAST, minutes.standard),
-        reasons: [reason('developer.lightener', 'D4', { place: task.place, vol: Math.max(...vols) })],
       };
     }
     case 'colour':
@@ -206,8 +203,7 @@ export function termsOf(
   if (layer.need?.highLift) {
     const levels = target(task) - task.natural;
     const vols = line.developersVol.filter((vol) => vol >= (levels <= 3 ? 30 : 40));
-    if (!line.highLift || vols.length === 0)
-      return { refused: reason('developer.noHighLift', 'D2', { line: line.name }) };
+    if (!line.highLift || vols.length === 0) return null;
     return {
       ...none,
       vols,
@@ -219,7 +215,6 @@ export function termsOf(
             line.highLift.minutes + HEAD_START.most,
           )
         : span(line.highLift.minutes, line.highLift.minutes - 5),
-      reasons: [reason('developer.highLift', 'D2', { vol: vols[0], levels })],
     };
   }
   if (layer.refresh)
@@ -236,7 +231,7 @@ export function termsOf(
     line,
     rules,
   );
-  if (!choice.ok) return { refused: choice.reasons[0] };
+  if (!choice.ok) return null;
   const vols = [choice.vol];
   const volsWithExtraNatural: number[] = [];
   for (const also of choice.alsoVol) (also.onlyWithExtraNatural ? volsWithExtraNatural : vols).push(also.vol);
@@ -248,7 +243,7 @@ export function termsOf(
     : startsFirst && route === 'liftWithColour'
       ? span(usual + 15, usual, usual + HEAD_START.most)
       : span(usual);
-  return { vols, volsWithExtraNatural, ratios: line.ratios, minutes: time, reasons: choice.reasons };
+  return { vols, volsWithExtraNatural, ratios: line.ratios, minutes: time };
 }
 const target = (task: Task) => task.target.level;
 

@@ -1,13 +1,13 @@
-import { EMPTY_ANSWER } from '@cimbel/core/grade';
+import { EMPTY_ANSWER, type Answer } from '@cimbel/core/grade';
 import fc from 'fast-check';
 import { draftReducer, type DraftAction, type DraftState } from './draft-state';
 
-const start: DraftState = { past: [], present: EMPTY_ANSWER, future: [] };
-const apply = (actions: DraftAction[]) => actions.reduce(draftReducer, start);
+const start: DraftState<Answer> = { past: [], present: EMPTY_ANSWER, future: [] };
+const apply = (actions: DraftAction<Answer>[]) => actions.reduce(draftReducer<Answer>, start);
 
 describe('an answer being written', () => {
   it('goes back and forth one change at a time; a new change drops what lay ahead', () => {
-    const twice: DraftAction[] = [
+    const twice: DraftAction<Answer>[] = [
       { type: 'change', part: { minutes: 30 } },
       { type: 'change', part: { minutes: 35 } },
     ];

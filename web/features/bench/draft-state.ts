@@ -1,20 +1,15 @@
-import type { Answer } from '@cimbel/core/grade';
-
 /** An answer with its way back and forth. */
-export interface DraftState {
-  past: Answer[];
-  present: Answer;
-  future: Answer[];
+export interface DraftState<A> {
+  past: A[];
+  present: A;
+  future: A[];
 }
-export type DraftAction =
-  | { type: 'change'; part: Partial<Answer> }
-  | { type: 'replace'; answer: Answer }
-  | { type: 'undo' }
-  | { type: 'redo' };
+export type DraftAction<A> =
+  { type: 'change'; part: Partial<A> } | { type: 'replace'; answer: A } | { type: 'undo' } | { type: 'redo' };
 
 const STEPS_KEPT = 100;
 
-export function draftReducer(state: DraftState, action: DraftAction): DraftState {
+export function draftReducer<A extends object>(state: DraftState<A>, action: DraftAction<A>): DraftState<A> {
   const { past, present, future } = state;
   switch (action.type) {
     case 'change': {

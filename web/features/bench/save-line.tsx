@@ -6,8 +6,10 @@ import { Button } from '../../ui/button';
 import { Dialog } from '../../ui/dialog';
 import type { Draft } from './use-draft';
 
+type Kept = Pick<Draft, 'save' | 'savedAt' | 'undo' | 'redo' | 'settle'>;
+
 /** Where the work is kept, and the way back. */
-export function SaveLine({ draft }: { draft: Draft }) {
+export function SaveLine({ draft }: { draft: Kept }) {
   const { t } = useTranslation();
   const { save, savedAt } = draft;
   const words = {
@@ -44,7 +46,7 @@ export function SaveLine({ draft }: { draft: Draft }) {
   );
 }
 
-export function ConflictDialog({ draft }: { draft: Draft }) {
+export function ConflictDialog({ draft }: { draft: Kept }) {
   const { t } = useTranslation();
   const [busy, setBusy] = useState(false);
   const settle = async (choice: 'mine' | 'theirs') => {

@@ -1,17 +1,18 @@
 import { Check } from 'lucide-react';
 import { useTranslation } from 'react-i18next';
-import type { Step } from './steps';
 
 /** The order of the service: where one is, what is complete, what is open. Going anywhere is free. */
-export function ServiceLine({
+export function ServiceLine<Step extends string>({
   steps,
   current,
   complete,
+  name,
   onGo,
 }: {
   steps: readonly Step[];
   current: Step;
   complete: (step: Step) => boolean;
+  name: (step: Step) => string;
   onGo: (step: Step) => void;
 }) {
   const { t } = useTranslation();
@@ -35,7 +36,7 @@ export function ServiceLine({
                 >
                   {done ? <Check className="size-3.5" strokeWidth={3.5} /> : i + 1}
                 </span>
-                {t(`bench.step.${step}`)}
+                {name(step)}
                 <span className="sr-only">{t(done ? 'bench.stepDone' : 'bench.stepOpen')}</span>
               </button>
               {here ? <span aria-hidden className="bg-accent absolute inset-x-0 -bottom-0.5 h-1" /> : null}

@@ -1,14 +1,24 @@
-import type { DraftSaved, StudentExercise } from '@cimbel/contract';
-import { EMPTY_ANSWER, type Answer } from '@cimbel/core/grade';
+import type { DraftSaved } from '@cimbel/contract';
 import { useCallback, useEffect, useReducer, useRef, useState } from 'react';
+import type { Answer } from '@cimbel/core/grade';
 import { api, asApiError } from '../../lib/api';
 import { newId } from '../../lib/id';
 import { keep, readKept } from '../../lib/storage';
 import { draftReducer, type DraftState } from './draft-state';
 
+/** What is being written, where it is kept, and what the server last had of it. */
+export interface Drafted<A> {
+  id: string;
+  /** Address of the exercise; the draft lies under it. */
+  url: string;
+  empty: A;
+  draft: { answer: A; version: number; updatedAt: string } | null;
+  submittedAt: string | null;
+}
+
 /** What this device holds of an answer; `unsent` until the server has confirmed it. */
-interface KeptDraft {
-  answer: Answer;
+interface KeptDraft<A> {
+  answer: A;
   version: number;
   unsent: boolean;
 }
@@ -27,16 +37,16 @@ function deviceName(): string {
   return made;
 }
 
-function startFrom(
-  exercise: StudentExercise,
-  kept: KeptDraft | null,
-): { state: DraftState; version: number; unsent: boolean } {
+function startFrom<A>(
+  exercise: Drafted<A>,
+  kept: KeptDraft<A> | null,
+): { state: DraftState<A>; version: number; unsent: boolean } {
   const server = exercise.draft;
   if (!exercise.submittedAt && kept?.unsent) {
     return { state: { past: [], present: kept.answer, future: [] }, version: kept.version, unsent: true };
   }
   return {
-    state: { past: [], present: server?.answer ?? EMPTY_ANSWER, future: [] },
+    state: { past: [], present: server?.answer ?? exercise.empty, future: [] },
     version: server?.version ?? 0,
     unsent: false,
   };
@@ -46,17 +56,18 @@ function startFrom(
  * A student's answer while it is being written: kept on the device with every change, sent to the server shortly after,
  * sent again when a connection comes back. Nothing is lost by a reload, a dropped connection or a server restart.
  */
-export function useDraft(exercise: StudentExercise, studentId: string) {
-  const place = `cimbel.draft.${studentId}.${exercise.id}`;
-  const [start] = useState(() => startFrom(exercise, readKept<KeptDraft>(place)));
-  const [{ past, present, future }, dispatch] = useReducer(draftReducer, start.state);
+export function useDraft<A extends object>(exercise: Drafted<A>, studentId: string) {
+  const { id, url } = exercise;
+  const place = `cimbel.draft.${studentId}.${id}`;
+  const [start] = useState(() => startFrom(exercise, readKept<KeptDraft<A>>(place)));
+  const [{ past, present, future }, dispatch] = useReducer(draftReducer<A>, start.state);
   const [save, setSave] = useState<SaveState>(
     exercise.submittedAt ? 'closed' : start.unsent ? 'unsaved' : 'saved',
   );
   const [savedAt, setSavedAt] = useState<string | null>(exercise.draft?.updatedAt ?? null);
   const version = useRef(start.version);
   const latest = useRef(present);
-  const sent = useRef<Answer | null>(start.unsent ? null : start.state.present);
+  const sent = useRef<A | null>(start.unsent ? null : start.state.present);
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
   const sending = useRef(false);
   /** The newest `send`, for timers set by an older one. */
@@ -69,7 +80,7 @@ export function useDraft(exercise: StudentExercise, studentId: string) {
     const answer = latest.current;
     setSave('saving');
     try {
-      const saved = await api<DraftSaved>('PUT', `/api/my/exercises/${exercise.id}/draft`, {
+      const saved = await api<DraftSaved>('PUT', `${url}/draft`, {
         answer,
         version: version.current,
         writer: deviceName(),
@@ -78,7 +89,7 @@ export function useDraft(exercise: StudentExercise, studentId: string) {
       sent.current = answer;
       setSavedAt(saved.updatedAt);
       const all = answer === latest.current;
-      keep(place, { answer: latest.current, version: saved.version, unsent: !all } satisfies KeptDraft);
+      keep(place, { answer: latest.current, version: saved.version, unsent: !all } satisfies KeptDraft<A>);
       setSave(all ? 'saved' : 'unsaved');
       if (!all) timer.current = setTimeout(() => void sendAgain.current(), SAVE_AFTER_MS);
     } catch (error) {
@@ -92,7 +103,7 @@ export function useDraft(exercise: StudentExercise, studentId: string) {
     } finally {
       sending.current = false;
     }
-  }, [exercise.id, place]);
+  }, [url, place]);
 
   useEffect(() => {
     sendAgain.current = send;
@@ -101,7 +112,7 @@ export function useDraft(exercise: StudentExercise, studentId: string) {
   useEffect(() => {
     if (present === latest.current) return;
     latest.current = present;
-    keep(place, { answer: present, version: version.current, unsent: true } satisfies KeptDraft);
+    keep(place, { answer: present, version: version.current, unsent: true } satisfies KeptDraft<A>);
     setSave((now) => (now === 'conflict' || now === 'closed' || now === 'offline' ? now : 'unsaved'));
     clearTimeout(timer.current);
     timer.current = setTimeout(() => void sendAgain.current(), SAVE_AFTER_MS);
@@ -120,7 +131,7 @@ export function useDraft(exercise: StudentExercise, studentId: string) {
 
   const settle = useCallback(
     async (choice: 'mine' | 'theirs') => {
-      const fresh = await api<StudentExercise>('GET', `/api/my/exercises/${exercise.id}`);
+      const fresh = await api<Pick<Drafted<A>, 'draft'>>('GET', url);
       version.current = fresh.draft?.version ?? 0;
       if (choice === 'theirs' && fresh.draft) {
         sent.current = fresh.draft.answer;
@@ -129,7 +140,7 @@ export function useDraft(exercise: StudentExercise, studentId: string) {
           answer: fresh.draft.answer,
           version: version.current,
           unsent: false,
-        } satisfies KeptDraft);
+        } satisfies KeptDraft<A>);
         dispatch({ type: 'replace', answer: fresh.draft.answer });
         setSave('saved');
       } else {
@@ -137,12 +148,12 @@ export function useDraft(exercise: StudentExercise, studentId: string) {
         await sendAgain.current();
       }
     },
-    [exercise.id, place],
+    [url, place],
   );
 
   return {
     answer: present,
-    change: useCallback((part: Partial<Answer>) => dispatch({ type: 'change', part }), []),
+    change: useCallback((part: Partial<A>) => dispatch({ type: 'change', part }), []),
     undo: past.length > 0 ? () => dispatch({ type: 'undo' }) : null,
     redo: future.length > 0 ? () => dispatch({ type: 'redo' }) : null,
     save,
@@ -150,4 +161,6 @@ export function useDraft(exercise: StudentExercise, studentId: string) {
     settle,
   };
 }
-export type Draft = ReturnType<typeof useDraft>;
+/** An answer being written, of any kind; what only shows where it is kept needs no more. */
+export type DraftOf<A extends object> = ReturnType<typeof useDraft<A>>;
+export type Draft = DraftOf<Answer>;

@@ -1,5 +1,4 @@
-import { markChangeSchema, type EducatorResult } from '@cimbel/contract';
-import type { CriterionMark } from '@cimbel/core/grade';
+import { markChangeSchema } from '@cimbel/contract';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -12,28 +11,29 @@ import { Notice } from '../../ui/panel';
 
 /** Another mark for one criterion, with the reason the student will read. The computed mark stays on record. */
 export function ChangeMarkDialog({
-  result,
+  attemptId,
   mark,
+  name,
+  stale,
   onClose,
 }: {
-  result: EducatorResult;
-  mark: CriterionMark;
+  attemptId: string;
+  mark: { criterion: string; points: number; max: number };
+  name: string;
+  /** Queries that show the mark. */
+  stale: readonly (readonly string[])[];
   onClose: () => void;
 }) {
-  const { t } = useTranslation(['ui', 'craft']);
+  const { t } = useTranslation();
   const words = useFieldWords();
   const client = useQueryClient();
   const [points, setPoints] = useState(String(mark.points));
   const [reason, setReason] = useState('');
   const [tried, setTried] = useState(false);
   const change = useMutation({
-    mutationFn: (body: unknown) => api('POST', `/api/attempts/${result.attemptId}/mark-changes`, body),
+    mutationFn: (body: unknown) => api('POST', `/api/attempts/${attemptId}/mark-changes`, body),
     onSuccess: async () => {
-      await Promise.all(
-        [['answer', result.attemptId], ['exercise', result.exerciseId], ['class']].map((queryKey) =>
-          client.invalidateQueries({ queryKey }),
-        ),
-      );
+      await Promise.all(stale.map((queryKey) => client.invalidateQueries({ queryKey })));
       onClose();
     },
   });
@@ -53,7 +53,7 @@ export function ChangeMarkDialog({
     <Dialog
       open
       onClose={onClose}
-      title={t('review.changeFor', { criterion: t(`craft:criterion.${mark.criterion}`) })}
+      title={t('review.changeFor', { criterion: name })}
       actions={
         <>
           <Button onClick={onClose}>{t('action.cancel')}</Button>

@@ -14,7 +14,8 @@ const VERDICTS = {
   open: { icon: CircleDashed, className: 'text-quiet' },
 };
 
-function Verdict({ mark }: { mark: CriterionMark }) {
+/** Right, near, wrong or open: a word and a shape. */
+export function VerdictMark({ mark }: { mark: Pick<CriterionMark, 'verdict' | 'followed'> }) {
   const { t } = useTranslation();
   const name = mark.followed ? 'followed' : mark.verdict;
   const { icon: Icon, className } = VERDICTS[name];
@@ -70,7 +71,7 @@ export function CriteriaTable({
                 <span className="flex flex-wrap items-baseline gap-x-3">
                   <span className="font-semibold">{t(`craft:criterion.${criterion}`)}</span>
                   <span className="text-sm font-normal">
-                    <Verdict mark={mark} />
+                    <VerdictMark mark={mark} />
                   </span>
                 </span>
                 <ul className="text-sm font-normal">

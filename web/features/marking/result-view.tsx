@@ -59,7 +59,7 @@ export function ResultView({
   );
 }
 
-export function PointsLine({ result }: { result: Result }) {
+export function PointsLine({ result }: { result: { grade: { points: number; max: number } } }) {
   const { t } = useTranslation();
   return (
     <p className="font-display text-3xl font-semibold">

@@ -1,0 +1,85 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { useNavigate } from 'react-router';
+import { api, asApiError } from '../../lib/api';
+import { newId } from '../../lib/id';
+import { keep, readKept } from '../../lib/storage';
+import { Button } from '../../ui/button';
+import { Confirm } from '../../ui/dialog';
+import { Notice } from '../../ui/panel';
+
+/** The id is kept, so that an answer sent into a lost connection is the same answer when it is sent again. */
+function submissionId(exerciseId: string): string {
+  const place = `cimbel.submission.${exerciseId}`;
+  const known = readKept<string>(place);
+  if (known) return known;
+  const made = newId();
+  keep(place, made);
+  return made;
+}
+
+/** Hands in once, after asking; what goes wrong is said by field, and sending again is sending once. */
+export function HandInForm({
+  id,
+  url,
+  answer,
+  open,
+  late,
+  resultAt,
+  queryKey,
+}: {
+  id: string;
+  url: string;
+  answer: object;
+  /** Parts that are still open and would get no marks. */
+  open: number;
+  late: boolean;
+  resultAt: string;
+  queryKey: readonly string[];
+}) {
+  const { t } = useTranslation();
+  const navigate = useNavigate();
+  const client = useQueryClient();
+  const [asking, setAsking] = useState(false);
+  const handIn = useMutation({
+    mutationFn: () =>
+      api<{ resultReady: boolean }>('POST', `${url}/submission`, { id: submissionId(id), answer }),
+    onSuccess: async ({ resultReady }) => {
+      await client.invalidateQueries({ queryKey: ['my-exercises'] });
+      await client.invalidateQueries({ queryKey });
+      await navigate(resultReady ? resultAt : '/due');
+    },
+    onSettled: () => setAsking(false),
+  });
+  const error = handIn.isError ? asApiError(handIn.error) : null;
+  return (
+    <>
+      <Notice kind={open === 0 ? 'good' : 'warn'}>
+        {open === 0 ? t('bench.handIn.complete') : t('bench.handIn.open', { count: open })}
+      </Notice>
+      {late ? <Notice kind="warn">{t('bench.handIn.late')}</Notice> : null}
+      {error ? (
+        <Notice kind="bad">
+          {error.offline
+            ? t('bench.handIn.offline')
+            : `${t(`error.${error.code}`)} ${error.fields.map(({ message }) => message).join(' ')}`}
+        </Notice>
+      ) : null}
+      <div>
+        <Button weight="main" onClick={() => setAsking(true)} disabled={handIn.isPending}>
+          {t(handIn.isPending ? 'bench.handIn.sending' : 'bench.handIn.submit')}
+        </Button>
+      </div>
+      <Confirm
+        open={asking}
+        title={t('bench.handIn.confirmTitle')}
+        text={t(open === 0 ? 'bench.handIn.confirm' : 'bench.handIn.confirmOpen')}
+        confirm={t('bench.handIn.submit')}
+        busy={handIn.isPending}
+        onCancel={() => setAsking(false)}
+        onConfirm={() => handIn.mutate()}
+      />
+    </>
+  );
+}

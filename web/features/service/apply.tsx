@@ -1,0 +1,115 @@
+import type { PlayShown, StudentService } from '@cimbel/contract';
+import type { HeadZone, ServicePlan, Step } from '@cimbel/core/plan';
+import { Plus } from 'lucide-react';
+import { useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { asApiError } from '../../lib/api';
+import { Button } from '../../ui/button';
+import { Empty, Notice } from '../../ui/panel';
+import type { DraftOf } from '../bench/use-draft';
+import { ProcessClock, type useClock } from './process-clock';
+import { newStep, rinsedAt } from './schedule';
+import { StepForm } from './step-form';
+import { Timeline } from './timeline';
+
+/** What goes where, when and for how long; and the clock that shows what it does. */
+export function Apply({
+  service,
+  draft,
+  shown,
+  error,
+  control,
+  wiped,
+  onWipe,
+}: {
+  service: StudentService;
+  draft: DraftOf<ServicePlan>;
+  shown: PlayShown | undefined;
+  error: unknown;
+  control: ReturnType<typeof useClock>;
+  wiped: readonly HeadZone[];
+  onWipe: (zone: HeadZone | null) => void;
+}) {
+  const { t } = useTranslation(['ui', 'craft']);
+  const { answer: plan, change } = draft;
+  const [chosen, setChosen] = useState<number | null>(plan.steps.length > 0 ? 0 : null);
+  const zones = service.zones.map(({ zone }) => zone);
+  const set = (index: number, step: Step) =>
+    change({ steps: plan.steps.map((one, i) => (i === index ? step : one)) });
+  const add = (bowl: string) => {
+    const line = service.lines.find(({ id }) => id === plan.bowls.find(({ name }) => name === bowl)?.lineId);
+    const untouched = zones.filter((zone) => !plan.steps.some((step) => step.zones.includes(zone)));
+    change({
+      steps: [...plan.steps, newStep(bowl, line, untouched.length > 0 ? [untouched[0]] : [zones[0]], plan)],
+    });
+    setChosen(plan.steps.length);
+  };
+  const step = chosen === null ? undefined : plan.steps[chosen];
+  const failed = error ? asApiError(error) : null;
+  return (
+    <div className="flex flex-col gap-4">
+      <h2 className="text-2xl">{t('service.applyTitle')}</h2>
+      {plan.bowls.length === 0 ? (
+        <Empty>{t('service.noBowlsYet')}</Empty>
+      ) : (
+        <div className="flex flex-wrap items-center gap-2">
+          <span className="text-sm font-semibold">{t('service.putOn')}</span>
+          {plan.bowls.map(({ name }) => (
+            <Button key={name} icon={<Plus aria-hidden className="size-4" />} onClick={() => add(name)}>
+              {t('service.bowlName', { name })}
+            </Button>
+          ))}
+        </div>
+      )}
+      {plan.steps.length > 0 ? (
+        <>
+          <Timeline
+            zones={zones}
+            steps={plan.steps}
+            chosen={chosen}
+            minute={control.clock.minute}
+            onChoose={setChosen}
+            onMove={set}
+          />
+          <p className="text-quiet text-sm">{t('service.timelineHint')}</p>
+        </>
+      ) : plan.bowls.length > 0 ? (
+        <Empty>{t('service.noSteps')}</Empty>
+      ) : null}
+      {step && chosen !== null ? (
+        <StepForm
+          step={step}
+          zones={zones}
+          bowls={plan.bowls}
+          lines={service.lines}
+          onChange={(next) => set(chosen, next)}
+          onRemove={() => {
+            change({ steps: plan.steps.filter((_, i) => i !== chosen) });
+            setChosen(null);
+          }}
+        />
+      ) : null}
+      {failed ? (
+        <Notice kind="warn">
+          {failed.offline
+            ? t('service.playOffline')
+            : (failed.fields[0]?.message ?? t(`error.${failed.code}`))}
+        </Notice>
+      ) : null}
+      {shown && plan.steps.length > 0 ? (
+        <ProcessClock
+          service={service}
+          plan={plan}
+          shown={shown}
+          control={control}
+          wiped={wiped}
+          onWipe={onWipe}
+          onRinse={(zone, minute) => {
+            change({ steps: rinsedAt(plan.steps, zone, minute) });
+            onWipe(null);
+          }}
+        />
+      ) : null}
+    </div>
+  );
+}

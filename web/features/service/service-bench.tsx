@@ -1,0 +1,151 @@
+import type { PlayShown, StudentService } from '@cimbel/contract';
+import { lastMinute, type HeadZone, type ServicePlan } from '@cimbel/core/plan';
+import { useState, type ReactNode } from 'react';
+import { useTranslation } from 'react-i18next';
+import { useSearchParams } from 'react-router';
+import { dateTime } from '../../lib/i18n';
+import { useShortcuts } from '../../lib/shortcuts';
+import { Button } from '../../ui/button';
+import { PageTitle } from '../../ui/page-title';
+import { ServiceLine } from '../bench/service-line';
+import type { DraftOf } from '../bench/use-draft';
+import { Apply } from './apply';
+import { Consult } from './consult';
+import { Finish } from './finish';
+import { HeadStrand } from './head-strand';
+import { Mix } from './mix';
+import { PlanCard } from './plan-card';
+import { lookAt, useClock } from './process-clock';
+import { Read } from './read';
+import { isStepComplete, stepsOf, type ServiceStep } from './steps';
+import type { Reveals } from './use-reveals';
+
+export function BenchTitle({ service }: { service: StudentService }) {
+  const { t } = useTranslation();
+  return (
+    <div className="flex flex-wrap items-baseline justify-between gap-x-4">
+      <PageTitle back={{ to: '/due', text: t('nav.exercises') }} className="text-xl">
+        {service.title}
+      </PageTitle>
+      <p className="text-quiet text-sm">{t('student.due', { when: dateTime(service.dueAt) })}</p>
+    </div>
+  );
+}
+
+export const SHELL = 'grid min-h-full grid-cols-[76px_minmax(0,1fr)] wide:grid-cols-[320px_minmax(0,1fr)]';
+export const BODY = 'flex min-w-0 flex-col gap-3 px-4 pt-3 wide:px-8';
+
+/** The bench: the strand in view, the service line from consult to hand-in, and the step one is at. */
+export function ServiceBench({
+  service,
+  draft,
+  reveals,
+  play,
+  saveLine,
+  end,
+}: {
+  service: StudentService;
+  /** With what the exercise gives already in it. */
+  draft: DraftOf<ServicePlan>;
+  reveals: Reveals;
+  /** The plan on the head, played wherever the head's figures are known. */
+  play: { data: PlayShown | undefined; error: unknown };
+  saveLine: ReactNode;
+  /** The last step. */
+  end: ReactNode;
+}) {
+  const { t } = useTranslation(['ui', 'craft']);
+  const steps = stepsOf(service);
+  const [params, setParams] = useSearchParams();
+  const step = steps.find((one) => one === params.get('step')) ?? steps[0];
+  const [zone, setZone] = useState<HeadZone>(service.zones[0].zone);
+  const [wiped, setWiped] = useState<HeadZone | null>(null);
+  const plan = draft.answer;
+  const control = useClock(lastMinute(plan));
+  const goTo = (next: ServiceStep) => {
+    setParams({ step: next });
+    window.scrollTo({ top: 0 });
+  };
+  const at = steps.indexOf(step);
+  const move = (by: number) => {
+    const next = steps[at + by];
+    if (next) goTo(next);
+  };
+  useShortcuts({
+    ']': () => move(1),
+    '[': () => move(-1),
+    'mod+z': () => draft.undo?.(),
+    'mod+shift+z': () => draft.redo?.(),
+  });
+  const minute = control.clock.minute;
+  const onClock = step === 'apply' && minute !== null && play.data && plan.steps.length > 0;
+  const atEnd = step === 'finish' && play.data && plan.steps.length > 0;
+  const wipedZones = wiped ? [wiped] : [];
+  const now = onClock
+    ? lookAt(play.data!, minute, service.looks.now, service, wipedZones)
+    : atEnd
+      ? lookAt(play.data!, play.data!.minutes, service.looks.now, service, [])
+      : service.looks.now;
+  const parts = { service, draft };
+  const isClosed = !service.open.includes('apply') || !service.open.includes('mix');
+  return (
+    <div className={SHELL}>
+      <HeadStrand
+        zones={service.zones}
+        looks={{ now, target: service.looks.target }}
+        active={step === 'read' ? zone : null}
+        nowLabel={t('bench.nowOf', { name: service.client.name })}
+        caption={onClock ? t('service.atMinute', { minute }) : t(atEnd ? 'service.yours' : 'bench.now')}
+      />
+      <div className={BODY}>
+        <BenchTitle service={service} />
+        <ServiceLine
+          steps={steps}
+          current={step}
+          complete={(one) => isStepComplete(one, plan, service)}
+          name={(one) => t(one === 'handIn' ? 'bench.step.handIn' : `craft:benchStep.${one}`)}
+          onGo={goTo}
+        />
+        {isClosed && step !== 'handIn' ? (
+          <details className="border-line bg-sheet rounded-sm border p-3">
+            <summary className="cursor-pointer font-semibold">{t('service.givenNote')}</summary>
+            <PlanCard plan={service.given} lines={service.lines} title={t('service.given')} />
+          </details>
+        ) : null}
+        <div className="flex-1">
+          {step === 'consult' ? <Consult {...parts} reveals={reveals} /> : null}
+          {step === 'read' ? <Read {...parts} zone={zone} onZone={setZone} /> : null}
+          {step === 'mix' ? <Mix {...parts} /> : null}
+          {step === 'apply' ? (
+            <Apply
+              {...parts}
+              shown={play.data}
+              error={play.error}
+              control={control}
+              wiped={wipedZones}
+              onWipe={setWiped}
+            />
+          ) : null}
+          {step === 'finish' ? <Finish {...parts} shown={play.data} /> : null}
+          {step === 'handIn' ? end : null}
+        </div>
+        <div className="border-strong-line bg-room sticky bottom-0 -mx-4 flex flex-wrap items-center gap-2 border-t px-4 py-2 wide:-mx-8 wide:px-8">
+          {saveLine}
+          <div className="ms-auto flex gap-2">
+            {at > 0 ? (
+              <Button onClick={() => move(-1)} aria-keyshortcuts="[">
+                {t('action.back')}
+              </Button>
+            ) : null}
+            {at < steps.length - 1 ? (
+              <Button weight="main" onClick={() => move(1)} aria-keyshortcuts="]">
+                {t('action.next')}:{' '}
+                {t(steps[at + 1] === 'handIn' ? 'bench.step.handIn' : `craft:benchStep.${steps[at + 1]}`)}
+              </Button>
+            ) : null}
+          </div>
+        </div>
+      </div>
+    </div>
+  );
+}

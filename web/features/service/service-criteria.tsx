@@ -1,0 +1,83 @@
+import type { ServiceResult } from '@cimbel/contract';
+import type { ServiceCriterionMark } from '@cimbel/core/grade';
+import type { ReactNode } from 'react';
+import { useTranslation } from 'react-i18next';
+import { VerdictMark } from '../marking/criteria-table';
+import { ReasonText } from '../marking/reasons';
+
+/** What was right is said once and shortly; what costs marks is said whole. */
+const IS_RIGHT =
+  /\.(right|rightBlend|caught|checked|rootWaits|stopsAtLine|foils|greyFirst|darkestFirst|inTurn|refreshLast|goesOn|visits|plain|none|vivid|highLift)$/;
+
+/** Every criterion with its mark and why; `action` adds a cell for the educator. */
+export function ServiceCriteria({
+  result,
+  action,
+}: {
+  result: Pick<ServiceResult, 'grade' | 'changes'>;
+  action?: (mark: ServiceCriterionMark) => ReactNode;
+}) {
+  const { t } = useTranslation(['ui', 'craft']);
+  return (
+    <table className="w-full border-collapse">
+      <caption className="sr-only">{t('result.criteria')}</caption>
+      <tbody>
+        {result.grade.criteria.map((mark) => {
+          const { criterion, points, max, findings } = mark;
+          const wrong = findings.filter(({ code }) => !IS_RIGHT.test(code));
+          const right = findings.filter(({ code }) => IS_RIGHT.test(code));
+          const changes = result.changes.filter((change) => change.criterion === criterion);
+          return (
+            <tr key={criterion} className="border-line border-b align-top last:border-b-0">
+              <th scope="row" className="py-2 pe-3 text-start font-normal">
+                <span className="flex flex-wrap items-baseline gap-x-3">
+                  <span className="font-semibold">{t(`craft:serviceCriterion.${criterion}`)}</span>
+                  <span className="text-sm">
+                    <VerdictMark mark={mark} />
+                  </span>
+                </span>
+                <ul className="text-sm">
+                  {wrong.map((finding) => (
+                    <li key={JSON.stringify(finding)}>
+                      <ReasonText reason={finding} />
+                    </li>
+                  ))}
+                  {right.length > 0 ? (
+                    <li>
+                      <details>
+                        <summary className="text-quiet cursor-pointer">
+                          {t('service.rightToo', { count: right.length })}
+                        </summary>
+                        <ul>
+                          {right.map((finding) => (
+                            <li key={JSON.stringify(finding)}>
+                              <ReasonText reason={finding} />
+                            </li>
+                          ))}
+                        </ul>
+                      </details>
+                    </li>
+                  ) : null}
+                  {changes.map((change) => (
+                    <li key={change.at} className="border-accent mt-1 border-s-4 ps-2">
+                      {t('result.changed', {
+                        name: change.by,
+                        from: change.from,
+                        to: change.to,
+                        reason: change.reason,
+                      })}
+                    </li>
+                  ))}
+                </ul>
+              </th>
+              <td className="py-2 text-end whitespace-nowrap">
+                <strong className="text-lg">{points}</strong> / {max}
+              </td>
+              {action ? <td className="py-1 ps-3 text-end">{action(mark)}</td> : null}
+            </tr>
+          );
+        })}
+      </tbody>
+    </table>
+  );
+}

@@ -1,0 +1,45 @@
+import { SERVICE_CRITERIA, stepOfCriterion, type BenchStep, type ServiceRubric } from '@cimbel/core/grade';
+import { useTranslation } from 'react-i18next';
+import { NumberInput } from '../../ui/field';
+
+/** Points for each criterion of the steps that are worked; empty means that it is not marked. */
+export function ServiceRubricFields({
+  rubric,
+  open,
+  onChange,
+}: {
+  rubric: ServiceRubric;
+  open: readonly BenchStep[];
+  onChange: (rubric: ServiceRubric) => void;
+}) {
+  const { t } = useTranslation(['ui', 'craft']);
+  const total = Object.values(rubric).reduce<number>((sum, points) => sum + (points ?? 0), 0);
+  return (
+    <fieldset className="flex flex-col gap-2">
+      <legend className="text-sm font-semibold">
+        {t('set.points')}: {t('set.total', { total })}
+      </legend>
+      <div className="grid gap-x-6 gap-y-1 sm:grid-cols-2">
+        {SERVICE_CRITERIA.filter((criterion) => open.includes(stepOfCriterion(criterion))).map(
+          (criterion) => (
+            <label key={criterion} className="flex items-center justify-between gap-2">
+              {t(`craft:serviceCriterion.${criterion}`)}
+              <NumberInput
+                aria-label={t('set.pointsOf', { criterion: t(`craft:serviceCriterion.${criterion}`) })}
+                value={rubric[criterion] ?? null}
+                min={0}
+                max={100}
+                step={0.5}
+                className="w-20"
+                onValue={(points) => {
+                  const { [criterion]: _, ...others } = rubric;
+                  onChange(points === null ? others : { ...others, [criterion]: points });
+                }}
+              />
+            </label>
+          ),
+        )}
+      </div>
+    </fieldset>
+  );
+}

@@ -1,0 +1,193 @@
+import { PLACEMENTS, STARTS_AT, type Bowl, type HeadZone, type Step } from '@cimbel/core/plan';
+import type { Line } from '@cimbel/core/shades';
+import { Trash2 } from 'lucide-react';
+import { useTranslation } from 'react-i18next';
+import { Button } from '../../ui/button';
+import { Choice, NumberInput, Select } from '../../ui/field';
+import { Sheet } from '../../ui/panel';
+
+const CHECKS = [2, 3, 5, 10, 20];
+const SHARES = [0.2, 0.3, 0.4, 0.5, 0.6];
+
+function Check({ label, on, onChange }: { label: string; on: boolean; onChange: (on: boolean) => void }) {
+  return (
+    <label className="flex min-h-8 items-center gap-2">
+      <input
+        type="checkbox"
+        className="accent-accent size-5"
+        checked={on}
+        onChange={({ target }) => onChange(target.checked)}
+      />
+      {label}
+    </label>
+  );
+}
+
+/** Everything a step says, in words and figures. */
+export function StepForm({
+  step,
+  zones,
+  bowls,
+  lines,
+  onChange,
+  onRemove,
+}: {
+  step: Step;
+  zones: readonly HeadZone[];
+  bowls: readonly Bowl[];
+  lines: readonly Line[];
+  onChange: (step: Step) => void;
+  onRemove: () => void;
+}) {
+  const { t } = useTranslation(['ui', 'craft']);
+  const set = (part: Partial<Step>) => onChange({ ...step, ...part });
+  const lineName = (bowl: Bowl) => lines.find(({ id }) => id === bowl.lineId)?.name ?? t('answer.none');
+  return (
+    <Sheet
+      className="grid gap-x-6 gap-y-3 lg:grid-cols-2"
+      aria-label={t('service.stepOf', { bowl: step.bowl })}
+    >
+      <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
+        <label className="flex items-center gap-2 font-semibold">
+          {t('service.bowl')}
+          <span className="w-52">
+            <Select value={step.bowl} onChange={({ target }) => set({ bowl: target.value })}>
+              {bowls.map((bowl) => (
+                <option key={bowl.name} value={bowl.name}>
+                  {t('service.bowlTab', { name: bowl.name, line: lineName(bowl) })}
+                </option>
+              ))}
+            </Select>
+          </span>
+        </label>
+        <fieldset className="flex flex-wrap gap-x-4">
+          <legend className="sr-only">{t('service.onZones')}</legend>
+          {zones.map((zone) => (
+            <Check
+              key={zone}
+              label={t(`craft:headZone.${zone}`)}
+              on={step.zones.includes(zone)}
+              onChange={(on) => {
+                const next = zones.filter((one) => (one === zone ? on : step.zones.includes(one)));
+                if (next.length > 0) set({ zones: next });
+              }}
+            />
+          ))}
+        </fieldset>
+      </div>
+      <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
+        <label className="flex items-center gap-2 font-semibold">
+          {t('service.start')}
+          <NumberInput
+            aria-label={t('service.start')}
+            value={step.start}
+            min={0}
+            max={300}
+            step={1}
+            className="w-20!"
+            unit="min"
+            onValue={(start) => set({ start: Math.min(300, Math.round(start ?? 0)) })}
+          />
+        </label>
+        <label className="flex items-center gap-2 font-semibold">
+          {t('service.lies')}
+          <NumberInput
+            aria-label={t('service.lies')}
+            value={step.minutes}
+            min={1}
+            max={240}
+            step={1}
+            className="w-20!"
+            unit="min"
+            onValue={(minutes) => set({ minutes: Math.min(240, Math.max(1, Math.round(minutes ?? 1))) })}
+          />
+        </label>
+      </div>
+      <div className="flex flex-wrap items-center gap-3">
+        <Choice
+          label={t('service.placement')}
+          value={step.placement}
+          options={PLACEMENTS.map((value) => ({ value, text: t(`craft:placement.${value}`) }))}
+          onChange={(placement) =>
+            set(
+              placement === 'foils'
+                ? { placement, share: step.share === 1 ? 0.3 : step.share }
+                : { placement, share: 1 },
+            )
+          }
+        />
+        {step.placement === 'foils' ? (
+          <label className="flex items-center gap-2">
+            {t('service.wovenShare')}
+            <span className="w-24">
+              <Select
+                value={String(step.share)}
+                onChange={({ target }) => set({ share: Number(target.value) })}
+              >
+                {[...SHARES, 1].map((share) => (
+                  <option key={share} value={share}>
+                    {t('service.share', { share })}
+                  </option>
+                ))}
+              </Select>
+            </span>
+          </label>
+        ) : null}
+      </div>
+      <div className="flex flex-wrap items-center gap-3">
+        <label className="flex items-center gap-2">
+          {t('service.beginsAt')}
+          <span className="w-28">
+            <Select
+              value={step.startsAt}
+              onChange={({ target }) => set({ startsAt: STARTS_AT.find((one) => one === target.value)! })}
+            >
+              {STARTS_AT.map((place) => (
+                <option key={place} value={place}>
+                  {t(`craft:startsAt.${place}`)}
+                </option>
+              ))}
+            </Select>
+          </span>
+        </label>
+        <label className="flex items-center gap-2">
+          {t('service.checkEvery')}
+          <span className="w-32">
+            <Select
+              value={step.checkEvery === null ? '' : String(step.checkEvery)}
+              onChange={({ target }) =>
+                set({ checkEvery: target.value === '' ? null : Number(target.value) })
+              }
+            >
+              <option value="">{t('service.noCheck')}</option>
+              {CHECKS.map((minutes) => (
+                <option key={minutes} value={minutes}>
+                  {t('service.every', { minutes })}
+                </option>
+              ))}
+            </Select>
+          </span>
+        </label>
+      </div>
+      <div className="flex flex-wrap items-center gap-x-5">
+        <Check
+          label={t('service.stopsAtLine')}
+          on={step.stopsAtLine}
+          onChange={(stopsAtLine) => set({ stopsAtLine })}
+        />
+        <Check label={t('service.wet')} on={step.wet} onChange={(wet) => set({ wet })} />
+        <Check label={t('service.warmth')} on={step.warmth} onChange={(warmth) => set({ warmth })} />
+        <Check
+          label={t('service.staysIn')}
+          on={step.ends === 'stay'}
+          onChange={(stays) => set({ ends: stays ? 'stay' : 'rinse' })}
+        />
+      </div>
+      <div className="flex items-center justify-end">
+        <Button weight="quiet" icon={<Trash2 aria-hidden className="size-4" />} onClick={onRemove}>
+          {t('service.removeStep')}
+        </Button>
+      </div>
+    </Sheet>
+  );
+}

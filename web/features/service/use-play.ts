@@ -1,0 +1,30 @@
+import type { PlayShown } from '@cimbel/contract';
+import type { ServicePlan } from '@cimbel/core/plan';
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useEffect, useState } from 'react';
+import { api } from '../../lib/api';
+
+const SETTLES_AFTER_MS = 350;
+
+/** The plan once it has not changed for a moment, so that dragging a bar does not ask for every minute of the way. */
+function useSettled<T>(value: T): T {
+  const [settled, setSettled] = useState(value);
+  useEffect(() => {
+    const timer = setTimeout(() => setSettled(value), SETTLES_AFTER_MS);
+    return () => clearTimeout(timer);
+  }, [value]);
+  return settled;
+}
+
+/** The student's own plan on the head, minute by minute, reckoned by the server that knows the head. */
+export function usePlay(serviceId: string, { bowls, steps }: Pick<ServicePlan, 'bowls' | 'steps'>) {
+  const asked = useSettled(JSON.stringify({ bowls, steps }));
+  return useQuery({
+    queryKey: ['play', serviceId, asked],
+    queryFn: () => api<PlayShown>('POST', `/api/my/services/${serviceId}/play`, JSON.parse(asked)),
+    enabled: (JSON.parse(asked) as Pick<ServicePlan, 'steps'>).steps.length > 0,
+    placeholderData: keepPreviousData,
+    staleTime: Infinity,
+    retry: false,
+  });
+}

@@ -1,0 +1,58 @@
+import type { Bowl, ServiceCase, Target } from '@cimbel/core/plan';
+import type { Line } from '@cimbel/core/shades';
+import { useTranslation } from 'react-i18next';
+import { i18n } from '../../lib/i18n';
+
+export const grams = (value: number) =>
+  `${new Intl.NumberFormat(i18n.language, { minimumFractionDigits: 1, maximumFractionDigits: 1 }).format(value)} g`;
+
+/** A wish in the craft's notation. */
+export function useWish(): (target: Target) => string {
+  const { t } = useTranslation(['ui', 'craft']);
+  return ({ level, tone, vivid }) =>
+    vivid
+      ? t('service.wishVivid', { level, vivid })
+      : tone.secondary
+        ? t('bench.consult.wishWith', { level, tone: tone.primary, second: tone.secondary })
+        : t('bench.consult.wishText', { level, tone: tone.primary });
+}
+
+/** Every wish of a case, zone by zone, woven strands last. */
+export function useWishes(): (
+  kase: Pick<ServiceCase, 'wish'> & { weave?: ServiceCase['weave'] | null },
+) => { name: string; text: string }[] {
+  const { t } = useTranslation(['ui', 'craft']);
+  const wish = useWish();
+  return (kase) => [
+    ...Object.entries(kase.wish).map(([zone, target]) => ({
+      name: t(`craft:headZone.${zone}`),
+      text: wish(target),
+    })),
+    ...(kase.weave
+      ? [{ name: t('service.woven', { share: kase.weave.share }), text: wish(kase.weave.target) }]
+      : []),
+  ];
+}
+
+/** What is in a bowl, as it stands on a card. */
+export function useBowlWords(): (bowl: Bowl, lines: readonly Line[]) => string {
+  const { t } = useTranslation();
+  return (bowl, lines) => {
+    const line = lines.find(({ id }) => id === bowl.lineId);
+    const parts = [
+      ...bowl.shades.map(({ label, grams: weight }) =>
+        t('service.bowlPart', { label, grams: grams(weight) }),
+      ),
+      ...(bowl.productGrams > 0 && line
+        ? [t('service.bowlPart', { label: line.name, grams: grams(bowl.productGrams) })]
+        : []),
+      ...bowl.developer.map(({ vol, grams: weight }) =>
+        t('service.bowlPart', {
+          label: vol === 0 ? t('answer.water') : t('answer.pour', { vol }),
+          grams: grams(weight),
+        }),
+      ),
+    ];
+    return parts.length > 0 ? parts.join(' + ') : t('answer.none');
+  };
+}

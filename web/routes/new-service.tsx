@@ -1,0 +1,330 @@
+import {
+  RELEASES,
+  newServiceSchema,
+  type ClassDetail,
+  type NewService,
+  type Release,
+  type ServicePreview,
+  type ShadeBooks,
+} from '@cimbel/contract';
+import { SHIPPED_CASES, shippedCase } from '@cimbel/core/cases';
+import { readExercisePack, writeExercisePack } from '@cimbel/core/formats';
+import { BENCH_STEPS, defaultServiceRubric, type BenchStep, type ServiceRubric } from '@cimbel/core/grade';
+import { EMPTY_PLAN, playPlan, stretchesOf, wishLook, type ServiceCase } from '@cimbel/core/plan';
+import type { Line } from '@cimbel/core/shades';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { addDays, format, setHours, startOfHour } from 'date-fns';
+import { Download, Upload } from 'lucide-react';
+import { useDeferredValue, useEffect, useRef, useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { useNavigate } from 'react-router';
+import { ReasonList } from '../features/marking/reasons';
+import { WithClass } from '../features/reading/with-class';
+import { CaseFields } from '../features/service/case-fields';
+import { firstFault } from '../features/service/case-form';
+import { HeadStrand } from '../features/service/head-strand';
+import { KeyPanel } from '../features/service/key-panel';
+import { ServiceRubricFields } from '../features/service/service-rubric';
+import { download } from '../features/shade-books/download';
+import { api, asApiError } from '../lib/api';
+import { forget, keep, readKept } from '../lib/storage';
+import { Button } from '../ui/button';
+import { Choice, Field, Input, Select } from '../ui/field';
+import { Failure, Loading, Notice, Sheet } from '../ui/panel';
+import { PageTitle } from '../ui/page-title';
+
+const LOCAL = "yyyy-MM-dd'T'HH:mm";
+
+interface Form {
+  caseId: string;
+  kase: ServiceCase;
+  title: string;
+  open: BenchStep[];
+  /** Null while the points follow what the case asks. */
+  rubric: ServiceRubric | null;
+  due: string;
+  release: Release;
+}
+
+const fresh = (caseId: string): Form => {
+  const { kase } = shippedCase(caseId)!;
+  return {
+    caseId,
+    kase,
+    title: kase.title,
+    open: [...BENCH_STEPS],
+    rubric: null,
+    due: format(setHours(startOfHour(addDays(new Date(), 7)), 18), LOCAL),
+    release: 'onDue',
+  };
+};
+
+/** Ready-made sets of steps: all of it, and short exercises of a few minutes. */
+const SETS: Record<string, BenchStep[]> = {
+  whole: [...BENCH_STEPS],
+  readAndMix: ['read', 'mix'],
+  mixOnly: ['mix'],
+  applyOnly: ['apply'],
+};
+const setOf = (open: readonly BenchStep[]) =>
+  Object.keys(SETS).find((name) => SETS[name].join() === [...open].join()) ?? null;
+
+/** The server computes, so that what is shown is what will be set. */
+function usePreview(classId: string, kase: ServiceCase) {
+  const { client: _, title: _t, ...rest } = kase;
+  const settled = useDeferredValue(JSON.stringify(rest));
+  const whole = { ...(JSON.parse(settled) as ServiceCase), title: '-', client: { name: '-', note: '' } };
+  return useQuery({
+    queryKey: ['service-preview', classId, settled],
+    queryFn: () => api<ServicePreview>('POST', `/api/classes/${classId}/service-preview`, { kase: whole }),
+    placeholderData: (previous) => previous,
+    enabled: firstFault(whole) === null,
+    retry: false,
+  });
+}
+
+function ServiceForm({ detail, lines }: { detail: ClassDetail; lines: Line[] }) {
+  const { t } = useTranslation(['ui', 'craft']);
+  const client = useQueryClient();
+  const navigate = useNavigate();
+  const file = useRef<HTMLInputElement>(null);
+  const place = `cimbel.new-service.${detail.id}`;
+  const [form, setForm] = useState<Form>(() => readKept<Form>(place) ?? fresh(SHIPPED_CASES[0].id));
+  const [tried, setTried] = useState(false);
+  const [badFile, setBadFile] = useState<string | null>(null);
+  const { kase, open, due, release, title } = form;
+  const set = (part: Partial<Form>) => setForm((before) => ({ ...before, ...part }));
+  useEffect(() => keep(place, form), [place, form]);
+  const preview = usePreview(detail.id, kase);
+  const solution = preview.data?.ok ? preview.data.solution : null;
+  const rubric = form.rubric ?? (solution ? defaultServiceRubric(solution, kase, open) : {});
+  const fault = firstFault(kase);
+  const dueDate = new Date(due);
+  const wanted: NewService = {
+    title,
+    kase,
+    open,
+    rubric,
+    dueAt: Number.isNaN(dueDate.getTime()) ? '' : dueDate.toISOString(),
+    release,
+  };
+  const assign = useMutation({
+    mutationFn: (body: NewService) => api<{ id: string }>('POST', `/api/classes/${detail.id}/services`, body),
+    onSuccess: async ({ id }) => {
+      forget(place);
+      await client.invalidateQueries({ queryKey: ['class', detail.id] });
+      await navigate(`/services/${id}`);
+    },
+  });
+  const parsed = newServiceSchema.safeParse(wanted);
+  const submit = () => {
+    setTried(true);
+    if (parsed.success) assign.mutate(wanted);
+  };
+  const takeFile = async (chosen: File) => {
+    const read = readExercisePack(await chosen.text());
+    if (!read.ok) {
+      const [{ code, path = '' }] = read.problems;
+      setBadFile(t('service.badPack', { name: chosen.name, path, code }));
+      return;
+    }
+    const [first] = read.value.cases;
+    setBadFile(null);
+    set({
+      kase: first.case,
+      title: first.case.title,
+      open: first.open ?? [...BENCH_STEPS],
+      rubric: first.rubric ?? null,
+    });
+  };
+  const saveFile = () =>
+    download(
+      `${form.caseId}.json`,
+      writeExercisePack({
+        format: 'cimbel.exercise-pack',
+        formatVersion: 1,
+        name: title || kase.title,
+        houseRules: detail.houseRules,
+        lines: lines.filter(({ id }) => kase.lineIds.includes(id)),
+        cases: [{ id: form.caseId, case: kase, open, ...(form.rubric ? { rubric: form.rubric } : {}) }],
+      }),
+      'application/json',
+    );
+  const stretches = stretchesOf(kase.head);
+  const wrong = (field: string) =>
+    tried && !parsed.success && parsed.error.issues.some(({ path }) => path[0] === field);
+  const server = assign.isError ? asApiError(assign.error) : null;
+  return (
+    <div className="grid min-h-full grid-cols-[76px_minmax(0,1fr)] wide:grid-cols-[320px_minmax(0,1fr)]">
+      <HeadStrand
+        zones={kase.head.zones.map(({ zone, lengthCm }, i) => ({
+          zone,
+          lengthCm,
+          from: stretches[i].from,
+          to: stretches[i].to,
+        }))}
+        looks={{
+          now: playPlan(kase, EMPTY_PLAN, () => undefined).lookAt(0, 'daylight', 5),
+          target: wishLook(kase, 'daylight', 6),
+        }}
+        nowLabel={t('bench.nowOf', { name: kase.client.name })}
+        caption={t('bench.now')}
+      />
+      <div className="grid min-w-0 gap-5 px-4 py-4 wide:px-6 xl:grid-cols-[minmax(0,5fr)_minmax(0,4fr)]">
+        <form
+          className="flex min-w-0 flex-col gap-4"
+          noValidate
+          onSubmit={(event) => {
+            event.preventDefault();
+            submit();
+          }}
+        >
+          <PageTitle back={{ to: `/classes/${detail.id}`, text: detail.name }}>
+            {t('service.setTitle')}
+          </PageTitle>
+          <div className="flex flex-wrap items-end gap-3">
+            <Field label={t('service.fromCase')} className="min-w-0 flex-1">
+              <Select
+                value={form.caseId}
+                onChange={({ target }) => setForm({ ...fresh(target.value), due, release, open })}
+              >
+                {([1, 2, 3] as const).map((difficulty) => (
+                  <optgroup key={difficulty} label={t(`service.difficulty.${difficulty}`)}>
+                    {SHIPPED_CASES.filter((one) => one.kase.difficulty === difficulty).map(
+                      ({ id, kase: one }) => (
+                        <option key={id} value={id}>
+                          {one.title}
+                        </option>
+                      ),
+                    )}
+                  </optgroup>
+                ))}
+              </Select>
+            </Field>
+            <Button icon={<Upload aria-hidden className="size-4" />} onClick={() => file.current?.click()}>
+              {t('service.takePack')}
+            </Button>
+            <Button icon={<Download aria-hidden className="size-4" />} onClick={saveFile}>
+              {t('service.savePack')}
+            </Button>
+            <input
+              ref={file}
+              type="file"
+              accept="application/json,.json"
+              aria-label={t('service.takePack')}
+              className="hidden"
+              onChange={({ target }) => {
+                const [chosen] = target.files ?? [];
+                if (chosen) void takeFile(chosen);
+                target.value = '';
+              }}
+            />
+          </div>
+          {badFile ? <Notice kind="bad">{badFile}</Notice> : null}
+          <Field label={t('set.exerciseTitle')} error={wrong('title') ? t('service.needTitle') : null}>
+            <Input
+              maxLength={120}
+              value={title}
+              aria-invalid={wrong('title')}
+              onChange={({ target }) => set({ title: target.value })}
+            />
+          </Field>
+          <Sheet className="flex flex-col gap-4">
+            <h2 className="text-lg">{t('service.steps')}</h2>
+            <p className="text-quiet text-sm">{t('service.stepsHint')}</p>
+            <Choice
+              label={t('service.steps')}
+              value={setOf(open)}
+              options={Object.keys(SETS).map((value) => ({ value, text: t(`service.sets.${value}`) }))}
+              onChange={(name) => set({ open: SETS[name], rubric: null })}
+            />
+            <ServiceRubricFields rubric={rubric} open={open} onChange={(next) => set({ rubric: next })} />
+            <div className="grid gap-4 md:grid-cols-2">
+              <Field
+                label={t('set.due')}
+                error={
+                  wrong('dueAt') || server?.fields.some(({ path }) => path === 'dueAt')
+                    ? t('service.needDue')
+                    : null
+                }
+              >
+                <Input
+                  type="datetime-local"
+                  value={due}
+                  onChange={({ target }) => set({ due: target.value })}
+                />
+              </Field>
+            </div>
+            <Field label={t('set.release')}>
+              <Choice
+                label={t('set.release')}
+                value={release}
+                options={RELEASES.map((value) => ({ value, text: t(`set.releases.${value}`) }))}
+                onChange={(value) => set({ release: value })}
+              />
+            </Field>
+          </Sheet>
+          <details className="flex flex-col gap-3">
+            <summary className="cursor-pointer py-1 font-semibold">{t('service.changeCase')}</summary>
+            <CaseFields kase={kase} lines={lines} onChange={(next) => set({ kase: next })} />
+          </details>
+          {fault ? (
+            <Notice kind="bad">
+              {t(fault === 'wish' ? 'service.needWish' : 'service.needField', { path: fault })}
+            </Notice>
+          ) : null}
+          {server ? (
+            <Notice kind="bad">
+              {t(`error.${server.code}`)} {server.fields.map(({ message }) => message).join(' ')}
+              <ReasonList reasons={server.reasons} />
+            </Notice>
+          ) : null}
+          {tried && !parsed.success ? <Notice kind="bad">{t('error.request.invalid')}</Notice> : null}
+          <div className="flex flex-wrap gap-3">
+            <Button
+              type="submit"
+              weight="main"
+              disabled={assign.isPending || fault !== null || preview.data?.ok === false}
+            >
+              {t(assign.isPending ? 'set.assigning' : 'set.assign')}
+            </Button>
+            <Button onClick={() => setForm(fresh(form.caseId))}>{t('set.clear')}</Button>
+          </div>
+        </form>
+        <section
+          aria-label={t('set.keyLive')}
+          tabIndex={0}
+          className="top-16 flex h-fit flex-col gap-3 xl:sticky xl:max-h-[calc(100dvh-5rem)] xl:overflow-y-auto"
+        >
+          {preview.isError ? (
+            <Notice kind="bad">{t(`error.${asApiError(preview.error).code}`)}</Notice>
+          ) : preview.data === undefined ? (
+            <Loading />
+          ) : preview.data.ok ? (
+            <KeyPanel
+              solution={preview.data.solution}
+              lines={preview.data.lines}
+              nearMisses={preview.data.nearMisses}
+            />
+          ) : (
+            <Notice kind="bad">
+              <strong>{t('service.noPlan')}</strong>
+              <ReasonList reasons={preview.data.reasons} />
+            </Notice>
+          )}
+        </section>
+      </div>
+    </div>
+  );
+}
+
+export function NewServicePage() {
+  const books = useQuery({
+    queryKey: ['shade-books'],
+    queryFn: () => api<ShadeBooks>('GET', '/api/shade-books'),
+  });
+  if (books.isPending) return <Loading />;
+  if (books.isError) return <Failure error={books.error} onRetry={() => void books.refetch()} />;
+  const lines = [...books.data.shipped, ...books.data.own.map(({ line }) => line)];
+  return <WithClass>{(detail) => <ServiceForm detail={detail} lines={lines} />}</WithClass>;
+}

@@ -1,0 +1,149 @@
+import type { EducatorService, Regrade } from '@cimbel/contract';
+import { SERVICE_CRITERIA, type ServiceRubric } from '@cimbel/core/grade';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useEffect, useMemo, useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { useParams } from 'react-router';
+import { AnswersTable } from '../features/marking/answers-table';
+import { ExerciseActions } from '../features/marking/exercise-actions';
+import { KeyPanel } from '../features/service/key-panel';
+import { ServiceRubricFields } from '../features/service/service-rubric';
+import { api, asApiError } from '../lib/api';
+import { dateTime } from '../lib/i18n';
+import { Button } from '../ui/button';
+import { Dialog } from '../ui/dialog';
+import { Empty, Failure, Loading, Notice, Sheet } from '../ui/panel';
+import { PageTitle } from '../ui/page-title';
+
+const LOOKS_AGAIN_MS = 400;
+
+/** Marks every answer again, perhaps with other points, and shows how far it has come. */
+function RegradeDialog({ service, onClose }: { service: EducatorService; onClose: () => void }) {
+  const { t } = useTranslation();
+  const client = useQueryClient();
+  const path = `/api/services/${service.id}/regrade`;
+  const [rubric, setRubric] = useState<ServiceRubric>(service.rubric);
+  const start = useMutation({
+    mutationFn: () => api<{ regrade: Regrade }>('POST', path, { rubric }),
+  });
+  const progress = useQuery({
+    queryKey: ['regrade', service.id],
+    queryFn: () => api<{ regrade: Regrade | null }>('GET', path),
+    enabled: start.isSuccess,
+    gcTime: 0,
+    refetchInterval: ({ state }) => (state.data?.regrade?.finished ? false : LOOKS_AGAIN_MS),
+  });
+  const regrade = start.isSuccess ? (progress.data?.regrade ?? start.data.regrade) : null;
+  const finished = regrade?.finished ?? false;
+  useEffect(() => {
+    if (!finished) return;
+    void client.invalidateQueries({ queryKey: ['service', service.id] });
+    void client.invalidateQueries({ queryKey: ['plan'] });
+    void client.invalidateQueries({ queryKey: ['class'] });
+  }, [finished, client, service.id]);
+  return (
+    <Dialog
+      open
+      onClose={onClose}
+      title={t('service.regradeTitle')}
+      actions={
+        <>
+          <Button onClick={onClose}>{t('action.close')}</Button>
+          {start.isSuccess ? null : (
+            <Button weight="main" disabled={start.isPending} onClick={() => start.mutate()}>
+              {t('service.regradeStart')}
+            </Button>
+          )}
+        </>
+      }
+    >
+      {regrade ? (
+        <div role="status" className="flex flex-col gap-2">
+          <progress
+            className="accent-accent h-4 w-full"
+            max={Math.max(1, regrade.total)}
+            value={regrade.done}
+          />
+          <p>
+            {t(finished ? 'service.regradeDone' : 'service.regradeRuns', {
+              done: regrade.done,
+              total: regrade.total,
+              changed: regrade.changed,
+            })}
+          </p>
+        </div>
+      ) : (
+        <>
+          <p>{t('service.regradeText')}</p>
+          <ServiceRubricFields rubric={rubric} open={service.open} onChange={setRubric} />
+        </>
+      )}
+      {start.isError ? <Notice kind="bad">{t(`error.${asApiError(start.error).code}`)}</Notice> : null}
+    </Dialog>
+  );
+}
+
+export function ServicePage() {
+  const { t } = useTranslation(['ui', 'craft']);
+  const { exerciseId } = useParams();
+  const [regrading, setRegrading] = useState(false);
+  const query = useQuery({
+    queryKey: ['service', exerciseId],
+    queryFn: () => api<EducatorService>('GET', `/api/services/${exerciseId}`),
+  });
+  const rubric = query.data?.rubric;
+  const marked = useMemo(
+    () =>
+      SERVICE_CRITERIA.filter((criterion) => (rubric?.[criterion] ?? 0) > 0).map((criterion) => ({
+        criterion,
+        short: t(`craft:serviceCriterionShort.${criterion}`),
+        name: t(`craft:serviceCriterion.${criterion}`),
+      })),
+    [rubric, t],
+  );
+  if (query.isPending) return <Loading />;
+  if (query.isError) return <Failure error={query.error} onRetry={() => void query.refetch()} />;
+  const service = query.data;
+  const done = service.rows.filter(({ state }) => state === 'handedIn').length;
+  return (
+    <div className="mx-auto flex max-w-7xl flex-col gap-4 p-4">
+      <div className="flex flex-wrap items-center gap-x-6 gap-y-2">
+        <div className="me-auto">
+          <PageTitle back={{ to: `/classes/${service.classId}`, text: service.className }}>
+            {service.title}
+          </PageTitle>
+          <p className="text-quiet text-sm">
+            {t('exercise.due', { when: dateTime(service.dueAt) })} ·{' '}
+            {t('exercise.in', { done, all: service.rows.length })}
+          </p>
+        </div>
+        {done > 0 ? <Button onClick={() => setRegrading(true)}>{t('service.regrade')}</Button> : null}
+        <ExerciseActions exercise={service} queryKey={['service', service.id]} />
+      </div>
+      {service.rows.length === 0 ? (
+        <Empty>{t('exercise.noStudents')}</Empty>
+      ) : (
+        <AnswersTable rows={service.rows} marked={marked} answerAt="/plans" />
+      )}
+      <div className="grid items-start gap-4 wide:grid-cols-[3fr_2fr]">
+        <KeyPanel solution={service.solution} lines={service.lines} />
+        <Sheet className="flex flex-col gap-2">
+          <h2 className="text-lg">{t('service.thinkingOfClass')}</h2>
+          {service.misconceptions.length === 0 ? (
+            <p className="text-quiet">{t('service.noThinking')}</p>
+          ) : (
+            <ul>
+              {service.misconceptions.map(({ name, students }) => (
+                <li key={name} className="flex justify-between gap-3 py-0.5">
+                  {t(`craft:slip.${name}`)}
+                  <strong className="tabular-nums">{students}</strong>
+                </li>
+              ))}
+            </ul>
+          )}
+        </Sheet>
+      </div>
+      {regrading ? <RegradeDialog service={service} onClose={() => setRegrading(false)} /> : null}
+    </div>
+  );
+}
