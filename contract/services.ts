@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import type { Reason } from '@cimbel/core';
+import type { Light } from '@cimbel/core/colour';
 import {
   BENCH_STEPS,
   serviceRubricSchema,
@@ -77,6 +78,8 @@ export interface StudentService {
   className: string;
   client: ServiceCase['client'];
   looks: { now: TressLook; target: TressLook };
+  /** The same under each light, for reading. */
+  lit: Record<Light, { now: TressLook; target: TressLook }>;
   zones: { zone: HeadZone; lengthCm: number; from: number; to: number }[];
   hair: Pick<Head, 'diameter' | 'density' | 'length' | 'form'>;
   wish: ServiceCase['wish'];

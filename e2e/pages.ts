@@ -72,3 +72,115 @@ export async function expectNoSidewaysScroll(page: Page): Promise<void> {
   );
   expect(wider).toBeLessThanOrEqual(0);
 }
+
+/** Sets a shipped case for the class that is open; `steps` is what the student works. */
+export async function setService(
+  page: Page,
+  { from, title, steps = 'The whole service' }: { from: string; title: string; steps?: string },
+): Promise<void> {
+  await page.getByRole('link', { name: 'Set a whole service' }).click();
+  await page.getByLabel('Start from').selectOption({ label: from });
+  await page.getByLabel('Title').fill(title);
+  await page.getByRole('radio', { name: steps }).click();
+  await page.getByRole('radio', { name: 'as soon as they hand in' }).click();
+  await expect(page.getByRole('heading', { name: 'The computed key' })).toBeVisible();
+  await page.getByRole('button', { name: 'Assign to the class' }).click();
+  await expect(page.getByRole('heading', { name: title })).toBeVisible();
+}
+
+export async function startService(page: Page, title: string): Promise<void> {
+  await page.goto('/due');
+  await page.getByRole('listitem').filter({ hasText: title }).getByRole('link', { name: 'Start' }).click();
+  await expect(page.getByRole('navigation', { name: 'Order of the service' })).toBeVisible();
+}
+
+export const stepTo = (page: Page, name: string) =>
+  page.getByRole('navigation', { name: 'Order of the service' }).getByRole('button', { name }).click();
+
+/** Asks everything, tests everything, and goes on with so many visits. */
+export async function consultWell(page: Page, visits = 1): Promise<void> {
+  for (const name of ['Ask', 'Test'] as const) {
+    const list = page.locator('section', { has: page.getByRole('heading', { name, exact: true }) });
+    for (const button of await list.getByRole('button').all()) {
+      await button.click();
+      await expect(button).toBeDisabled();
+    }
+  }
+  await page.getByRole('radio', { name: 'Go on' }).click();
+  await page.getByRole('spinbutton', { name: 'Visits the client is told of' }).fill(String(visits));
+}
+
+/** Reads a zone: level by the ring, and grey where there is some. */
+export async function readZone(
+  page: Page,
+  zone: string,
+  { level, grey, shows, counter }: { level: string; grey?: string; shows?: string; counter?: string },
+): Promise<void> {
+  await page.getByRole('radiogroup', { name: 'Zone' }).getByRole('radio', { name: zone }).click();
+  await page.getByRole('radio', { name: level }).click();
+  if (grey) await page.getByLabel(`Grey in the ${zone}`).selectOption(grey);
+  if (shows) await page.getByRole('radio', { name: shows, exact: true }).click();
+  if (counter) await page.getByRole('radio', { name: counter, exact: true }).click();
+}
+
+/** A bowl worked out in one keystroke. */
+export async function mixBowl(
+  page: Page,
+  name: string,
+  {
+    line,
+    shades = [],
+    vol,
+    total,
+    ratio,
+  }: { line: string; shades?: string[]; vol?: string; total: number; ratio?: number },
+): Promise<void> {
+  await page.getByRole('button', { name: 'Another bowl' }).click();
+  await page.getByLabel(`Line in bowl ${name}`).selectOption({ label: line });
+  for (const shade of shades) await page.getByRole('button', { name: `Add ${shade}`, exact: true }).click();
+  if (vol) await page.getByLabel('Strength').selectOption({ label: vol });
+  await page.getByRole('spinbutton', { name: 'Mixed in all' }).fill(String(total));
+  if (ratio) await page.getByRole('spinbutton', { name: 'Ratio' }).fill(String(ratio));
+  await page.getByRole('button', { name: 'Work out the weights' }).click();
+}
+
+/** A bowl put on zones, by the figures of its form. */
+export async function putOn(
+  page: Page,
+  bowlName: string,
+  zones: string[],
+  {
+    start,
+    minutes,
+    looks,
+    front = false,
+    stops = true,
+  }: { start: number; minutes: number; looks?: string; front?: boolean; stops?: boolean },
+): Promise<void> {
+  await page.getByRole('button', { name: `Bowl ${bowlName}`, exact: true }).click();
+  const form = page.getByRole('region', { name: `Bowl ${bowlName} on the hair` });
+  const all = form.getByRole('group', { name: 'On these zones' }).getByRole('checkbox');
+  for (const zone of zones) await form.getByRole('checkbox', { name: zone }).check();
+  for (const box of await all.all()) {
+    const label = (await box.evaluate((input) => input.closest('label')!.innerText)).trim();
+    if (!zones.includes(label)) await box.uncheck();
+  }
+  await form.getByRole('spinbutton', { name: 'From minute' }).fill(String(start));
+  await form.getByRole('spinbutton', { name: 'Lies for' }).fill(String(minutes));
+  if (looks) await form.getByLabel('Wipe and look').selectOption({ label: looks });
+  if (front) await form.getByLabel('Begin at').selectOption('front');
+  if (stops) await form.getByRole('checkbox', { name: 'Stops at the line' }).check();
+}
+
+export async function finishWith(page: Page, care: string[]): Promise<void> {
+  for (const name of care) await page.getByRole('checkbox', { name }).check();
+  await page.getByRole('spinbutton', { name: 'Next visit in' }).fill('5');
+}
+
+export async function handItIn(page: Page): Promise<void> {
+  await saved(page);
+  await stepTo(page, 'Hand in');
+  await page.getByRole('button', { name: 'Hand in', exact: true }).last().click();
+  await page.getByRole('dialog', { name: 'Hand in now?' }).getByRole('button', { name: 'Hand in' }).click();
+  await expect(page.getByRole('heading', { name: 'What it would have done' })).toBeVisible();
+}

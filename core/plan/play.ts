@@ -163,7 +163,8 @@ export function wishLook(
   );
   const zones = now.zones.map((zone, i): TressZone => {
     const wanted = wish[stretches[i].zone];
-    const whole = wanted ? { ...zone, colour: targetLab(wanted), greyShare: 0 } : zone;
+    const colour = wanted && targetLab(wanted);
+    const whole = colour ? { ...zone, colour, greyShare: 0, grey: colour } : zone;
     return weave?.zones.includes(stretches[i].zone)
       ? withWoven(whole, weave.share, targetLab(weave.target))
       : whole;

@@ -13,7 +13,9 @@ afterAll(() => h.close());
 describe('the demo class', () => {
   it('is put in once, even when two servers start together', async () => {
     expect(await h.db('users')).toHaveLength(STUDENTS.length + 1);
-    expect(await h.db('exercises')).toHaveLength(3);
+    const kinds = await h.db('exercises').orderBy('created_at').pluck('kind');
+    expect(kinds.filter((kind) => kind === 'formula')).toHaveLength(3);
+    expect(kinds.filter((kind) => kind === 'service')).toHaveLength(3);
   });
 
   it('lets anyone walk in as educator or student', async () => {
@@ -31,7 +33,9 @@ describe('the demo class', () => {
       accountId: demo.find((a: { role: string }) => a.role === 'educator').id,
     });
     const [summary] = (await page.get('/api/classes')).body;
-    const { exercises, students } = (await page.get(`/api/classes/${summary.id}`)).body;
+    const { exercises: all, students } = (await page.get(`/api/classes/${summary.id}`)).body;
+    const ofKind = (kind: string) => all.filter((e: { kind: string }) => e.kind === kind);
+    let exercises = ofKind('formula');
     const points = (i: number): number[] =>
       students
         .map(
@@ -47,6 +51,13 @@ describe('the demo class', () => {
     expect(points(1)).toHaveLength(7);
     expect(points(2)).toHaveLength(0);
     expect(exercises.map((e: { released: boolean }) => e.released)).toEqual([true, false, true]);
+    exercises = ofKind('service');
+    const services = points(0);
+    expect(services).toHaveLength(10);
+    expect(new Set(services).size).toBeGreaterThan(5);
+    // One plan in the second would have hurt its client.
+    expect(Math.min(...points(1))).toBeLessThan(0.45 * exercises[1].max);
+    expect(points(2)).toHaveLength(0);
   });
 
   it('has weeks of practice behind it, a test that is done and one that is open', async () => {

@@ -29,7 +29,7 @@ const RETOUCH: readonly DemoPlan[] = [
   { slips: ['greyTakenOffEarly'], misread: 0.5 },
   slips('ratioTurned', 'tooLittleProduct'),
   { slips: ['overlap'], unasked: 2 },
-  slips('otherLinesKey'),
+  slips('strongerThanNeeded', 'noNaturalOnGrey'),
   null,
   { slips: ['strongerThanNeeded', 'greyTakenOffEarly'], misread: 1 },
   slips('tooLittleProduct'),
@@ -90,12 +90,20 @@ export async function seedServices(
     dueAt: Date,
     release: ServiceRow['release'],
     open: readonly BenchStep[] = BENCH_STEPS,
+    title?: string,
   ): Promise<ServiceRow> => {
     const { kase } = shippedCase(id)!;
     const preview = await previewService(db, kase, owner);
     if (!preview.ok) throw new Error(`the demo case ${id} has no plan`);
     const rubric = defaultServiceRubric(preview.solution, kase, open);
-    const body = { title: kase.title, kase, open: [...open], rubric, dueAt: dueAt.toISOString(), release };
+    const body = {
+      title: title ?? kase.title,
+      kase,
+      open: [...open],
+      rubric,
+      dueAt: dueAt.toISOString(),
+      release,
+    };
     const { id: rowId } = await createService(db, owner, body, made);
     return db('exercises').where({ id: rowId }).first();
   };
@@ -113,7 +121,14 @@ export async function seedServices(
   await changeExercise(db, retouch, { released: true }, after(-DAY_MS));
   const blonde = await set('first-blonde', after(-3 * DAY_MS), after(2 * DAY_MS), 'onDue');
   await answer(blonde, BLONDE, after(-2 * DAY_MS));
-  const short = await set('two-lighter-cool', after(-DAY_MS), after(4 * DAY_MS), 'onSubmit', ['mix']);
+  const short = await set(
+    'two-lighter-cool',
+    after(-DAY_MS),
+    after(4 * DAY_MS),
+    'onSubmit',
+    ['mix'],
+    'Mix only: cool, no brass',
+  );
   // One has begun, with what the exercise gives and nothing else.
   await saveDraft(
     db,

@@ -1,5 +1,6 @@
 import type { Release } from '@cimbel/contract';
 import { seedFrom } from '@cimbel/core';
+import type { Light } from '@cimbel/core/colour';
 import type { BenchStep, Rubric, ServiceRubric } from '@cimbel/core/grade';
 import { strandOfZone, stretchesOf, wishLook, type ServiceCase } from '@cimbel/core/plan';
 import type { Line } from '@cimbel/core/shades';
@@ -56,7 +57,7 @@ export function looksOf(exercise: Pick<ExerciseRow, 'id' | 'kase'>) {
 }
 
 /** The head of a service and its wish, as the eye sees them. */
-export function serviceLooksOf({ id, kase }: Pick<ServiceRow, 'id' | 'kase'>) {
+export function serviceLooksOf({ id, kase }: Pick<ServiceRow, 'id' | 'kase'>, light: Light = 'daylight') {
   const seed = seedFrom(id);
   const stretches = stretchesOf(kase.head).map(({ zone, from, to }) => ({
     from,
@@ -64,8 +65,8 @@ export function serviceLooksOf({ id, kase }: Pick<ServiceRow, 'id' | 'kase'>) {
     strand: strandOfZone(kase.head, zone),
   }));
   return {
-    now: strandLook(stretches, 'daylight', kase.head.form, seed),
-    target: wishLook(kase, 'daylight', seed + 1),
+    now: strandLook(stretches, light, kase.head.form, seed),
+    target: wishLook(kase, light, seed + 1),
   };
 }
 

@@ -1,4 +1,5 @@
 import type { EducatorService, Revealed, ServiceResult, StudentService } from '@cimbel/contract';
+import { LIGHTS } from '@cimbel/core/colour';
 import { withGiven } from '@cimbel/core/grade';
 import {
   EMPTY_PLAN,
@@ -113,6 +114,9 @@ export async function studentService(
     className: service.class_name,
     client: kase.client,
     looks: serviceLooksOf(service),
+    lit: Object.fromEntries(
+      LIGHTS.map((light) => [light, serviceLooksOf(service, light)]),
+    ) as StudentService['lit'],
     zones: zones.map(({ zone, lengthCm }, i) => ({
       zone,
       lengthCm,

@@ -31,7 +31,7 @@ function JoinCode({ code }: { code: string }) {
   );
 }
 
-function StandingCell({ standing, max }: { standing: Standing; max: number }) {
+function StandingCell({ standing, max, answerAt }: { standing: Standing; max: number; answerAt: string }) {
   const { t } = useTranslation();
   const { state, points, late, attemptId } = standing;
   const words =
@@ -47,7 +47,7 @@ function StandingCell({ standing, max }: { standing: Standing; max: number }) {
     <td className="px-3 py-1 text-end whitespace-nowrap">
       {late ? <span className="text-warn me-2 text-sm">{t('class.late')}</span> : null}
       {attemptId ? (
-        <Link className="decoration-strong-line underline underline-offset-4" to={`/answers/${attemptId}`}>
+        <Link className="decoration-strong-line underline underline-offset-4" to={`${answerAt}/${attemptId}`}>
           {words}
         </Link>
       ) : (
@@ -91,11 +91,16 @@ function ClassTable({ detail }: { detail: ClassDetail }) {
         <tbody>
           {detail.students.map(({ id, name, standings }) => (
             <tr key={id} className="border-line hover:bg-raised border-b">
-              <th scope="row" className="px-3 py-1 text-start font-normal">
+              <th scope="row" className="px-3 py-1 text-start font-normal whitespace-nowrap">
                 {name}
               </th>
               {detail.exercises.map((exercise) => (
-                <StandingCell key={exercise.id} standing={standings[exercise.id]} max={exercise.max} />
+                <StandingCell
+                  key={exercise.id}
+                  standing={standings[exercise.id]}
+                  max={exercise.max}
+                  answerAt={exercise.kind === 'service' ? '/plans' : '/answers'}
+                />
               ))}
             </tr>
           ))}
@@ -120,8 +125,8 @@ function ClassTable({ detail }: { detail: ClassDetail }) {
 function ClassBody({ detail }: { detail: ClassDetail }) {
   const { t } = useTranslation();
   return (
-    <div className="mx-auto flex max-w-6xl flex-col gap-4 p-4">
-      <div className="flex flex-wrap items-center gap-x-6 gap-y-2">
+    <div className="mx-auto flex max-w-7xl flex-col gap-4 p-4">
+      <div className="flex flex-wrap items-center gap-x-3 gap-y-2">
         <PageTitle back={{ to: '/classes', text: t('nav.classes') }} className="me-auto text-2xl">
           {detail.name}
         </PageTitle>

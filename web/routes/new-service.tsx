@@ -183,7 +183,7 @@ function ServiceForm({ detail, lines }: { detail: ClassDetail; lines: Line[] }) 
             {t('service.setTitle')}
           </PageTitle>
           <div className="flex flex-wrap items-end gap-3">
-            <Field label={t('service.fromCase')} className="min-w-0 flex-1">
+            <Field label={t('service.fromCase')} className="w-full">
               <Select
                 value={form.caseId}
                 onChange={({ target }) => setForm({ ...fresh(target.value), due, release, open })}

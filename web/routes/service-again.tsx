@@ -1,5 +1,6 @@
 import type { ServiceResult, StudentService } from '@cimbel/contract';
 import { seedFrom } from '@cimbel/core';
+import { LIGHTS, type Light } from '@cimbel/core/colour';
 import { defaultServiceRubric, gradeService, withGiven } from '@cimbel/core/grade';
 import {
   EMPTY_PLAN,
@@ -34,15 +35,17 @@ function asSet(result: ServiceResult): StudentService {
   const { diameter, density, length, form, zones } = kase.head;
   const stretches = stretchesOf(kase.head);
   const seed = seedFrom(result.exerciseId);
+  const looksIn = (light: Light) => ({
+    now: playPlan(kase, EMPTY_PLAN, () => undefined).lookAt(0, light, seed),
+    target: wishLook(kase, light, seed + 1),
+  });
   return {
     id: result.exerciseId,
     title: result.title,
     className: '',
     client: kase.client,
-    looks: {
-      now: playPlan(kase, EMPTY_PLAN, () => undefined).lookAt(0, 'daylight', seed),
-      target: wishLook(kase, 'daylight', seed + 1),
-    },
+    looks: looksIn('daylight'),
+    lit: Object.fromEntries(LIGHTS.map((light) => [light, looksIn(light)])) as StudentService['lit'],
     zones: zones.map(({ zone, lengthCm }, i) => ({
       zone,
       lengthCm,

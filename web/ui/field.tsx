@@ -83,8 +83,9 @@ export function Choice<T extends string>({
 }) {
   return (
     <RadioGroup
-      value={value ?? undefined}
-      onChange={onChange}
+      // Null is no choice; undefined would let the row keep a choice of its own.
+      value={value}
+      onChange={(chosen) => chosen !== null && onChange(chosen)}
       disabled={disabled}
       aria-label={label}
       className="flex flex-wrap gap-2"

@@ -7,7 +7,6 @@ import {
   type ServicePlan,
   type Step,
 } from '../../plan';
-import { reason } from '../../reason';
 import { hasShades, readLabel, writeLabel, type Line } from '../../shades';
 import { rulingsFor, tasksOf, type Solution } from '../../solve';
 import type { Reason } from '../../reason';
@@ -429,7 +428,8 @@ export function nearMisses(input: ServiceGradeInput): NearMiss[] {
     if (!plan) return [];
     const grade = gradeService(input, plan);
     const shown = grade.misconceptions.find(({ name }) => name === misconception);
-    return [{ misconception, plan, grade, breaks: shown?.evidence ?? reason('slip.unseen', undefined) }];
+    // A slip that this case and these lines do not show is no instruction.
+    return shown ? [{ misconception, plan, grade, breaks: shown.evidence }] : [];
   });
   return found.sort((a, b) => b.grade.points / b.grade.max - a.grade.points / a.grade.max);
 }

@@ -27,8 +27,9 @@ export function LevelRing({
   const levels = WHOLE.flatMap((level) => (level < 10 ? [level, level + 0.5] : [level]));
   return (
     <RadioGroup
-      value={value ?? undefined}
-      onChange={onChange}
+      // Null is no choice; undefined would let the ring keep a choice of its own.
+      value={value}
+      onChange={(level) => level !== null && onChange(level)}
       aria-label={label}
       className="bg-surround flex max-w-3xl overflow-x-auto rounded-sm"
     >

@@ -28,7 +28,7 @@ export function ServiceLine<Step extends string>({
                 type="button"
                 aria-current={here ? 'step' : undefined}
                 onClick={() => onGo(step)}
-                className={`flex min-h-11 items-center gap-2 px-3 wide:px-5 ${here ? 'font-display text-lg font-semibold' : 'text-quiet hover:text-ink'}`}
+                className={`flex min-h-11 items-center gap-2 px-3 wide:px-4 ${here ? 'font-display text-lg font-semibold' : 'text-quiet hover:text-ink'}`}
               >
                 <span
                   aria-hidden

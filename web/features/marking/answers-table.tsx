@@ -7,7 +7,7 @@ import {
   useReactTable,
   type SortingState,
 } from '@tanstack/react-table';
-import { ArrowDown, ArrowUp, Pencil } from 'lucide-react';
+import { ArrowDown, ArrowUp, Pencil, TriangleAlert } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
@@ -18,7 +18,11 @@ export interface AnswerRow extends Standing {
   studentId: string;
   name: string;
   changed: boolean;
-  grade: { criteria: { criterion: string; points: number; max: number }[] } | null;
+  grade: {
+    criteria: { criterion: string; points: number; max: number }[];
+    /** Set where a danger caps the points. */
+    capPoints?: number | null;
+  } | null;
 }
 const column = createColumnHelper<AnswerRow>();
 
@@ -80,6 +84,9 @@ function useColumns(marked: readonly MarkedCriterion[], answerAt: string) {
             <span className="inline-flex items-center gap-1 whitespace-nowrap">
               {original.changed ? (
                 <Pencil aria-label={t('exercise.changedMark')} className="size-3.5" />
+              ) : null}
+              {original.grade?.capPoints != null ? (
+                <TriangleAlert aria-label={t('exercise.capped')} className="text-bad size-4" />
               ) : null}
               <strong>{original.points}</strong>
             </span>

@@ -338,7 +338,7 @@ export function CaseFields({
             min={1}
             max={520}
             step={1}
-            className="w-20"
+            className="w-20!"
             onValue={(weeks) =>
               setFacts({ weeksSinceColour: weeks === null ? null : Math.min(520, Math.round(weeks)) })
             }

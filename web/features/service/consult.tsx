@@ -158,7 +158,7 @@ export function Consult({
               min={1}
               max={8}
               step={1}
-              className="w-20"
+              className="w-20!"
               onValue={(visits) =>
                 change({ visits: visits === null ? null : Math.min(8, Math.round(visits)) })
               }

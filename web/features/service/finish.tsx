@@ -74,7 +74,7 @@ export function Finish({
               min={1}
               max={26}
               step={1}
-              className="w-20"
+              className="w-20!"
               unit={t('service.weeksUnit')}
               onValue={(weeks) =>
                 change({ nextVisitWeeks: weeks === null ? null : Math.min(26, Math.round(weeks)) })

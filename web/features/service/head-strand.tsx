@@ -19,21 +19,21 @@ export function ZoneRuler({
 }) {
   const { t } = useTranslation('craft');
   return (
-    <svg aria-hidden width={70} height={height} className="shrink-0">
+    <svg aria-hidden width={84} height={height} className="shrink-0">
       {zones.map(({ zone, from, to, lengthCm }) => {
         const [y, end] = [from * height + 1, to * height - 1];
         return (
           <g key={zone}>
             <path
-              d={`M70 ${y} H60 V${end} H70`}
+              d={`M84 ${y} H76 V${end} H84`}
               fill="none"
               stroke="#0d0d0d"
               strokeWidth={active === zone ? 4 : 1.5}
             />
-            <text x={55} y={(y + end) / 2} textAnchor="end" fontSize={12} fontWeight={700} fill="#0d0d0d">
+            <text x={71} y={(y + end) / 2} textAnchor="end" fontSize={12} fontWeight={700} fill="#0d0d0d">
               {t(`headZone.${zone}`)}
             </text>
-            <text x={55} y={(y + end) / 2 + 13} textAnchor="end" fontSize={11} fill="#0d0d0d">
+            <text x={71} y={(y + end) / 2 + 13} textAnchor="end" fontSize={11} fill="#0d0d0d">
               {`${lengthCm} cm`}
             </text>
           </g>

@@ -40,15 +40,14 @@ function Ingredient({
   const { t } = useTranslation();
   return (
     <li className="border-line flex flex-wrap items-center gap-2 border-b py-1.5 last:border-b-0">
-      <span className="font-display min-w-20 flex-1 text-lg font-semibold">{name}</span>
+      <span className="font-display min-w-14 flex-1 text-lg font-semibold">{name}</span>
       {parts !== null && onParts ? (
         <NumberInput
           aria-label={t('bench.mix.parts', { label: name })}
           value={parts}
           min={0.25}
           step={0.25}
-          className="w-16!"
-          unit={t('bench.mix.partsShort')}
+          className="w-14! px-1!"
           onValue={(value) => onParts(value ?? 1)}
         />
       ) : null}
@@ -58,7 +57,7 @@ function Ingredient({
         min={0}
         max={2000}
         step={0.1}
-        className="w-20!"
+        className="w-18! px-1.5!"
         unit="g"
         onValue={(value) => onWeight(value ?? 0)}
       />
@@ -152,7 +151,7 @@ function BowlForm({
   const parts = shadePartsOf(bowl, line);
   const free = [0, ...line.developersVol].filter((one) => !bowl.developer.some((part) => part.vol === one));
   return (
-    <div className="grid items-start gap-4 xl:grid-cols-[minmax(0,1fr)_24rem]">
+    <div className="grid items-start gap-4 xl:grid-cols-[minmax(0,1fr)_20.5rem]">
       {hasShades(line.kind) ? (
         <div className="flex min-w-0 flex-col gap-2">
           <LineKey line={line} />

@@ -121,7 +121,7 @@ export function ProcessClock({
         </Button>
         <label className="ms-auto flex items-center gap-2 text-sm">
           {t('service.pace')}
-          <span className="w-40">
+          <span className="w-52">
             <Select value={String(pace)} onChange={({ target }) => setPace(Number(target.value))}>
               {PACES.map((seconds) => (
                 <option key={seconds} value={seconds}>

@@ -1,5 +1,6 @@
 import type { StudentService } from '@cimbel/contract';
 import { NO_READING, type HeadZone, type ServicePlan, type ZoneReading } from '@cimbel/core/plan';
+import { LIGHTS, type Light } from '@cimbel/core/colour';
 import { COUNTERS } from '@cimbel/core/theory';
 import { useTranslation } from 'react-i18next';
 import { Choice, Select } from '../../ui/field';
@@ -16,11 +17,15 @@ export function Read({
   draft,
   zone,
   onZone,
+  light,
+  onLight,
 }: {
   service: StudentService;
   draft: DraftOf<ServicePlan>;
   zone: HeadZone;
   onZone: (zone: HeadZone) => void;
+  light: Light;
+  onLight: (light: Light) => void;
 }) {
   const { t } = useTranslation(['ui', 'craft']);
   const { answer: plan, change } = draft;
@@ -32,15 +37,23 @@ export function Read({
   return (
     <div className="flex flex-col gap-4">
       <h2 className="text-2xl">{t('bench.read.title')}</h2>
-      <Choice
-        label={t('service.zone')}
-        value={zone}
-        options={service.zones.map((one) => {
-          const done = plan.readings[one.zone]?.level != null;
-          return { value: one.zone, text: `${t(`craft:headZone.${one.zone}`)}${done ? ' ✓' : ''}` };
-        })}
-        onChange={onZone}
-      />
+      <div className="flex flex-wrap items-center justify-between gap-x-6 gap-y-2">
+        <Choice
+          label={t('service.zone')}
+          value={zone}
+          options={service.zones.map((one) => {
+            const done = plan.readings[one.zone]?.level != null;
+            return { value: one.zone, text: `${t(`craft:headZone.${one.zone}`)}${done ? ' ✓' : ''}` };
+          })}
+          onChange={onZone}
+        />
+        <Choice
+          label={t('lab.light')}
+          value={light}
+          options={LIGHTS.map((value) => ({ value, text: t(`craft:light.${value}`) }))}
+          onChange={onLight}
+        />
+      </div>
       <div className="flex flex-col gap-1.5">
         <h3 className="text-lg">{t('service.levelOf', { zone: name })}</h3>
         <LevelRing

@@ -1,4 +1,5 @@
 import type { PlayShown, StudentService } from '@cimbel/contract';
+import type { Light } from '@cimbel/core/colour';
 import { lastMinute, type HeadZone, type ServicePlan } from '@cimbel/core/plan';
 import { useState, type ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -58,6 +59,7 @@ export function ServiceBench({
   const steps = stepsOf(service);
   const [params, setParams] = useSearchParams();
   const step = steps.find((one) => one === params.get('step')) ?? steps[0];
+  const [light, setLight] = useState<Light>('daylight');
   const [zone, setZone] = useState<HeadZone>(service.zones[0].zone);
   const [wiped, setWiped] = useState<HeadZone | null>(null);
   const plan = draft.answer;
@@ -85,14 +87,16 @@ export function ServiceBench({
     ? lookAt(play.data!, minute, service.looks.now, service, wipedZones)
     : atEnd
       ? lookAt(play.data!, play.data!.minutes, service.looks.now, service, [])
-      : service.looks.now;
+      : step === 'read'
+        ? service.lit[light].now
+        : service.looks.now;
   const parts = { service, draft };
   const isClosed = !service.open.includes('apply') || !service.open.includes('mix');
   return (
     <div className={SHELL}>
       <HeadStrand
         zones={service.zones}
-        looks={{ now, target: service.looks.target }}
+        looks={{ now, target: step === 'read' ? service.lit[light].target : service.looks.target }}
         active={step === 'read' ? zone : null}
         nowLabel={t('bench.nowOf', { name: service.client.name })}
         caption={onClock ? t('service.atMinute', { minute }) : t(atEnd ? 'service.yours' : 'bench.now')}
@@ -114,7 +118,9 @@ export function ServiceBench({
         ) : null}
         <div className="flex-1">
           {step === 'consult' ? <Consult {...parts} reveals={reveals} /> : null}
-          {step === 'read' ? <Read {...parts} zone={zone} onZone={setZone} /> : null}
+          {step === 'read' ? (
+            <Read {...parts} zone={zone} onZone={setZone} light={light} onLight={setLight} />
+          ) : null}
           {step === 'mix' ? <Mix {...parts} /> : null}
           {step === 'apply' ? (
             <Apply

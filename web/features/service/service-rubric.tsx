@@ -30,7 +30,7 @@ export function ServiceRubricFields({
                 min={0}
                 max={100}
                 step={0.5}
-                className="w-20"
+                className="w-20!"
                 onValue={(points) => {
                   const { [criterion]: _, ...others } = rubric;
                   onChange(points === null ? others : { ...others, [criterion]: points });

@@ -1,4 +1,4 @@
-import type { Bowl, ServiceCase, Target } from '@cimbel/core/plan';
+import { HEAD_ZONES, type Bowl, type ServiceCase, type Target } from '@cimbel/core/plan';
 import type { Line } from '@cimbel/core/shades';
 import { useTranslation } from 'react-i18next';
 import { i18n } from '../../lib/i18n';
@@ -24,10 +24,10 @@ export function useWishes(): (
   const { t } = useTranslation(['ui', 'craft']);
   const wish = useWish();
   return (kase) => [
-    ...Object.entries(kase.wish).map(([zone, target]) => ({
-      name: t(`craft:headZone.${zone}`),
-      text: wish(target),
-    })),
+    ...HEAD_ZONES.flatMap((zone) => {
+      const target = kase.wish[zone];
+      return target ? [{ name: t(`craft:headZone.${zone}`), text: wish(target) }] : [];
+    }),
     ...(kase.weave
       ? [{ name: t('service.woven', { share: kase.weave.share }), text: wish(kase.weave.target) }]
       : []),

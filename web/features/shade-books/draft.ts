@@ -25,6 +25,8 @@ export interface LineDraft {
   tubeGrams: number | null;
   mayDilute: boolean;
   mayHeat: boolean;
+  /** How high-lift shades are mixed; kept as it came, since the form has no field for it yet. */
+  highLift: Line['highLift'];
   timerStarts: Line['timerStarts'];
   additives: { name: string; gramsPer100: number }[];
 }
@@ -49,6 +51,7 @@ export const FRESH: LineDraft = {
   tubeGrams: 60,
   mayDilute: false,
   mayHeat: false,
+  highLift: undefined,
   timerStarts: 'endOfApplication',
   additives: [],
 };
@@ -78,6 +81,7 @@ export function draftOf(line: Line): LineDraft {
     tubeGrams: line.tubeGrams,
     mayDilute: line.mayDilute,
     mayHeat: line.mayHeat ?? false,
+    highLift: line.highLift,
     timerStarts: line.timerStarts,
     additives: [...(line.additives ?? [])],
   };
@@ -131,6 +135,7 @@ export function lineOfDraft(draft: LineDraft): Line {
     activeMinutes: draft.active ?? 0,
     mayDilute: draft.mayDilute,
     mayHeat: draft.mayHeat,
+    ...(draft.highLift ? { highLift: draft.highLift } : {}),
     timerStarts: draft.timerStarts,
     tubeGrams: draft.tubeGrams ?? 0,
     ...(draft.additives.length > 0 ? { additives: draft.additives } : {}),

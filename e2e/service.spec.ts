@@ -1,0 +1,330 @@
+import { expect, test, type Browser, type Page } from '@playwright/test';
+import {
+  consultWell,
+  finishWith,
+  handItIn,
+  joinClass,
+  makeClass,
+  mixBowl,
+  putOn,
+  readZone,
+  register,
+  saved,
+  setService,
+  startService,
+  stepTo,
+  unique,
+} from './pages';
+
+/** An educator who has set a case, and a student who has begun it. */
+async function began(
+  browser: Browser,
+  from: string,
+  steps?: string,
+): Promise<{ educator: Page; student: Page; title: string }> {
+  const educator = await (await browser.newContext()).newPage();
+  const student = await (await browser.newContext()).newPage();
+  const title = unique('Service');
+  await register(educator, 'an educator', unique('Teacher'));
+  const code = await makeClass(educator, unique('Class'));
+  await setService(educator, { from, title, steps });
+  await register(student, 'a student', unique('Learner'));
+  await joinClass(student, code);
+  await startService(student, title);
+  return { educator, student, title };
+}
+const criterion = (page: Page, name: string) =>
+  page.getByRole('row').filter({ has: page.getByText(name, { exact: true }) });
+const CARE = ['Gentle wash', 'Heat protection', 'Cool water'];
+
+test('a retouch over half grey, done well, gets full marks; marked again it stays so', async ({
+  browser,
+}) => {
+  test.setTimeout(60_000);
+  const { educator, student, title } = await began(browser, 'Retouch over half grey');
+  await test.step('asking brings to light what the client knows', async () => {
+    await expect(student.getByText('“Never had any trouble with colour.”')).toBeHidden();
+    await consultWell(student);
+    await expect(student.getByText('“Never had any trouble with colour.”')).toBeVisible();
+    await expect(student.getByText('Regrowth: never coloured.')).toBeVisible();
+  });
+  await test.step('reads zone by zone', async () => {
+    await student.getByRole('button', { name: 'Next: Read' }).click();
+    for (const zone of ['regrowth', 'mid-lengths', 'ends'])
+      await readZone(student, zone, { level: 'Level 5, light brown', grey: '0.5' });
+  });
+  await test.step('mixes for the root and for the ends', async () => {
+    await student.keyboard.press(']');
+    await mixBowl(student, 'A', {
+      line: 'Tarnwick Cream, permanent',
+      shades: ['5:0', '5:1'],
+      vol: '20 vol',
+      total: 75,
+    });
+    await mixBowl(student, 'B', { line: 'Quillet Gel, demi', shades: ['5-H'], total: 45 });
+    await expect(student.getByText('In the bowl: 45.0 g, 1 : 2, 7 vol.')).toBeVisible();
+  });
+  await test.step('puts both on so that they end together', async () => {
+    await stepTo(student, 'Apply');
+    await putOn(student, 'A', ['regrowth'], { start: 0, minutes: 45, front: true });
+    await putOn(student, 'B', ['ends'], { start: 35, minutes: 10 });
+    await expect(
+      student.getByRole('button', { name: 'Bowl A on the regrowth, from minute 0 to 45' }),
+    ).toBeVisible();
+    await expect(student.getByRole('heading', { name: 'The clock' })).toBeVisible();
+  });
+  await test.step('finishes and hands in', async () => {
+    await stepTo(student, 'Finish');
+    await finishWith(student, CARE);
+    await handItIn(student);
+    await expect(student.getByText('36 of 36 points')).toBeVisible();
+  });
+  await test.step('tries again as practice, where nothing counts', async () => {
+    await student.getByRole('link', { name: 'Try again as practice' }).click();
+    await stepTo(student, 'Hand in');
+    await student.getByRole('button', { name: 'Mark it' }).click();
+    await expect(student.getByText(/^\d.* of 36 points$/)).toBeVisible();
+    await student.getByRole('link', { name: 'Back to the result' }).click();
+    await expect(student.getByText('36 of 36 points')).toBeVisible();
+  });
+  await test.step('the educator has it marked again with other points, and sees how far it is', async () => {
+    await educator.reload();
+    await expect(educator.getByRole('heading', { name: title })).toBeVisible();
+    await educator.getByRole('button', { name: 'Mark again' }).click();
+    const dialog = educator.getByRole('dialog', { name: 'Mark all answers again' });
+    await dialog.getByRole('spinbutton', { name: 'Points for Developer' }).fill('8');
+    await dialog.getByRole('button', { name: 'Mark again' }).click();
+    await expect(dialog.getByText('All 1 marked; 1 came out otherwise than before.')).toBeVisible();
+    await dialog.getByRole('button', { name: 'Close' }).click();
+    await expect(educator.getByRole('row').filter({ hasText: 'Learner' })).toContainText('40');
+  });
+});
+
+test('lighten, then tone: watched under the clock, wiped and rinsed zone by zone', async ({ browser }) => {
+  test.setTimeout(60_000);
+  const { student } = await began(browser, 'First time blonde');
+  await consultWell(student);
+  await stepTo(student, 'Read');
+  for (const zone of ['regrowth', 'mid-lengths', 'ends'])
+    await readZone(student, zone, {
+      level: 'Level 6, dark blonde',
+      shows: 'light yellow',
+      counter: 'soft violet',
+    });
+  await stepTo(student, 'Mix');
+  await mixBowl(student, 'A', {
+    line: 'Calder Powder, strong lightener',
+    vol: '20 vol',
+    total: 150,
+    ratio: 2,
+  });
+  await mixBowl(student, 'B', { line: 'Quillet Gel, demi', shades: ['9-U'], total: 150 });
+  await stepTo(student, 'Apply');
+  await putOn(student, 'A', ['mid-lengths', 'ends'], { start: 0, minutes: 50, looks: 'every 5 min' });
+  await putOn(student, 'A', ['regrowth'], { start: 10, minutes: 40, looks: 'every 5 min' });
+  await test.step('foam hides the level until a strand is wiped; what is ready is rinsed', async () => {
+    const clock = student.locator('section', { has: student.getByRole('heading', { name: 'The clock' }) });
+    const zone = (name: string) => clock.getByRole('listitem').filter({ hasText: name });
+    await clock.getByRole('slider').fill('24');
+    await expect(zone('mid-lengths')).toContainText('Under the product');
+    await zone('mid-lengths').getByRole('button', { name: 'Wipe a strand' }).click();
+    await expect(
+      zone('mid-lengths').getByRole('img', { name: 'Hair of the mid-lengths, wiped clean' }),
+    ).toBeVisible();
+    for (const name of ['mid-lengths', 'ends'])
+      await zone(name).getByRole('button', { name: 'Rinse here' }).click();
+    await clock.getByRole('slider').fill('26');
+    await zone('regrowth').getByRole('button', { name: 'Rinse here' }).click();
+    await expect(
+      student.getByRole('button', { name: 'Bowl A on the regrowth, from minute 10 to 26' }),
+    ).toBeVisible();
+  });
+  await putOn(student, 'B', ['regrowth', 'mid-lengths', 'ends'], {
+    start: 31,
+    minutes: 20,
+    looks: 'every 3 min',
+  });
+  await stepTo(student, 'Finish');
+  await finishWith(student, [...CARE, 'Violet care', 'A treatment every week']);
+  await handItIn(student);
+  await expect(student.getByText('35 of 35 points')).toBeVisible();
+  await expect(criterion(student, 'Timing and checks')).toContainText('3 / 3');
+  await student.getByRole('slider').fill('24');
+  await expect(student.getByRole('img', { name: 'The computed one' })).toBeVisible();
+});
+
+test('two zones, two mixes, with a reload in the middle and a bar moved by key and by pointer', async ({
+  browser,
+}) => {
+  test.setTimeout(60_000);
+  const { student } = await began(browser, 'Dark root, pale ends, one gold');
+  await consultWell(student);
+  await stepTo(student, 'Read');
+  await readZone(student, 'regrowth', {
+    level: 'Level 5, light brown',
+    shows: 'orange',
+    counter: 'keep the warmth',
+  });
+  await readZone(student, 'ends', {
+    level: 'Level 7, medium blonde',
+    shows: 'yellow-orange',
+    counter: 'keep the warmth',
+  });
+  await stepTo(student, 'Mix');
+  await mixBowl(student, 'A', {
+    line: 'Tarnwick Cream, permanent',
+    shades: ['6:1'],
+    vol: '20 vol',
+    total: 75,
+  });
+  await saved(student);
+  await student.reload();
+  await expect(student.getByRole('button', { name: 'A: Tarnwick Cream' })).toBeVisible();
+  await expect(student.getByRole('spinbutton', { name: 'Grams of 6:1' })).toHaveValue('30');
+  await mixBowl(student, 'B', { line: 'Quillet Gel, demi', shades: ['6-H', '7-H'], total: 110 });
+  await stepTo(student, 'Apply');
+  await putOn(student, 'A', ['regrowth'], { start: 0, minutes: 35 });
+  await putOn(student, 'B', ['ends'], { start: 10, minutes: 20, looks: 'every 3 min' });
+  const bar = (from: number, to: number) =>
+    student.getByRole('button', { name: `Bowl B on the ends, from minute ${from} to ${to}` });
+  await bar(10, 30).focus();
+  await student.keyboard.press('Control+ArrowRight');
+  await expect(bar(15, 35)).toBeVisible();
+  await student.keyboard.press('Shift+ArrowRight');
+  await expect(bar(15, 36)).toBeVisible();
+  await student.keyboard.press('Shift+ArrowLeft');
+  const box = (await bar(15, 35).boundingBox())!;
+  await student.mouse.move(box.x + 20, box.y + box.height / 2);
+  await student.mouse.down();
+  await student.mouse.move(box.x + 60, box.y + box.height / 2, { steps: 5 });
+  await student.mouse.up();
+  await expect(bar(15, 35)).toBeHidden();
+  await student.getByRole('button', { name: 'Undo' }).click();
+  await expect(student.getByRole('button', { name: /^Bowl B on the ends/ })).toBeVisible();
+  const form = student.getByRole('region', { name: 'Bowl B on the hair' });
+  await form.getByRole('spinbutton', { name: 'From minute' }).fill('15');
+  await stepTo(student, 'Finish');
+  await finishWith(student, [...CARE, 'A treatment every week']);
+  await handItIn(student);
+  const [, points, max] = /([\d.]+) of (\d+) points/.exec(
+    await student.getByText(/of \d+ points/).innerText(),
+  )!;
+  expect(Number(points) / Number(max)).toBeGreaterThan(0.95);
+  await expect(criterion(student, 'Depth of the mix')).toContainText('4 / 4');
+});
+
+test('a short exercise weighed on the scale, by pointer and by key', async ({ browser }) => {
+  test.setTimeout(60_000);
+  const { student } = await began(browser, 'Two levels lighter, and cool', 'Mix only');
+  await student.getByText('Part of this service is given.').click();
+  await expect(student.getByText(/regrowth/).first()).toBeVisible();
+  await student.getByRole('button', { name: 'Another bowl' }).click();
+  await student.getByLabel('Line in bowl A').selectOption({ label: 'Tarnwick Cream, permanent' });
+  await student.getByRole('button', { name: 'Add 7:7', exact: true }).click();
+  await student.getByLabel('Strength').selectOption({ label: '30 vol' });
+  await student.getByRole('spinbutton', { name: 'Mixed in all' }).fill('150');
+  /** Holds until the scale shows about as much, as a hand would. */
+  const pour = async (
+    what: string,
+    wanted: number,
+    hold: () => Promise<void>,
+    release: () => Promise<void>,
+  ) => {
+    await student.getByRole('button', { name: `Weigh ${what} on the scale` }).click();
+    const dialog = student.getByRole('dialog', { name: `On the scale: ${what}` });
+    await expect(dialog).toContainText(`Worked out: ${wanted} g`);
+    const shown = async () => Number(await dialog.getByLabel('The scale shows').innerText());
+    await dialog.getByRole('button', { name: 'Hold to pour' }).hover();
+    await hold();
+    await expect.poll(shown, { intervals: [30], timeout: 20_000 }).toBeGreaterThan(wanted - 3);
+    await release();
+    await dialog.getByRole('button', { name: 'Take it' }).click();
+    await expect(dialog).toBeHidden();
+  };
+  await pour(
+    '7:7',
+    60,
+    () => student.mouse.down(),
+    () => student.mouse.up(),
+  );
+  await pour(
+    '30 vol',
+    90,
+    () => student.keyboard.down('Space'),
+    () => student.keyboard.up('Space'),
+  );
+  const grams = async (label: string) =>
+    Number(await student.getByRole('spinbutton', { name: `Grams of ${label}` }).inputValue());
+  // What the scale showed is what is graded, overshoot and all.
+  expect(Math.abs((await grams('7:7')) - 60)).toBeLessThan(9);
+  expect(Math.abs((await grams('30 vol')) - 90)).toBeLessThan(9);
+  await handItIn(student);
+  await expect(criterion(student, 'Developer')).toContainText('4 / 4');
+  await expect(criterion(student, 'Tone and correctors')).toContainText('4 / 4');
+});
+
+test('a plan that would hurt the client is capped, and says why', async ({ browser }) => {
+  test.setTimeout(60_000);
+  const { educator, student, title } = await began(browser, 'Not today');
+  await student.getByRole('button', { name: 'Reactions before' }).click();
+  await expect(student.getByText('“My scalp swelled the last time')).toBeVisible();
+  await student.getByRole('radio', { name: 'Go on' }).click();
+  await student.getByRole('spinbutton', { name: 'Visits the client is told of' }).fill('1');
+  await stepTo(student, 'Mix');
+  await mixBowl(student, 'A', {
+    line: 'Tarnwick Cream, permanent',
+    shades: ['7:1'],
+    vol: '20 vol',
+    total: 75,
+  });
+  await stepTo(student, 'Apply');
+  await putOn(student, 'A', ['regrowth'], { start: 0, minutes: 35 });
+  await handItIn(student);
+  await expect(student.getByText('This would hurt the client.')).toBeVisible();
+  await expect(
+    student.getByText('The service was given although it had to be declined.').first(),
+  ).toBeVisible();
+  await expect(student.getByText('Served in spite of a warning.')).toBeVisible();
+  await educator.reload();
+  await expect(educator.getByRole('heading', { name: title })).toBeVisible();
+  await expect(educator.getByLabel('Capped: it would hurt the client')).toBeVisible();
+  await educator.getByRole('link', { name: /^Learner/ }).click();
+  await expect(educator.getByText('This would hurt the client.')).toBeVisible();
+});
+
+test('an educator changes a case, sees the plan follow, and takes it out and in as a file', async ({
+  page,
+}) => {
+  await register(page, 'an educator', unique('Teacher'));
+  await makeClass(page, unique('Class'));
+  await page.getByRole('link', { name: 'Set a whole service' }).click();
+  await page.getByLabel('Start from').selectOption({ label: 'A quiet brown for winter' });
+  const key = page.getByRole('region', { name: 'Computed answer' });
+  await expect(key).toContainText('Quillet Gel');
+  await page.getByText('Change the head, the wish or the lines').click();
+  const zone = page.getByRole('group', { name: 'mid-lengths' });
+  await zone.getByLabel('Natural level').selectOption('4');
+  await zone.getByLabel('Level wished for').selectOption('9');
+  await page.getByRole('checkbox', { name: 'Wrenfell Powder' }).check();
+  await page.getByRole('checkbox', { name: 'Calder Powder' }).check();
+  await expect(key).toContainText('lighten, then tone');
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save as a pack' }).click();
+  const file = await (await download).path();
+  await page.getByLabel('Start from').selectOption({ label: 'A golden gloss' });
+  await expect(key).not.toContainText('lighten, then tone');
+  await page
+    .getByLabel('Take a pack', { exact: true })
+    .last()
+    .setInputFiles({
+      name: 'wrong.json',
+      mimeType: 'application/json',
+      buffer: Buffer.from('{"format":"else"}'),
+    });
+  await expect(page.getByText('wrong.json cannot be read')).toBeVisible();
+  await page.getByLabel('Take a pack', { exact: true }).last().setInputFiles(file);
+  await expect(key).toContainText('lighten, then tone');
+  await zone.getByRole('checkbox', { name: 'Has a wish' }).uncheck();
+  await expect(page.getByText('Nothing is wished for.')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Assign to the class' })).toBeDisabled();
+});
