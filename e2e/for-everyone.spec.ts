@@ -31,6 +31,7 @@ async function studentPages(page: Page): Promise<string[]> {
   const list = await (await page.request.get('/api/my/exercises')).json();
   const idOf = (title: string) =>
     list.find((exercise: { title: string }) => exercise.title.startsWith(title)).id;
+  const service = idOf('First time blonde');
   const open = idOf('Deeper');
   const tests: { id: string }[] = await (await page.request.get('/api/my/reading-tests')).json();
   return [
@@ -38,6 +39,12 @@ async function studentPages(page: Page): Promise<string[]> {
     '/due',
     ...['consult', 'read', 'mix', 'process', 'handIn'].map((step) => `/due/${open}?step=${step}`),
     `/due/${idOf('Cover')}/result`,
+    ...['consult', 'read', 'mix', 'apply', 'finish', 'handIn'].map(
+      (step) => `/bench/${service}?step=${step}`,
+    ),
+    `/bench/${idOf('Mix only')}`,
+    `/bench/${idOf('Retouch')}/result`,
+    `/bench/${idOf('Retouch')}/again?step=mix`,
     '/reading',
     '/reading/practice?skills=level',
     '/reading/eye',
@@ -50,14 +57,19 @@ async function educatorPages(page: Page): Promise<string[]> {
   const { exercises, students } = await (await page.request.get(`/api/classes/${id}`)).json();
   const desk = await (await page.request.get(`/api/classes/${id}/reading`)).json();
   const test = await (await page.request.get(`/api/reading-tests/${desk.tests[0].id}`)).json();
-  const answer = students[1].standings[exercises[0].id].attemptId;
+  const formulas = exercises.filter(({ kind }: { kind: string }) => kind === 'formula');
+  const services = exercises.filter(({ kind }: { kind: string }) => kind === 'service');
+  const answerTo = (exercise: { id: string }) => students[1].standings[exercise.id].attemptId;
   return [
     '/lab',
     '/classes',
     `/classes/${id}`,
     `/classes/${id}/new-exercise`,
-    `/exercises/${exercises[0].id}`,
-    `/answers/${answer}`,
+    `/classes/${id}/new-service`,
+    `/exercises/${formulas[0].id}`,
+    `/answers/${answerTo(formulas[0])}`,
+    `/services/${services[0].id}`,
+    `/plans/${answerTo(services[0])}`,
     `/classes/${id}/reading`,
     '/shade-books',
     '/shade-books/shipped/tarnwick',
@@ -93,7 +105,7 @@ for (const colorScheme of THEMES) {
       }
     };
     await visit(['/sign-in', '/register']);
-    await walkIn(page, 'Bo Lindqvarn');
+    await walkIn(page, 'Amina Tessaly');
     await visit(await studentPages(page));
     await page.getByRole('button', { name: /Account of/ }).click();
     await page.getByRole('menuitem', { name: 'Sign out' }).click();
@@ -108,7 +120,7 @@ test('a phone shows one task with the strand in view, and nothing scrolls sidewa
   const page = await (
     await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true })
   ).newPage();
-  await walkIn(page, 'Kezia Bramwall');
+  await walkIn(page, 'Ivo Santarel');
   for (const path of await studentPages(page)) {
     await page.goto(path);
     await expect(page.getByRole('heading').first()).toBeVisible();

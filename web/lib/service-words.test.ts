@@ -1,0 +1,193 @@
+import { readFileSync, readdirSync } from 'node:fs';
+import { join } from 'node:path';
+import type { Reason } from '@cimbel/core';
+import { SHIPPED_CASES } from '@cimbel/core/cases';
+import {
+  BENCH_STEPS,
+  SERVICE_CRITERIA,
+  SERVICE_MISCONCEPTIONS,
+  defaultServiceRubric,
+  gradeService,
+  nearMisses,
+} from '@cimbel/core/grade';
+import {
+  AFTERCARES,
+  EMPTY_PLAN,
+  HEAD_ZONES,
+  PLACEMENTS,
+  QUESTIONS,
+  STARTS_AT,
+  TESTS,
+  answerTo,
+  showsIn,
+  type ServicePlan,
+} from '@cimbel/core/plan';
+import { SHIPPED_LINES } from '@cimbel/core/shades';
+import { LAYER_ROLES, ROUTES, rulingsFor, solveService, tasksOf } from '@cimbel/core/solve';
+import { DEFAULT_HOUSE_RULES } from '@cimbel/core/theory';
+import { LOCALES, i18n } from './i18n';
+
+const leaves = (tree: object, at = ''): string[] =>
+  Object.entries(tree).flatMap(([name, value]) =>
+    typeof value === 'string' ? [`${at}${name}`] : leaves(value, `${at}${name}.`),
+  );
+
+function mustSay(reason: Reason): void {
+  const text = i18n.t(reason.code, { ns: 'reasons', ...reason.params });
+  expect({
+    code: reason.code,
+    text,
+    worded: text !== reason.code && !/[{}]|undefined|NaN/.test(text),
+  }).toMatchObject({
+    worded: true,
+  });
+  expect(text).toMatch(/^["“\d\p{Lu}].*[.”]$/u);
+}
+
+/** Plans that are wrong in many ways at once, so that every criterion has something to say. */
+const SPOILT: ((plan: ServicePlan) => ServicePlan)[] = [
+  () => EMPTY_PLAN,
+  (plan) => ({ ...plan, steps: [], bowls: [] }),
+  (plan) => ({ ...plan, steps: plan.steps.slice(0, 1) }),
+  (plan) => ({
+    ...plan,
+    decision: plan.decision === 'decline' ? 'goOn' : 'decline',
+    visits: 4,
+    nextVisitWeeks: 20,
+    aftercare: [...AFTERCARES],
+  }),
+  (plan) => ({
+    ...plan,
+    steps: plan.steps.map((step) => ({
+      ...step,
+      minutes: 3,
+      wet: true,
+      warmth: true,
+      checkEvery: 20,
+      stopsAtLine: false,
+      startsAt: 'nape',
+    })),
+    bowls: plan.bowls.map((bowl) => ({
+      ...bowl,
+      developer: [
+        { vol: 5, grams: 9 },
+        { vol: 0, grams: 300 },
+      ],
+    })),
+  }),
+  (plan) => ({
+    ...plan,
+    readings: Object.fromEntries(
+      Object.entries(plan.readings).map(([zone, read]) => [
+        zone,
+        { ...read!, level: 9.5, greyShare: 0.9, underlay: 'red', counter: 'blue' },
+      ]),
+    ),
+    steps: plan.steps.map((step) => ({
+      ...step,
+      start: 0,
+      minutes: 110,
+      zones: [...step.zones],
+      share: 0.6,
+      placement: 'open',
+    })),
+    bowls: plan.bowls.map((bowl) => ({
+      ...bowl,
+      shades: bowl.shades.map((shade) => ({ ...shade, grams: 200 })),
+    })),
+  }),
+  (plan) => ({
+    ...plan,
+    readings: Object.fromEntries(
+      Object.entries(plan.readings).map(([zone, read]) => [zone, { ...read!, level: 1, counter: 'keep' }]),
+    ),
+    steps: plan.steps.map((step) => ({ ...step, zones: [...HEAD_ZONES] })),
+  }),
+];
+
+describe('words for whole services', () => {
+  it('are there for everything that a plan, a route, a question or a test can bring', () => {
+    for (const { kase } of SHIPPED_CASES) {
+      QUESTIONS.forEach((question) => answerTo(kase, question).forEach(mustSay));
+      TESTS.forEach((test) => showsIn(kase, test).forEach(mustSay));
+      const solved = solveService(kase, SHIPPED_LINES, DEFAULT_HOUSE_RULES);
+      if (!solved.ok) throw new Error('no plan');
+      const { solution } = solved;
+      tasksOf(kase).forEach((task) => rulingsFor(task).forEach(({ reason }) => mustSay(reason)));
+      [...solution.proof, ...solution.stops].forEach(mustSay);
+      const rubric = defaultServiceRubric(solution, solution.visit);
+      const input = {
+        solution,
+        rules: DEFAULT_HOUSE_RULES,
+        rubric,
+        lines: SHIPPED_LINES,
+        open: [...BENCH_STEPS],
+      };
+      const grades = [
+        ...nearMisses(input).map(({ grade }) => grade),
+        ...SPOILT.map((spoil) => gradeService(input, spoil(solution.best))),
+      ];
+      for (const { criteria, dangers } of grades) {
+        criteria.forEach(({ findings }) => findings.forEach(mustSay));
+        dangers.forEach(mustSay);
+      }
+    }
+    const facts = {
+      reaction: true,
+      scalp: 'irritated' as const,
+      metallicSalts: true,
+      weeksSinceColour: 1,
+      upkeepWeeks: 1,
+    };
+    const kase = { ...SHIPPED_CASES[0].kase, facts };
+    QUESTIONS.forEach((question) => answerTo(kase, question).forEach(mustSay));
+    TESTS.forEach((test) => showsIn(kase, test).forEach(mustSay));
+    const refused = solveService(
+      { ...SHIPPED_CASES[1].kase, lineIds: ['hobday'] },
+      SHIPPED_LINES,
+      DEFAULT_HOUSE_RULES,
+    );
+    if (refused.ok) throw new Error('a filler alone lifts nothing');
+    refused.reasons.forEach(mustSay);
+  }, 90_000);
+
+  it('are none that the core never says', () => {
+    const sources = (folder: string): string =>
+      readdirSync(folder, { withFileTypes: true })
+        .map((entry) => {
+          const path = join(folder, entry.name);
+          if (entry.isDirectory()) return sources(path);
+          return /(?<!\.test)\.ts$/.test(entry.name) ? readFileSync(path, 'utf8') : '';
+        })
+        .join('\n');
+    const core = join(__dirname, '../../core');
+    const text = ['plan', 'solve/service', 'grade/service']
+      .map((folder) => sources(join(core, folder)))
+      .join('\n');
+    const { service, route, danger, stop, reveal, solve } = LOCALES.en.reasons;
+    const unsaid = leaves({ service, route, danger, stop, reveal, solve }).filter((code) => {
+      const name = code.split('.').pop()!;
+      return !text.includes(`'${name}'`) && !text.includes(`.${name}'`);
+    });
+    // Kinds of history, porosity and scalp are named where they are defined.
+    expect(unsaid.filter((code) => !/^reveal\.porosity\.(low|normal|high)$/.test(code))).toEqual([]);
+  });
+
+  it('name every term of a service', () => {
+    const known = new Set(leaves(LOCALES.en.craft));
+    const needed = [
+      ...HEAD_ZONES.map((name) => `headZone.${name}`),
+      ...ROUTES.map((name) => `route.${name}`),
+      ...LAYER_ROLES.map((name) => `layer.${name}`),
+      ...QUESTIONS.map((name) => `question.${name}`),
+      ...TESTS.map((name) => `hairTest.${name}`),
+      ...AFTERCARES.map((name) => `aftercare.${name}`),
+      ...PLACEMENTS.map((name) => `placement.${name}`),
+      ...STARTS_AT.map((name) => `startsAt.${name}`),
+      ...BENCH_STEPS.map((name) => `benchStep.${name}`),
+      ...SERVICE_CRITERIA.flatMap((name) => [`serviceCriterion.${name}`, `serviceCriterionShort.${name}`]),
+      ...SERVICE_MISCONCEPTIONS.map((name) => `slip.${name}`),
+    ];
+    expect(needed.filter((name) => !known.has(name))).toEqual([]);
+  });
+});
