@@ -18,6 +18,8 @@ const wanted = process.argv.slice(2).filter((arg) => !arg.startsWith('--'));
 
 const EDUCATOR = 'Odile Brandvoort';
 const STUDENT = 'Amina Tessaly';
+/** Has a whole service all but finished. */
+const ALMOST = 'Ivo Santarel';
 
 const exerciseNamed = (title) => async (page) => {
   const response = await page.request.get(`${base}/api/my/exercises`);
@@ -34,28 +36,42 @@ const desk = async (page) =>
 const VIEWS = {
   'sign-in': { as: null, go: async () => '/sign-in' },
   'student-home': { as: STUDENT, go: async () => '/due' },
-  'exercise-consult': { as: STUDENT, go: async (page) => `/due/${await exerciseNamed('Deeper')(page)}` },
-  'exercise-read': {
-    as: STUDENT,
-    go: async (page) => `/due/${await exerciseNamed('Two levels')(page)}?step=read`,
-  },
   'exercise-mix': {
     as: STUDENT,
     go: async (page) => `/due/${await exerciseNamed('Two levels')(page)}?step=mix`,
   },
-  result: {
-    as: 'Esme Adeyinor',
-    go: async (page) => `/due/${await exerciseNamed('Cover')(page)}/result`,
-    then: (page) =>
-      page
-        .getByRole('heading', { name: 'What it would have done' })
-        .evaluate((heading) =>
-          window.scrollTo(0, heading.getBoundingClientRect().top + window.scrollY - 120),
-        ),
-  },
   class: { as: EDUCATOR, go: async (page) => `/classes/${(await classroom(page)).id}` },
   'new-exercise': { as: EDUCATOR, go: async (page) => `/classes/${(await classroom(page)).id}/new-exercise` },
-  answers: { as: EDUCATOR, go: async (page) => `/exercises/${(await classroom(page)).exercises[0].id}` },
+  'service-consult': {
+    as: STUDENT,
+    go: async (page) => `/bench/${await exerciseNamed('First time')(page)}?step=consult`,
+  },
+  'service-mix': {
+    as: ALMOST,
+    go: async (page) => `/bench/${await exerciseNamed('First time')(page)}?step=mix`,
+    then: (page) => page.getByRole('button', { name: 'B: Quillet Gel' }).click(),
+  },
+  'service-apply': {
+    as: ALMOST,
+    go: async (page) => `/bench/${await exerciseNamed('First time')(page)}?step=apply`,
+    then: async (page) => {
+      await page.getByRole('slider').fill('22');
+      await page.getByRole('button', { name: 'Wipe a strand' }).last().click();
+      await page.evaluate(() => window.scrollTo(0, 0));
+    },
+  },
+  'service-result': {
+    as: 'Bo Lindqvarn',
+    go: async (page) => `/bench/${await exerciseNamed('Retouch')(page)}/result`,
+  },
+  'service-answers': {
+    as: EDUCATOR,
+    go: async (page) => {
+      const { exercises } = await classroom(page);
+      return `/services/${exercises.find(({ title }) => title.startsWith('First time')).id}`;
+    },
+  },
+  'new-service': { as: EDUCATOR, go: async (page) => `/classes/${(await classroom(page)).id}/new-service` },
   reading: { as: STUDENT, go: async () => '/reading' },
   practice: {
     as: STUDENT,
@@ -72,13 +88,6 @@ const VIEWS = {
   'house-rules': { as: EDUCATOR, go: async (page) => `/classes/${(await classroom(page)).id}/house-rules` },
   'test-results': { as: EDUCATOR, go: async (page) => `/reading-tests/${(await desk(page)).tests[0].id}` },
   lab: { as: EDUCATOR, go: async () => '/lab' },
-  submission: {
-    as: EDUCATOR,
-    go: async (page) => {
-      const { students, exercises } = await classroom(page);
-      return `/answers/${students.find(({ name }) => name.startsWith('Farid')).standings[exercises[0].id].attemptId}`;
-    },
-  },
 };
 
 async function main() {

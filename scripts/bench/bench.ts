@@ -1,8 +1,10 @@
+import { SHIPPED_CASES } from '../../core/cases';
+import { BENCH_STEPS, defaultServiceRubric, gradeService, nearMisses } from '../../core/grade';
 import { differenceOf, type Lab } from '../../core/colour';
 import { NO_DYE, labOfStrand, lightenedStrand, naturalStrand } from '../../core/hair';
 import { FastStrand, playHead, shadeLoad, type Mix } from '../../core/process';
-import { computeKey } from '../../core/solve';
-import { shippedLine } from '../../core/shades';
+import { computeKey, solveService } from '../../core/solve';
+import { SHIPPED_LINES, shippedLine } from '../../core/shades';
 import { naturalLook, paintTress } from '../../core/tress';
 import { DEFAULT_HOUSE_RULES } from '../../core/theory';
 import { facetsOf, generate, PLAIN_CONTEXT, SKILLS, STEPS } from '../../core/drill';
@@ -92,7 +94,35 @@ const itemTimes = SKILLS.map((skill) => {
 });
 const slowest = itemTimes.reduce((a, b) => (b.p99 > a.p99 ? b : a));
 
+/** The search over every shipped case, cold and again, and marking: what a class of answers comes to. */
+const searches = SHIPPED_CASES.map(({ id, kase: whole }) => {
+  const once = () => {
+    const begun = performance.now();
+    const solved = solveService(whole, SHIPPED_LINES, DEFAULT_HOUSE_RULES);
+    return { ms: performance.now() - begun, solved };
+  };
+  const { ms: cold, solved } = once();
+  return { id, cold, warm: once().ms, solved };
+});
+const gradeMs = searches.map(({ solved }) => {
+  if (!solved.ok) throw new Error('a shipped case has no plan');
+  const { solution } = solved;
+  const rubric = defaultServiceRubric(solution, solution.visit);
+  const input = { solution, rules: DEFAULT_HOUSE_RULES, rubric, lines: SHIPPED_LINES, open: BENCH_STEPS };
+  const plans = [solution.best, ...nearMisses(input).map(({ plan }) => plan)];
+  return timeOf(() => plans.forEach((plan) => void gradeService(input, plan))) / plans.length;
+});
+const meanGradeMs = gradeMs.reduce((sum, ms) => sum + ms, 0) / gradeMs.length;
+const slowestSearch = searches.reduce((a, b) => (b.cold > a.cold ? b : a));
+const warmSearchMs = [...searches].map(({ warm }) => warm).sort((a, b) => a - b)[10];
+
 const results = {
+  searchColdWorstMs: slowestSearch.cold,
+  searchWarmMedianMs: warmSearchMs,
+  searchOverWholeHead: warmSearchMs / headMs,
+  gradeMs: meanGradeMs,
+  gradeOverWholeHead: meanGradeMs / headMs,
+  tenThousandGradesS: 10 * meanGradeMs,
   wholeHeadMs: headMs,
   wholeHeadWithColourMs: colourOfHeadMs,
   candidatesPerSecondFast: Math.round(fastPerSecond),
@@ -126,6 +156,12 @@ for (const { skill, median, p99, worst, first } of itemTimes)
   console.log(
     `  ${skill.padEnd(10)} median ${round(median)}  1 in 100 ${round(p99)}  worst ${round(worst)}  first ${round(first)} ms`,
   );
+console.log(
+  `search of a whole service              worst cold ${round(slowestSearch.cold)} ms (${slowestSearch.id}), median warm ${round(warmSearchMs)} ms   = ${round(results.searchOverWholeHead)} × a whole head`,
+);
+console.log(
+  `marking a whole service                ${round(meanGradeMs)} ms   = ${round(results.gradeOverWholeHead)} × a whole head; ten thousand ${round(results.tenThousandGradesS)} s (wanted: under 30 s)`,
+);
 console.log(`computed key                           ${round(keyMs)} ms`);
 console.log(
   `\n${JSON.stringify(Object.fromEntries(Object.entries(results).map(([name, value]) => [name, round(value)])))}`,

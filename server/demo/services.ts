@@ -19,8 +19,9 @@ import { createService, handInService, previewService } from '../services/store'
 const HOUR_MS = 3600_000;
 const DAY_MS = 24 * HOUR_MS;
 
-/** A demo answer: the slips that make the computed plan a student's; `draft` is still being worked on. */
-type DemoPlan = { slips: ServiceMisconception[]; misread?: number; unasked?: number } | 'draft' | null;
+/** A demo answer: the slips that make the computed plan a student's; `draft` is half done, `almost` lacks the finish. */
+type DemoPlan =
+  { slips: ServiceMisconception[]; misread?: number; unasked?: number } | 'draft' | 'almost' | null;
 const slips = (...names: ServiceMisconception[]): DemoPlan => ({ slips: names });
 
 const RETOUCH: readonly DemoPlan[] = [
@@ -46,7 +47,7 @@ const BLONDE: readonly DemoPlan[] = [
   null,
   { slips: ['warmOnWarm'], misread: -1, unasked: 1 },
   null,
-  'draft',
+  'almost',
   slips(),
   slips('tonerLightens'),
   null,
@@ -54,7 +55,7 @@ const BLONDE: readonly DemoPlan[] = [
 
 function planOf(
   row: ServiceRow,
-  { slips: names, misread = 0, unasked = 0 }: Exclude<DemoPlan, 'draft' | null>,
+  { slips: names, misread = 0, unasked = 0 }: Exclude<DemoPlan, string | null>,
 ): ServicePlan {
   const { key: solution, line: lines } = row;
   const made = names.reduce((plan, name) => slip(name, { plan, solution, lines }) ?? plan, solution.best);
@@ -111,9 +112,15 @@ export async function seedServices(
     for (const [i, plan] of plans.entries()) {
       if (plan === null) continue;
       const when = new Date(first.getTime() + i * 3.1 * HOUR_MS);
-      if (plan === 'draft')
-        await saveDraft(db, row, students[i], { answer: halfOf(row), version: 0, writer: 'demo' }, when);
-      else await handInService(db, row, students[i], { id: randomUUID(), answer: planOf(row, plan) }, when);
+      const kept =
+        plan === 'draft'
+          ? halfOf(row)
+          : plan === 'almost'
+            ? { ...row.key.best, aftercare: [], nextVisitWeeks: null }
+            : null;
+      if (kept) await saveDraft(db, row, students[i], { answer: kept, version: 0, writer: 'demo' }, when);
+      else if (typeof plan !== 'string')
+        await handInService(db, row, students[i], { id: randomUUID(), answer: planOf(row, plan) }, when);
     }
   };
   const retouch = await set('retouch-grey', after(-9 * DAY_MS), after(-2 * DAY_MS), 'manual');

@@ -39,8 +39,8 @@ function Ingredient({
 }) {
   const { t } = useTranslation();
   return (
-    <li className="border-line flex flex-wrap items-center gap-2 border-b py-1.5 last:border-b-0">
-      <span className="font-display min-w-14 flex-1 text-lg font-semibold">{name}</span>
+    <li className="border-line flex flex-wrap items-center gap-1 border-b py-1.5 last:border-b-0">
+      <span className="font-display min-w-12 flex-1 text-lg font-semibold">{name}</span>
       {parts !== null && onParts ? (
         <NumberInput
           aria-label={t('bench.mix.parts', { label: name })}
@@ -57,7 +57,7 @@ function Ingredient({
         min={0}
         max={2000}
         step={0.1}
-        className="w-18! px-1.5!"
+        className="w-16! px-1.5!"
         unit="g"
         onValue={(value) => onWeight(value ?? 0)}
       />
@@ -73,7 +73,7 @@ function Ingredient({
       {onRemove ? (
         <button
           type="button"
-          className="hover:bg-raised rounded-sm p-2"
+          className="hover:bg-raised rounded-sm p-1"
           aria-label={t('bench.mix.removeShade', { label: name })}
           onClick={onRemove}
         >

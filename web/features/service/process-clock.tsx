@@ -13,8 +13,11 @@ import { Tress } from '../../ui/tress';
 /** Seconds that a minute of the service takes on the clock. */
 const PACES = [1, 0.5, 0.2] as const;
 
-/** Foam and cream as they lie on hair: pale and even, so that nothing can be read through them. */
-const FOAM = { l: 88, a: 0, b: 2 };
+/**
+ * Foam and cream as they lie on hair: even, so that nothing can be read through them, and no brighter than the room, or
+ * the wish beside it would look darker than it is.
+ */
+const FOAM = { l: 68, a: 0, b: 0 };
 
 export const frameAt = (shown: PlayShown, minute: number) =>
   shown.frames.reduce((best, frame) => (frame.minute <= minute ? frame : best), shown.frames[0]);

@@ -18,7 +18,9 @@ function useSettled<T>(value: T): T {
 
 /** The student's own plan on the head, minute by minute, reckoned by the server that knows the head. */
 export function usePlay(serviceId: string, { bowls, steps }: Pick<ServicePlan, 'bowls' | 'steps'>) {
-  const asked = useSettled(JSON.stringify({ bowls, steps }));
+  // A step whose bowl is not mixed yet does nothing.
+  const mixed = steps.filter(({ bowl }) => bowls.some(({ name }) => name === bowl));
+  const asked = useSettled(JSON.stringify({ bowls, steps: mixed }));
   return useQuery({
     queryKey: ['play', serviceId, asked],
     queryFn: () => api<PlayShown>('POST', `/api/my/services/${serviceId}/play`, JSON.parse(asked)),
