@@ -105,11 +105,14 @@ function onTheWay(grownLevel: number, level: number): NaturalPigment {
   return { brownBlack: mixed((p) => p.brownBlack), red: mixed((p) => p.red), yellow: mixed((p) => p.yellow) };
 }
 
+/** Halvings of the scale: to a millionth of a level. */
+const BISECTIONS = 24;
+
 /** The level at which a falling function of the level meets a value. */
 function levelWhere(value: number, at: (level: number) => number): number {
   let low = 0;
   let high = TOP;
-  for (let step = 0; step < 34; step++) {
+  for (let step = 0; step < BISECTIONS; step++) {
     const middle = (low + high) / 2;
     if (at(middle) > value) low = middle;
     else high = middle;
@@ -119,9 +122,22 @@ function levelWhere(value: number, at: (level: number) => number): number {
 
 type Grown = Pick<Strand, 'brownBlack' | 'grownBrownBlack'>;
 
+const KEPT = 512;
+const grownLevels = new Map<number, number>();
+
+/** The level hair of so much brown-black grew at; a head has few of them and is asked often. */
+function grownLevelOf(grownBrownBlack: number): number {
+  const kept = grownLevels.get(grownBrownBlack);
+  if (kept !== undefined) return kept;
+  const level = levelWhere(grownBrownBlack, (one) => between(UNTOUCHED, one, (b) => b));
+  if (grownLevels.size >= KEPT) grownLevels.clear();
+  grownLevels.set(grownBrownBlack, level);
+  return level;
+}
+
 /** The level a strand grew at, and the level its natural pigment alone has reached. */
 function levelsOf({ brownBlack, grownBrownBlack }: Grown): { grown: number; reached: number } {
-  const grown = levelWhere(grownBrownBlack, (level) => between(UNTOUCHED, level, (b) => b));
+  const grown = grownLevelOf(grownBrownBlack);
   if (brownBlack >= grownBrownBlack) return { grown, reached: grown };
   return { grown, reached: levelWhere(brownBlack, (level) => onTheWay(grown, level).brownBlack) };
 }

@@ -114,6 +114,7 @@ export function playPlan(
     seen.get(part)!.set(minute, kept);
     return kept;
   };
+  const outcomes = new Map<number, PartOutcome[]>();
   const stretch = (zone: HeadZone, woven: boolean, minute: number): Strand | undefined => {
     const part = parts.find((one) => one.zone === zone && one.woven === woven);
     return part && momentOf(part, minute).strand;
@@ -122,8 +123,13 @@ export function playPlan(
     minutes: lastMinute(plan),
     parts,
     momentOf,
-    outcomeAt: (minute) =>
-      parts.map((part) => outcomeOf(part, momentOf(part, minute).strand, plans.get(part)!.start)),
+    outcomeAt: (minute) => {
+      const kept =
+        outcomes.get(minute) ??
+        parts.map((part) => outcomeOf(part, momentOf(part, minute).strand, plans.get(part)!.start));
+      outcomes.set(minute, kept);
+      return kept;
+    },
     lookAt: (minute, light, seed) => {
       const stretches = stretchesOf(kase.head);
       const whole = strandLook(

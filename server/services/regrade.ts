@@ -66,33 +66,51 @@ export async function startRegrade(
     .then(({ begun }) => ({ begun, run: regradeAll(db, { ...service, rubric: rubric ?? service.rubric }) }));
 }
 
+type Read = Pick<ServiceAttemptRow, 'id' | 'answer'> & { points: number; max: number };
+
+/** The next answers after an id, with no more of their old grades than is compared. */
+const readAfter = (db: Knex, exerciseId: string, after: string): Promise<Read[]> =>
+  db('attempts')
+    .where({ exercise_id: exerciseId })
+    .whereNotNull('submitted_at')
+    .where('id', '>', after)
+    .orderBy('id')
+    .limit(CHUNK)
+    .select('id', 'answer', db.raw(`(grade->>'points')::float as points, (grade->>'max')::float as max`));
+
+const write = (db: Knex, grades: readonly { id: string; grade: string }[]) =>
+  db.raw(
+    `update attempts set grade = fresh.grade::jsonb
+       from (select unnest(?::uuid[]) as id, unnest(?::text[]) as grade) as fresh
+      where attempts.id = fresh.id and attempts.grade <> fresh.grade::jsonb`,
+    [grades.map(({ id }) => id), grades.map(({ grade }) => grade)],
+  );
+
+/** Reads ahead and writes behind: the database works on the pieces before and after while this one is marked. */
 async function regradeAll(db: Knex, service: ServiceRow): Promise<void> {
   const input = gradingOf(service);
-  let after = '00000000-0000-0000-0000-000000000000';
+  let next = readAfter(db, service.id, '00000000-0000-0000-0000-000000000000');
+  let written: Promise<unknown> = Promise.resolve();
   for (;;) {
-    const rows: ServiceAttemptRow[] = await db('attempts')
-      .where({ exercise_id: service.id })
-      .whereNotNull('submitted_at')
-      .where('id', '>', after)
-      .orderBy('id')
-      .limit(CHUNK);
+    const rows = await next;
     if (rows.length === 0) break;
-    after = rows[rows.length - 1].id;
+    next = readAfter(db, service.id, rows[rows.length - 1].id);
+    // Looked at where it is awaited; until then a failure must not end the server.
+    next.catch(() => undefined);
     let changed = 0;
     const grades: { id: string; grade: string }[] = [];
-    for (const [i, { id, answer, grade }] of rows.entries()) {
+    for (const [i, { id, answer, points, max }] of rows.entries()) {
       const made = gradeService(input, answer);
-      if (made.points !== grade!.points || made.max !== grade!.max) changed++;
+      if (made.points !== points || made.max !== max) changed++;
       grades.push({ id, grade: JSON.stringify(made) });
       if (i % AT_ONCE === 0) await setImmediate();
     }
-    await db.raw(
-      `update attempts set grade = fresh.grade::jsonb
-         from (select unnest(?::uuid[]) as id, unnest(?::text[]) as grade) as fresh
-        where attempts.id = fresh.id`,
-      [grades.map(({ id }) => id), grades.map(({ grade }) => grade)],
+    await written;
+    written = write(db, grades).then(() =>
+      db('regrades').where({ exercise_id: service.id }).increment({ done: rows.length, changed }),
     );
-    await db('regrades').where({ exercise_id: service.id }).increment({ done: rows.length, changed });
+    written.catch(() => undefined);
   }
+  await written;
   await db('regrades').where({ exercise_id: service.id }).update({ finished_at: db.fn.now() });
 }
