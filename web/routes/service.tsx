@@ -60,7 +60,7 @@ function RegradeDialog({ service, onClose }: { service: EducatorService; onClose
       {regrade ? (
         <div role="status" className="flex flex-col gap-2">
           <progress
-            className="accent-accent h-4 w-full"
+            className="[&::-webkit-progress-bar]:bg-line [&::-webkit-progress-value]:bg-accent h-4 w-full appearance-none"
             max={Math.max(1, regrade.total)}
             value={regrade.done}
           />

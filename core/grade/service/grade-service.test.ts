@@ -228,6 +228,17 @@ describe('the marks of a whole service', () => {
     );
   });
 
+  it('name the house rules they rest on, and only those', () => {
+    const used = (id: string) => {
+      const input = gradingOf(id);
+      return gradeService(input, input.solution.best).houseRules.map(({ rule }) => rule);
+    };
+    expect(used('two-lighter-cool')).toEqual(['underlay', 'liftByColour', 'diluteDeveloper', 'timerStarts']);
+    expect(used('gold-over-white')).toEqual(['greyShare', 'resistantGrey', 'diluteDeveloper', 'timerStarts']);
+    expect(used('first-blonde')).toContain('lightenerOnScalp');
+    expect(used('not-today')).toEqual([]);
+  });
+
   it('leave out what is switched off, and give it', () => {
     const solution = solved('two-lighter-cool');
     const open = ['mix'] as const;

@@ -11,10 +11,11 @@ import {
 import type { Condition } from '../../process';
 import { reason, type Reason } from '../../reason';
 import type { Line } from '../../shades';
-import { AS_GOOD_WITHIN, SERVICE_VERSION, tasksOf, type Solution } from '../../solve';
+import { AS_GOOD_WITHIN, SERVICE_VERSION, tasksOf, type HouseRuleUse, type Solution } from '../../solve';
 import type { HouseRules } from '../../theory';
 import { marked, toQuarter, type Marked } from '../mark';
 import { contextOf, mean, type JudgeContext, type Scored } from './context';
+import { houseRulesUsedBy } from './house-rules-used';
 import { markAmount, markDeveloper, markRatio } from './mark-developer';
 import { markOrder } from './mark-order';
 import { markPrediction, markReading } from './mark-reading';
@@ -59,6 +60,8 @@ export interface ServiceGrade {
   criteria: ServiceCriterionMark[];
   misconceptions: MisconceptionFound[];
   outcome: PartResult[];
+  /** House rules the marks rest on; another school would have another. */
+  houseRules: HouseRuleUse[];
 }
 
 export interface ServiceGradeInput {
@@ -260,5 +263,6 @@ export function gradeService(input: ServiceGradeInput, answer: ServicePlan): Ser
       bestAway: Math.round(best[i].away * 10) / 10,
       condition,
     })),
+    houseRules: houseRulesUsedBy(solution, rules),
   };
 }

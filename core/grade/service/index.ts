@@ -4,3 +4,4 @@ export { CAPS } from './mark-safety';
 export * from './misconception';
 export * from './grade-service';
 export * from './slip';
+export * from './house-rules-used';

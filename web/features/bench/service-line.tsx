@@ -1,4 +1,5 @@
 import { Check } from 'lucide-react';
+import { useEffect, useRef } from 'react';
 import { useTranslation } from 'react-i18next';
 
 /** The order of the service: where one is, what is complete, what is open. Going anywhere is free. */
@@ -16,8 +17,13 @@ export function ServiceLine<Step extends string>({
   onGo: (step: Step) => void;
 }) {
   const { t } = useTranslation();
+  const row = useRef<HTMLElement>(null);
+  // On a phone the step one is at may lie beyond the edge.
+  useEffect(() => {
+    row.current?.querySelector('[aria-current]')?.scrollIntoView({ inline: 'center', block: 'nearest' });
+  }, [current]);
   return (
-    <nav aria-label={t('bench.service')} className="overflow-x-auto">
+    <nav ref={row} aria-label={t('bench.service')} className="overflow-x-auto">
       <ol className="border-strong-line flex min-w-max border-b-2">
         {steps.map((step, i) => {
           const here = step === current;

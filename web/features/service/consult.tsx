@@ -38,7 +38,7 @@ function AskList({
           <li key={name}>
             <button
               type="button"
-              disabled={done || reveals.busy === name}
+              disabled={done || reveals.busy !== null}
               onClick={ask}
               className="border-strong-line bg-raised flex min-h-10 w-full items-center gap-2 rounded-sm border px-3 py-1 text-start font-semibold enabled:hover:bg-sheet disabled:border-transparent"
             >

@@ -3,6 +3,7 @@ import type { ServiceCriterionMark } from '@cimbel/core/grade';
 import type { ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Notice, Sheet } from '../../ui/panel';
+import { HouseRulesUsed } from '../marking/key-card';
 import { ReasonText } from '../marking/reasons';
 import { PlanCard } from './plan-card';
 import { ServiceCriteria } from './service-criteria';
@@ -58,6 +59,9 @@ export function ServiceResultView({
         </div>
         <div className="flex flex-col gap-4">
           <ServiceOutcome result={result} />
+          <Sheet>
+            <HouseRulesUsed uses={grade.houseRules} />
+          </Sheet>
           {solution.visits.length > 1 ? (
             <Sheet className="flex flex-col gap-1">
               <h2 className="text-lg">{t('service.visitsTitle', { count: solution.visits.length })}</h2>
