@@ -2,12 +2,11 @@ import type { EducatorResult } from '@cimbel/contract';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { Link, useParams } from 'react-router';
+import { useParams } from 'react-router';
 import { ChangeMarkDialog } from '../features/marking/change-mark';
-import { Neighbours } from '../features/marking/neighbours';
-import { PointsLine, ResultView } from '../features/marking/result-view';
+import { ReviewHeading } from '../features/marking/result-headings';
+import { ResultView } from '../features/marking/result-view';
 import { api } from '../lib/api';
-import { dateTime } from '../lib/i18n';
 import { Button } from '../ui/button';
 import { Failure, Loading } from '../ui/panel';
 import type { CriterionMark } from '@cimbel/core/grade';
@@ -45,21 +44,7 @@ export function ReviewPage() {
             {t('review.change')}
           </Button>
         )}
-        heading={
-          <div className="flex flex-wrap items-center gap-3">
-            <div className="me-auto">
-              <h1 className="text-2xl">{result.studentName}</h1>
-              <p className="text-quiet text-sm">
-                <Link to={`/exercises/${result.exerciseId}`} className="underline">
-                  {result.title}
-                </Link>{' '}
-                · {t(result.late ? 'result.late' : 'result.onTime', { when: dateTime(result.submittedAt) })}
-              </p>
-            </div>
-            <PointsLine result={result} />
-            <Neighbours previousId={result.previousId} nextId={result.nextId} at="/answers" />
-          </div>
-        }
+        heading={<ReviewHeading result={result} exerciseAt="/exercises" answersAt="/answers" />}
       />
       {changing ? (
         <ChangeMarkDialog

@@ -2,13 +2,11 @@ import type { ServiceResult } from '@cimbel/contract';
 import { useQuery } from '@tanstack/react-query';
 import { useTranslation } from 'react-i18next';
 import { useParams } from 'react-router';
-import { PointsLine } from '../features/marking/result-view';
+import { MyResultHeading } from '../features/marking/result-headings';
 import { ServiceResultView } from '../features/service/service-result-view';
 import { api } from '../lib/api';
-import { dateTime } from '../lib/i18n';
 import { ButtonLink } from '../ui/button';
 import { Failure, Loading } from '../ui/panel';
-import { PageTitle } from '../ui/page-title';
 
 export function ServiceResultPage() {
   const { t } = useTranslation();
@@ -24,20 +22,9 @@ export function ServiceResultPage() {
     <ServiceResultView
       result={result}
       heading={
-        <div className="flex flex-wrap items-end justify-between gap-3">
-          <div>
-            <PageTitle back={{ to: '/due', text: t('nav.exercises') }} className="text-xl">
-              {result.title}
-            </PageTitle>
-            <p className="text-quiet text-sm">
-              {t(result.late ? 'result.late' : 'result.onTime', { when: dateTime(result.submittedAt) })}
-            </p>
-          </div>
-          <div className="flex items-center gap-4">
-            <ButtonLink to={`/bench/${exerciseId}/again`}>{t('service.tryAgain')}</ButtonLink>
-            <PointsLine result={result} />
-          </div>
-        </div>
+        <MyResultHeading result={result}>
+          <ButtonLink to={`/bench/${exerciseId}/again`}>{t('service.tryAgain')}</ButtonLink>
+        </MyResultHeading>
       }
     />
   );

@@ -1,15 +1,12 @@
 import type { Result } from '@cimbel/contract';
 import { useQuery } from '@tanstack/react-query';
-import { useTranslation } from 'react-i18next';
 import { useParams } from 'react-router';
-import { PointsLine, ResultView } from '../features/marking/result-view';
+import { MyResultHeading } from '../features/marking/result-headings';
+import { ResultView } from '../features/marking/result-view';
 import { api } from '../lib/api';
-import { dateTime } from '../lib/i18n';
 import { Failure, Loading } from '../ui/panel';
-import { PageTitle } from '../ui/page-title';
 
 export function StudentResult() {
-  const { t } = useTranslation();
   const { exerciseId } = useParams();
   const query = useQuery({
     queryKey: ['my-result', exerciseId],
@@ -18,22 +15,5 @@ export function StudentResult() {
   if (query.isPending) return <Loading />;
   if (query.isError) return <Failure error={query.error} onRetry={() => void query.refetch()} />;
   const result = query.data;
-  return (
-    <ResultView
-      result={result}
-      heading={
-        <div className="flex flex-wrap items-end justify-between gap-3">
-          <div>
-            <PageTitle back={{ to: '/due', text: t('nav.exercises') }} className="text-xl">
-              {result.title}
-            </PageTitle>
-            <p className="text-quiet text-sm">
-              {t(result.late ? 'result.late' : 'result.onTime', { when: dateTime(result.submittedAt) })}
-            </p>
-          </div>
-          <PointsLine result={result} />
-        </div>
-      }
-    />
-  );
+  return <ResultView result={result} heading={<MyResultHeading result={result} />} />;
 }

@@ -111,3 +111,26 @@ export const Textarea = ({ className = '', ...rest }: ComponentProps<'textarea'>
   <HeadlessTextarea className={`${INPUT} ${className}`} {...rest} />
 );
 export const Select = (props: ComponentProps<'select'>) => <HeadlessSelect className={INPUT} {...props} />;
+
+/** One thing that is so or not. */
+export function Tick({
+  label,
+  on,
+  onChange,
+}: {
+  label: ReactNode;
+  on: boolean;
+  onChange: (on: boolean) => void;
+}) {
+  return (
+    <label className="flex min-h-9 items-center gap-2">
+      <input
+        type="checkbox"
+        className="accent-accent size-5"
+        checked={on}
+        onChange={({ target }) => onChange(target.checked)}
+      />
+      {label}
+    </label>
+  );
+}

@@ -1,4 +1,4 @@
-import type { Result } from '@cimbel/contract';
+import type { MarkChange, Result } from '@cimbel/contract';
 import type { CriterionMark } from '@cimbel/core/grade';
 import { Check, CircleDashed, CircleSlash, CornerDownRight, CircleDot } from 'lucide-react';
 import type { ReactNode } from 'react';
@@ -25,6 +25,16 @@ export function VerdictMark({ mark }: { mark: Pick<CriterionMark, 'verdict' | 'f
       {t(`result.verdict.${name}`)}
     </span>
   );
+}
+
+/** What an educator changed of a mark, and why. */
+export function MarkChanges({ changes }: { changes: readonly MarkChange[] }) {
+  const { t } = useTranslation();
+  return changes.map((change) => (
+    <li key={change.at} className="border-accent mt-1 border-s-4 ps-2">
+      {t('result.changed', { name: change.by, from: change.from, to: change.to, reason: change.reason })}
+    </li>
+  ));
 }
 
 /** Every criterion: what was given beside the key, the mark, and why. `action` adds a cell for the educator. */
@@ -80,16 +90,7 @@ export function CriteriaTable({
                       <ReasonText reason={finding} />
                     </li>
                   ))}
-                  {changes.map((change) => (
-                    <li key={change.at} className="border-accent mt-1 border-s-4 ps-2">
-                      {t('result.changed', {
-                        name: change.by,
-                        from: change.from,
-                        to: change.to,
-                        reason: change.reason,
-                      })}
-                    </li>
-                  ))}
+                  <MarkChanges changes={changes} />
                 </ul>
               </th>
               <td className="py-2 pe-3 md:w-[20%]">

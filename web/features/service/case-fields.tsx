@@ -4,9 +4,8 @@ import { HEAD_ZONES, type HeadZone, type ServiceCase, type Target, type ZoneOfHe
 import { CONDITIONS, conditionOf } from '@cimbel/core/process';
 import { DIRECT_DYES, type Line } from '@cimbel/core/shades';
 import { HAIR_FORMS } from '@cimbel/core/tress';
-import type { ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
-import { Field, Input, NumberInput, Select, Textarea } from '../../ui/field';
+import { Field, Input, NumberInput, Select, Textarea, Tick } from '../../ui/field';
 import { Sheet } from '../../ui/panel';
 import { DAMAGE_OF, withHistory, withZone } from './case-form';
 
@@ -39,20 +38,6 @@ function Pick<T extends string | number>({
         ))}
       </Select>
     </Field>
-  );
-}
-
-function Tick({ label, on, onChange }: { label: ReactNode; on: boolean; onChange: (on: boolean) => void }) {
-  return (
-    <label className="flex min-h-9 items-center gap-2">
-      <input
-        type="checkbox"
-        className="accent-accent size-5"
-        checked={on}
-        onChange={({ target }) => onChange(target.checked)}
-      />
-      {label}
-    </label>
   );
 }
 

@@ -1,7 +1,7 @@
 import type { PlayShown, StudentService } from '@cimbel/contract';
 import { AFTERCARES, type ServicePlan } from '@cimbel/core/plan';
 import { useTranslation } from 'react-i18next';
-import { Field, NumberInput } from '../../ui/field';
+import { Field, NumberInput, Tick } from '../../ui/field';
 import { Notice, Sheet } from '../../ui/panel';
 import { Tress } from '../../ui/tress';
 import type { DraftOf } from '../bench/use-draft';
@@ -50,21 +50,16 @@ export function Finish({
           <fieldset className="flex flex-col gap-1">
             <legend className="font-display mb-1 text-lg font-semibold">{t('service.aftercare')}</legend>
             {AFTERCARES.map((care) => (
-              <label key={care} className="flex min-h-9 items-center gap-2">
-                <input
-                  type="checkbox"
-                  className="accent-accent size-5"
-                  checked={plan.aftercare.includes(care)}
-                  onChange={({ target }) =>
-                    change({
-                      aftercare: AFTERCARES.filter((one) =>
-                        one === care ? target.checked : plan.aftercare.includes(one),
-                      ),
-                    })
-                  }
-                />
-                <span className="first-letter:uppercase">{t(`craft:aftercare.${care}`)}</span>
-              </label>
+              <Tick
+                key={care}
+                label={<span className="first-letter:uppercase">{t(`craft:aftercare.${care}`)}</span>}
+                on={plan.aftercare.includes(care)}
+                onChange={(on) =>
+                  change({
+                    aftercare: AFTERCARES.filter((one) => (one === care ? on : plan.aftercare.includes(one))),
+                  })
+                }
+              />
             ))}
           </fieldset>
           <Field label={t('service.nextVisit')}>

@@ -2,7 +2,7 @@ import type { ServiceResult } from '@cimbel/contract';
 import type { ServiceCriterionMark } from '@cimbel/core/grade';
 import type { ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
-import { VerdictMark } from '../marking/criteria-table';
+import { MarkChanges, VerdictMark } from '../marking/criteria-table';
 import { ReasonText } from '../marking/reasons';
 
 /** What was right is said once and shortly; what costs marks is said whole. */
@@ -58,16 +58,7 @@ export function ServiceCriteria({
                       </details>
                     </li>
                   ) : null}
-                  {changes.map((change) => (
-                    <li key={change.at} className="border-accent mt-1 border-s-4 ps-2">
-                      {t('result.changed', {
-                        name: change.by,
-                        from: change.from,
-                        to: change.to,
-                        reason: change.reason,
-                      })}
-                    </li>
-                  ))}
+                  <MarkChanges changes={changes} />
                 </ul>
               </th>
               <td className="py-2 text-end whitespace-nowrap">

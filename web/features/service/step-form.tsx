@@ -3,25 +3,11 @@ import type { Line } from '@cimbel/core/shades';
 import { Trash2 } from 'lucide-react';
 import { useTranslation } from 'react-i18next';
 import { Button } from '../../ui/button';
-import { Choice, NumberInput, Select } from '../../ui/field';
+import { Choice, NumberInput, Select, Tick } from '../../ui/field';
 import { Sheet } from '../../ui/panel';
 
 const CHECKS = [2, 3, 5, 10, 20];
 const SHARES = [0.2, 0.3, 0.4, 0.5, 0.6];
-
-function Check({ label, on, onChange }: { label: string; on: boolean; onChange: (on: boolean) => void }) {
-  return (
-    <label className="flex min-h-8 items-center gap-2">
-      <input
-        type="checkbox"
-        className="accent-accent size-5"
-        checked={on}
-        onChange={({ target }) => onChange(target.checked)}
-      />
-      {label}
-    </label>
-  );
-}
 
 /** Everything a step says, in words and figures. */
 export function StepForm({
@@ -63,7 +49,7 @@ export function StepForm({
         <fieldset className="flex flex-wrap gap-x-4">
           <legend className="sr-only">{t('service.onZones')}</legend>
           {zones.map((zone) => (
-            <Check
+            <Tick
               key={zone}
               label={t(`craft:headZone.${zone}`)}
               on={step.zones.includes(zone)}
@@ -170,14 +156,14 @@ export function StepForm({
         </label>
       </div>
       <div className="flex flex-wrap items-center gap-x-5">
-        <Check
+        <Tick
           label={t('service.stopsAtLine')}
           on={step.stopsAtLine}
           onChange={(stopsAtLine) => set({ stopsAtLine })}
         />
-        <Check label={t('service.wet')} on={step.wet} onChange={(wet) => set({ wet })} />
-        <Check label={t('service.warmth')} on={step.warmth} onChange={(warmth) => set({ warmth })} />
-        <Check
+        <Tick label={t('service.wet')} on={step.wet} onChange={(wet) => set({ wet })} />
+        <Tick label={t('service.warmth')} on={step.warmth} onChange={(warmth) => set({ warmth })} />
+        <Tick
           label={t('service.staysIn')}
           on={step.ends === 'stay'}
           onChange={(stays) => set({ ends: stays ? 'stay' : 'rinse' })}
