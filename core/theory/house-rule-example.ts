@@ -3,7 +3,13 @@ import type { Line } from '../shades';
 import { chooseDeveloper } from './developer-choice';
 import { dilutionRuling } from './dilution';
 import { naturalShareFor } from './grey';
-import { DEFAULT_HOUSE_RULES, houseRulesSchema, type HouseRule, type HouseRules } from './house-rules';
+import {
+  DEFAULT_HOUSE_RULES,
+  HOUSE_FIGURES,
+  houseRulesSchema,
+  type HouseRule,
+  type HouseRules,
+} from './house-rules';
 import { lightenerVols } from './lightener';
 import { shadeLevelFor } from './shade-level';
 import { rinseMinute } from './time-plan';
@@ -12,7 +18,7 @@ import { counterAt, underlayAt } from './underlay';
 
 /** Every house rule that is a choice, with its choices, the default first. */
 export const HOUSE_RULES = Object.keys(DEFAULT_HOUSE_RULES).filter(
-  (rule) => rule !== 'minutesTolerance',
+  (rule) => !HOUSE_FIGURES.some((figure) => figure === rule),
 ) as HouseRule[];
 export const choicesOf = (rule: HouseRule): readonly string[] =>
   houseRulesSchema.shape[rule].unwrap().options;

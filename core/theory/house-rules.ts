@@ -18,9 +18,13 @@ export const houseRulesSchema = z
     timerStarts: z.enum(['endOfApplication', 'firstContact']).default('endOfApplication'),
     /** Half-width of "exact" when minutes are marked. */
     minutesTolerance: z.number().min(0).max(10).default(2),
+    /** Grams by which a weighed item may be off and still be exact; 3 % of it where that is more (M4). */
+    weighingTolerance: z.number().min(0.5).max(10).default(2),
   })
   .strict();
 export type HouseRules = z.infer<typeof houseRulesSchema>;
-export type HouseRule = Exclude<keyof HouseRules, 'minutesTolerance'>;
+/** Rules that are a figure rather than a choice between schools. */
+export const HOUSE_FIGURES = ['minutesTolerance', 'weighingTolerance'] as const;
+export type HouseRule = Exclude<keyof HouseRules, (typeof HOUSE_FIGURES)[number]>;
 
 export const DEFAULT_HOUSE_RULES: HouseRules = houseRulesSchema.parse({});

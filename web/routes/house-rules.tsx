@@ -25,6 +25,41 @@ import { PageTitle } from '../ui/page-title';
 const EXAMPLE_LINE =
   SHIPPED_LINES.find(({ kind, mayDilute }) => kind === 'permanent' && !mayDilute) ?? SHIPPED_LINES[0];
 const MINUTES = [0, 2, 5] as const;
+const GRAMS = [1, 2, 4] as const;
+
+/** A rule that is a figure: how near counts as exact. */
+function FigureChoice({
+  label,
+  value,
+  options,
+  name,
+  onChange,
+}: {
+  label: string;
+  value: number;
+  options: readonly number[];
+  name: (figure: number) => string;
+  onChange: (figure: number) => void;
+}) {
+  return (
+    <section className="border-line border-t py-3">
+      <h2 className="text-lg">{label}</h2>
+      <RadioGroup value={value} onChange={onChange} aria-label={label} className="mt-1 flex flex-wrap gap-2">
+        {[...new Set(options)]
+          .sort((a, b) => a - b)
+          .map((figure) => (
+            <Radio
+              key={figure}
+              value={figure}
+              className="border-strong-line bg-raised data-checked:border-accent data-checked:bg-accent data-checked:text-on-accent min-h-10 rounded-sm border px-3 py-1.5"
+            >
+              {name(figure)}
+            </Radio>
+          ))}
+      </RadioGroup>
+    </section>
+  );
+}
 
 /** Two or three good schools side by side: what each holds, and what it comes to on one small case. */
 function RuleChoice({
@@ -101,27 +136,20 @@ function RulesForm({ detail }: { detail: ClassDetail }) {
             onChange={(choice) => setRules({ ...rules, [rule]: choice } as HouseRules)}
           />
         ))}
-        <section className="border-line border-t py-3">
-          <h2 className="text-lg">{t('houseRules.minutesTolerance')}</h2>
-          <RadioGroup
-            value={rules.minutesTolerance}
-            onChange={(minutesTolerance) => setRules({ ...rules, minutesTolerance })}
-            aria-label={t('houseRules.minutesTolerance')}
-            className="mt-1 flex flex-wrap gap-2"
-          >
-            {[...new Set([...MINUTES, saved.minutesTolerance])]
-              .sort((a, b) => a - b)
-              .map((minutes) => (
-                <Radio
-                  key={minutes}
-                  value={minutes}
-                  className="border-strong-line bg-raised data-checked:border-accent data-checked:bg-accent data-checked:text-on-accent min-h-10 rounded-sm border px-3 py-1.5"
-                >
-                  {minutes === 0 ? t('houseRules.exact') : t('houseRules.within', { minutes })}
-                </Radio>
-              ))}
-          </RadioGroup>
-        </section>
+        <FigureChoice
+          label={t('houseRules.minutesTolerance')}
+          value={rules.minutesTolerance}
+          options={[...MINUTES, saved.minutesTolerance]}
+          name={(minutes) => (minutes === 0 ? t('houseRules.exact') : t('houseRules.within', { minutes }))}
+          onChange={(minutesTolerance) => setRules({ ...rules, minutesTolerance })}
+        />
+        <FigureChoice
+          label={t('houseRules.weighingTolerance')}
+          value={rules.weighingTolerance}
+          options={[...GRAMS, saved.weighingTolerance]}
+          name={(grams) => t('houseRules.withinGrams', { grams })}
+          onChange={(weighingTolerance) => setRules({ ...rules, weighingTolerance })}
+        />
       </div>
       <div className="border-strong-line bg-room sticky bottom-0 flex flex-wrap items-center gap-3 border-t py-2">
         <Button weight="main" disabled={!changed || save.isPending} onClick={() => save.mutate(rules)}>

@@ -125,6 +125,20 @@ describe('the marks of a whole service', () => {
     expect(shareOf(gradeService(never, halved(never.solution.best)), 'developer')).toBeLessThan(1);
   });
 
+  it('allow a careful hand as many grams as the class does (M4)', () => {
+    const off = (weighingTolerance: number) => {
+      const input = gradingOf('retouch-grey', { weighingTolerance });
+      const { best } = input.solution;
+      const bowls = best.bowls.map((bowl) => ({
+        ...bowl,
+        developer: bowl.developer.map((part) => ({ ...part, grams: part.grams + 3 })),
+      }));
+      return shareOf(gradeService(input, { ...best, bowls }), 'ratio');
+    };
+    expect(off(4)).toBe(1);
+    expect(off(2)).toBeLessThan(1);
+  });
+
   it('follows what was read: one wrong reading is paid for once, and never pays', () => {
     const input = gradingOf('two-lighter-cool');
     const { best } = input.solution;

@@ -144,9 +144,11 @@ export function markRatio(context: JudgeContext): Scored | null {
       if (given === null || given === 0) return [scored(0, reason('service.ratio.open', undefined, params))];
       const colour = colourGrams(bowl);
       const developer = developerGrams(bowl);
-      // M4: three in a hundred or two grams of what is poured is careful weighing.
+      // M4: three in a hundred, or the grams that the class allows, is careful weighing.
       const right = allowed.some(
-        (ratio) => Math.abs(developer - colour * ratio) <= weighingToleranceGrams(colour * ratio),
+        (ratio) =>
+          Math.abs(developer - colour * ratio) <=
+          weighingToleranceGrams(colour * ratio, context.rules.weighingTolerance),
       );
       if (right) return [scored(1, reason('service.ratio.right', 'M1', params))];
       const turned = allowed.some((ratio) => ratio !== 1 && Math.abs(1 / ratio - given) < 0.04);
@@ -181,7 +183,7 @@ export function markAmount(context: JudgeContext): Scored | null {
       const [min, max] = [Math.round(guide.minGrams), Math.round(guide.maxGrams)];
       const given = Math.round(bowlGrams(bowl) * 10) / 10;
       const params = { bowl: bowl.name, min, max, given };
-      const slack = Math.max(2, 0.03 * given);
+      const slack = weighingToleranceGrams(given, context.rules.weighingTolerance);
       if (given >= min - slack && given <= max + slack)
         return scored(1, reason('service.amount.right', 'M2', params));
       return given < min
