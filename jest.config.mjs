@@ -23,5 +23,5 @@ const project = (name, extra = {}) => ({
 export default {
   // On two busy cores a painted picture or a hashed password can take seconds.
   testTimeout: 30_000,
-  projects: [project('core'), project('contract'), project('web'), project('server')],
+  projects: ['core', 'contract', 'web', 'server', 'scripts'].map((name) => project(name)),
 };
