@@ -52,6 +52,7 @@ export interface EducatorExercise {
   title: string;
   kase: Case;
   line: Line;
+  houseRules: HouseRules;
   key: Key;
   rubric: Rubric;
   max: number;
@@ -135,6 +136,7 @@ export interface Result {
   studentName: string;
   kase: Case;
   line: Line;
+  houseRules: HouseRules;
   key: Key;
   answer: Answer;
   grade: Grade;

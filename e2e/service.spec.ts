@@ -180,7 +180,7 @@ test('two zones, two mixes, with a reload in the middle and a bar moved by key a
   await saved(student);
   await student.reload();
   await expect(student.getByRole('button', { name: 'A: Tarnwick Cream' })).toBeVisible();
-  await expect(student.getByRole('spinbutton', { name: 'Grams of 6:1' })).toHaveValue('30');
+  await expect(student.getByRole('spinbutton', { name: 'Amount of 6:1' })).toHaveValue('30');
   await mixBowl(student, 'B', { line: 'Quillet Gel, demi', shades: ['6-H', '7-H'], total: 110 });
   await stepTo(student, 'Apply');
   await putOn(student, 'A', ['regrowth'], { start: 0, minutes: 35 });
@@ -254,7 +254,7 @@ test('a short exercise weighed on the scale, by pointer and by key', async ({ br
     () => student.keyboard.up('Space'),
   );
   const grams = async (label: string) =>
-    Number(await student.getByRole('spinbutton', { name: `Grams of ${label}` }).inputValue());
+    Number(await student.getByRole('spinbutton', { name: `Amount of ${label}` }).inputValue());
   // What the scale showed is what is graded, overshoot and all.
   expect(Math.abs((await grams('7:7')) - 60)).toBeLessThan(9);
   expect(Math.abs((await grams('30 vol')) - 90)).toBeLessThan(9);

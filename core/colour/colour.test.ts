@@ -10,6 +10,8 @@ import {
   labOf,
   levelOfLightness,
   lightnessOfLevel,
+  namedLevel,
+  topLevel,
   rgbOf,
   spectrum,
   toHalfLevel,
@@ -53,14 +55,21 @@ describe('spectra and lights', () => {
 });
 
 describe('level scales (L1)', () => {
-  it.each(['ten', 'twelve'] as const)('the %s-step scale rises and inverts', (scale) => {
-    const anchors = LEVEL_ANCHORS[scale];
-    anchors.forEach((l, i) => expect(levelOfLightness(l, scale)).toBeCloseTo(i + 1, 9));
+  it('rises and inverts', () => {
+    LEVEL_ANCHORS.forEach((l, i) => expect(levelOfLightness(l)).toBeCloseTo(i + 1, 9));
     fc.assert(
       fc.property(fc.double({ min: 0, max: 13, noNaN: true }), (level) => {
-        expect(levelOfLightness(lightnessOfLevel(level, scale), scale)).toBeCloseTo(level, 6);
+        expect(levelOfLightness(lightnessOfLevel(level))).toBeCloseTo(level, 6);
       }),
     );
+  });
+
+  it('names nothing lighter than the top of the school', () => {
+    expect(namedLevel(11.3, 'ten')).toBe(10);
+    expect(namedLevel(11.3, 'twelve')).toBe(11.3);
+    expect(namedLevel(0.4, 'twelve')).toBe(1);
+    expect([topLevel('ten'), topLevel('twelve')]).toEqual([10, 12]);
+    expect(LEVEL_ANCHORS).toHaveLength(topLevel('twelve'));
   });
 
   it('reads to the half level', () => {

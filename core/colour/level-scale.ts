@@ -1,27 +1,31 @@
 /**
- * Level is lightness alone (L1). A scale is a list of anchors: the L* (daylight) of each whole level, starting at
- * level 1; between anchors it is linear. Anchors were set by eye against drawn hair, dark steps closer together.
+ * Level is lightness alone (L1): anchors are the L* (daylight) of each whole level, starting at level 1; between
+ * anchors it is linear. They were set by eye against drawn hair, dark steps closer together. Both schools share the
+ * first ten; one calls everything lighter 10, the other goes on to 11 and 12.
  */
-export type ScaleId = 'ten' | 'twelve';
+export const LEVEL_ANCHORS: readonly number[] = [12, 16, 20.5, 25.5, 31, 37.5, 45, 53.5, 62.5, 72, 78.5, 84];
 
-const TEN = [12, 16, 20.5, 25.5, 31, 37.5, 45, 53.5, 62.5, 72];
-export const LEVEL_ANCHORS: Record<ScaleId, readonly number[]> = { ten: TEN, twelve: [...TEN, 78.5, 84] };
+export const LEVEL_SCALES = ['ten', 'twelve'] as const;
+export type LevelScale = (typeof LEVEL_SCALES)[number];
+const TOP: Record<LevelScale, number> = { ten: 10, twelve: 12 };
+export const topLevel = (scale: LevelScale) => TOP[scale];
+/** Beyond this level hair has to have been light before, and only the longer scale has numbers (L1). */
+export const TOP_OF_TEN = TOP.ten;
 
-export const topLevel = (scale: ScaleId) => LEVEL_ANCHORS[scale].length;
+/** A level as a school names it: on a scale of ten nothing is lighter than 10. */
+export const namedLevel = (level: number, scale: LevelScale) => Math.min(topLevel(scale), Math.max(1, level));
 
 /** L* of a level; levels outside the scale continue its end slope, so that arithmetic never falls off an edge. */
-export function lightnessOfLevel(level: number, scale: ScaleId = 'ten'): number {
-  const anchors = LEVEL_ANCHORS[scale];
-  const i = Math.min(anchors.length - 2, Math.max(0, Math.floor(level) - 1));
-  return anchors[i] + (level - (i + 1)) * (anchors[i + 1] - anchors[i]);
+export function lightnessOfLevel(level: number): number {
+  const i = Math.min(LEVEL_ANCHORS.length - 2, Math.max(0, Math.floor(level) - 1));
+  return LEVEL_ANCHORS[i] + (level - (i + 1)) * (LEVEL_ANCHORS[i + 1] - LEVEL_ANCHORS[i]);
 }
 
 /** The inverse of {@link lightnessOfLevel}: a level, with fractions, from an L*. */
-export function levelOfLightness(lStar: number, scale: ScaleId = 'ten'): number {
-  const anchors = LEVEL_ANCHORS[scale];
+export function levelOfLightness(lStar: number): number {
   let i = 0;
-  while (i < anchors.length - 2 && lStar > anchors[i + 1]) i++;
-  return i + 1 + (lStar - anchors[i]) / (anchors[i + 1] - anchors[i]);
+  while (i < LEVEL_ANCHORS.length - 2 && lStar > LEVEL_ANCHORS[i + 1]) i++;
+  return i + 1 + (lStar - LEVEL_ANCHORS[i]) / (LEVEL_ANCHORS[i + 1] - LEVEL_ANCHORS[i]);
 }
 
 /** Levels are read to the half (L1). */

@@ -1,4 +1,4 @@
-import { lightnessOfLevel, type ScaleId } from './level-scale';
+import { lightnessOfLevel } from './level-scale';
 import { z } from 'zod';
 import type { Lab } from './lab';
 
@@ -82,8 +82,8 @@ export function toneVector(tone: Tone): ToneVector {
 export const isWarm = (tone: Tone) => TONES[tone.primary].temperature === 'warm';
 
 /** Colour of clean, natural-looking neutral hair of a level: little chroma in the dark, most in the middle. */
-export function neutralLab(level: number, scale: ScaleId = 'ten'): Lab {
-  const l = lightnessOfLevel(level, scale);
+export function neutralLab(level: number): Lab {
+  const l = lightnessOfLevel(level);
   const chroma = Math.min(14, 3 + 2 * level) * (level > 8 ? 1 - 0.08 * (level - 8) : 1);
   const hue = radians(Math.min(83, 56 + 3 * level));
   return { l, a: chroma * Math.cos(hue), b: chroma * Math.sin(hue) };
@@ -93,8 +93,8 @@ export function neutralLab(level: number, scale: ScaleId = 'ten'): Lab {
 const visibility = (lStar: number) => Math.min(1.05, Math.sqrt(Math.max(0, lStar - 4) / 41));
 
 /** What hair of a level looks like with a tone on it, in daylight: the colour a target is drawn in. */
-export function toneLab(level: number, tone: Tone, scale: ScaleId = 'ten'): Lab {
-  const neutral = neutralLab(level, scale);
+export function toneLab(level: number, tone: Tone): Lab {
+  const neutral = neutralLab(level);
   const shown = visibility(neutral.l);
   const add = (family: ToneFamily | undefined, share: number) =>
     family

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { levelSchema } from '../hair';
+import { naturalLevelSchema } from '../hair';
 import type { Case, Key } from '../solve';
 import { COUNTERS, UNDERLAYS } from '../theory';
 
@@ -7,7 +7,7 @@ const partsSchema = z.number().positive().max(1000);
 
 /** What a student has written so far. Everything may still be open; a part that is given must make sense. */
 export const answerSchema = z.object({
-  naturalLevel: levelSchema.nullable(),
+  naturalLevel: naturalLevelSchema.nullable(),
   underlay: z.enum(UNDERLAYS).nullable(),
   counter: z.enum([...COUNTERS, 'keep']).nullable(),
   shades: z.array(z.object({ label: z.string().min(1).max(20), parts: partsSchema })).max(3),

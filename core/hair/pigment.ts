@@ -1,13 +1,4 @@
-import {
-  type Lab,
-  type Light,
-  type Spectrum,
-  BANDS,
-  labOf,
-  lightnessOfLevel,
-  spectrum,
-  type ScaleId,
-} from '../colour';
+import { type Lab, type Light, type Spectrum, BANDS, labOf, lightnessOfLevel, spectrum } from '../colour';
 
 // The hot loop of every colour; a name of its own is looked up faster than a property of Math.
 const { exp, max } = Math;
@@ -139,8 +130,8 @@ export const withNaturalWarmth = (brownBlack: number): NaturalPigment => ({
 });
 
 /** Brown-black of untouched hair of a level. Bisection: L* falls strictly as brown-black rises. */
-function solveBrownBlack(level: number, scale: ScaleId): number {
-  const wanted = lightnessOfLevel(level, scale);
+function solveBrownBlack(level: number): number {
+  const wanted = lightnessOfLevel(level);
   let low = 0;
   let high = 40;
   for (let step = 0; step < 60; step++) {
@@ -151,19 +142,17 @@ function solveBrownBlack(level: number, scale: ScaleId): number {
   return (low + high) / 2;
 }
 
-const solved = new Map<string, number>();
-export function brownBlackOfLevel(level: number, scale: ScaleId = 'ten'): number {
-  const name = `${scale} ${level}`;
-  const known = solved.get(name);
+const solved = new Map<number, number>();
+export function brownBlackOfLevel(level: number): number {
+  const known = solved.get(level);
   if (known !== undefined) return known;
-  const made = solveBrownBlack(level, scale);
-  if (solved.size < 4000) solved.set(name, made);
+  const made = solveBrownBlack(level);
+  if (solved.size < 4000) solved.set(level, made);
   return made;
 }
 
 /** The pigment of untouched hair of a level. */
-export const naturalPigment = (level: number, scale: ScaleId = 'ten') =>
-  withNaturalWarmth(brownBlackOfLevel(level, scale));
+export const naturalPigment = (level: number) => withNaturalWarmth(brownBlackOfLevel(level));
 
 export const WHITE_HAIR: NaturalPigment = { brownBlack: 0, red: 0, yellow: 0 };
 

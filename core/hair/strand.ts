@@ -61,6 +61,7 @@ export function naturalStrand(
  * Red and yellow that show beside what is left of the brown-black in hair that has been lightened, darkest first.
  * Fitted by least squares to the level anchors and hues of 20, 24, 29, 34, 43, 52, 62, 73, 82 and 90° for levels 1 to
  * 10 at chromas of 5, 9, 14, 20, 27, 33, 37, 38, 34 and 28; below level 5 the hue stays a little warmer than asked.
+ * Level 11 was fitted to chroma 20 at 92°; 12 is bare keratin with a trace of yellow.
  */
 const LIGHTENED: readonly NaturalPigment[] = [
   { brownBlack: 4.08, red: 1.2, yellow: 0 },
@@ -73,12 +74,13 @@ const LIGHTENED: readonly NaturalPigment[] = [
   { brownBlack: 0.434, red: 0.479, yellow: 1.049 },
   { brownBlack: 0.325, red: 0.236, yellow: 0.782 },
   { brownBlack: 0.181, red: 0.093, yellow: 0.532 },
-  { brownBlack: 0, red: 0, yellow: 0.25 },
+  { brownBlack: 0.052, red: 0.072, yellow: 0.33 },
+  { brownBlack: 0, red: 0, yellow: 0.1 },
 ];
 
 /** Untouched brown-black at the same levels, so that both ways of being a level can be mixed. */
 const UNTOUCHED: readonly number[] = Array.from({ length: LIGHTENED.length }, (_, i) =>
-  i < 10 ? brownBlackOfLevel(i + 1) : 0,
+  i < LIGHTENED.length - 1 ? brownBlackOfLevel(i + 1) : 0,
 );
 const TOP = LIGHTENED.length;
 

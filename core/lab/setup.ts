@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { LIGHTS } from '../colour';
-import { DIAMETERS, POROSITIES, levelSchema, shareSchema } from '../hair';
+import { DIAMETERS, POROSITIES, levelSchema, naturalLevelSchema, shareSchema } from '../hair';
 import { PRODUCT_KINDS } from '../process';
 import { DIRECT_DYES } from '../shades';
 import { HAIR_FORMS } from '../tress';
@@ -15,7 +15,7 @@ const startSchema = z.number().int().min(0).max(90).nullable();
 
 /** One side of the laboratory: a head, what happened to it before, what is put on, where and when. */
 export const sideSchema = z.object({
-  natural: levelSchema,
+  natural: naturalLevelSchema,
   white: shareSchema,
   porosity: z.enum(POROSITIES),
   endsPorosity: z.enum(POROSITIES),
@@ -29,7 +29,7 @@ export const sideSchema = z.object({
   product: z.enum(PRODUCT_KINDS),
   shades: z.array(z.object({ label: z.string().max(12), parts: z.number().positive().max(20) })).max(3),
   vivid: z.enum(VIVIDS),
-  fillsLevel: levelSchema,
+  fillsLevel: naturalLevelSchema,
   vol: z.number().min(0).max(40),
   ratio: z.number().min(0.5).max(3),
   /** Minute at which the mix goes on each zone; null leaves the zone alone. */

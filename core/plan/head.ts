@@ -1,6 +1,14 @@
 import { z } from 'zod';
 import { toneSchema } from '../colour';
-import { DENSITIES, DIAMETERS, POROSITIES, SERVICES, levelSchema, shareSchema } from '../hair';
+import {
+  DENSITIES,
+  DIAMETERS,
+  POROSITIES,
+  SERVICES,
+  levelSchema,
+  naturalLevelSchema,
+  shareSchema,
+} from '../hair';
 import { DIRECT_DYES } from '../shades';
 import { HAIR_FORMS } from '../tress';
 
@@ -38,7 +46,7 @@ export const zoneOfHeadSchema = z
   .object({
     zone: z.enum(HEAD_ZONES),
     lengthCm: z.number().positive().max(80),
-    naturalLevel: levelSchema,
+    naturalLevel: naturalLevelSchema,
     greyShare: shareSchema,
     porosity: z.enum(POROSITIES),
     history: historySchema,

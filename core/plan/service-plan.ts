@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { levelSchema, shareSchema } from '../hair';
-import { COUNTERS, UNDERLAYS } from '../theory';
+import { COUNTERS, UNDERLAYS, WASHES } from '../theory';
 import { HEAD_ZONES } from './head';
 
 /** What a client is asked before anything is mixed (section 1, Consult; section 13). */
@@ -87,6 +87,8 @@ export const servicePlanSchema = z
     /** Visits the client is told of; this card is the first. */
     visits: z.number().int().min(1).max(8).nullable(),
     bowls: z.array(bowlSchema).max(8),
+    /** What is done with the hair before the first bowl. */
+    wash: z.enum(WASHES).nullable().default(null),
     steps: z.array(stepSchema).max(16),
     aftercare: z.array(z.enum(AFTERCARES)),
     nextVisitWeeks: z.number().int().min(1).max(26).nullable(),
@@ -101,6 +103,7 @@ export const EMPTY_PLAN: ServicePlan = {
   decision: null,
   visits: null,
   bowls: [],
+  wash: null,
   steps: [],
   aftercare: [],
   nextVisitWeeks: null,

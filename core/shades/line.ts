@@ -40,6 +40,7 @@ export const namedShadeSchema = z.discriminatedUnion('series', [
 ]);
 
 const minutes = z.number().positive().max(240);
+const share = z.number().min(0).max(1);
 
 const bareLineSchema = z
   .object({
@@ -67,8 +68,19 @@ const bareLineSchema = z
     minutes: z.object({ standard: minutes, grey: minutes, resistant: minutes.optional() }),
     /** How high-lift shades are mixed and timed, where the line has some. */
     highLift: z.object({ ratios: z.array(z.number().positive().max(4)).min(1), minutes }).optional(),
+    /**
+     * The maker's own share of the natural series over grey: from so much white hair on, so much of the mix. Where the
+     * directions say nothing, the class's table holds (F8).
+     */
+    greyShares: z
+      .array(z.object({ from: share, natural: share }).strict())
+      .min(1)
+      .max(6)
+      .optional(),
     activeMinutes: minutes,
     mayDilute: z.boolean(),
+    /** How the directions want the hair to come to it, where they say so. */
+    preWash: z.enum(['unwashed', 'washed']).optional(),
     /** Whether the directions allow added warmth. */
     mayHeat: z.boolean().optional(),
     timerStarts: z.enum(['endOfApplication', 'firstContact']),
@@ -101,6 +113,9 @@ export const lineSchema = bareLineSchema.superRefine((line, context) => {
   if (!hasShades(line.kind) && line.shades.length > 0) problem(['shades'], 'shadesNotHere');
   if (hasDeveloper(line.kind) && line.developersVol.length === 0) problem(['developersVol'], 'noDeveloper');
   if (hasDeveloper(line.kind) && line.ratios.length === 0) problem(['ratios'], 'noRatio');
+  line.greyShares?.forEach(({ from }, i, all) => {
+    if (i > 0 && from <= all[i - 1].from) problem(['greyShares', i, 'from'], 'greySharesRise');
+  });
   const seen = new Map<string, number>();
   line.shades.forEach((label, i) => {
     const first = seen.get(label);

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { toneSchema } from '../colour';
-import { DENSITIES, SERVICES, levelSchema, zoneSchema } from '../hair';
+import { DENSITIES, SERVICES, naturalLevelSchema, zoneSchema } from '../hair';
 
 /** One head of one zone, a wish, and the line to reach it with. */
 export const caseSchema = z.object({
@@ -8,7 +8,8 @@ export const caseSchema = z.object({
   zone: zoneSchema,
   service: z.enum(SERVICES),
   density: z.enum(DENSITIES),
-  target: z.object({ level: levelSchema, tone: toneSchema }),
+  /** One bowl of colour reaches 10 at the lightest; 11 and 12 take high-lift or lightener on light hair (L1). */
+  target: z.object({ level: naturalLevelSchema, tone: toneSchema }),
   lineId: z.string().min(1),
 });
 export type Case = z.infer<typeof caseSchema>;

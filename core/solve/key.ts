@@ -83,9 +83,11 @@ function amountReasons(kase: Case): { amount: Key['amount']; totalGrams: number;
   };
 }
 
-function shareReason(span: ShareSpan, greyShare: number, fashion: boolean): Reason {
+function shareReason(span: ShareSpan, greyShare: number, fashion: boolean, line: Line): Reason {
   if (!fashion && hasGreyToCover(greyShare)) return reason('grey.naturalTarget', 'F8', { grey: greyShare });
   if (span.min === 0) return reason('grey.noneNeeded', 'F8', { grey: greyShare });
+  if (line.greyShares)
+    return reason('grey.lineShare', 'F8', { grey: greyShare, share: span.min, line: line.name });
   return reason('grey.share', 'F8', { grey: greyShare, min: span.min, max: span.max });
 }
 
@@ -125,7 +127,7 @@ export function computeKey(kase: Case, line: Line, rules: HouseRules): KeyResult
   const span =
     !fashion && !hasGreyToCover(zone.greyShare)
       ? { min: 0, max: 1 }
-      : naturalShareFor(zone.greyShare, rules, fashion);
+      : naturalShareFor(zone.greyShare, rules, fashion, line);
   const need: MixNeed = { level: depth.level, tone: target.tone, naturalShare: span };
   const found = findMix(line, need);
   if (!found) return { ok: false, reasons: [whyNoMix(line, need)] };
@@ -141,7 +143,7 @@ export function computeKey(kase: Case, line: Line, rules: HouseRules): KeyResult
       ? reason('tone.keepWarmth', 'U3', { underlay, tone: target.tone.primary })
       : reason('tone.neutralise', 'U2', { underlay, counter: counterAt(target.level) }),
     ...depth.reasons,
-    shareReason(span, zone.greyShare, fashion),
+    shareReason(span, zone.greyShare, fashion, line),
     ...developer.reasons,
     reason('ratio.line', 'M1', { line: line.name, ratio: line.ratios[0] }),
     ...ofAmount,
@@ -179,7 +181,11 @@ export function computeKey(kase: Case, line: Line, rules: HouseRules): KeyResult
       totalGrams,
       reasons,
       notes,
-      houseRules: houseRulesUsed(rules, { levels, greyShare: zone.greyShare, fashion }),
+      houseRules: houseRulesUsed(rules, {
+        levels,
+        greyShare: zone.greyShare,
+        byTable: fashion && !line.greyShares,
+      }),
     },
   };
 }
@@ -187,11 +193,11 @@ export function computeKey(kase: Case, line: Line, rules: HouseRules): KeyResult
 /** Only the house rules this case rested on: a rule that changed nothing is not worth a student's reading. */
 function houseRulesUsed(
   rules: HouseRules,
-  { levels, greyShare, fashion }: { levels: number; greyShare: number; fashion: boolean },
+  { levels, greyShare, byTable }: { levels: number; greyShare: number; byTable: boolean },
 ): HouseRuleUse[] {
   const used: HouseRule[] = ['underlay', 'diluteDeveloper', 'timerStarts'];
   if (levels > 0) used.push('liftByColour');
-  if (fashion && hasGreyToCover(greyShare)) used.push('greyShare');
+  if (byTable && hasGreyToCover(greyShare)) used.push('greyShare');
   if (greyShare > 0.75) used.push('resistantGrey');
   return used.map((rule) => ({ rule, choice: rules[rule] }));
 }

@@ -10,14 +10,20 @@ export interface ShareSpan {
  * F8. Natural series in the mix, share 0–1, for a grey share 0–1.
  * Stepped school: under a quarter none needed, a quarter to a half a quarter to a third, a half to three quarters a
  * half, over three quarters three quarters to all. The other school: over a half, one part natural to two of fashion.
- * `fashion` is false for a target that is itself natural: then the natural series is the whole mix.
+ * `fashion` is false for a target that is itself natural: then the natural series is the whole mix. A line whose
+ * directions have a table of their own is mixed by that.
  */
 export function naturalShareFor(
   greyShare: number,
   rules: Pick<HouseRules, 'greyShare'>,
   fashion: boolean,
+  line?: Pick<Line, 'greyShares'>,
 ): ShareSpan {
   if (!fashion) return { min: 1, max: 1 };
+  if (line?.greyShares) {
+    const natural = line.greyShares.findLast(({ from }) => from <= greyShare)?.natural ?? 0;
+    return { min: natural, max: natural };
+  }
   if (rules.greyShare === 'oneToTwo')
     return greyShare > 0.5 ? { min: 1 / 3, max: 1 / 3 } : { min: 0, max: 0 };
   if (greyShare < 0.25) return { min: 0, max: 0 };

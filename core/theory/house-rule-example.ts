@@ -1,3 +1,5 @@
+import { levelOfLightness, namedLevel, toHalfLevel, topLevel } from '../colour';
+import { flOzOfGrams } from '../measure';
 import { reason, type Reason } from '../reason';
 import type { Line } from '../shades';
 import { chooseDeveloper } from './developer-choice';
@@ -12,9 +14,11 @@ import {
 } from './house-rules';
 import { lightenerVols } from './lightener';
 import { shadeLevelFor } from './shade-level';
+import { LEFTOVER_WATER, REFRESH_MINUTES } from './ends-refresh';
 import { rinseMinute } from './time-plan';
 import { tonerLevels } from './toner-depth';
 import { counterAt, underlayAt } from './underlay';
+import { washBefore } from './wash';
 
 /** Every house rule that is a choice, with its choices, the default first. */
 export const HOUSE_RULES = Object.keys(DEFAULT_HOUSE_RULES).filter(
@@ -23,7 +27,20 @@ export const HOUSE_RULES = Object.keys(DEFAULT_HOUSE_RULES).filter(
 export const choicesOf = (rule: HouseRule): readonly string[] =>
   houseRulesSchema.shape[rule].unwrap().options;
 
-const EXAMPLE = { dark: 2, natural: 5, target: 7, grey: 0.6, veryGrey: 0.8, hair: 8, takes: 15, minutes: 35 };
+const EXAMPLE = {
+  dark: 2,
+  natural: 5,
+  target: 7,
+  grey: 0.6,
+  veryGrey: 0.8,
+  hair: 8,
+  takes: 15,
+  minutes: 35,
+  paleLightness: 78.5,
+  grams: 60,
+};
+/** A line whose directions ask for washed hair, as one school follows them. */
+const ASKS_FOR_WASHED = { preWash: 'washed' } as const;
 
 /**
  * What a choice comes to on a small case, reckoned by the rules themselves so that it cannot say anything else than the
@@ -33,6 +50,11 @@ export function houseRuleExample(rule: HouseRule, choice: string, line: Line): R
   const rules = houseRulesSchema.parse({ [rule]: choice }) as HouseRules;
   const { dark, natural, target, grey, veryGrey, hair, takes, minutes } = EXAMPLE;
   switch (rule) {
+    case 'levelScale': {
+      const { paleLightness } = EXAMPLE;
+      const level = toHalfLevel(namedLevel(levelOfLightness(paleLightness), rules.levelScale));
+      return reason('example.levelScale', 'L1', { level, most: topLevel(rules.levelScale) });
+    }
     case 'underlay':
       return reason('example.underlay', 'U1', {
         level: dark,
@@ -79,5 +101,19 @@ export function houseRuleExample(rule: HouseRule, choice: string, line: Line): R
         minutes,
         rinse: rinseMinute(takes, minutes, rules),
       });
+    case 'preServiceWash':
+      return reason('example.preServiceWash', 'D4', { wash: washBefore(ASKS_FOR_WASHED, rules) });
+    case 'endsRefresh':
+      return reason(`example.endsRefresh.${rules.endsRefresh}`, 'A1', {
+        min: REFRESH_MINUTES.min,
+        max: REFRESH_MINUTES.max,
+        water: LEFTOVER_WATER,
+      });
+    case 'units': {
+      const { grams: weight } = EXAMPLE;
+      return rules.units === 'grams'
+        ? reason('example.units.grams', 'M3', { amount: weight })
+        : reason('example.units.flOz', 'M3', { amount: flOzOfGrams(weight) });
+    }
   }
 }

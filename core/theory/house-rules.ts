@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { LEVEL_SCALES } from '../colour';
 
 /**
  * The points on which good schools differ and that the theory in use here depends on. An educator sets them for a
@@ -6,6 +7,7 @@ import { z } from 'zod';
  */
 export const houseRulesSchema = z
   .object({
+    levelScale: z.enum(LEVEL_SCALES).default('ten'),
     underlay: z.enum(['fine', 'coarse']).default('fine'),
     liftByColour: z.enum(['targetLevel', 'counterbalance']).default('targetLevel'),
     greyShare: z.enum(['stepped', 'oneToTwo']).default('stepped'),
@@ -16,6 +18,9 @@ export const houseRulesSchema = z
     fortyVolLightener: z.enum(['never', 'offScalp', 'always']).default('never'),
     diluteDeveloper: z.enum(['ifLinePermits', 'always', 'never']).default('ifLinePermits'),
     timerStarts: z.enum(['endOfApplication', 'firstContact']).default('endOfApplication'),
+    preServiceWash: z.enum(['unwashed', 'lineDecides']).default('unwashed'),
+    endsRefresh: z.enum(['gloss', 'diluteLeftover', 'waterEmulsify']).default('gloss'),
+    units: z.enum(['grams', 'flOz']).default('grams'),
     /** Half-width of "exact" when minutes are marked. */
     minutesTolerance: z.number().min(0).max(10).default(2),
     /** Grams by which a weighed item may be off and still be exact; 3 % of it where that is more (M4). */

@@ -10,4 +10,6 @@ export * from './lightener';
 export * from './toner-depth';
 export * from './time-plan';
 export * from './dilution';
+export * from './wash';
+export * from './ends-refresh';
 export * from './house-rule-example';

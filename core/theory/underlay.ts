@@ -88,7 +88,10 @@ const WARMTH: readonly { degrees: number; strength: number }[] = [
   { degrees: 120, strength: 0.2 },
 ];
 
-/** Rows are whole levels: a half level shows the darker row's pigment until the next level is fully reached. */
+/**
+ * Rows are whole levels: a half level shows the darker row's pigment until the next level is fully reached. What is
+ * left above 10 has no name of its own.
+ */
 const row = (level: number) => Math.min(10, Math.max(1, Math.floor(level))) - 1;
 
 /** The pigment that shows at a level reached, whatever level the hair started from (U1). */

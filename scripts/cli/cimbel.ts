@@ -1,5 +1,13 @@
 import { readFileSync } from 'node:fs';
-import { readExercisePack, readShadeBook, readShadeTable, type Problem, type Read } from '../../core/formats';
+import {
+  exercisePackJsonSchema,
+  readExercisePack,
+  readShadeBook,
+  readShadeTable,
+  shadeBookJsonSchema,
+  type Problem,
+  type Read,
+} from '../../core/formats';
 import { shippedLine } from '../../core/shades';
 import { PACK_COMMANDS, runPack, type PackCommand } from './pack';
 
@@ -7,15 +15,21 @@ import { PACK_COMMANDS, runPack, type PackCommand } from './pack';
  * What the application does with files, on the command line: prints one JSON object, and ends with 2 where a file is
  * wrong, so that a course team can keep its files in a repository and have them checked.
  */
-const HELP = `npm run --silent cimbel -- check|solve|grade|simulate FILE…
+const HELP = `npm run --silent cimbel -- check|solve|grade|simulate FILE…, or schema NAME
 
   check FILE…                  shade books and exercise packs (JSON); says file, path and reason of what is wrong
   check --line=ID FILE…        tables of shades (CSV, TSV) against the key of a shipped line
   solve FILE…                  the best plan of every case of a pack, others as good, near misses, and the visits
   grade FILE…                  marks for every answer of a pack
+  schema NAME                  the JSON Schema of exercise-pack or shade-book, as docs/formats keeps it
   simulate FILE…               what the answers of a pack (or, without any, the best plan) make of the hair, by minutes
 
 Prints JSON. Ends with 0 when all is right, 2 when a file is wrong or cannot be read, 1 when the call is wrong.`;
+
+const SCHEMAS: Record<string, () => object> = {
+  'exercise-pack': exercisePackJsonSchema,
+  'shade-book': shadeBookJsonSchema,
+};
 
 interface Checked {
   file: string;
@@ -72,6 +86,10 @@ function main(args: readonly string[]): number {
   const lineId = rest.find((arg) => arg.startsWith('--line='))?.slice('--line='.length) ?? null;
   const unknown = rest.find((arg) => arg.startsWith('--') && !arg.startsWith('--line='));
   const files = rest.filter((arg) => !arg.startsWith('--'));
+  if (command === 'schema' && rest.length === 1 && Object.hasOwn(SCHEMAS, rest[0])) {
+    console.log(JSON.stringify(SCHEMAS[rest[0]](), null, 2));
+    return 0;
+  }
   const packCommand = PACK_COMMANDS.find((one) => one === command);
   if (
     (command !== 'check' && !packCommand) ||

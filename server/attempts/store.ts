@@ -253,6 +253,7 @@ export async function resultOf(
     studentName,
     kase: exercise.kase,
     line: exercise.line,
+    houseRules: exercise.house_rules,
     key: exercise.key,
     answer: attempt.answer,
     grade: effectiveGrade(attempt.grade!, changes),

@@ -4,6 +4,7 @@ import * as slice from './migrations/001_slice';
 import * as reading from './migrations/002_reading';
 import * as shadeBooks from './migrations/003_shade_books';
 import * as services from './migrations/004_services';
+import * as schools from './migrations/005_schools';
 
 const MIGRATIONS: Record<string, { up: (knex: Knex) => Promise<void>; down: (knex: Knex) => Promise<void> }> =
   {
@@ -11,6 +12,7 @@ const MIGRATIONS: Record<string, { up: (knex: Knex) => Promise<void>; down: (kne
     '002_reading': reading,
     '003_shade_books': shadeBooks,
     '004_services': services,
+    '005_schools': schools,
   };
 
 /** Migrations are code in the bundle rather than files on disk, so that one file is the whole server. */

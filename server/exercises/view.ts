@@ -28,6 +28,7 @@ export async function educatorView(
     title: exercise.title,
     kase: exercise.kase,
     line: exercise.line,
+    houseRules: exercise.house_rules,
     key: exercise.key,
     rubric: exercise.rubric,
     max: maxPoints(exercise.rubric),

@@ -1,5 +1,7 @@
 import { format as formatDate } from 'date-fns';
-import i18next from 'i18next';
+import { flOzOfGrams } from '@cimbel/core/measure';
+import type { HouseRules } from '@cimbel/core/theory';
+import i18next, { type i18n as I18n } from 'i18next';
 import { initReactI18next } from 'react-i18next';
 import consultReasons from '../locales/en/consult-reasons.json';
 import craft from '../locales/en/craft.json';
@@ -33,74 +35,97 @@ const RIGHT_TO_LEFT = new Set(['ar', 'fa', 'he', 'ur']);
 const number = (digits: number) => (value: number, language?: string) =>
   new Intl.NumberFormat(language, { maximumFractionDigits: digits }).format(value);
 
-export const i18n = i18next.createInstance();
-void i18n.use(initReactI18next).init({
-  resources: LOCALES,
-  lng: 'en',
-  fallbackLng: 'en',
-  defaultNS: 'ui',
-  showSupportNotice: false,
-  // React escapes what it shows; escaping twice would show entities.
-  interpolation: { escapeValue: false },
-});
+export type Units = HouseRules['units'];
 
-const formatter = i18n.services.formatter!;
-formatter.add('level', number(2));
-formatter.add('levels', (value) => i18n.t('levels', { ns: 'craft', count: value }));
-for (const counted of ['weeks', 'visits'] as const)
-  formatter.add(counted, (value) => i18n.t(counted, { ns: 'craft', count: value }));
-formatter.add('grams', (value, language) => `${number(1)(value, language)} g`);
-formatter.add('minutes', (value, language) => `${number(0)(value, language)} min`);
-formatter.add('vol', (value, language) => `${number(1)(value, language)} vol`);
-formatter.add('points', number(2));
-formatter.add('whole', number(0));
-formatter.add('tenths', number(1));
-formatter.add('signed', (value, language) =>
-  new Intl.NumberFormat(language, { maximumFractionDigits: 1, signDisplay: 'exceptZero' }).format(value),
-);
-formatter.add('percent', (value, language) => `${number(1)(value, language)} %`);
-formatter.add('flOz', (value, language) => `${number(2)(value, language)} fl oz`);
-formatter.add('start', (value, language) =>
-  typeof value === 'number' ? `${number(0)(value, language)} min` : String(value),
-);
-formatter.add('ratio', (value, language) => `1 : ${number(2)(value, language)}`);
-formatter.add('share', (value, language) =>
-  new Intl.NumberFormat(language, { style: 'percent', maximumFractionDigits: 0 }).format(value),
-);
-for (const list of [
-  'tone',
-  'underlay',
-  'counter',
-  'service',
-  'density',
-  'timerStarts',
-  'product',
-  'history',
-  'vivid',
-  'porosity',
-  'diameter',
-  'zone',
-  'yesNo',
-  'condition',
-  'light',
-  'place',
-  'temperature',
-  'scalp',
-  'watch',
-  'dilutionRule',
-  'headZone',
-  'route',
-  'layer',
-  'question',
-  'hairTest',
-  'aftercare',
-] as const) {
-  formatter.add(list, (value, _language, options: { cap?: boolean }) => {
-    const words = i18n.t(`${list}.${value}`, { ns: 'craft' });
-    // For a word that begins a sentence.
-    return options.cap ? words.charAt(0).toLocaleUpperCase() + words.slice(1) : words;
+/** Grams as a school writes them (M3): an ounce is divided into hundredths. */
+const WRITTEN: Record<Units, (grams: number, language?: string, least?: number) => string> = {
+  grams: (grams, language, least = 0) =>
+    `${new Intl.NumberFormat(language, { minimumFractionDigits: least, maximumFractionDigits: 1 }).format(grams)} g`,
+  flOz: (grams, language) =>
+    `${new Intl.NumberFormat(language, { minimumFractionDigits: 2, maximumFractionDigits: 2 }).format(flOzOfGrams(grams))} fl oz`,
+};
+
+/** Teaches an instance the craft's notation. */
+function teach(words: I18n, units: Units): I18n {
+  void words.init({
+    resources: LOCALES,
+    lng: 'en',
+    fallbackLng: 'en',
+    defaultNS: 'ui',
+    showSupportNotice: false,
+    // React escapes what it shows; escaping twice would show entities.
+    interpolation: { escapeValue: false },
   });
+  const formatter = words.services.formatter!;
+  formatter.add('level', number(2));
+  formatter.add('levels', (value) => words.t('levels', { ns: 'craft', count: value }));
+  for (const counted of ['weeks', 'visits'] as const)
+    formatter.add(counted, (value) => words.t(counted, { ns: 'craft', count: value }));
+  formatter.add('grams', (value, language) => WRITTEN[units](value, language));
+  // As a scale shows it, the last place always there.
+  formatter.add('weighed', (value, language) => WRITTEN[units](value, language, 1));
+  // Where grams are what is spoken of.
+  formatter.add('inGrams', (value, language) => WRITTEN.grams(value, language));
+  formatter.add('minutes', (value, language) => `${number(0)(value, language)} min`);
+  formatter.add('vol', (value, language) => `${number(1)(value, language)} vol`);
+  formatter.add('points', number(2));
+  formatter.add('whole', number(0));
+  formatter.add('tenths', number(1));
+  formatter.add('signed', (value, language) =>
+    new Intl.NumberFormat(language, { maximumFractionDigits: 1, signDisplay: 'exceptZero' }).format(value),
+  );
+  formatter.add('percent', (value, language) => `${number(1)(value, language)} %`);
+  formatter.add('flOz', (value, language) => `${number(2)(value, language)} fl oz`);
+  formatter.add('start', (value, language) =>
+    typeof value === 'number' ? `${number(0)(value, language)} min` : String(value),
+  );
+  formatter.add('ratio', (value, language) => `1 : ${number(2)(value, language)}`);
+  formatter.add('share', (value, language) =>
+    new Intl.NumberFormat(language, { style: 'percent', maximumFractionDigits: 0 }).format(value),
+  );
+  for (const list of [
+    'tone',
+    'underlay',
+    'counter',
+    'service',
+    'density',
+    'timerStarts',
+    'product',
+    'history',
+    'vivid',
+    'porosity',
+    'diameter',
+    'zone',
+    'yesNo',
+    'condition',
+    'light',
+    'place',
+    'temperature',
+    'scalp',
+    'watch',
+    'dilutionRule',
+    'headZone',
+    'route',
+    'layer',
+    'question',
+    'hairTest',
+    'aftercare',
+    'wash',
+    'refreshWay',
+  ] as const) {
+    formatter.add(list, (value, _language, options: { cap?: boolean }) => {
+      const word = words.t(`${list}.${value}`, { ns: 'craft' });
+      // For a word that begins a sentence.
+      return options.cap ? word.charAt(0).toLocaleUpperCase() + word.slice(1) : word;
+    });
+  }
+  return words;
 }
+
+export const i18n = teach(i18next.createInstance().use(initReactI18next), 'grams');
+const inOunces = teach(i18next.createInstance(), 'flOz');
+/** The same words, with amounts as a class measures them. */
+export const wordsIn = (units: Units): I18n => (units === 'flOz' ? inOunces : i18n);
 
 export const dateTime = (iso: string) => formatDate(new Date(iso), 'EEE d MMM, HH:mm');
 

@@ -149,7 +149,33 @@ describe('words for whole services', () => {
     );
     if (refused.ok) throw new Error('a filler alone lifts nothing');
     refused.reasons.forEach(mustSay);
+    const [{ kase: first }] = SHIPPED_CASES;
+    const pale = {
+      ...first,
+      wish: { ...first.wish, ends: { level: 11, tone: { primary: 'neutral' as const } } },
+    };
+    const beyond = solveService(pale, SHIPPED_LINES, DEFAULT_HOUSE_RULES);
+    if (beyond.ok) throw new Error('a scale of ten has no 11');
+    beyond.reasons.forEach(mustSay);
+    for (const task of tasksOf(pale))
+      rulingsFor({ ...task, history: { kind: 'untouched' } }).forEach(({ reason }) => mustSay(reason));
   }, 90_000);
+
+  it('are there for the ways of every school', () => {
+    const { kase } = SHIPPED_CASES.find(({ id }) => id === 'retouch-grey')!;
+    for (const endsRefresh of ['gloss', 'diluteLeftover', 'waterEmulsify'] as const) {
+      const taught = { ...DEFAULT_HOUSE_RULES, endsRefresh };
+      const solved = solveService(kase, SHIPPED_LINES, taught);
+      if (!solved.ok) throw new Error('no plan');
+      const { solution } = solved;
+      const rubric = defaultServiceRubric(solution, solution.visit);
+      for (const rules of [taught, DEFAULT_HOUSE_RULES])
+        gradeService(
+          { solution, rules, rubric, lines: SHIPPED_LINES, open: [...BENCH_STEPS] },
+          solution.best,
+        ).criteria.forEach(({ findings }) => findings.forEach(mustSay));
+    }
+  });
 
   it('are none that the core never says', () => {
     const sources = (folder: string): string =>

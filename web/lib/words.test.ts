@@ -174,6 +174,21 @@ describe('words', () => {
     });
   });
 
+  it('are there for a line with a table of its own over grey', () => {
+    const own = { ...SHIPPED_LINES[0], greyShares: [{ from: 0.3, natural: 0.4 }] };
+    const result = computeKey(
+      aCase({ natural: 6, target: 6, tone: 'gold', grey: 0.6 }),
+      own,
+      DEFAULT_HOUSE_RULES,
+    );
+    if (!result.ok) throw new Error('no key');
+    expect(result.key.need.naturalShare).toEqual({ min: 0.4, max: 0.4 });
+    for (const one of result.key.reasons) {
+      seen.add(one.code);
+      expectWorded(one);
+    }
+  });
+
   it('are there for what every house rule comes to', () => {
     for (const rule of HOUSE_RULES)
       for (const choice of choicesOf(rule))

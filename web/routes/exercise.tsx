@@ -9,6 +9,7 @@ import { ExerciseActions } from '../features/marking/exercise-actions';
 import { HouseRulesUsed, KeyCard } from '../features/marking/key-card';
 import { api } from '../lib/api';
 import { dateTime } from '../lib/i18n';
+import { InUnits } from '../lib/units';
 import { Empty, Failure, Loading, Sheet } from '../ui/panel';
 import { PageTitle } from '../ui/page-title';
 
@@ -55,7 +56,9 @@ export function ExercisePage() {
       <div className="grid gap-4 wide:grid-cols-[3fr_2fr]">
         <Sheet className="flex flex-col gap-3">
           <h2 className="text-lg">{t('result.keyTitle')}</h2>
-          <KeyCard computed={exercise.key} naturalLevel={exercise.kase.zone.naturalLevel} />
+          <InUnits units={exercise.houseRules.units}>
+            <KeyCard computed={exercise.key} naturalLevel={exercise.kase.zone.naturalLevel} />
+          </InUnits>
         </Sheet>
         <Sheet>
           <HouseRulesUsed uses={exercise.key.houseRules} />

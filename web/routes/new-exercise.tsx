@@ -25,6 +25,7 @@ import { ReasonList } from '../features/marking/reasons';
 import { api, asApiError } from '../lib/api';
 import { useFieldWords } from '../lib/form';
 import { forget, keep, readKept } from '../lib/storage';
+import { InUnits } from '../lib/units';
 import { Button } from '../ui/button';
 import { Choice, Field, Input, Textarea, Select } from '../ui/field';
 import { Failure, Loading, Notice, Sheet } from '../ui/panel';
@@ -297,7 +298,9 @@ function ExerciseForm({ detail, lines }: { detail: ClassDetail; lines: Line[] })
           className="top-16 flex h-fit flex-col gap-3 xl:sticky xl:max-h-[calc(100dvh-5rem)] xl:overflow-y-auto"
         >
           <h2 className="text-lg">{t('set.keyLive')}</h2>
-          <Keyed preview={preview} naturalLevel={kase.zone.naturalLevel} />
+          <InUnits units={detail.houseRules.units}>
+            <Keyed preview={preview} naturalLevel={kase.zone.naturalLevel} />
+          </InUnits>
         </Sheet>
       </div>
     </div>

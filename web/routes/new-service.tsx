@@ -28,6 +28,7 @@ import { ServiceRubricFields } from '../features/service/service-rubric';
 import { download } from '../features/shade-books/download';
 import { api, asApiError } from '../lib/api';
 import { forget, keep, readKept } from '../lib/storage';
+import { InUnits } from '../lib/units';
 import { Button } from '../ui/button';
 import { Choice, Field, Input, Select } from '../ui/field';
 import { Failure, Loading, Notice, Sheet } from '../ui/panel';
@@ -266,7 +267,12 @@ function ServiceForm({ detail, lines }: { detail: ClassDetail; lines: Line[] }) 
           </Sheet>
           <details className="flex flex-col gap-3">
             <summary className="cursor-pointer py-1 font-semibold">{t('service.changeCase')}</summary>
-            <CaseFields kase={kase} lines={lines} onChange={(next) => set({ kase: next })} />
+            <CaseFields
+              kase={kase}
+              lines={lines}
+              scale={detail.houseRules.levelScale}
+              onChange={(next) => set({ kase: next })}
+            />
           </details>
           {fault ? (
             <Notice kind="bad">
@@ -301,11 +307,13 @@ function ServiceForm({ detail, lines }: { detail: ClassDetail; lines: Line[] }) 
           ) : preview.data === undefined ? (
             <Loading />
           ) : preview.data.ok ? (
-            <KeyPanel
-              solution={preview.data.solution}
-              lines={preview.data.lines}
-              nearMisses={preview.data.nearMisses}
-            />
+            <InUnits units={detail.houseRules.units}>
+              <KeyPanel
+                solution={preview.data.solution}
+                lines={preview.data.lines}
+                nearMisses={preview.data.nearMisses}
+              />
+            </InUnits>
           ) : (
             <Notice kind="bad">
               <strong>{t('service.noPlan')}</strong>

@@ -8,6 +8,7 @@ import { ChangeMarkDialog } from '../features/marking/change-mark';
 import { ReviewHeading } from '../features/marking/result-headings';
 import { ServiceResultView } from '../features/service/service-result-view';
 import { api } from '../lib/api';
+import { InUnits } from '../lib/units';
 import { Button } from '../ui/button';
 import { Failure, Loading } from '../ui/panel';
 
@@ -32,20 +33,22 @@ export function PlanReviewPage() {
   const nameOf = (mark: ServiceCriterionMark) => t(`craft:serviceCriterion.${mark.criterion}`);
   return (
     <>
-      <ServiceResultView
-        result={result}
-        action={(mark) => (
-          <Button
-            weight="quiet"
-            className="text-sm"
-            aria-label={t('review.changeFor', { criterion: nameOf(mark) })}
-            onClick={() => setChanging(mark)}
-          >
-            {t('review.change')}
-          </Button>
-        )}
-        heading={<ReviewHeading result={result} exerciseAt="/services" answersAt="/plans" />}
-      />
+      <InUnits units={result.houseRules.units}>
+        <ServiceResultView
+          result={result}
+          action={(mark) => (
+            <Button
+              weight="quiet"
+              className="text-sm"
+              aria-label={t('review.changeFor', { criterion: nameOf(mark) })}
+              onClick={() => setChanging(mark)}
+            >
+              {t('review.change')}
+            </Button>
+          )}
+          heading={<ReviewHeading result={result} exerciseAt="/services" answersAt="/plans" />}
+        />
+      </InUnits>
       {changing ? (
         <ChangeMarkDialog
           attemptId={result.attemptId}

@@ -7,6 +7,7 @@ import { ChangeMarkDialog } from '../features/marking/change-mark';
 import { ReviewHeading } from '../features/marking/result-headings';
 import { ResultView } from '../features/marking/result-view';
 import { api } from '../lib/api';
+import { InUnits } from '../lib/units';
 import { Button } from '../ui/button';
 import { Failure, Loading } from '../ui/panel';
 import type { CriterionMark } from '@cimbel/core/grade';
@@ -32,20 +33,22 @@ export function ReviewPage() {
   const result = query.data;
   return (
     <>
-      <ResultView
-        result={result}
-        action={(mark) => (
-          <Button
-            weight="quiet"
-            className="text-sm"
-            aria-label={t('review.changeFor', { criterion: t(`craft:criterion.${mark.criterion}`) })}
-            onClick={() => setChanging(mark)}
-          >
-            {t('review.change')}
-          </Button>
-        )}
-        heading={<ReviewHeading result={result} exerciseAt="/exercises" answersAt="/answers" />}
-      />
+      <InUnits units={result.houseRules.units}>
+        <ResultView
+          result={result}
+          action={(mark) => (
+            <Button
+              weight="quiet"
+              className="text-sm"
+              aria-label={t('review.changeFor', { criterion: t(`craft:criterion.${mark.criterion}`) })}
+              onClick={() => setChanging(mark)}
+            >
+              {t('review.change')}
+            </Button>
+          )}
+          heading={<ReviewHeading result={result} exerciseAt="/exercises" answersAt="/answers" />}
+        />
+      </InUnits>
       {changing ? (
         <ChangeMarkDialog
           attemptId={result.attemptId}

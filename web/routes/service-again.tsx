@@ -25,6 +25,7 @@ import { ServiceBench } from '../features/service/service-bench';
 import { ServiceResultView } from '../features/service/service-result-view';
 import type { Reveals } from '../features/service/use-reveals';
 import { api } from '../lib/api';
+import { InUnits } from '../lib/units';
 import { Button, ButtonLink } from '../ui/button';
 import { Failure, Loading } from '../ui/panel';
 import { PageTitle } from '../ui/page-title';
@@ -165,5 +166,9 @@ export function ServiceAgainPage() {
   });
   if (query.isPending) return <Loading />;
   if (query.isError) return <Failure error={query.error} onRetry={() => void query.refetch()} />;
-  return <Again result={query.data} />;
+  return (
+    <InUnits units={query.data.houseRules.units}>
+      <Again result={query.data} />
+    </InUnits>
+  );
 }

@@ -13,6 +13,7 @@ import { useReveals } from '../features/service/use-reveals';
 import { api } from '../lib/api';
 import { dateTime } from '../lib/i18n';
 import { useMe } from '../lib/session';
+import { InUnits } from '../lib/units';
 import { ButtonLink } from '../ui/button';
 import { Failure, Loading, Notice } from '../ui/panel';
 
@@ -78,5 +79,9 @@ export function ServiceBenchPage() {
   });
   if (query.isPending) return <Loading />;
   if (query.isError) return <Failure error={query.error} onRetry={() => void query.refetch()} />;
-  return query.data.submittedAt ? <HandedIn service={query.data} /> : <Working service={query.data} />;
+  return (
+    <InUnits units={query.data.houseRules.units}>
+      {query.data.submittedAt ? <HandedIn service={query.data} /> : <Working service={query.data} />}
+    </InUnits>
+  );
 }

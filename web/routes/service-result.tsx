@@ -5,6 +5,7 @@ import { useParams } from 'react-router';
 import { MyResultHeading } from '../features/marking/result-headings';
 import { ServiceResultView } from '../features/service/service-result-view';
 import { api } from '../lib/api';
+import { InUnits } from '../lib/units';
 import { ButtonLink } from '../ui/button';
 import { Failure, Loading } from '../ui/panel';
 
@@ -19,13 +20,15 @@ export function ServiceResultPage() {
   if (query.isError) return <Failure error={query.error} onRetry={() => void query.refetch()} />;
   const result = query.data;
   return (
-    <ServiceResultView
-      result={result}
-      heading={
-        <MyResultHeading result={result}>
-          <ButtonLink to={`/bench/${exerciseId}/again`}>{t('service.tryAgain')}</ButtonLink>
-        </MyResultHeading>
-      }
-    />
+    <InUnits units={result.houseRules.units}>
+      <ServiceResultView
+        result={result}
+        heading={
+          <MyResultHeading result={result}>
+            <ButtonLink to={`/bench/${exerciseId}/again`}>{t('service.tryAgain')}</ButtonLink>
+          </MyResultHeading>
+        }
+      />
+    </InUnits>
   );
 }

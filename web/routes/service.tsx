@@ -10,6 +10,7 @@ import { KeyPanel } from '../features/service/key-panel';
 import { ServiceRubricFields } from '../features/service/service-rubric';
 import { api, asApiError } from '../lib/api';
 import { dateTime } from '../lib/i18n';
+import { InUnits } from '../lib/units';
 import { Button } from '../ui/button';
 import { Dialog } from '../ui/dialog';
 import { Empty, Failure, Loading, Notice, Sheet } from '../ui/panel';
@@ -126,7 +127,9 @@ export function ServicePage() {
         <AnswersTable rows={service.rows} marked={marked} answerAt="/plans" />
       )}
       <div className="grid items-start gap-4 wide:grid-cols-[3fr_2fr]">
-        <KeyPanel solution={service.solution} lines={service.lines} />
+        <InUnits units={service.houseRules.units}>
+          <KeyPanel solution={service.solution} lines={service.lines} />
+        </InUnits>
         <Sheet className="flex flex-col gap-2">
           <h2 className="text-lg">{t('service.thinkingOfClass')}</h2>
           {service.misconceptions.length === 0 ? (

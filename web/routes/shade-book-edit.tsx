@@ -40,7 +40,11 @@ function Editor({ start, book }: { start: LineDraft; book: ShadeBook | null }) {
   const client = useQueryClient();
   const navigate = useNavigate();
   const place = `cimbel.shade-book.${book?.id ?? 'new'}.${book?.line.version ?? 0}`;
-  const [kept] = useState(() => readKept<LineDraft>(place));
+  // What was kept by an older version of the form lacks what has been added since.
+  const [kept] = useState(() => {
+    const found = readKept<Partial<LineDraft>>(place);
+    return found ? { ...FRESH, ...found } : null;
+  });
   const { value: draft, change, undo, redo } = useUndo<LineDraft>(() => kept ?? start);
   const [tried, setTried] = useState(false);
   const input = useRef<HTMLInputElement>(null);

@@ -18,6 +18,7 @@ import { api } from '../lib/api';
 import { dateTime } from '../lib/i18n';
 import { useMe } from '../lib/session';
 import { useShortcuts } from '../lib/shortcuts';
+import { InUnits } from '../lib/units';
 import { Button, ButtonLink } from '../ui/button';
 import { Failure, Loading, Notice } from '../ui/panel';
 import { PageTitle } from '../ui/page-title';
@@ -141,7 +142,9 @@ export function StudentExercisePage() {
           </PageTitle>
           <p className="text-quiet text-sm">{t('student.due', { when: dateTime(exercise.dueAt) })}</p>
         </div>
-        {exercise.submittedAt ? <HandedIn exercise={exercise} /> : <Bench exercise={exercise} />}
+        <InUnits units={exercise.houseRules.units}>
+          {exercise.submittedAt ? <HandedIn exercise={exercise} /> : <Bench exercise={exercise} />}
+        </InUnits>
       </div>
     </div>
   );

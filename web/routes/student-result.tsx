@@ -4,6 +4,7 @@ import { useParams } from 'react-router';
 import { MyResultHeading } from '../features/marking/result-headings';
 import { ResultView } from '../features/marking/result-view';
 import { api } from '../lib/api';
+import { InUnits } from '../lib/units';
 import { Failure, Loading } from '../ui/panel';
 
 export function StudentResult() {
@@ -15,5 +16,9 @@ export function StudentResult() {
   if (query.isPending) return <Loading />;
   if (query.isError) return <Failure error={query.error} onRetry={() => void query.refetch()} />;
   const result = query.data;
-  return <ResultView result={result} heading={<MyResultHeading result={result} />} />;
+  return (
+    <InUnits units={result.houseRules.units}>
+      <ResultView result={result} heading={<MyResultHeading result={result} />} />
+    </InUnits>
+  );
 }

@@ -8,7 +8,7 @@ import {
   Select as HeadlessSelect,
   Textarea as HeadlessTextarea,
 } from '@headlessui/react';
-import type { ComponentProps, ReactNode } from 'react';
+import { useState, type ComponentProps, type ReactNode } from 'react';
 
 const INPUT =
   'w-full rounded-sm border border-strong-line bg-raised px-3 py-1.5 text-base text-ink aria-invalid:border-bad aria-invalid:border-2';
@@ -49,14 +49,18 @@ interface NumberInputProps extends Omit<ComponentProps<'input'>, 'value' | 'onCh
 
 /** A figure with its unit beside it. Empty is "not answered", never zero. */
 export function NumberInput({ value, onValue, unit, className = '', ...rest }: NumberInputProps) {
+  // What is being typed, "0." on the way to 0.5 say, stays as it is until the field is left.
+  const [typed, setTyped] = useState<string | null>(null);
   return (
     <span className="inline-flex items-center gap-2">
       <input
         type="number"
         inputMode="decimal"
         className={`${INPUT} w-28 text-end ${className}`}
-        value={value ?? ''}
+        value={typed ?? value ?? ''}
+        onBlur={() => setTyped(null)}
         onChange={(event) => {
+          setTyped(event.target.value);
           const read = event.target.valueAsNumber;
           onValue(Number.isFinite(read) && read > 0 ? read : null);
         }}

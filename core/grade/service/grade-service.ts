@@ -1,4 +1,4 @@
-import { differenceOf } from '../../colour';
+import { differenceOf, namedLevel } from '../../colour';
 import { labOfStrand } from '../../hair';
 import {
   partName,
@@ -257,12 +257,12 @@ export function gradeService(input: ServiceGradeInput, answer: ServicePlan): Ser
     ),
     outcome: mine.map(({ part, level, tone, away, condition }, i) => ({
       part: partName(part),
-      level: Math.round(level * 10) / 10,
+      level: Math.round(namedLevel(level, rules.levelScale) * 10) / 10,
       tone,
       away: Math.round(away * 10) / 10,
       bestAway: Math.round(best[i].away * 10) / 10,
       condition,
     })),
-    houseRules: houseRulesUsedBy(solution, rules),
+    houseRules: houseRulesUsedBy(solution, rules, lineOf),
   };
 }

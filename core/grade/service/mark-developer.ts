@@ -1,5 +1,5 @@
 import { weighingToleranceGrams } from '../../measure';
-import { bowlGrams, bowlRatio, bowlVol, colourGrams, developerGrams, type Bowl } from '../../plan';
+import { bowlGrams, bowlRatio, bowlVol, colourGrams, developerGrams, type Bowl, type Step } from '../../plan';
 import { reason } from '../../reason';
 import { hasDeveloper, type Line } from '../../shades';
 import { amountFor, termsOf, type Terms } from '../../solve';
@@ -27,6 +27,8 @@ function scoreVol(part: SeenPart, seen: SeenStep, terms: Terms, context: JudgeCo
   }
   const vol = bowlVol(bowl);
   if (vol === null) return scored(0, reason('service.developer.open', undefined, at));
+  if (part.leftover)
+    return scored(1, reason('service.developer.leftover', 'A1', { ...at, way: part.leftover.way }));
   const given = Math.round(vol * 10) / 10;
   const extra = seen.shades.some(({ shade }) => shade.series === 'extraNatural')
     ? terms.volsWithExtraNatural
@@ -123,6 +125,16 @@ export function markDeveloper(context: JudgeContext): Scored | null {
   );
 }
 
+/** Bowls that hold nothing but a leftover with water in it: the water is no part of the ratio. */
+const isThinned = ({ parts }: JudgeContext, bowl: Bowl) => {
+  const users = parts.filter(({ steps }) => steps.some((seen) => seen.bowl === bowl));
+  return users.length > 0 && users.every(({ leftover }) => leftover?.way === 'diluteLeftover');
+};
+const withoutWater = (bowl: Bowl): Bowl => ({
+  ...bowl,
+  developer: bowl.developer.filter(({ vol }) => vol > 0),
+});
+
 const usedBowls = ({ plan, lineOf }: JudgeContext): { bowl: Bowl; line: Line }[] =>
   plan.bowls.flatMap((bowl) => {
     const line = bowl.lineId ? lineOf(bowl.lineId) : undefined;
@@ -136,14 +148,15 @@ export function markRatio(context: JudgeContext): Scored | null {
   return mean(
     used.flatMap(({ bowl, line }): Scored[] => {
       if (!hasDeveloper(line.kind)) return [];
-      const given = bowlRatio(bowl);
+      const mixed = isThinned(context, bowl) ? withoutWater(bowl) : bowl;
+      const given = bowlRatio(mixed);
       const highLift = bowl.shades.length > 0 && line.highLift && isHighLift(context, bowl);
       const allowed = highLift ? line.highLift!.ratios : line.ratios;
       const rounded = given === null ? 0 : Math.round(given * 100) / 100;
       const params = { bowl: bowl.name, line: line.name, expected: allowed[0], given: rounded };
       if (given === null || given === 0) return [scored(0, reason('service.ratio.open', undefined, params))];
-      const colour = colourGrams(bowl);
-      const developer = developerGrams(bowl);
+      const colour = colourGrams(mixed);
+      const developer = developerGrams(mixed);
       // M4: three in a hundred, or the grams that the class allows, is careful weighing.
       const right = allowed.some(
         (ratio) =>
@@ -169,6 +182,9 @@ const isHighLift = ({ parts }: JudgeContext, bowl: Bowl) =>
     steps.some((seen) => seen.bowl === bowl && seen.shades.some(({ shade }) => shade.series === 'highLift')),
   );
 
+const isLeftoverStep = ({ parts }: JudgeContext, step: Step) =>
+  parts.some(({ leftover, steps }) => leftover && steps.some((seen) => seen.step === step));
+
 export function markAmount(context: JudgeContext): Scored | null {
   const used = usedBowls(context);
   if (used.length === 0)
@@ -177,7 +193,10 @@ export function markAmount(context: JudgeContext): Scored | null {
       : null;
   return mean(
     used.map(({ bowl }) => {
-      const steps = context.plan.steps.filter((step) => step.bowl === bowl.name);
+      const all = context.plan.steps.filter((step) => step.bowl === bowl.name);
+      // What is emulsified through the ends is left over from what the bowl was mixed for.
+      const own = all.filter((step) => !isLeftoverStep(context, step));
+      const steps = own.length > 0 ? own : all;
       const zones = [...new Set(steps.flatMap((step) => step.zones))];
       const guide = amountFor(context.kase.head, zones, Math.max(...steps.map(({ share }) => share)));
       const [min, max] = [Math.round(guide.minGrams), Math.round(guide.maxGrams)];

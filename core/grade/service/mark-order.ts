@@ -1,7 +1,7 @@
 import { presentLevel, zoneOf, type Step } from '../../plan';
 import { reason } from '../../reason';
 import { HEAD_START } from '../../solve';
-import { hasGreyToCover } from '../../theory';
+import { hasGreyToCover, washBefore } from '../../theory';
 import { mean, scored, zoneReason, type JudgeContext, type Scored } from './context';
 import type { SeenPart, SeenStep } from './seen';
 
@@ -160,17 +160,45 @@ function refreshLast({ parts }: JudgeContext): Scored[] {
 }
 
 /** D6: lightener and colour go on dry hair unless it is meant. */
-const dry = ({ plan }: JudgeContext): Scored[] =>
+const dry = ({ plan, parts }: JudgeContext): Scored[] =>
   plan.steps
-    .filter(({ wet }) => wet)
+    // Emulsified through the ends it is meant, and marked with the route.
+    .filter((step) => step.wet && !parts.some((part) => part.leftover && part.steps[0].step === step))
     .map(({ zones }) => scored(0, reason('service.order.wet', 'D6', { zone: zones[0], woven: false })));
+
+/** Section 12: how hair comes to lightener is the class's rule, or the line's to say. */
+function washed({ parts, plan, rules }: JudgeContext): Scored[] {
+  const lightener = parts.flatMap(({ steps }) => steps).find(({ role }) => role === 'lighten');
+  if (!lightener) return [];
+  const expected = washBefore(lightener.line, rules);
+  const params = {
+    expected,
+    given: plan.wash ?? '',
+    line: lightener.line.name,
+    school: rules.preServiceWash,
+  };
+  if (plan.wash === null) return [scored(0, reason('service.order.washOpen', 'D4', params))];
+  return [
+    plan.wash === expected
+      ? scored(1, reason('service.order.washRight', 'D4', params))
+      : scored(0, reason('service.order.washOther', 'D4', params)),
+  ];
+}
 
 export function markOrder(context: JudgeContext): Scored | null {
   const needed = context.solution.best.steps.length > 0;
   if (context.plan.steps.length === 0)
     return needed ? scored(0, reason('service.order.open', undefined)) : null;
-  const checks = [rootWaits, stopLines, woven, greyFirst, darkestFirst, layerOrder, refreshLast, dry].flatMap(
-    (check) => check(context),
-  );
+  const checks = [
+    rootWaits,
+    stopLines,
+    woven,
+    greyFirst,
+    darkestFirst,
+    layerOrder,
+    refreshLast,
+    dry,
+    washed,
+  ].flatMap((check) => check(context));
   return mean(checks) ?? scored(1, reason('service.order.plain', 'A4'));
 }

@@ -5,7 +5,7 @@ const UNFINISHED = 0.5;
 const WITH_EXTRA = 0.75;
 
 /** The route of every part: allowed here or not, all of it there or not, nothing besides. */
-export function markRoute({ parts, unasked }: JudgeContext): Scored | null {
+export function markRoute({ parts, unasked, rules }: JudgeContext): Scored | null {
   const all = parts.map((part): Scored => {
     const at = { ...zoneReason(part.task), route: part.route };
     if (!part.ruling.allowed) {
@@ -18,6 +18,15 @@ export function markRoute({ parts, unasked }: JudgeContext): Scored | null {
         UNFINISHED,
         reason('service.route.unfinished', 'F4', { ...at, missing: missing.layer.role }),
       );
+    if (part.leftover) {
+      const { way } = part.leftover;
+      return way === rules.endsRefresh
+        ? scored(1, reason('service.route.leftover', 'A1', { ...at, way }))
+        : scored(
+            UNFINISHED,
+            reason('service.route.otherRefresh', 'A1', { ...at, way, school: rules.endsRefresh }),
+          );
+    }
     const product = part.layers.find(
       ({ layer, seen }) =>
         seen &&

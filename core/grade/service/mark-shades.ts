@@ -42,7 +42,8 @@ const levelUnder = ({ played }: JudgeContext, { task }: SeenPart, { step }: Seen
 export function scoreDepth(context: JudgeContext, { part, layer, seen }: ColourLayer): Scored | null {
   const at = zoneReason(part.task);
   if (!seen || seen.shades.length === 0) return scored(0, reason('service.depth.open', undefined, at));
-  if (!layer.need) return null;
+  // What is left of the regrowth's bowl has been marked there.
+  if (!layer.need || part.leftover?.same) return null;
   const { need } = layer;
   const level = mixLevel(seen.shades);
   const expected =
@@ -99,7 +100,7 @@ export function scoreTone(_context: JudgeContext, { part, layer, seen }: ColourL
       reason(right > 0.95 ? 'service.tone.vivid' : 'service.tone.otherVivid', 'T1', { ...at, vivid }),
     );
   }
-  if (!layer.need) return null;
+  if (!layer.need || part.leftover?.same) return null;
   const { toneGap, excusedShare } = fitOfNeed(seen.shades, layer.need);
   const share = falling(toneGap - EPSILON, FIT_TOLERANCE.tone, TONE_NONE);
   const params = { ...at, expected: layer.need.tone.primary, gap: Math.round(toneGap * 100) / 100 };

@@ -100,6 +100,7 @@ export function withGiven(plan: ServicePlan, best: ServicePlan, open: readonly B
     decision: own('consult') ? plan.decision : best.decision,
     visits: own('consult') ? plan.visits : best.visits,
     bowls: own('mix') ? plan.bowls : best.bowls,
+    wash: own('apply') ? plan.wash : best.wash,
     steps: own('apply') ? plan.steps : best.steps,
     aftercare: own('finish') ? plan.aftercare : best.aftercare,
     nextVisitWeeks: own('finish') ? plan.nextVisitWeeks : best.nextVisitWeeks,

@@ -6,6 +6,7 @@ export const wrenfell: Line = {
   version: 1,
   name: 'Wrenfell Powder',
   kind: 'lightenerGentle',
+  preWash: 'washed',
   key: { separator: '-', signs: {} },
   shades: [],
   developersVol: [10, 20, 30],

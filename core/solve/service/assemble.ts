@@ -1,8 +1,25 @@
 import { splitByParts } from '../../measure';
-import type { Bowl, Head, HeadZone, ServiceCase, ServicePlan, Step } from '../../plan';
+import {
+  bowlGrams,
+  type Bowl,
+  type Head,
+  type HeadZone,
+  type ServiceCase,
+  type ServicePlan,
+  type Step,
+} from '../../plan';
 import { conditionOf } from '../../process';
-import { hasGreyToCover, startsToEndTogether } from '../../theory';
-import { counterAt, underlayAt, type HouseRules } from '../../theory';
+import {
+  LEFTOVER_WATER,
+  LIFTING,
+  counterAt,
+  hasGreyToCover,
+  startsToEndTogether,
+  underlayAt,
+  washBefore,
+  type HouseRules,
+} from '../../theory';
+import { sameTone } from '../mix-search';
 import { amountFor } from './amount';
 import type { ChosenLayer, Job, Way } from './job';
 import { HEAD_START, keepsWarmth, warmthLevelOf } from './layer';
@@ -46,6 +63,45 @@ interface Placed {
   minutes: number;
   bowl: string;
   start: number;
+  wet: boolean;
+}
+
+/**
+ * The bowl that ends are refreshed from where the school uses up what is left of the one for the regrowth (A1); null
+ * where no such bowl was mixed, and a gloss is used in every school.
+ */
+function leftoverFor({ jobs }: Group, groups: readonly Group[], { endsRefresh }: HouseRules): Group | null {
+  if (endsRefresh === 'gloss' || jobs.some(({ route }) => route !== 'refresh')) return null;
+  const { target } = jobs[0].task;
+  return (
+    groups.find((other) => {
+      const last = other.way.layers.at(-1);
+      if (!last || last.role !== 'colour' || !LIFTING.includes(last.line.kind)) return false;
+      return other.jobs.some(
+        ({ task, route }) =>
+          route !== 'refresh' &&
+          !task.part.woven &&
+          task.target.level === target.level &&
+          sameTone(task.target.tone, target.tone),
+      );
+    }) ?? null
+  );
+}
+
+/** The same mix with water in it. */
+function thinned(bowl: Bowl): Bowl {
+  const poured = bowl.developer.reduce((sum, { grams }) => sum + grams, 0);
+  const water = poured * LEFTOVER_WATER;
+  const all = bowlGrams(bowl);
+  const less = (grams: number) => tenth((grams * all) / (all + water));
+  return {
+    ...bowl,
+    shades: bowl.shades.map((shade) => ({ ...shade, grams: less(shade.grams) })),
+    developer: [
+      ...bowl.developer.map((part) => ({ ...part, grams: less(part.grams) })),
+      { vol: 0, grams: less(water) },
+    ],
+  };
 }
 
 /** Lightening hair that has never been coloured: the warm root waits (A2). */
@@ -74,7 +130,7 @@ function schedule(placed: Placed[], from: number): void {
 function stepsOf(placed: Placed[], kase: ServiceCase): Step[] {
   const steps: Step[] = [];
   const grey = kase.head.zones.some(({ greyShare }) => hasGreyToCover(greyShare));
-  for (const { job, layer, minutes, bowl, start } of placed) {
+  for (const { job, layer, minutes, bowl, start, wet } of placed) {
     const { zone, woven } = job.task.part;
     const share = woven ? kase.weave!.share : 1;
     const toner =
@@ -83,7 +139,11 @@ function stepsOf(placed: Placed[], kase: ServiceCase): Step[] {
       (job.route === 'lightenThenTone' || job.task.history.kind === 'lightened');
     const same = steps.find(
       (step) =>
-        step.bowl === bowl && step.start === start && step.minutes === minutes && step.share === share,
+        step.bowl === bowl &&
+        step.start === start &&
+        step.minutes === minutes &&
+        step.share === share &&
+        step.wet === wet,
     );
     if (same) {
       same.zones.push(zone);
@@ -96,7 +156,7 @@ function stepsOf(placed: Placed[], kase: ServiceCase): Step[] {
       share,
       startsAt: grey && layer.role === 'colour' ? 'front' : 'nape',
       stopsAtLine: true,
-      wet: false,
+      wet,
       start,
       minutes,
       warmth: false,
@@ -155,6 +215,12 @@ export function aftercareFor(jobs: readonly Job[]): Pick<ServicePlan, 'aftercare
   };
 }
 
+/** Only lightener asks for it; before colour it is left open. */
+function washOf(groups: readonly Group[], rules: HouseRules): ServicePlan['wash'] {
+  const lightener = groups.flatMap(({ way }) => way.layers).find(({ role }) => role === 'lighten');
+  return lightener ? washBefore(lightener.line, rules) : null;
+}
+
 /** The card for a head: bowls weighed, zones in order, times that end together. */
 export function assemble(
   kase: ServiceCase,
@@ -169,16 +235,35 @@ export function assemble(
   let from = 0;
   for (let phase = 0; phase < phases; phase++) {
     const placed: Placed[] = [];
-    for (const group of groups) {
+    const mixed = new Map<Group, string>();
+    // What is made of a leftover comes after the bowl it is left from.
+    const inOrder = [...groups].sort(
+      (a, b) => Number(!!leftoverFor(a, groups, rules)) - Number(!!leftoverFor(b, groups, rules)),
+    );
+    for (const group of inOrder) {
       // Work with fewer bowls joins at the end, so that all is rinsed and looked at together.
-      const layer = group.way.layers[phase - (phases - group.way.layers.length)];
-      if (!layer) continue;
-      const name = NAMES[bowls.length];
+      const own = group.way.layers[phase - (phases - group.way.layers.length)];
+      if (!own) continue;
+      const donor = leftoverFor(group, groups, rules);
+      const emulsified = donor && rules.endsRefresh === 'waterEmulsify' ? mixed.get(donor) : undefined;
+      const layer = donor ? { ...donor.way.layers.at(-1)!, minutes: own.minutes } : own;
+      const name = emulsified ?? NAMES[bowls.length];
       const zones = group.jobs.map(({ task }) => task.part.zone);
       const share = group.jobs[0].task.part.woven ? kase.weave!.share : 1;
-      bowls.push(weigh(name, layer, kase.head, zones, share));
+      if (emulsified === undefined) {
+        const bowl = weigh(name, layer, kase.head, zones, share);
+        bowls.push(donor ? thinned(bowl) : bowl);
+      }
+      mixed.set(group, name);
       group.jobs.forEach((job, i) =>
-        placed.push({ job, layer, minutes: layer.minutes[i], bowl: name, start: 0 }),
+        placed.push({
+          job,
+          layer,
+          minutes: layer.minutes[i],
+          bowl: name,
+          start: 0,
+          wet: emulsified !== undefined,
+        }),
       );
     }
     schedule(placed, from);
@@ -194,6 +279,7 @@ export function assemble(
     decision: 'goOn',
     visits,
     bowls,
+    wash: washOf(groups, rules),
     steps: steps.sort((a, b) => a.start - b.start),
     ...aftercareFor(jobs),
   };

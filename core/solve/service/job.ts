@@ -5,7 +5,7 @@ import { apply, conditionOf, strandAfter, workedMinutes, type Mix, type ProductK
 import type { Line, ShadePart } from '../../shades';
 import type { HouseRules } from '../../theory';
 import { rightMixes, type RightMix } from './compose';
-import { termsOf, type Layer, type Terms } from './layer';
+import { needOnLine, termsOf, type Layer, type ShadeNeed, type Terms } from './layer';
 import type { Route } from './route';
 import type { Task } from './task';
 
@@ -154,11 +154,11 @@ const LOOKED_AT = 48;
 const PRICE = { mix: 1, line: 0.8, ratio: 0.25, vol: 0.3, minutes: 0.05 };
 
 const rightKept = new WeakMap<Line, Map<string, RightMix[]>>();
-function rightMixesOf(line: Line, layer: Layer): RightMix[] {
+function rightMixesOf(line: Line, need: ShadeNeed): RightMix[] {
   const kept = rightKept.get(line) ?? new Map<string, RightMix[]>();
   rightKept.set(line, kept);
-  const name = JSON.stringify(layer.need);
-  const found = kept.get(name) ?? rightMixes(line, layer.need!, LOOKED_AT);
+  const name = JSON.stringify(need);
+  const found = kept.get(name) ?? rightMixes(line, need, LOOKED_AT);
   kept.set(name, found);
   return found;
 }
@@ -182,7 +182,10 @@ function* colours(
     const all = terms as Terms[];
     const shared = all[0].vols.filter((one) => all.every(({ vols }) => vols.includes(one)));
     const product: ProductKind = layer.need!.highLift ? 'highLift' : line.kind;
-    for (const { mix: shades, cost } of rightMixesOf(line, layer)) {
+    const [need, ...others] = jobs.map(({ task }) => needOnLine(layer.need!, task.greyShare, line, rules));
+    // By the line's own table the jobs may need bowls of their own; they are then tried apart.
+    if (others.some(({ naturalShare }) => naturalShare.min !== need.naturalShare.min)) continue;
+    for (const { mix: shades, cost } of rightMixesOf(line, need)) {
       for (const [i, ratio, j, vol] of pairs(all[0].ratios, shared)) {
         const mix: Mix = { product, shades, developerVol: vol, ratio };
         const best = all.map(({ minutes }) => minutes.best);

@@ -2,6 +2,7 @@ import { isWarm, type Tone } from '../../colour';
 import type { ProductKind } from '../../process';
 import type { Line } from '../../shades';
 import {
+  REFRESH_MINUTES,
   chooseDeveloper,
   greyLimitOf,
   hasGreyToCover,
@@ -25,6 +26,8 @@ export interface ShadeNeed {
   levels: { min: number; max: number };
   tone: Tone;
   naturalShare: ShareSpan;
+  /** Grey has to be covered, so that a line with a table of its own is mixed by that. */
+  covers: boolean;
   /** High-lift shades stand above the levels: only their tone is chosen. */
   highLift: boolean;
 }
@@ -66,10 +69,18 @@ function colourNeed(
   const { tone } = target;
   const fashion = tone.primary !== 'neutral' || tone.secondary !== undefined;
   const covers = route === 'deposit' || route === 'liftWithColour' || route === 'removeThenColour';
-  const naturalShare =
-    covers && hasGreyToCover(greyShare) ? naturalShareFor(greyShare, rules, fashion) : NO_SHARE;
+  const grey = covers && hasGreyToCover(greyShare);
+  const naturalShare = grey ? naturalShareFor(greyShare, rules, fashion) : NO_SHARE;
   // A natural target is natural through and through; without grey that is tone's to say.
-  return { levels: level, tone, naturalShare, highLift: false };
+  return { levels: level, tone, naturalShare, covers: grey, highLift: false };
+}
+
+/** What the shades have to be when they are taken from a line: its directions come before the class's table. */
+export function needOnLine(need: ShadeNeed, greyShare: number, line: Line, rules: HouseRules): ShadeNeed {
+  if (!need.covers || !line.greyShares) return need;
+  const { primary, secondary } = need.tone;
+  const fashion = primary !== 'neutral' || secondary !== undefined;
+  return { ...need, naturalShare: naturalShareFor(greyShare, rules, fashion, line) };
 }
 
 const porous = (task: Task, level: { min: number; max: number }) =>
@@ -147,7 +158,7 @@ export function layersOf(task: Task, route: Route, rules: HouseRules): Layer[] {
           ...plain,
           role: 'colour',
           products: ['highLift'],
-          need: { levels: exactly, tone: target.tone, naturalShare: NO_SHARE, highLift: true },
+          need: { levels: exactly, tone: target.tone, naturalShare: NO_SHARE, covers: false, highLift: true },
         },
       ];
     case 'lightenThenTone':
@@ -165,8 +176,6 @@ export function layersOf(task: Task, route: Route, rules: HouseRules): Layer[] {
 const span = (best: number, min = best, max = best) => ({ best, min, max });
 /** Hair off the scalp is a little behind the root when it is lifted by colour, and gets a head start (A2). */
 export const HEAD_START = { least: 10, most: 20 };
-/** Ends refreshed at the end: the last minutes (A1). */
-const REFRESH_MINUTES = span(10, 5, 10);
 const LIGHTENER_LEAST = 5;
 const none: Omit<Terms, 'minutes'> = { vols: [], volsWithExtraNatural: [], ratios: [] };
 

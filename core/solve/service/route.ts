@@ -1,4 +1,4 @@
-import { isWarm } from '../../colour';
+import { TOP_OF_TEN, isWarm } from '../../colour';
 import { LEVELS_IN_ONE_VISIT } from '../../process';
 import { reason, type Reason } from '../../reason';
 import { PERMANENT_LIFT, hasGreyToCover } from '../../theory';
@@ -28,6 +28,11 @@ export interface RouteRuling {
 const SAME_LEVEL = 0.5;
 /** From this natural level on a high-lift shade lifts (section 6). */
 const HIGH_LIFT_FROM = 6;
+/**
+ * From these levels on hair is light enough to be taken to 11 and 12 (L1): grown light for high-lift, and all but at 10
+ * for lightener, which moves hair that light by a level or so before its yellow is spent.
+ */
+export const PALEST_FROM = { highLift: 8, lightener: 9.5 };
 /** F6. */
 const FILL_BEYOND = 2;
 
@@ -52,12 +57,20 @@ export function rulingsFor(task: Task): RouteRuling[] {
   const { natural, present, history, target, condition } = task;
   const up = target.level - present;
   const limit = LEVELS_IN_ONE_VISIT[condition];
+  const palest = target.level > TOP_OF_TEN;
+  const pale = palest && present < PALEST_FROM.lightener;
   const found: RouteRuling[] = [];
   const say = (route: Route, allowed: boolean, code: string, rule: string, params: Reason['params'] = {}) =>
     found.push({ route, allowed, reason: reason(`route.${code}`, rule, params) });
   const lighten = (from = present) => {
     const levels = target.level - from;
-    if (levels > limit) say('lightenThenTone', false, 'beyondCondition', 'C4', { levels, limit, condition });
+    if (pale)
+      say('lightenThenTone', false, 'palestNeedsLight', 'L1', {
+        level: target.level,
+        from: PALEST_FROM.lightener,
+      });
+    else if (levels > limit)
+      say('lightenThenTone', false, 'beyondCondition', 'C4', { levels, limit, condition });
     else say('lightenThenTone', true, 'lighten', 'F3', { levels });
   };
   const untouchedOrBare = history.kind === 'untouched' || history.kind === 'lightened';
@@ -103,19 +116,26 @@ export function rulingsFor(task: Task): RouteRuling[] {
     say('highLift', false, 'colourLiftsNothing', 'P1', { levels: up });
     say('deposit', false, 'tonerCannotLighten', 'F4', { levels: up });
   } else {
-    const byColour = history.kind === 'untouched' && up <= most;
+    const byColour = history.kind === 'untouched' && up <= most && !palest;
     // F3: up to two levels by colour; beyond that it leaves warmth, and lightener or high-lift come first.
     if (byColour && up <= 2) say('liftWithColour', true, 'lift', 'F2', { levels: up });
-    if (history.kind === 'untouched' && natural >= HIGH_LIFT_FROM && up >= 3 && up <= 5)
+    if (
+      history.kind === 'untouched' &&
+      natural >= HIGH_LIFT_FROM &&
+      up >= 3 &&
+      up <= 5 &&
+      (!palest || natural >= PALEST_FROM.highLift)
+    )
       say('highLift', true, 'highLift', 'D2', { levels: up });
     lighten();
     if (byColour && up > 2) say('liftWithColour', true, 'liftFar', 'F3', { levels: up });
     if (history.kind === 'lightened') say('liftWithColour', false, 'liftOnLift', 'D7', { levels: up });
+    else if (palest) say('liftWithColour', false, 'palestNotByColour', 'L1', { level: target.level });
     else if (up > most) say('liftWithColour', false, 'beyondColour', 'D2', { levels: up, limit: most });
     if (natural < HIGH_LIFT_FROM) say('highLift', false, 'highLiftTooDark', 'D2', { natural });
     say('deposit', false, 'tonerCannotLighten', 'F4', { levels: up });
   }
-  if (!untouchedOrBare && !found.some(({ route }) => route === 'lightenThenTone') && up > SAME_LEVEL)
+  if (!untouchedOrBare && !pale && !found.some(({ route }) => route === 'lightenThenTone') && up > SAME_LEVEL)
     say(
       'lightenThenTone',
       up <= limit,

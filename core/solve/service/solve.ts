@@ -1,4 +1,4 @@
-import { differenceOf } from '../../colour';
+import { TOP_OF_TEN, differenceOf, topLevel } from '../../colour';
 import { levelOfPigmented } from '../../hair';
 import {
   EMPTY_PLAN,
@@ -20,7 +20,7 @@ import type { HouseRules } from '../../theory';
 import { assemble, readingsOf, rootWaits, type Group } from './assemble';
 import { waysOf, type Job, type Way } from './job';
 import { layersOf } from './layer';
-import { rulingsFor, type Route } from './route';
+import { PALEST_FROM, rulingsFor, type Route } from './route';
 import { stopsService } from './safety';
 import { tasksOf, type Task } from './task';
 
@@ -219,7 +219,10 @@ const TREATED = 0.7;
 function interim(task: Task): Target {
   const limit = LEVELS_IN_ONE_VISIT[task.condition];
   const up = task.target.level - task.present;
-  const level = Math.min(task.target.level, half(task.present + Math.max(0, Math.min(up, limit))));
+  // What is not light yet is made light first (L1).
+  const most =
+    task.present < PALEST_FROM.lightener ? Math.min(task.target.level, TOP_OF_TEN) : task.target.level;
+  const level = Math.min(most, half(task.present + Math.max(0, Math.min(up, limit))));
   return { level: Math.max(1, level), tone: { primary: 'neutral' } };
 }
 
@@ -241,10 +244,50 @@ function headAfter(
         history: { kind: 'coloured' as const, level: wish.level, tone: wish.tone, faded: FADES },
         damage,
       };
-    const level = Math.min(10, Math.max(zone.naturalLevel, half(levelOfPigmented(out.strand) + 0.25)));
+    const level = Math.min(
+      topLevel('twelve'),
+      Math.max(zone.naturalLevel, half(levelOfPigmented(out.strand) + 0.25)),
+    );
     return { ...zone, history: { kind: 'lightened' as const, level }, damage: out.strand.damage * TREATED };
   });
   return { ...kase, head: { ...kase.head, zones } };
+}
+
+/**
+ * The farthest stage on the way that one visit can bring home; null where nothing moves. The condition of the hair sets
+ * the first try, what the lines at hand can do may be less.
+ */
+function partWay(
+  kase: ServiceCase,
+  failed: readonly { task: Task }[],
+  lines: readonly Line[],
+  rules: HouseRules,
+): { kase: ServiceCase; step: Extract<ReturnType<typeof oneVisit>, { ok: true }> } | null {
+  if (failed.some(({ task }) => task.part.woven)) return null;
+  for (let less = 0; ; less += 0.5) {
+    const wish = { ...kase.wish };
+    for (const { task } of failed) {
+      const stage = interim(task);
+      const level = stage.level - less;
+      if (level <= task.present + 0.5) return null;
+      wish[task.part.zone] = { ...stage, level };
+    }
+    const stage = { ...kase, wish };
+    const step = oneVisit(stage, lines, rules, 1);
+    if (step.ok) return { kase: stage, step };
+  }
+}
+
+/** Levels of a case that the class has no numbers for (L1). */
+function beyondScale({ head, wish, weave }: ServiceCase, { levelScale }: HouseRules): Reason[] {
+  const most = topLevel(levelScale);
+  const levels = [
+    ...head.zones.map(presentLevel),
+    ...Object.values(wish).map(({ level }) => level),
+    ...(weave ? [weave.target.level] : []),
+  ];
+  const level = Math.max(...levels);
+  return level > most ? [reason('solve.beyondScale', 'L1', { level, most })] : [];
 }
 
 /**
@@ -253,6 +296,8 @@ function headAfter(
  * Same input, same output.
  */
 export function solveService(kase: ServiceCase, lines: readonly Line[], rules: HouseRules): SolveResult {
+  const beyond = beyondScale(kase, rules);
+  if (beyond.length > 0) return { ok: false, reasons: beyond };
   const stops = stopsService(kase);
   if (stops.length > 0) {
     const readings = readingsOf(kase, [], rules);
@@ -297,19 +342,14 @@ export function solveService(kase: ServiceCase, lines: readonly Line[], rules: H
       const byCondition = all.filter(({ code }) => code === 'route.beyondCondition');
       proof = byCondition.length > 0 ? byCondition : all;
     }
-    const wish = { ...now.wish };
-    for (const { task } of found.failed) if (!task.part.woven) wish[task.part.zone] = interim(task);
-    const partial: ServiceCase = { ...now, wish };
     const onTheWay = found.failed.map(({ task }) => task.part.zone);
-    const step = oneVisit(partial, atHand, rules, 1);
-    const stuck = found.failed.some(
-      ({ task }) => task.part.woven || interim(task).level <= task.present + 0.5,
-    );
-    if (!step.ok || stuck) return { ok: false, reasons: proof };
-    visits.push({ wish, weave: now.weave, afterWeeks });
-    first ??= { kase: partial, found: step };
-    const played = playPlan(partial, step.best, lineOf);
-    now = { ...headAfter(partial, played.outcomeAt(played.minutes), onTheWay), wish: now.wish };
+    const partial = partWay(now, found.failed, atHand, rules);
+    if (!partial) return { ok: false, reasons: proof };
+    const { kase: stage, step } = partial;
+    visits.push({ wish: stage.wish, weave: now.weave, afterWeeks });
+    first ??= { kase: stage, found: step };
+    const played = playPlan(stage, step.best, lineOf);
+    now = { ...headAfter(stage, played.outcomeAt(played.minutes), onTheWay), wish: now.wish };
   }
   return { ok: false, reasons: proof };
 }

@@ -1,30 +1,44 @@
 import { Radio, RadioGroup } from '@headlessui/react';
-import { asSwatch, naturalLook } from '@cimbel/core/tress';
+import { TOP_OF_TEN } from '@cimbel/core/colour';
+import { lightenedStrand } from '@cimbel/core/hair';
+import { asSwatch, naturalLook, strandLook } from '@cimbel/core/tress';
 import { useTranslation } from 'react-i18next';
 import { Tress } from '../../ui/tress';
 
-const WHOLE = Array.from({ length: 10 }, (_, i) => i + 1);
-/** The ring's own locks: natural, even, the same for everyone. */
-const ringLook = (naturalLevel: number) =>
+/** The ring's own locks: natural, even, the same for everyone; beyond 10 hair that was lightened to there. */
+const ringLook = (level: number) =>
   asSwatch(
-    naturalLook({ naturalLevel, greyShare: 0, porosity: 'normal', diameter: 'medium' }, 700 + naturalLevel),
+    level > TOP_OF_TEN
+      ? strandLook(
+          [{ strand: lightenedStrand(level, TOP_OF_TEN), from: 0, to: 1 }],
+          'daylight',
+          'straight',
+          700 + level,
+        )
+      : naturalLook(
+          { naturalLevel: level, greyShare: 0, porosity: 'normal', diameter: 'medium' },
+          700 + level,
+        ),
   );
 
 /**
- * The level ring laid out as a ruler: ten locks, and a narrow step between each two for the half levels.
+ * The level ring laid out as a ruler: a lock for each level, and a narrow step between each two for the half levels.
  * Arrow keys move along it.
  */
 export function LevelRing({
   value,
   onChange,
   label,
+  top = TOP_OF_TEN,
 }: {
   value: number | null;
   onChange: (level: number) => void;
   label: string;
+  /** The lightest level there is a number for. */
+  top?: number;
 }) {
   const { t } = useTranslation(['ui', 'craft']);
-  const levels = WHOLE.flatMap((level) => (level < 10 ? [level, level + 0.5] : [level]));
+  const levels = Array.from({ length: 2 * top - 1 }, (_, i) => 1 + i / 2);
   return (
     <RadioGroup
       // Null is no choice; undefined would let the ring keep a choice of its own.

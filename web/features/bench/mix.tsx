@@ -3,7 +3,7 @@ import type { Answer } from '@cimbel/core/grade';
 import { bowlFromTotal, splitByParts } from '@cimbel/core/measure';
 import { X } from 'lucide-react';
 import { useTranslation } from 'react-i18next';
-import { i18n } from '../../lib/i18n';
+import { WeightInput } from '../../lib/units';
 import { Field, NumberInput } from '../../ui/field';
 import { Facts, Sheet } from '../../ui/panel';
 import { DeveloperPour } from './pour';
@@ -11,8 +11,6 @@ import { LineKey, ShadeChart } from './shade-chart';
 import type { Draft } from './use-draft';
 
 const MOST_SHADES = 3;
-const grams = (value: number) =>
-  `${new Intl.NumberFormat(i18n.language, { minimumFractionDigits: 1, maximumFractionDigits: 1 }).format(value)} g`;
 
 /** What goes on the scale, from parts, ratio and the amount in all. */
 function Weights({ answer }: { answer: Answer }) {
@@ -33,10 +31,13 @@ function Weights({ answer }: { answer: Answer }) {
   return (
     <Facts
       rows={[
-        ...shades.map(({ label }, i) => ({ term: label, value: grams(ofShade[i]) })),
+        ...shades.map(({ label }, i) => ({
+          term: label,
+          value: t('answer.weighed', { weight: ofShade[i] }),
+        })),
         ...developer.map(({ vol }, i) => ({
           term: vol === 0 ? t('answer.water') : t('answer.pour', { vol }),
-          value: grams(ofDeveloper[i]),
+          value: t('answer.weighed', { weight: ofDeveloper[i] }),
         })),
       ]}
     />
@@ -126,13 +127,12 @@ export function Mix({ exercise, draft }: { exercise: StudentExercise; draft: Dra
             </span>
           </Field>
           <Field label={t('bench.mix.total')}>
-            <NumberInput
+            <WeightInput
               aria-label={t('bench.mix.total')}
               value={answer.totalGrams}
               min={5}
               max={2000}
               step={5}
-              unit="g"
               onValue={(totalGrams) => change({ totalGrams })}
             />
           </Field>

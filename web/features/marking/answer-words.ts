@@ -44,7 +44,7 @@ export function useAnswerWords(): (criterion: Criterion, answer: Answer) => stri
       case 'ratio':
         return answer.ratio === null ? null : `1 : ${answer.ratio}`;
       case 'amount':
-        return answer.totalGrams === null ? null : `${answer.totalGrams} g`;
+        return answer.totalGrams === null ? null : t('answer.amount', { grams: answer.totalGrams });
       case 'minutes':
         return answer.minutes === null ? null : `${answer.minutes} min`;
     }

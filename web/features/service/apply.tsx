@@ -1,10 +1,12 @@
 import type { PlayShown, StudentService } from '@cimbel/contract';
 import type { HeadZone, ServicePlan, Step } from '@cimbel/core/plan';
+import { WASHES } from '@cimbel/core/theory';
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { asApiError } from '../../lib/api';
 import { Button } from '../../ui/button';
+import { Choice } from '../../ui/field';
 import { Empty, Notice } from '../../ui/panel';
 import type { DraftOf } from '../bench/use-draft';
 import { ProcessClock, type useClock } from './process-clock';
@@ -49,6 +51,15 @@ export function Apply({
   return (
     <div className="flex flex-col gap-4">
       <h2 className="text-2xl">{t('service.applyTitle')}</h2>
+      <div className="flex flex-wrap items-center gap-3">
+        <span className="text-sm font-semibold">{t('service.washFirst')}</span>
+        <Choice
+          label={t('service.washFirst')}
+          value={plan.wash}
+          options={WASHES.map((value) => ({ value, text: t(`craft:wash.${value}`) }))}
+          onChange={(wash) => change({ wash })}
+        />
+      </div>
       {plan.bowls.length === 0 ? (
         <Empty>{t('service.noBowlsYet')}</Empty>
       ) : (

@@ -1,5 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import { useTranslation } from 'react-i18next';
+import { useScaleFigure } from '../../lib/units';
 import { Button } from '../../ui/button';
 import { Dialog } from '../../ui/dialog';
 import { STILL, isStill, pourOn, type Pouring } from './pour';
@@ -53,7 +54,7 @@ export function BowlScale({
     };
   }, []);
   const total = Math.round((poured + state.grams) * 10) / 10;
-  const shown = Math.round((total - tared) * 10) / 10;
+  const { figure, unit } = useScaleFigure()(Math.round((total - tared) * 10) / 10);
   const empty = () => {
     current.current = STILL;
     setState(STILL);
@@ -79,9 +80,9 @@ export function BowlScale({
           aria-label={t('service.scale.shows')}
           className="font-display text-5xl font-semibold tabular-nums"
         >
-          {shown.toFixed(1)}
+          {figure}
         </output>
-        <span className="text-2xl">g</span>
+        <span className="text-2xl">{unit}</span>
       </div>
       <p className="text-quiet text-sm">
         {wanted === null ? t('service.scale.hint') : t('service.scale.wanted', { grams: wanted })}

@@ -1,192 +1,15 @@
-import { DENSITIES, DIAMETERS, POROSITIES, SERVICES } from '@cimbel/core/hair';
-import { TONE_FAMILIES } from '@cimbel/core/colour';
-import { HEAD_ZONES, type HeadZone, type ServiceCase, type Target, type ZoneOfHead } from '@cimbel/core/plan';
-import { CONDITIONS, conditionOf } from '@cimbel/core/process';
-import { DIRECT_DYES, type Line } from '@cimbel/core/shades';
+import type { LevelScale } from '@cimbel/core/colour';
+import { DENSITIES, DIAMETERS, SERVICES } from '@cimbel/core/hair';
+import { HEAD_ZONES, type HeadZone, type ServiceCase } from '@cimbel/core/plan';
+import type { Line } from '@cimbel/core/shades';
 import { HAIR_FORMS } from '@cimbel/core/tress';
 import { useTranslation } from 'react-i18next';
-import { Field, Input, NumberInput, Select, Textarea, Tick } from '../../ui/field';
+import { Field, Input, NumberInput, Textarea, Tick } from '../../ui/field';
 import { Sheet } from '../../ui/panel';
-import { DAMAGE_OF, withHistory, withZone } from './case-form';
-
-const LEVELS = Array.from({ length: 19 }, (_, i) => 1 + i / 2);
-const GREYS = Array.from({ length: 11 }, (_, i) => i / 10);
-const FADES = [0, 0.2, 0.4, 0.6];
-const HISTORIES = ['untouched', 'coloured', 'lightened', 'vivid'] as const;
-
-function Pick<T extends string | number>({
-  label,
-  value,
-  options,
-  onChange,
-}: {
-  label: string;
-  value: T;
-  options: readonly { value: T; text: string }[];
-  onChange: (value: T) => void;
-}) {
-  return (
-    <Field label={label}>
-      <Select
-        value={String(value)}
-        onChange={({ target }) => onChange(options.find((one) => String(one.value) === target.value)!.value)}
-      >
-        {options.map((one) => (
-          <option key={one.value} value={String(one.value)}>
-            {one.text}
-          </option>
-        ))}
-      </Select>
-    </Field>
-  );
-}
-
-/** A wish: level and tone, or a ready-made dye over the level. */
-function WishFields({ wish, onChange }: { wish: Target; onChange: (wish: Target) => void }) {
-  const { t } = useTranslation(['ui', 'craft']);
-  return (
-    <>
-      <Pick
-        label={t('service.wishLevel')}
-        value={wish.level}
-        options={LEVELS.map((value) => ({ value, text: String(value) }))}
-        onChange={(level) => onChange({ ...wish, level })}
-      />
-      <Pick
-        label={t('set.tone')}
-        value={wish.vivid ?? wish.tone.primary}
-        options={[
-          ...TONE_FAMILIES.map((value) => ({ value, text: t(`craft:tone.${value}`) })),
-          ...DIRECT_DYES.map((value) => ({ value, text: t(`craft:vivid.${value}`) })),
-        ]}
-        onChange={(chosen) => {
-          const dye = DIRECT_DYES.find((one) => one === chosen);
-          const tone = TONE_FAMILIES.find((one) => one === chosen);
-          onChange(
-            dye
-              ? { level: wish.level, tone: { primary: 'neutral' }, vivid: dye }
-              : { level: wish.level, tone: { primary: tone! } },
-          );
-        }}
-      />
-    </>
-  );
-}
-
-function ZoneFields({
-  kase,
-  zone,
-  onChange,
-}: {
-  kase: ServiceCase;
-  zone: ZoneOfHead;
-  onChange: (kase: ServiceCase) => void;
-}) {
-  const { t } = useTranslation(['ui', 'craft']);
-  const name = t(`craft:headZone.${zone.zone}`);
-  const set = (next: ZoneOfHead) =>
-    onChange({
-      ...kase,
-      head: { ...kase.head, zones: kase.head.zones.map((one) => (one.zone === zone.zone ? next : one)) },
-    });
-  const { history } = zone;
-  const wish = kase.wish[zone.zone];
-  const setWish = (next: Target | null) => {
-    const { [zone.zone]: _, ...others } = kase.wish;
-    onChange({ ...kase, wish: next ? { ...others, [zone.zone]: next } : others });
-  };
-  const level = history.kind === 'untouched' ? zone.naturalLevel : history.level;
-  return (
-    <fieldset className="border-line grid grid-cols-2 gap-x-3 gap-y-2 rounded-sm border p-3 sm:grid-cols-4">
-      <legend className="font-display px-1 text-lg font-semibold first-letter:uppercase">{name}</legend>
-      <Field label={t('service.lengthCm')}>
-        <NumberInput
-          aria-label={t('service.lengthCm')}
-          value={zone.lengthCm}
-          min={0.5}
-          max={80}
-          step={0.5}
-          className="w-20!"
-          unit="cm"
-          onValue={(lengthCm) => lengthCm !== null && set({ ...zone, lengthCm: Math.min(80, lengthCm) })}
-        />
-      </Field>
-      <Pick
-        label={t('set.natural')}
-        value={zone.naturalLevel}
-        options={LEVELS.map((value) => ({ value, text: String(value) }))}
-        onChange={(naturalLevel) => set({ ...zone, naturalLevel })}
-      />
-      <Pick
-        label={t('set.grey')}
-        value={zone.greyShare}
-        options={GREYS.map((value) => ({ value, text: t('service.share', { share: value }) }))}
-        onChange={(greyShare) => set({ ...zone, greyShare })}
-      />
-      <Pick
-        label={t('bench.consult.porosity')}
-        value={zone.porosity}
-        options={POROSITIES.map((value) => ({ value, text: t(`craft:porosity.${value}`) }))}
-        onChange={(porosity) => set({ ...zone, porosity })}
-      />
-      <Pick
-        label={t('service.history')}
-        value={history.kind}
-        options={HISTORIES.map((value) => ({ value, text: t(`craft:history.${value}`) }))}
-        onChange={(kind) => set(withHistory(zone, kind))}
-      />
-      {history.kind === 'untouched' ? null : (
-        <Pick
-          label={t('service.levelToday')}
-          value={history.level}
-          options={LEVELS.map((value) => ({ value, text: String(value) }))}
-          onChange={(today) => set({ ...zone, history: { ...history, level: today } })}
-        />
-      )}
-      {history.kind === 'coloured' ? (
-        <Pick
-          label={t('set.tone')}
-          value={history.tone.primary}
-          options={TONE_FAMILIES.map((value) => ({ value, text: t(`craft:tone.${value}`) }))}
-          onChange={(primary) => set({ ...zone, history: { ...history, tone: { primary } } })}
-        />
-      ) : null}
-      {history.kind === 'vivid' ? (
-        <Pick
-          label={t('service.dye')}
-          value={history.dye}
-          options={DIRECT_DYES.map((value) => ({ value, text: t(`craft:vivid.${value}`) }))}
-          onChange={(dye) => set({ ...zone, history: { ...history, dye } })}
-        />
-      ) : null}
-      {history.kind === 'coloured' || history.kind === 'vivid' ? (
-        <Pick
-          label={t('service.faded')}
-          value={history.faded}
-          options={[...new Set([...FADES, history.faded])].map((value) => ({
-            value,
-            text: t('service.share', { share: value }),
-          }))}
-          onChange={(faded) => set({ ...zone, history: { ...history, faded } })}
-        />
-      ) : null}
-      <Pick
-        label={t('service.condition')}
-        value={conditionOf(zone)}
-        options={CONDITIONS.map((value) => ({ value, text: t(`craft:condition.${value}`) }))}
-        onChange={(condition) => set({ ...zone, damage: DAMAGE_OF[condition] })}
-      />
-      <div className="col-span-2 flex flex-wrap items-end gap-3 sm:col-span-4">
-        <Tick
-          label={t('service.hasWish')}
-          on={Boolean(wish)}
-          onChange={(on) => setWish(on ? { level, tone: { primary: 'neutral' } } : null)}
-        />
-        {wish ? <WishFields wish={wish} onChange={setWish} /> : null}
-      </div>
-    </fieldset>
-  );
-}
+import { withZone } from './case-form';
+import { Pick } from './pick';
+import { WishFields } from './wish-fields';
+import { ZoneFields } from './zone-fields';
 
 const SHARES = [0.2, 0.3, 0.4, 0.5];
 
@@ -194,10 +17,13 @@ const SHARES = [0.2, 0.3, 0.4, 0.5];
 export function CaseFields({
   kase,
   lines,
+  scale,
   onChange,
 }: {
   kase: ServiceCase;
   lines: readonly Line[];
+  /** Levels the class has numbers for. */
+  scale: LevelScale;
   onChange: (kase: ServiceCase) => void;
 }) {
   const { t } = useTranslation(['ui', 'craft']);
@@ -263,7 +89,7 @@ export function CaseFields({
           ))}
         </fieldset>
         {head.zones.map((zone) => (
-          <ZoneFields key={zone.zone} kase={kase} zone={zone} onChange={onChange} />
+          <ZoneFields key={zone.zone} kase={kase} zone={zone} scale={scale} onChange={onChange} />
         ))}
         <fieldset className="flex flex-wrap items-end gap-3">
           <legend className="text-sm font-semibold">{t('service.weaveWish')}</legend>
@@ -293,6 +119,7 @@ export function CaseFields({
               />
               <WishFields
                 wish={weave.target}
+                scale={scale}
                 onChange={(target) => onChange({ ...kase, weave: { ...weave, target } })}
               />
             </>

@@ -54,6 +54,7 @@ export function PlanCard({
             }),
             value: bowlWords(bowl, lines),
           })),
+          ...(plan.wash ? [{ term: t('service.washFirst'), value: t(`craft:wash.${plan.wash}`) }] : []),
         ]}
       />
       {steps.length > 0 ? (
@@ -66,6 +67,7 @@ export function PlanCard({
               <span>
                 {t('service.stepWords', { bowl: step.bowl, zones: list(step.zones) })}
                 {step.placement === 'foils' ? ` · ${t('service.foilsWords', { share: step.share })}` : ''}
+                {step.wet ? ` · ${t('service.wetWords')}` : ''}
                 {step.checkEvery ? ` · ${t('service.every', { minutes: step.checkEvery })}` : ''}
               </span>
             </li>

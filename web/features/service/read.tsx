@@ -2,6 +2,7 @@ import type { StudentService } from '@cimbel/contract';
 import { NO_READING, type HeadZone, type ServicePlan, type ZoneReading } from '@cimbel/core/plan';
 import { LIGHTS, type Light } from '@cimbel/core/colour';
 import { COUNTERS } from '@cimbel/core/theory';
+import { topLevel } from '@cimbel/core/colour';
 import { useTranslation } from 'react-i18next';
 import { Choice, Select } from '../../ui/field';
 import { Sheet } from '../../ui/panel';
@@ -60,6 +61,7 @@ export function Read({
           value={read.level}
           onChange={(level) => set({ level })}
           label={t('service.levelOf', { zone: name })}
+          top={topLevel(service.houseRules.levelScale)}
         />
       </div>
       <Sheet className="flex flex-wrap items-center gap-x-4 gap-y-2">

@@ -1,10 +1,6 @@
 import { HEAD_ZONES, type Bowl, type ServiceCase, type Target } from '@cimbel/core/plan';
 import type { Line } from '@cimbel/core/shades';
 import { useTranslation } from 'react-i18next';
-import { i18n } from '../../lib/i18n';
-
-export const grams = (value: number) =>
-  `${new Intl.NumberFormat(i18n.language, { minimumFractionDigits: 1, maximumFractionDigits: 1 }).format(value)} g`;
 
 /** A wish in the craft's notation. */
 export function useWish(): (target: Target) => string {
@@ -40,19 +36,19 @@ export function useBowlWords(): (bowl: Bowl, lines: readonly Line[]) => string {
   return (bowl, lines) => {
     const line = lines.find(({ id }) => id === bowl.lineId);
     const parts = [
-      ...bowl.shades.map(({ label, grams: weight }) =>
-        t('service.bowlPart', { label, grams: grams(weight) }),
-      ),
+      ...bowl.shades.map(({ label, grams: weight }) => t('service.bowlPart', { label, weight })),
       ...(bowl.productGrams > 0 && line
-        ? [t('service.bowlPart', { label: line.name, grams: grams(bowl.productGrams) })]
+        ? [t('service.bowlPart', { label: line.name, weight: bowl.productGrams })]
         : []),
       ...bowl.developer.map(({ vol, grams: weight }) =>
         t('service.bowlPart', {
           label: vol === 0 ? t('answer.water') : t('answer.pour', { vol }),
-          grams: grams(weight),
+          weight,
         }),
       ),
     ];
+    const additive = bowl.additive ? line?.additives?.[0] : undefined;
+    if (additive) parts.push(additive.name);
     return parts.length > 0 ? parts.join(' + ') : t('answer.none');
   };
 }

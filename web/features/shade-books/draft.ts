@@ -25,8 +25,11 @@ export interface LineDraft {
   tubeGrams: number | null;
   mayDilute: boolean;
   mayHeat: boolean;
-  /** How high-lift shades are mixed; kept as it came, since the form has no field for it yet. */
-  highLift: Line['highLift'];
+  /** How high-lift shades are mixed and timed. */
+  highLiftRatios: string;
+  highLiftMinutes: number | null;
+  preWash: NonNullable<Line['preWash']>;
+  greyShares: { from: number; natural: number }[];
   timerStarts: Line['timerStarts'];
   additives: { name: string; gramsPer100: number }[];
 }
@@ -51,7 +54,10 @@ export const FRESH: LineDraft = {
   tubeGrams: 60,
   mayDilute: false,
   mayHeat: false,
-  highLift: undefined,
+  highLiftRatios: '2',
+  highLiftMinutes: 50,
+  preWash: 'unwashed',
+  greyShares: [],
   timerStarts: 'endOfApplication',
   additives: [],
 };
@@ -81,11 +87,18 @@ export function draftOf(line: Line): LineDraft {
     tubeGrams: line.tubeGrams,
     mayDilute: line.mayDilute,
     mayHeat: line.mayHeat ?? false,
-    highLift: line.highLift,
+    highLiftRatios: (line.highLift?.ratios ?? [2]).join(', '),
+    highLiftMinutes: line.highLift?.minutes ?? 50,
+    preWash: line.preWash ?? 'unwashed',
+    greyShares: [...(line.greyShares ?? [])],
     timerStarts: line.timerStarts,
     additives: [...(line.additives ?? [])],
   };
 }
+
+/** Kinds whose directions say how the hair is to come to them, and kinds that cover grey by a table of their own. */
+export const lightens = (kind: LineKind) => kind === 'lightenerStrong' || kind === 'lightenerGentle';
+export const coversGrey = (kind: LineKind) => kind === 'permanent' || kind === 'express' || kind === 'demi';
 
 /** Figures in a text: commas or semicolons between them. What is no figure becomes NaN and is found by the schema. */
 const figures = (text: string): number[] =>
@@ -135,7 +148,11 @@ export function lineOfDraft(draft: LineDraft): Line {
     activeMinutes: draft.active ?? 0,
     mayDilute: draft.mayDilute,
     mayHeat: draft.mayHeat,
-    ...(draft.highLift ? { highLift: draft.highLift } : {}),
+    ...(kind === 'permanent' && draft.highLiftFrom
+      ? { highLift: { ratios: figures(draft.highLiftRatios), minutes: draft.highLiftMinutes ?? 0 } }
+      : {}),
+    ...(lightens(kind) && draft.preWash === 'washed' ? { preWash: 'washed' as const } : {}),
+    ...(coversGrey(kind) && draft.greyShares.length > 0 ? { greyShares: draft.greyShares } : {}),
     timerStarts: draft.timerStarts,
     tubeGrams: draft.tubeGrams ?? 0,
     ...(draft.additives.length > 0 ? { additives: draft.additives } : {}),

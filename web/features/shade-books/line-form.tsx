@@ -1,10 +1,12 @@
 import { TONE_FAMILIES } from '@cimbel/core/colour';
 import type { Problem } from '@cimbel/core/formats';
 import { hasDeveloper, hasShades, LINE_KINDS, type Line, type LineKind } from '@cimbel/core/shades';
+import { WASHES } from '@cimbel/core/theory';
 import { useTranslation } from 'react-i18next';
 import { Choice, Field, Input, NumberInput, Select } from '../../ui/field';
 import { Sheet } from '../../ui/panel';
-import type { LineDraft } from './draft';
+import { coversGrey, lightens, type LineDraft } from './draft';
+import { GreyShareRows } from './grey-share-rows';
 import { problemWords } from './problem-words';
 import { ShadeRows } from './shade-rows';
 
@@ -124,6 +126,24 @@ export function LineForm({
             {tick('mayDilute')}
             {tick('mayHeat')}
           </div>
+          {lightens(draft.kind) ? (
+            <div className="flex flex-col gap-1">
+              <span className="text-sm font-semibold">{t('shadeBooks.preWash')}</span>
+              <Choice
+                label={t('shadeBooks.preWash')}
+                value={draft.preWash}
+                onChange={(preWash) => onChange({ preWash })}
+                options={WASHES.map((value) => ({ value, text: t(`craft:wash.${value}`) }))}
+              />
+            </div>
+          ) : null}
+          {coversGrey(draft.kind) ? (
+            <GreyShareRows
+              rows={draft.greyShares}
+              error={errorAt('greyShares')}
+              onChange={(greyShares) => onChange({ greyShares })}
+            />
+          ) : null}
         </Sheet>
         {withKey ? (
           <Sheet className="flex flex-col gap-3">
@@ -163,6 +183,27 @@ export function LineForm({
                   onValue={(highLiftFrom) => onChange({ highLiftFrom })}
                 />
               </Field>
+              {draft.kind === 'permanent' && draft.highLiftFrom ? (
+                <>
+                  <Field label={t('shadeBooks.highLiftRatios')} error={errorAt('highLift.ratios')}>
+                    <Input
+                      className="w-24"
+                      value={draft.highLiftRatios}
+                      onChange={({ target }) => onChange({ highLiftRatios: target.value })}
+                    />
+                  </Field>
+                  <Field label={t('shadeBooks.highLiftMinutes')} error={errorAt('highLift.minutes')}>
+                    <NumberInput
+                      aria-label={t('shadeBooks.highLiftMinutes')}
+                      value={draft.highLiftMinutes}
+                      min={1}
+                      max={240}
+                      unit={t('reading.set.minutesUnit')}
+                      onValue={(highLiftMinutes) => onChange({ highLiftMinutes })}
+                    />
+                  </Field>
+                </>
+              ) : null}
             </div>
             <ul className="grid grid-cols-2 gap-x-4 gap-y-1 sm:grid-cols-3">
               {TONE_FAMILIES.map((family) => (

@@ -44,6 +44,23 @@ function LineFacts({ line }: { line: Line }) {
               },
             ]
           : []),
+        ...(line.highLift
+          ? [
+              {
+                term: t('shadeBooks.highLiftDirections'),
+                value: `${list(line.highLift.ratios.map((ratio) => t('shadeBooks.ratio', { ratio })))}, ${t('shadeBooks.minutes', { minutes: line.highLift.minutes })}`,
+              },
+            ]
+          : []),
+        ...(line.greyShares
+          ? [
+              {
+                term: t('shadeBooks.greyShares'),
+                value: list(line.greyShares.map((row) => t('shadeBooks.greyRow', row))),
+              },
+            ]
+          : []),
+        ...(line.preWash ? [{ term: t('shadeBooks.preWash'), value: t(`craft:wash.${line.preWash}`) }] : []),
         { term: t('shadeBooks.timer'), value: t(`craft:timerStarts.${line.timerStarts}`) },
         { term: t('shadeBooks.mayHeat'), value: yes(line.mayHeat ?? false) },
         { term: t('shadeBooks.active'), value: t('shadeBooks.minutes', { minutes: line.activeMinutes }) },

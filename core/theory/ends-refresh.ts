@@ -1,0 +1,11 @@
+import type { HouseRules } from './house-rules';
+
+/** Ways to refresh ends with what is left of the bowl for the regrowth (A1). */
+export type LeftoverWay = Exclude<HouseRules['endsRefresh'], 'gloss'>;
+
+/** Ends are refreshed in the last minutes, whatever with (A1). */
+export const REFRESH_MINUTES = { best: 10, min: 5, max: 10 };
+/** Water to one part of developer that thins a leftover. */
+export const LEFTOVER_WATER = 1;
+/** From this share of what is poured on, a leftover counts as thinned. */
+export const LEAST_WATER_SHARE = 0.25;

@@ -1,0 +1,16 @@
+import type { Knex } from 'knex';
+
+/** What every exercise and test was set under before these points were rules. */
+const BEFORE = { levelScale: 'ten', preServiceWash: 'unwashed', endsRefresh: 'gloss', units: 'grams' };
+const TABLES = ['exercises', 'reading_tests'];
+
+export async function up(knex: Knex): Promise<void> {
+  for (const table of TABLES)
+    await knex(table).update({ house_rules: knex.raw('?::jsonb || house_rules', [JSON.stringify(BEFORE)]) });
+}
+
+export async function down(knex: Knex): Promise<void> {
+  for (const table of TABLES)
+    for (const rule of Object.keys(BEFORE))
+      await knex(table).update({ house_rules: knex.raw('house_rules - ?::text', [rule]) });
+}
