@@ -2,11 +2,13 @@ import { z } from 'zod';
 import type { Reason } from '@cimbel/core';
 import type { Light } from '@cimbel/core/colour';
 import {
-  BENCH_STEPS,
+  OPEN_STEPS,
+  SERVICE_MISCONCEPTIONS,
   serviceRubricSchema,
   type BenchStep,
   type NearMiss,
   type ServiceGrade,
+  type ServiceMisconception,
   type ServiceRubric,
 } from '@cimbel/core/grade';
 import {
@@ -38,7 +40,9 @@ export const newServiceSchema = z.object({
   title: z.string().trim().min(1).max(120),
   kase: serviceCaseSchema,
   /** Steps of the bench that are worked; the others are given. */
-  open: z.array(z.enum(BENCH_STEPS)).min(1),
+  open: z.array(z.enum(OPEN_STEPS)).min(1),
+  /** Set as a card with this slip on it, to be put right. */
+  slip: z.enum(SERVICE_MISCONCEPTIONS).nullable().default(null),
   rubric: serviceRubricSchema,
   dueAt: z.iso.datetime(),
   release: z.enum(RELEASES),
@@ -56,6 +60,8 @@ export interface EducatorService {
   houseRules: HouseRules;
   solution: Solution;
   open: BenchStep[];
+  /** What is wrong with the card that is to be put right; null where the card starts empty. */
+  slip: ServiceMisconception | null;
   rubric: ServiceRubric;
   max: number;
   dueAt: string;
@@ -88,8 +94,9 @@ export interface StudentService {
   houseRules: HouseRules;
   underlayChoices: Underlay[];
   open: BenchStep[];
-  /** What the exercise gives: the fields of steps that are off. */
+  /** What the exercise gives: the fields of steps that are off, and all of a card that is to be put right. */
   given: ServicePlan;
+  toCorrect: boolean;
   rubric: ServiceRubric;
   /** What the questions and tests of the draft have brought to light. */
   reveals: Record<string, Reason[]>;
@@ -131,6 +138,7 @@ export interface ServiceResult {
   houseRules: HouseRules;
   solution: Solution;
   open: BenchStep[];
+  slip: ServiceMisconception | null;
   answer: ServicePlan;
   grade: ServiceGrade;
   changes: MarkChange[];

@@ -144,6 +144,12 @@ export async function mixBowl(
   await page.getByRole('button', { name: 'Work out the weights' }).click();
 }
 
+export const washFirst = (page: Page, how: 'unwashed' | 'washed and dried') =>
+  page
+    .getByRole('radiogroup', { name: 'Hair before the first bowl' })
+    .getByRole('radio', { name: how, exact: true })
+    .click();
+
 /** A bowl put on zones, by the figures of its form. */
 export async function putOn(
   page: Page,
@@ -155,7 +161,8 @@ export async function putOn(
     looks,
     front = false,
     stops = true,
-  }: { start: number; minutes: number; looks?: string; front?: boolean; stops?: boolean },
+    wet = false,
+  }: { start: number; minutes: number; looks?: string; front?: boolean; stops?: boolean; wet?: boolean },
 ): Promise<void> {
   await page.getByRole('button', { name: `Bowl ${bowlName}`, exact: true }).click();
   const form = page.getByRole('region', { name: `Bowl ${bowlName} on the hair` });
@@ -169,6 +176,7 @@ export async function putOn(
   await form.getByRole('spinbutton', { name: 'Lies for' }).fill(String(minutes));
   if (looks) await form.getByLabel('Wipe and look').selectOption({ label: looks });
   if (front) await form.getByLabel('Begin at').selectOption('front');
+  if (wet) await form.getByRole('checkbox', { name: 'On wet hair' }).check();
   if (stops) await form.getByRole('checkbox', { name: 'Stops at the line' }).check();
 }
 

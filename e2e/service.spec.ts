@@ -14,19 +14,31 @@ import {
   startService,
   stepTo,
   unique,
+  washFirst,
 } from './pages';
+
+/** Chooses the ways of a class that are not the usual ones. */
+async function teach(educator: Page, schools: string[]): Promise<void> {
+  const at = educator.url();
+  await educator.getByRole('link', { name: 'House rules' }).click();
+  for (const name of schools) await educator.getByRole('radio', { name }).click();
+  await educator.getByRole('button', { name: 'Save' }).click();
+  await expect(educator.getByText('Saved.')).toBeVisible();
+  await educator.goto(at);
+}
 
 /** An educator who has set a case, and a student who has begun it. */
 async function began(
   browser: Browser,
   from: string,
-  steps?: string,
+  { steps, schools = [] }: { steps?: string; schools?: string[] } = {},
 ): Promise<{ educator: Page; student: Page; title: string }> {
   const educator = await (await browser.newContext()).newPage();
   const student = await (await browser.newContext()).newPage();
   const title = unique('Service');
   await register(educator, 'an educator', unique('Teacher'));
   const code = await makeClass(educator, unique('Class'));
+  if (schools.length > 0) await teach(educator, schools);
   await setService(educator, { from, title, steps });
   await register(student, 'a student', unique('Learner'));
   await joinClass(student, code);
@@ -100,6 +112,47 @@ test('a retouch over half grey, done well, gets full marks; marked again it stay
   });
 });
 
+test('in the ways of the class: in ounces, a scale of twelve, and the ends from the same bowl', async ({
+  browser,
+}) => {
+  test.setTimeout(60_000);
+  const { educator, student } = await began(browser, 'Retouch over half grey', {
+    schools: ['One to twelve', 'The leftover, emulsified with water', 'Fluid ounces'],
+  });
+  await consultWell(student);
+  await stepTo(student, 'Read');
+  for (const zone of ['regrowth', 'mid-lengths', 'ends'])
+    await readZone(student, zone, { level: 'Level 5, light brown', grey: '0.5' });
+  await expect(student.getByRole('radio', { name: 'Level 12, white blonde' })).toBeVisible();
+  await stepTo(student, 'Mix');
+  await mixBowl(student, 'A', {
+    line: 'Tarnwick Cream, permanent',
+    shades: ['5:0', '5:1'],
+    vol: '20 vol',
+    // 75 g.
+    total: 2.54,
+  });
+  await expect(student.getByText(/^In the bowl: 2\.5\d fl oz, 1 : 1, 20 vol\.$/)).toBeVisible();
+  await expect(student.getByRole('spinbutton', { name: 'Amount of 5:0' })).toHaveValue('0.63');
+  await stepTo(student, 'Apply');
+  await putOn(student, 'A', ['regrowth'], { start: 0, minutes: 45, front: true });
+  await putOn(student, 'A', ['ends'], { start: 35, minutes: 10, wet: true });
+  await stepTo(student, 'Finish');
+  await finishWith(student, CARE);
+  await handItIn(student);
+  await expect(student.getByText('36 of 36 points')).toBeVisible();
+  await expect(
+    student.getByText(
+      'Ends: refreshed with the leftover emulsified through wet ends, as this class does it.',
+    ),
+  ).toBeVisible();
+  await test.step('the educator sees the same ounces', async () => {
+    await educator.reload();
+    await educator.getByRole('link', { name: /Learner/ }).click();
+    await expect(educator.getByText(/5:0 0\.6\d fl oz/).first()).toBeVisible();
+  });
+});
+
 test('lighten, then tone: watched under the clock, wiped and rinsed zone by zone', async ({ browser }) => {
   test.setTimeout(60_000);
   const { student } = await began(browser, 'First time blonde');
@@ -120,6 +173,7 @@ test('lighten, then tone: watched under the clock, wiped and rinsed zone by zone
   });
   await mixBowl(student, 'B', { line: 'Quillet Gel, demi', shades: ['9-U'], total: 150 });
   await stepTo(student, 'Apply');
+  await washFirst(student, 'unwashed');
   await putOn(student, 'A', ['mid-lengths', 'ends'], { start: 0, minutes: 50, looks: 'every 5 min' });
   await putOn(student, 'A', ['regrowth'], { start: 10, minutes: 40, looks: 'every 5 min' });
   await test.step('foam hides the level until a strand is wiped; what is ready is rinsed', async () => {
@@ -215,7 +269,7 @@ test('two zones, two mixes, with a reload in the middle and a bar moved by key a
 
 test('a short exercise weighed on the scale, by pointer and by key', async ({ browser }) => {
   test.setTimeout(60_000);
-  const { student } = await began(browser, 'Two levels lighter, and cool', 'Mix only');
+  const { student } = await began(browser, 'Two levels lighter, and cool', { steps: 'Mix only' });
   await student.getByText('Part of this service is given.').click();
   await expect(student.getByText(/regrowth/).first()).toBeVisible();
   await student.getByRole('button', { name: 'Another bowl' }).click();

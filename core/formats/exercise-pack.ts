@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { BENCH_STEPS, serviceRubricSchema } from '../grade';
+import { OPEN_STEPS, SERVICE_MISCONCEPTIONS, serviceRubricSchema } from '../grade';
 import { serviceCaseSchema, servicePlanSchema } from '../plan';
 import { SHIPPED_LINES, lineSchema, type Line } from '../shades';
 import { houseRulesSchema } from '../theory';
@@ -17,7 +17,9 @@ export const packedCaseSchema = z
     id: idSchema,
     case: serviceCaseSchema,
     /** Steps of the bench that are worked; all of them where it is left out. */
-    open: z.array(z.enum(BENCH_STEPS)).min(1).optional(),
+    open: z.array(z.enum(OPEN_STEPS)).min(1).optional(),
+    /** The way of thinking behind the slip on a card that has to be put right. */
+    slip: z.enum(SERVICE_MISCONCEPTIONS).optional(),
     rubric: serviceRubricSchema.optional(),
     answers: z
       .array(z.object({ name: z.string().min(1).max(60), plan: servicePlanSchema }).strict())

@@ -1,6 +1,8 @@
 import { shippedCase } from '@cimbel/core/cases';
 import {
   BENCH_STEPS,
+  CARD_STEPS,
+  cardRubric,
   defaultServiceRubric,
   slip,
   withGiven,
@@ -92,15 +94,18 @@ export async function seedServices(
     release: ServiceRow['release'],
     open: readonly BenchStep[] = BENCH_STEPS,
     title?: string,
+    wrong: ServiceMisconception | null = null,
   ): Promise<ServiceRow> => {
     const { kase } = shippedCase(id)!;
     const preview = await previewService(db, kase, owner);
     if (!preview.ok) throw new Error(`the demo case ${id} has no plan`);
-    const rubric = defaultServiceRubric(preview.solution, kase, open);
+    const miss = preview.nearMisses.find(({ misconception }) => misconception === wrong);
+    const rubric = miss ? cardRubric(miss.grade, open) : defaultServiceRubric(preview.solution, kase, open);
     const body = {
       title: title ?? kase.title,
       kase,
       open: [...open],
+      slip: wrong,
       rubric,
       dueAt: dueAt.toISOString(),
       release,
@@ -135,6 +140,15 @@ export async function seedServices(
     'onSubmit',
     ['mix'],
     'Mix only: cool, no brass',
+  );
+  await set(
+    'root-and-ends',
+    after(-DAY_MS),
+    after(3 * DAY_MS),
+    'onSubmit',
+    CARD_STEPS,
+    'One slip on this card',
+    'overlap',
   );
   // One has begun, with what the exercise gives and nothing else.
   await saveDraft(

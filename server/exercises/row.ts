@@ -1,8 +1,8 @@
 import type { Release } from '@cimbel/contract';
 import { seedFrom } from '@cimbel/core';
 import type { Light } from '@cimbel/core/colour';
-import type { BenchStep, Rubric, ServiceRubric } from '@cimbel/core/grade';
-import { strandOfZone, stretchesOf, wishLook, type ServiceCase } from '@cimbel/core/plan';
+import type { BenchStep, Rubric, ServiceMisconception, ServiceRubric } from '@cimbel/core/grade';
+import { strandOfZone, stretchesOf, wishLook, type ServiceCase, type ServicePlan } from '@cimbel/core/plan';
 import type { Line } from '@cimbel/core/shades';
 import type { Case, Key, Solution } from '@cimbel/core/solve';
 import type { HouseRules } from '@cimbel/core/theory';
@@ -37,6 +37,9 @@ export interface ServiceRow extends SetRow {
   rubric: ServiceRubric;
   key: Solution;
   open_steps: BenchStep[];
+  /** A card to be put right: what the student starts from, and the slip on it. */
+  card: ServicePlan | null;
+  slip: ServiceMisconception | null;
 }
 export type AnyExerciseRow = ExerciseRow | ServiceRow;
 

@@ -4,6 +4,7 @@ import {
   defaultServiceRubric,
   gradeService,
   nearMisses,
+  slip,
   type ServiceGradeInput,
 } from '@cimbel/core/grade';
 import type { ServiceCase, ServicePlan } from '@cimbel/core/plan';
@@ -65,6 +66,11 @@ export async function createService(
       solved.reasons,
     );
   const dueAt = new Date(wanted.dueAt);
+  const card = wanted.slip
+    ? slip(wanted.slip, { plan: solved.solution.best, solution: solved.solution, lines })
+    : null;
+  if (wanted.slip && !card)
+    throw invalidField('slip', 'noRoom', 'This case leaves no room for that slip. Choose another one.');
   if (dueAt <= now) throw invalidField('dueAt', 'past', 'The due time has passed. Choose a later one.');
   const [row] = await db('exercises')
     .insert({
@@ -77,6 +83,8 @@ export async function createService(
       rubric: JSON.stringify(wanted.rubric),
       key: JSON.stringify(solved.solution),
       open_steps: JSON.stringify(wanted.open),
+      card: card ? JSON.stringify(card) : null,
+      slip: wanted.slip,
       due_at: dueAt,
       release: wanted.release,
       created_at: now,

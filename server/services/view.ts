@@ -56,6 +56,7 @@ export async function educatorService(
     houseRules: service.house_rules,
     solution: service.key,
     open: service.open_steps,
+    slip: service.slip,
     rubric: service.rubric,
     max: maxPoints(service.rubric),
     dueAt: service.due_at.toISOString(),
@@ -107,7 +108,8 @@ export async function studentService(
   const { kase, open_steps: open } = service;
   const { diameter, density, length, form, zones } = kase.head;
   const stretches = stretchesOf(kase.head);
-  const given = withGiven(EMPTY_PLAN, service.key.best, open);
+  const start = service.card ?? EMPTY_PLAN;
+  const given = withGiven(start, service.key.best, open);
   return {
     id: service.id,
     title: service.title,
@@ -131,8 +133,9 @@ export async function studentService(
     underlayChoices: underlayChoices(service.house_rules),
     open,
     given,
+    toCorrect: service.card !== null,
     rubric: service.rubric,
-    reveals: revealsOf(kase, withGiven(attempt?.answer ?? EMPTY_PLAN, service.key.best, open)),
+    reveals: revealsOf(kase, withGiven(attempt?.answer ?? start, service.key.best, open)),
     dueAt: service.due_at.toISOString(),
     late: !attempt?.submitted_at && now > service.due_at,
     draft: attempt
@@ -160,6 +163,7 @@ export async function serviceResult(
     houseRules: service.house_rules,
     solution: service.key,
     open: service.open_steps,
+    slip: service.slip,
     answer: withGiven(attempt.answer, service.key.best, service.open_steps),
     grade: effectiveGrade(attempt.grade!, changes),
     changes,

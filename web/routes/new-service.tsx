@@ -3,17 +3,15 @@ import {
   newServiceSchema,
   type ClassDetail,
   type NewService,
-  type Release,
   type ServicePreview,
   type ShadeBooks,
 } from '@cimbel/contract';
-import { SHIPPED_CASES, shippedCase } from '@cimbel/core/cases';
+import { SHIPPED_CASES } from '@cimbel/core/cases';
 import { readExercisePack, writeExercisePack } from '@cimbel/core/formats';
-import { BENCH_STEPS, defaultServiceRubric, type BenchStep, type ServiceRubric } from '@cimbel/core/grade';
+import { BENCH_STEPS, cardRubric, defaultServiceRubric } from '@cimbel/core/grade';
 import { EMPTY_PLAN, playPlan, stretchesOf, wishLook, type ServiceCase } from '@cimbel/core/plan';
 import type { Line } from '@cimbel/core/shades';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { addDays, format, setHours, startOfHour } from 'date-fns';
 import { Download, Upload } from 'lucide-react';
 import { useDeferredValue, useEffect, useRef, useState } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -24,7 +22,10 @@ import { CaseFields } from '../features/service/case-fields';
 import { firstFault } from '../features/service/case-form';
 import { HeadStrand } from '../features/service/head-strand';
 import { KeyPanel } from '../features/service/key-panel';
+import { PlanCard } from '../features/service/plan-card';
+import { fresh, type Form } from '../features/service/service-form';
 import { ServiceRubricFields } from '../features/service/service-rubric';
+import { StepsChoice } from '../features/service/steps-choice';
 import { download } from '../features/shade-books/download';
 import { api, asApiError } from '../lib/api';
 import { forget, keep, readKept } from '../lib/storage';
@@ -33,42 +34,6 @@ import { Button } from '../ui/button';
 import { Choice, Field, Input, Select } from '../ui/field';
 import { Failure, Loading, Notice, Sheet } from '../ui/panel';
 import { PageTitle } from '../ui/page-title';
-
-const LOCAL = "yyyy-MM-dd'T'HH:mm";
-
-interface Form {
-  caseId: string;
-  kase: ServiceCase;
-  title: string;
-  open: BenchStep[];
-  /** Null while the points follow what the case asks. */
-  rubric: ServiceRubric | null;
-  due: string;
-  release: Release;
-}
-
-const fresh = (caseId: string): Form => {
-  const { kase } = shippedCase(caseId)!;
-  return {
-    caseId,
-    kase,
-    title: kase.title,
-    open: [...BENCH_STEPS],
-    rubric: null,
-    due: format(setHours(startOfHour(addDays(new Date(), 7)), 18), LOCAL),
-    release: 'onDue',
-  };
-};
-
-/** Ready-made sets of steps: all of it, and short exercises of a few minutes. */
-const SETS: Record<string, BenchStep[]> = {
-  whole: [...BENCH_STEPS],
-  readAndMix: ['read', 'mix'],
-  mixOnly: ['mix'],
-  applyOnly: ['apply'],
-};
-const setOf = (open: readonly BenchStep[]) =>
-  Object.keys(SETS).find((name) => SETS[name].join() === [...open].join()) ?? null;
 
 /** The server computes, so that what is shown is what will be set. */
 function usePreview(classId: string, kase: ServiceCase) {
@@ -90,21 +55,30 @@ function ServiceForm({ detail, lines }: { detail: ClassDetail; lines: Line[] }) 
   const navigate = useNavigate();
   const file = useRef<HTMLInputElement>(null);
   const place = `cimbel.new-service.${detail.id}`;
-  const [form, setForm] = useState<Form>(() => readKept<Form>(place) ?? fresh(SHIPPED_CASES[0].id));
+  const [form, setForm] = useState<Form>(() => ({
+    ...fresh(SHIPPED_CASES[0].id),
+    // What was kept by an older version of the form lacks what has been added since.
+    ...readKept<Partial<Form>>(place),
+  }));
   const [tried, setTried] = useState(false);
   const [badFile, setBadFile] = useState<string | null>(null);
-  const { kase, open, due, release, title } = form;
+  const { kase, open, slip, due, release, title } = form;
   const set = (part: Partial<Form>) => setForm((before) => ({ ...before, ...part }));
   useEffect(() => keep(place, form), [place, form]);
   const preview = usePreview(detail.id, kase);
   const solution = preview.data?.ok ? preview.data.solution : null;
-  const rubric = form.rubric ?? (solution ? defaultServiceRubric(solution, kase, open) : {});
+  const misses = preview.data?.ok ? preview.data.nearMisses : [];
+  const miss = misses.find(({ misconception }) => misconception === slip);
+  const rubric =
+    form.rubric ??
+    (miss ? cardRubric(miss.grade, open) : solution ? defaultServiceRubric(solution, kase, open) : {});
   const fault = firstFault(kase);
   const dueDate = new Date(due);
   const wanted: NewService = {
     title,
     kase,
     open,
+    slip,
     rubric,
     dueAt: Number.isNaN(dueDate.getTime()) ? '' : dueDate.toISOString(),
     release,
@@ -135,6 +109,7 @@ function ServiceForm({ detail, lines }: { detail: ClassDetail; lines: Line[] }) 
       kase: first.case,
       title: first.case.title,
       open: first.open ?? [...BENCH_STEPS],
+      slip: first.slip ?? null,
       rubric: first.rubric ?? null,
     });
   };
@@ -147,7 +122,15 @@ function ServiceForm({ detail, lines }: { detail: ClassDetail; lines: Line[] }) 
         name: title || kase.title,
         houseRules: detail.houseRules,
         lines: lines.filter(({ id }) => kase.lineIds.includes(id)),
-        cases: [{ id: form.caseId, case: kase, open, ...(form.rubric ? { rubric: form.rubric } : {}) }],
+        cases: [
+          {
+            id: form.caseId,
+            case: kase,
+            open,
+            ...(slip ? { slip } : {}),
+            ...(form.rubric ? { rubric: form.rubric } : {}),
+          },
+        ],
       }),
       'application/json',
     );
@@ -187,7 +170,9 @@ function ServiceForm({ detail, lines }: { detail: ClassDetail; lines: Line[] }) 
             <Field label={t('service.fromCase')} className="w-full">
               <Select
                 value={form.caseId}
-                onChange={({ target }) => setForm({ ...fresh(target.value), due, release, open })}
+                onChange={({ target }) =>
+                  setForm({ ...fresh(target.value), due, release, ...(slip ? {} : { open }) })
+                }
               >
                 {([1, 2, 3] as const).map((difficulty) => (
                   <optgroup key={difficulty} label={t(`service.difficulty.${difficulty}`)}>
@@ -233,12 +218,7 @@ function ServiceForm({ detail, lines }: { detail: ClassDetail; lines: Line[] }) 
           <Sheet className="flex flex-col gap-4">
             <h2 className="text-lg">{t('service.steps')}</h2>
             <p className="text-quiet text-sm">{t('service.stepsHint')}</p>
-            <Choice
-              label={t('service.steps')}
-              value={setOf(open)}
-              options={Object.keys(SETS).map((value) => ({ value, text: t(`service.sets.${value}`) }))}
-              onChange={(name) => set({ open: SETS[name], rubric: null })}
-            />
+            <StepsChoice form={form} misses={misses} settled={solution !== null} onChange={set} />
             <ServiceRubricFields rubric={rubric} open={open} onChange={(next) => set({ rubric: next })} />
             <div className="grid gap-4 md:grid-cols-2">
               <Field
@@ -290,7 +270,9 @@ function ServiceForm({ detail, lines }: { detail: ClassDetail; lines: Line[] }) 
             <Button
               type="submit"
               weight="main"
-              disabled={assign.isPending || fault !== null || preview.data?.ok === false}
+              disabled={
+                assign.isPending || fault !== null || preview.data?.ok === false || (slip !== null && !miss)
+              }
             >
               {t(assign.isPending ? 'set.assigning' : 'set.assign')}
             </Button>
@@ -308,6 +290,7 @@ function ServiceForm({ detail, lines }: { detail: ClassDetail; lines: Line[] }) 
             <Loading />
           ) : preview.data.ok ? (
             <InUnits units={detail.houseRules.units}>
+              {miss ? <PlanCard plan={miss.plan} lines={lines} title={t('service.asHandedOut')} /> : null}
               <KeyPanel
                 solution={preview.data.solution}
                 lines={preview.data.lines}

@@ -1,7 +1,7 @@
 import type { ServiceResult, StudentService } from '@cimbel/contract';
 import { seedFrom } from '@cimbel/core';
 import { LIGHTS, type Light } from '@cimbel/core/colour';
-import { defaultServiceRubric, gradeService, withGiven } from '@cimbel/core/grade';
+import { gradeService, slip, withGiven } from '@cimbel/core/grade';
 import {
   EMPTY_PLAN,
   answerTo,
@@ -29,6 +29,10 @@ import { InUnits } from '../lib/units';
 import { Button, ButtonLink } from '../ui/button';
 import { Failure, Loading } from '../ui/panel';
 import { PageTitle } from '../ui/page-title';
+
+/** The card as it was handed out, where there was a slip on it. */
+const cardOf = ({ slip: name, solution, lines }: ServiceResult): ServicePlan | null =>
+  name ? slip(name, { plan: solution.best, solution, lines }) : null;
 
 /** The released exercise as it was set: everything is known now, so nothing has to be asked of the server. */
 function asSet(result: ServiceResult): StudentService {
@@ -60,7 +64,8 @@ function asSet(result: ServiceResult): StudentService {
     houseRules,
     underlayChoices: underlayChoices(houseRules),
     open,
-    given: withGiven(EMPTY_PLAN, solution.best, open),
+    given: withGiven(cardOf(result) ?? EMPTY_PLAN, solution.best, open),
+    toCorrect: result.slip !== null,
     rubric: {},
     reveals: {},
     dueAt: result.submittedAt,
@@ -109,7 +114,7 @@ function Again({ result }: { result: ServiceResult }) {
     settle: async () => undefined,
   };
   if (marked) {
-    const rubric = defaultServiceRubric(solution, kase, open);
+    const rubric = Object.fromEntries(result.grade.criteria.map(({ criterion, max }) => [criterion, max]));
     const grade = gradeService({ solution, rules: houseRules, rubric, lines, open }, marked);
     return (
       <ServiceResultView

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import type { ServiceCase, ServicePlan } from '../../plan';
+import type { Bowl, ServiceCase, ServicePlan } from '../../plan';
 import type { Solution } from '../../solve';
 import { hasGreyToCover } from '../../theory';
 
@@ -21,9 +21,11 @@ export const SERVICE_CRITERIA = [
 ] as const;
 export type ServiceCriterion = (typeof SERVICE_CRITERIA)[number];
 
-/** Parts of the bench that an educator can switch off; what is off is given. */
+/** The whole bench in the order of the work. An educator can switch parts off; what is off is given. */
 export const BENCH_STEPS = ['consult', 'read', 'mix', 'apply', 'finish'] as const;
-export type BenchStep = (typeof BENCH_STEPS)[number];
+/** Parts that can be worked: those of the whole bench, or the developer alone, in bowls that are given otherwise. */
+export const OPEN_STEPS = [...BENCH_STEPS, 'developer'] as const;
+export type BenchStep = (typeof OPEN_STEPS)[number];
 
 const STEP_OF: Record<ServiceCriterion, BenchStep> = {
   reading: 'read',
@@ -40,7 +42,10 @@ const STEP_OF: Record<ServiceCriterion, BenchStep> = {
   safety: 'consult',
   aftercare: 'finish',
 };
-export const stepOfCriterion = (criterion: ServiceCriterion): BenchStep => STEP_OF[criterion];
+/** Whether a criterion can be marked where these parts are worked. */
+export const isOpenIn = (open: readonly BenchStep[], criterion: ServiceCriterion): boolean =>
+  open.includes(STEP_OF[criterion]) ||
+  (open.includes('developer') && (criterion === 'developer' || criterion === 'ratio'));
 
 export const serviceRubricSchema = z
   .partialRecord(z.enum(SERVICE_CRITERIA), z.number().min(0).max(100).multipleOf(0.5))
@@ -80,7 +85,7 @@ export function defaultServiceRubric(
   const foretold = Object.values(best.readings).some((reading) => reading?.underlay);
   const rubric: ServiceRubric = {};
   for (const criterion of SERVICE_CRITERIA) {
-    if (!open.includes(STEP_OF[criterion])) continue;
+    if (!isOpenIn(open, criterion)) continue;
     if (criterion === 'greyShare' && !covers) continue;
     if (criterion === 'prediction' && !foretold) continue;
     // Where the service has to be declined there is nothing to mix.
@@ -89,6 +94,28 @@ export function defaultServiceRubric(
   }
   return rubric;
 }
+
+/** Parts of the bench on which a card with a slip in it is put right. */
+export const CARD_STEPS: readonly BenchStep[] = ['consult', 'mix', 'apply'];
+
+/**
+ * Points for a card that has to be put right: only what the slip costs counts, or handing it in as it is would earn
+ * most of them.
+ */
+export function cardRubric(
+  { criteria }: { criteria: readonly { criterion: ServiceCriterion; share: number; max: number }[] },
+  open: readonly BenchStep[] = CARD_STEPS,
+): ServiceRubric {
+  return Object.fromEntries(
+    criteria
+      .filter(({ criterion, share }) => share < 1 && isOpenIn(open, criterion))
+      .map(({ criterion, max }) => [criterion, max]),
+  );
+}
+
+/** Bowls as given, with what was poured into them. */
+const poured = (bowls: readonly Bowl[], by: readonly Bowl[]): Bowl[] =>
+  bowls.map((bowl) => ({ ...bowl, developer: by.find(({ name }) => name === bowl.name)?.developer ?? [] }));
 
 /** The plan with what the exercise gives: fields of steps that are off come from the computed plan. */
 export function withGiven(plan: ServicePlan, best: ServicePlan, open: readonly BenchStep[]): ServicePlan {
@@ -99,7 +126,7 @@ export function withGiven(plan: ServicePlan, best: ServicePlan, open: readonly B
     tests: own('consult') ? plan.tests : best.tests,
     decision: own('consult') ? plan.decision : best.decision,
     visits: own('consult') ? plan.visits : best.visits,
-    bowls: own('mix') ? plan.bowls : best.bowls,
+    bowls: own('mix') ? plan.bowls : own('developer') ? poured(best.bowls, plan.bowls) : best.bowls,
     wash: own('apply') ? plan.wash : best.wash,
     steps: own('apply') ? plan.steps : best.steps,
     aftercare: own('finish') ? plan.aftercare : best.aftercare,

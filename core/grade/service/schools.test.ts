@@ -219,8 +219,8 @@ describe('any mix of schools', () => {
         const { points, max } = gradeService(input, input.solution.best);
         expect({ id, rules, share: points / max }).toEqual({ id, rules, share: 1 });
       }),
-      { numRuns: 30 },
+      { numRuns: 20 },
     );
-    expect(solvedOnes).toBeGreaterThan(20);
+    expect(solvedOnes).toBeGreaterThan(12);
   });
 });

@@ -32,6 +32,7 @@ export function PourChoice({
               })
             }
           >
+            {bowl.developer.length === 0 ? <option value="">{t('bench.mix.nothing')}</option> : null}
             {line.developersVol.map((one) => (
               <option key={one} value={one}>
                 {t('answer.pour', { vol: one })}

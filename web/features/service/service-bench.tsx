@@ -8,10 +8,12 @@ import { dateTime } from '../../lib/i18n';
 import { useShortcuts } from '../../lib/shortcuts';
 import { Button } from '../../ui/button';
 import { PageTitle } from '../../ui/page-title';
+import { Notice } from '../../ui/panel';
 import { ServiceLine } from '../bench/service-line';
 import type { DraftOf } from '../bench/use-draft';
 import { Apply } from './apply';
 import { Consult } from './consult';
+import { DeveloperAlone } from './developer-alone';
 import { Finish } from './finish';
 import { HeadStrand } from './head-strand';
 import { Mix } from './mix';
@@ -110,7 +112,15 @@ export function ServiceBench({
           name={(one) => t(one === 'handIn' ? 'bench.step.handIn' : `craft:benchStep.${one}`)}
           onGo={goTo}
         />
-        {isClosed && step !== 'handIn' ? (
+        {service.toCorrect && step !== 'handIn' ? (
+          <>
+            <Notice kind="warn">{t('service.toCorrect')}</Notice>
+            <details className="border-line bg-sheet rounded-sm border p-3">
+              <summary className="cursor-pointer font-semibold">{t('service.asWritten')}</summary>
+              <PlanCard plan={service.given} lines={service.lines} title={t('service.asWritten')} />
+            </details>
+          </>
+        ) : isClosed && step !== 'handIn' ? (
           <details className="border-line bg-sheet rounded-sm border p-3">
             <summary className="cursor-pointer font-semibold">{t('service.givenNote')}</summary>
             <PlanCard plan={service.given} lines={service.lines} title={t('service.given')} />
@@ -122,6 +132,7 @@ export function ServiceBench({
             <Read {...parts} zone={zone} onZone={setZone} light={light} onLight={setLight} />
           ) : null}
           {step === 'mix' ? <Mix {...parts} /> : null}
+          {step === 'developer' ? <DeveloperAlone {...parts} /> : null}
           {step === 'apply' ? (
             <Apply
               {...parts}

@@ -36,6 +36,11 @@ export function ServiceResultView({
           </ul>
         </Notice>
       ) : null}
+      {result.slip ? (
+        <p>
+          <strong>{t('service.slipWas')}</strong> {t(`craft:slip.${result.slip}`)}.
+        </p>
+      ) : null}
       <div className="grid items-start gap-4 wide:grid-cols-[minmax(0,1fr)_30rem]">
         <div className="flex flex-col gap-4">
           {grade.misconceptions.length > 0 ? (

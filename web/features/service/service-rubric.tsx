@@ -1,4 +1,4 @@
-import { SERVICE_CRITERIA, stepOfCriterion, type BenchStep, type ServiceRubric } from '@cimbel/core/grade';
+import { SERVICE_CRITERIA, isOpenIn, type BenchStep, type ServiceRubric } from '@cimbel/core/grade';
 import { useTranslation } from 'react-i18next';
 import { NumberInput } from '../../ui/field';
 
@@ -20,25 +20,23 @@ export function ServiceRubricFields({
         {t('set.points')}: {t('set.total', { total })}
       </legend>
       <div className="grid gap-x-6 gap-y-1 sm:grid-cols-2">
-        {SERVICE_CRITERIA.filter((criterion) => open.includes(stepOfCriterion(criterion))).map(
-          (criterion) => (
-            <label key={criterion} className="flex items-center justify-between gap-2">
-              {t(`craft:serviceCriterion.${criterion}`)}
-              <NumberInput
-                aria-label={t('set.pointsOf', { criterion: t(`craft:serviceCriterion.${criterion}`) })}
-                value={rubric[criterion] ?? null}
-                min={0}
-                max={100}
-                step={0.5}
-                className="w-20!"
-                onValue={(points) => {
-                  const { [criterion]: _, ...others } = rubric;
-                  onChange(points === null ? others : { ...others, [criterion]: points });
-                }}
-              />
-            </label>
-          ),
-        )}
+        {SERVICE_CRITERIA.filter((criterion) => isOpenIn(open, criterion)).map((criterion) => (
+          <label key={criterion} className="flex items-center justify-between gap-2">
+            {t(`craft:serviceCriterion.${criterion}`)}
+            <NumberInput
+              aria-label={t('set.pointsOf', { criterion: t(`craft:serviceCriterion.${criterion}`) })}
+              value={rubric[criterion] ?? null}
+              min={0}
+              max={100}
+              step={0.5}
+              className="w-20!"
+              onValue={(points) => {
+                const { [criterion]: _, ...others } = rubric;
+                onChange(points === null ? others : { ...others, [criterion]: points });
+              }}
+            />
+          </label>
+        ))}
       </div>
     </fieldset>
   );

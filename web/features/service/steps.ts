@@ -1,6 +1,7 @@
 import type { StudentService } from '@cimbel/contract';
 import type { BenchStep } from '@cimbel/core/grade';
 import type { ServicePlan } from '@cimbel/core/plan';
+import { hasDeveloper } from '@cimbel/core/shades';
 
 /** Steps of the bench in the order of the service; steps that an exercise gives are left out. */
 export type ServiceStep = BenchStep | 'handIn';
@@ -10,7 +11,7 @@ export const stepsOf = ({ open }: Pick<StudentService, 'open'>): ServiceStep[] =
 export function isStepComplete(
   step: ServiceStep,
   plan: ServicePlan,
-  { zones }: Pick<StudentService, 'zones'>,
+  { zones, lines }: Pick<StudentService, 'zones' | 'lines'>,
 ): boolean {
   const declines = plan.decision === 'decline';
   switch (step) {
@@ -24,6 +25,12 @@ export function isStepComplete(
       return declines || plan.steps.length > 0;
     case 'finish':
       return declines || (plan.aftercare.length > 0 && plan.nextVisitWeeks !== null);
+    case 'developer':
+      return plan.bowls.every(
+        ({ lineId, developer }) =>
+          !lines.some(({ id, kind }) => id === lineId && hasDeveloper(kind)) ||
+          developer.some(({ grams }) => grams > 0),
+      );
     case 'handIn':
       return false;
   }
