@@ -51,27 +51,28 @@ export function Apply({
   return (
     <div className="flex flex-col gap-4">
       <h2 className="text-2xl">{t('service.applyTitle')}</h2>
-      <div className="flex flex-wrap items-center gap-3">
-        <span className="text-sm font-semibold">{t('service.washFirst')}</span>
-        <Choice
-          label={t('service.washFirst')}
-          value={plan.wash}
-          options={WASHES.map((value) => ({ value, text: t(`craft:wash.${value}`) }))}
-          onChange={(wash) => change({ wash })}
-        />
-      </div>
-      {plan.bowls.length === 0 ? (
-        <Empty>{t('service.noBowlsYet')}</Empty>
-      ) : (
-        <div className="flex flex-wrap items-center gap-2">
-          <span className="text-sm font-semibold">{t('service.putOn')}</span>
-          {plan.bowls.map(({ name }) => (
-            <Button key={name} icon={<Plus aria-hidden className="size-4" />} onClick={() => add(name)}>
-              {t('service.bowlName', { name })}
-            </Button>
-          ))}
+      <div className="flex flex-wrap items-center gap-x-8 gap-y-3">
+        <div className="flex flex-wrap items-center gap-3">
+          <span className="text-sm font-semibold">{t('service.washFirst')}</span>
+          <Choice
+            label={t('service.washFirst')}
+            value={plan.wash}
+            options={WASHES.map((value) => ({ value, text: t(`craft:wash.${value}`) }))}
+            onChange={(wash) => change({ wash })}
+          />
         </div>
-      )}
+        {plan.bowls.length > 0 ? (
+          <div className="flex flex-wrap items-center gap-2">
+            <span className="text-sm font-semibold">{t('service.putOn')}</span>
+            {plan.bowls.map(({ name }) => (
+              <Button key={name} icon={<Plus aria-hidden className="size-4" />} onClick={() => add(name)}>
+                {t('service.bowlName', { name })}
+              </Button>
+            ))}
+          </div>
+        ) : null}
+      </div>
+      {plan.bowls.length === 0 ? <Empty>{t('service.noBowlsYet')}</Empty> : null}
       {plan.steps.length > 0 ? (
         <>
           <Timeline

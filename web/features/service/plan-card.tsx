@@ -13,7 +13,8 @@ export function PlanCard({
 }: {
   plan: ServicePlan;
   lines: readonly Line[];
-  title: string;
+  /** Left out where the card stands under a heading already. */
+  title?: string;
 }) {
   const { t } = useTranslation(['ui', 'craft']);
   const bowlWords = useBowlWords();
@@ -24,7 +25,7 @@ export function PlanCard({
   const steps = [...plan.steps].sort((a, b) => a.start - b.start);
   return (
     <Sheet className="flex flex-col gap-3">
-      <h2 className="text-lg">{title}</h2>
+      {title ? <h2 className="text-lg">{title}</h2> : null}
       <Facts
         rows={[
           {
@@ -67,6 +68,9 @@ export function PlanCard({
               <span>
                 {t('service.stepWords', { bowl: step.bowl, zones: list(step.zones) })}
                 {step.placement === 'foils' ? ` · ${t('service.foilsWords', { share: step.share })}` : ''}
+                {` · ${t('service.fromPlace', { place: t(`craft:startsAt.${step.startsAt}`) })}`}
+                {step.stopsAtLine ? '' : ` · ${t('service.pastLine')}`}
+                {step.warmth ? ` · ${t('service.warmthWords')}` : ''}
                 {step.wet ? ` · ${t('service.wetWords')}` : ''}
                 {step.checkEvery ? ` · ${t('service.every', { minutes: step.checkEvery })}` : ''}
               </span>

@@ -117,13 +117,13 @@ export function ServiceBench({
             <Notice kind="warn">{t('service.toCorrect')}</Notice>
             <details className="border-line bg-sheet rounded-sm border p-3">
               <summary className="cursor-pointer font-semibold">{t('service.asWritten')}</summary>
-              <PlanCard plan={service.given} lines={service.lines} title={t('service.asWritten')} />
+              <PlanCard plan={service.given} lines={service.lines} />
             </details>
           </>
         ) : isClosed && step !== 'handIn' ? (
           <details className="border-line bg-sheet rounded-sm border p-3">
             <summary className="cursor-pointer font-semibold">{t('service.givenNote')}</summary>
-            <PlanCard plan={service.given} lines={service.lines} title={t('service.given')} />
+            <PlanCard plan={service.given} lines={service.lines} />
           </details>
         ) : null}
         <div className="flex-1">

@@ -16,7 +16,7 @@ export function ServiceRubricFields({
   const total = Object.values(rubric).reduce<number>((sum, points) => sum + (points ?? 0), 0);
   return (
     <fieldset className="flex flex-col gap-2">
-      <legend className="text-sm font-semibold">
+      <legend className="mb-1 text-sm font-semibold">
         {t('set.points')}: {t('set.total', { total })}
       </legend>
       <div className="grid gap-x-6 gap-y-1 sm:grid-cols-2">
