@@ -76,12 +76,18 @@ export async function expectNoSidewaysScroll(page: Page): Promise<void> {
 /** Sets a shipped case for the class that is open; `steps` is what the student works. */
 export async function setService(
   page: Page,
-  { from, title, steps = 'The whole service' }: { from: string; title: string; steps?: string },
+  {
+    from,
+    title,
+    steps = 'The whole service',
+    slip,
+  }: { from: string; title: string; steps?: string; slip?: string },
 ): Promise<void> {
   await page.getByRole('link', { name: 'Set a whole service' }).click();
   await page.getByLabel('Start from').selectOption({ label: from });
   await page.getByLabel('Title').fill(title);
   await page.getByRole('radio', { name: steps }).click();
+  if (slip) await page.getByLabel('The slip on the card').selectOption({ label: slip });
   await page.getByRole('radio', { name: 'as soon as they hand in' }).click();
   await expect(page.getByRole('heading', { name: 'The computed key' })).toBeVisible();
   await page.getByRole('button', { name: 'Assign to the class' }).click();

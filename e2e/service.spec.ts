@@ -31,7 +31,7 @@ async function teach(educator: Page, schools: string[]): Promise<void> {
 async function began(
   browser: Browser,
   from: string,
-  { steps, schools = [] }: { steps?: string; schools?: string[] } = {},
+  { steps, slip, schools = [] }: { steps?: string; slip?: string; schools?: string[] } = {},
 ): Promise<{ educator: Page; student: Page; title: string }> {
   const educator = await (await browser.newContext()).newPage();
   const student = await (await browser.newContext()).newPage();
@@ -39,7 +39,7 @@ async function began(
   await register(educator, 'an educator', unique('Teacher'));
   const code = await makeClass(educator, unique('Class'));
   if (schools.length > 0) await teach(educator, schools);
-  await setService(educator, { from, title, steps });
+  await setService(educator, { from, title, steps, slip });
   await register(student, 'a student', unique('Learner'));
   await joinClass(student, code);
   await startService(student, title);
@@ -132,8 +132,8 @@ test('in the ways of the class: in ounces, a scale of twelve, and the ends from 
     // 75 g.
     total: 2.54,
   });
-  await expect(student.getByText(/^In the bowl: 2\.5\d fl oz, 1 : 1, 20 vol\.$/)).toBeVisible();
-  await expect(student.getByRole('spinbutton', { name: 'Amount of 5:0' })).toHaveValue('0.63');
+  await expect(student.getByText(/^In the bowl: 2\.5\d fl oz, 1 : 1\.5, 20 vol\.$/)).toBeVisible();
+  await expect(student.getByRole('spinbutton', { name: 'Amount of 5:0' })).toHaveValue('0.51');
   await stepTo(student, 'Apply');
   await putOn(student, 'A', ['regrowth'], { start: 0, minutes: 45, front: true });
   await putOn(student, 'A', ['ends'], { start: 35, minutes: 10, wet: true });
@@ -149,7 +149,7 @@ test('in the ways of the class: in ounces, a scale of twelve, and the ends from 
   await test.step('the educator sees the same ounces', async () => {
     await educator.reload();
     await educator.getByRole('link', { name: /Learner/ }).click();
-    await expect(educator.getByText(/5:0 0\.6\d fl oz/).first()).toBeVisible();
+    await expect(educator.getByText(/5:0 0\.5\d fl oz/).first()).toBeVisible();
   });
 });
 
@@ -381,4 +381,48 @@ test('an educator changes a case, sees the plan follow, and takes it out and in 
   await zone.getByRole('checkbox', { name: 'Has a wish' }).uncheck();
   await expect(page.getByText('Nothing is wished for.')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Assign to the class' })).toBeDisabled();
+});
+
+test('short exercises: the developer alone, and a card with a slip to put right', async ({ browser }) => {
+  test.setTimeout(90_000);
+  await test.step('pours to bowls that are mixed already', async () => {
+    const { student } = await began(browser, 'Retouch over half grey', { steps: 'Developer only' });
+    const sheet = (name: string) =>
+      student
+        .locator('section, div')
+        .filter({ has: student.getByRole('heading', { name }) })
+        .last();
+    const pour = async (name: string, vol: string, grams: string) => {
+      await sheet(name).getByLabel('Strength').selectOption({ label: vol });
+      await sheet(name)
+        .getByRole('spinbutton', { name: `Amount of ${vol}` })
+        .fill(grams);
+    };
+    await expect(student.getByText('5:0 15.0 g + 5:1 15.0 g').last()).toBeVisible();
+    await expect(student.getByRole('button', { name: /^Add / })).toHaveCount(0);
+    await pour('A: Tarnwick Cream', '20 vol', '45');
+    await pour('B: Quillet Gel', '7 vol', '30');
+    await expect(student.getByText('Poured: 1 : 1.5, 20 vol.')).toBeVisible();
+    await stepTo(student, 'Hand in');
+    await handItIn(student);
+    await expect(student.getByText('6 of 6 points')).toBeVisible();
+  });
+  await test.step('finds the slip on a card', async () => {
+    const { educator, student, title } = await began(browser, 'Retouch over half grey', {
+      steps: 'Correct a card',
+      slip: 'Taken off grey too early',
+    });
+    await expect(student.getByText('There is one slip on this card.')).toBeVisible();
+    await stepTo(student, 'Apply');
+    const form = student.getByRole('region', { name: 'Bowl A on the hair' });
+    await expect(form.getByRole('spinbutton', { name: 'Lies for' })).not.toHaveValue('45');
+    await form.getByRole('spinbutton', { name: 'Lies for' }).fill('45');
+    await form.getByRole('spinbutton', { name: 'From minute' }).fill('0');
+    await stepTo(student, 'Hand in');
+    await handItIn(student);
+    await expect(student.getByText('3 of 3 points')).toBeVisible();
+    await expect(student.getByText('The slip on the card was: Taken off grey too early.')).toBeVisible();
+    await educator.reload();
+    await expect(educator.getByRole('heading', { name: title })).toBeVisible();
+  });
 });

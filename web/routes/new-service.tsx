@@ -38,15 +38,18 @@ import { PageTitle } from '../ui/page-title';
 /** The server computes, so that what is shown is what will be set. */
 function usePreview(classId: string, kase: ServiceCase) {
   const { client: _, title: _t, ...rest } = kase;
-  const settled = useDeferredValue(JSON.stringify(rest));
+  const now = JSON.stringify(rest);
+  const settled = useDeferredValue(now);
   const whole = { ...(JSON.parse(settled) as ServiceCase), title: '-', client: { name: '-', note: '' } };
-  return useQuery({
+  const query = useQuery({
     queryKey: ['service-preview', classId, settled],
     queryFn: () => api<ServicePreview>('POST', `/api/classes/${classId}/service-preview`, { kase: whole }),
     placeholderData: (previous) => previous,
     enabled: firstFault(whole) === null,
     retry: false,
   });
+  // What is shown may still be of the case before; points must not be taken from that, nor anything assigned.
+  return { ...query, isBehind: query.isPlaceholderData || settled !== now };
 }
 
 function ServiceForm({ detail, lines }: { detail: ClassDetail; lines: Line[] }) {
@@ -271,7 +274,11 @@ function ServiceForm({ detail, lines }: { detail: ClassDetail; lines: Line[] }) 
               type="submit"
               weight="main"
               disabled={
-                assign.isPending || fault !== null || preview.data?.ok === false || (slip !== null && !miss)
+                assign.isPending ||
+                preview.isBehind ||
+                fault !== null ||
+                preview.data?.ok === false ||
+                (slip !== null && !miss)
               }
             >
               {t(assign.isPending ? 'set.assigning' : 'set.assign')}
