@@ -15,7 +15,7 @@ describe('the demo class', () => {
     expect(await h.db('users')).toHaveLength(STUDENTS.length + 1);
     const kinds = await h.db('exercises').orderBy('created_at').pluck('kind');
     expect(kinds.filter((kind) => kind === 'formula')).toHaveLength(3);
-    expect(kinds.filter((kind) => kind === 'service')).toHaveLength(3);
+    expect(kinds.filter((kind) => kind === 'service')).toHaveLength(4);
   });
 
   it('lets anyone walk in as educator or student', async () => {

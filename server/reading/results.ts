@@ -1,7 +1,7 @@
 import type { EducatorTest } from '@cimbel/contract';
 import { analyseSlots, confusionOf, SKILLS, type Skill } from '@cimbel/core/drill';
-import { stringify } from 'csv-stringify/sync';
 import type { Knex } from 'knex';
+import { csvOf } from '../http/csv';
 import { hasEnded, testFacts, type SittingAnswerRow, type SittingRow, type TestOfClass } from './rows';
 import { answersOfSittings, scoreOf } from './sitting-store';
 import { bestSittings, meanOf } from './store';
@@ -89,16 +89,14 @@ export async function educatorTest(db: Knex, test: TestOfClass, now: Date): Prom
   };
 }
 
-/** A cell that begins like a formula would be run by a spreadsheet; a quote in front keeps it text. */
-const plain = (text: string) => (/^[=+\-@\t\r]/.test(text) ? `'${text}` : text);
 const percent = (share: number | null | undefined) =>
   share === null || share === undefined ? '' : Math.round(share * 1000) / 10;
 
-/** One row a student, one column a skill. UTF-8 with a mark in front, which spreadsheets ask for. */
+/** One row a student, one column a skill. */
 export function resultsCsv(test: EducatorTest): string {
   const skills = test.skills.map(({ skill }) => skill);
   const rows = test.rows.map((row) => [
-    plain(row.name),
+    row.name,
     row.state,
     row.sittings,
     percent(row.score),
@@ -106,19 +104,16 @@ export function resultsCsv(test: EducatorTest): string {
     Math.round(row.extraTimeShare * 100),
     ...skills.map((skill) => percent(row.bySkill[skill])),
   ]);
-  return stringify(
+  return csvOf([
     [
-      [
-        'student',
-        'state',
-        'attempts',
-        'score_percent',
-        'minutes',
-        'extra_time_percent',
-        ...skills.map((s) => `${s}_percent`),
-      ],
-      ...rows,
+      'student',
+      'state',
+      'attempts',
+      'score_percent',
+      'minutes',
+      'extra_time_percent',
+      ...skills.map((s) => `${s}_percent`),
     ],
-    { bom: true, record_delimiter: 'windows' },
-  );
+    ...rows,
+  ]);
 }

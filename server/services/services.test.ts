@@ -51,6 +51,61 @@ describe('setting a whole service', () => {
   });
 });
 
+describe('a card to be put right, and the developer alone', () => {
+  const setOne = async (change: object): Promise<string> => {
+    const { body } = await room.educator
+      .post(`/api/classes/${room.classId}/services`, serviceBody(change))
+      .expect(201);
+    return body.id;
+  };
+
+  it('hands out the card with its slip, never which it is, until the result is released', async () => {
+    const id = await setOne({ open: ['consult', 'mix', 'apply'], slip: 'ratioTurned', rubric: { ratio: 2 } });
+    const { body } = await room.student.get(`/api/my/services/${id}`).expect(200);
+    expect(body).toMatchObject({ toCorrect: true, draft: null });
+    expect(JSON.stringify(body)).not.toContain('ratioTurned');
+    expect(body.given.bowls).not.toEqual(best.bowls);
+    const hand = (answer: ServicePlan) =>
+      room.student.post(`/api/my/services/${id}/submission`, { id: randomUUID(), answer });
+    await hand({ ...body.given, bowls: best.bowls }).expect(200);
+    await room.student.get(`/api/my/services/${id}/result`).expect(403);
+    await room.educator.patch(`/api/exercises/${id}`, { released: true }).expect(200);
+    const result = await room.student.get(`/api/my/services/${id}/result`).expect(200);
+    expect(result.body).toMatchObject({ slip: 'ratioTurned', grade: { points: 2, max: 2 } });
+  });
+
+  it('is refused where the case leaves no room for the slip', async () => {
+    const { body } = await room.educator
+      .post(`/api/classes/${room.classId}/services`, serviceBody({ slip: 'noFiller' }))
+      .expect(422);
+    expect(body.error.fields[0].path).toBe('slip');
+  });
+
+  it('gives bowls without their developer, and marks what is poured', async () => {
+    const id = await setOne({ open: ['developer'], rubric: { developer: 4, ratio: 2 } });
+    const { body } = await room.student.get(`/api/my/services/${id}`).expect(200);
+    expect(body.given.bowls.map(({ developer }: { developer: unknown[] }) => developer)).toEqual([[], []]);
+    const answer = { ...EMPTY_PLAN, bowls: best.bowls };
+    await room.student.post(`/api/my/services/${id}/submission`, { id: randomUUID(), answer }).expect(200);
+    const page = (await room.educator.get(`/api/services/${id}`).expect(200)).body as EducatorService;
+    expect(page.rows.find(({ studentId }) => studentId === room.student.account.id)).toMatchObject({
+      points: 6,
+    });
+    const csv = await room.educator.get(`/api/exercises/${id}/answers.csv`).expect(200);
+    expect(csv.headers['content-type']).toContain('text/csv');
+    expect(csv.text).toContain('developer_points,ratio_points');
+  });
+
+  it('refuses a level that the class has no number for', async () => {
+    const { kase } = shippedCase('retouch-grey')!;
+    const pale = { ...kase, wish: { ...kase.wish, ends: { level: 11, tone: { primary: 'gold' } } } };
+    const { body } = await room.educator
+      .post(`/api/classes/${room.classId}/services`, serviceBody({ kase: pale }))
+      .expect(422);
+    expect(body.error.reasons).toMatchObject([{ code: 'solve.beyondScale' }]);
+  });
+});
+
 describe('a student at the bench', () => {
   it('is sent how the head looks, never its figures or the solution', async () => {
     const { body } = await room.student.get(mine()).expect(200);

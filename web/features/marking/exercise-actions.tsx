@@ -1,6 +1,7 @@
 import type { EducatorExercise, ExerciseChange } from '@cimbel/contract';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { format } from 'date-fns';
+import { Download } from 'lucide-react';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useNavigate } from 'react-router';
@@ -101,7 +102,16 @@ export function ExerciseActions({
           onSave={(dueAt) => change.mutate({ dueAt })}
         />
       ) : null}
-      {anyIn ? null : (
+      {anyIn ? (
+        <a
+          href={`${path}/answers.csv`}
+          download
+          className="border-strong-line bg-raised hover:bg-sheet inline-flex min-h-10 items-center gap-2 rounded-sm border px-4 py-1.5 font-semibold"
+        >
+          <Download aria-hidden className="size-5" />
+          {t('exercise.csv')}
+        </a>
+      ) : (
         <Button weight="danger" onClick={() => setAsking('delete')}>
           {t('exercise.delete')}
         </Button>
