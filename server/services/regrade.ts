@@ -13,6 +13,8 @@ interface RegradeRow {
   done: number;
   changed: number;
   started_at: Date;
+  /** When a piece was last done. */
+  moved_at: Date;
   finished_at: Date | null;
 }
 
@@ -39,12 +41,13 @@ export async function startRegrade(
   db: Knex,
   service: ServiceRow,
   rubric: ServiceRubric | undefined,
-  now: Date,
+  clock: () => Date,
 ): Promise<{ begun: Regrade; run: Promise<void> }> {
+  const now = clock();
   return db
     .transaction(async (trx) => {
       const kept = await trx<RegradeRow>('regrades').where({ exercise_id: service.id }).forUpdate().first();
-      if (kept && kept.finished_at === null && now.getTime() - kept.started_at.getTime() < LOST_AFTER_MS)
+      if (kept && kept.finished_at === null && now.getTime() - kept.moved_at.getTime() < LOST_AFTER_MS)
         throw new HttpError(
           409,
           'regrade.running',
@@ -59,11 +62,22 @@ export async function startRegrade(
         .whereNotNull('submitted_at')
         .count<{ count: string }[]>();
       const total = Number(counted[0].count);
-      const row = { exercise_id: service.id, total, done: 0, changed: 0, started_at: now, finished_at: null };
+      const row = {
+        exercise_id: service.id,
+        total,
+        done: 0,
+        changed: 0,
+        started_at: now,
+        moved_at: now,
+        finished_at: null,
+      };
       await trx('regrades').insert(row).onConflict('exercise_id').merge();
       return { begun: { total, done: 0, changed: 0, finished: false } };
     })
-    .then(({ begun }) => ({ begun, run: regradeAll(db, { ...service, rubric: rubric ?? service.rubric }) }));
+    .then(({ begun }) => ({
+      begun,
+      run: regradeAll(db, { ...service, rubric: rubric ?? service.rubric }, clock),
+    }));
 }
 
 type Read = Pick<ServiceAttemptRow, 'id' | 'answer'> & { points: number; max: number };
@@ -87,7 +101,7 @@ const write = (db: Knex, grades: readonly { id: string; grade: string }[]) =>
   );
 
 /** Reads ahead and writes behind: the database works on the pieces before and after while this one is marked. */
-async function regradeAll(db: Knex, service: ServiceRow): Promise<void> {
+async function regradeAll(db: Knex, service: ServiceRow, clock: () => Date): Promise<void> {
   const input = gradingOf(service);
   let next = readAfter(db, service.id, '00000000-0000-0000-0000-000000000000');
   let written: Promise<unknown> = Promise.resolve();
@@ -107,7 +121,10 @@ async function regradeAll(db: Knex, service: ServiceRow): Promise<void> {
     }
     await written;
     written = write(db, grades).then(() =>
-      db('regrades').where({ exercise_id: service.id }).increment({ done: rows.length, changed }),
+      db('regrades')
+        .where({ exercise_id: service.id })
+        .update({ moved_at: clock() })
+        .increment({ done: rows.length, changed }),
     );
     written.catch(() => undefined);
   }

@@ -83,7 +83,7 @@ export const serviceRoutes = (): Route[] => [
     reach: ownService,
     body: regradeSchema,
     handle: async ({ db, now, reached, body, req, res }) => {
-      const { begun, run } = await startRegrade(db, reached, body.rubric, now());
+      const { begun, run } = await startRegrade(db, reached, body.rubric, now);
       run.catch((error: unknown) => req.log.error({ err: error }, 'marking again was cut off'));
       res.status(202);
       return { regrade: begun };

@@ -266,5 +266,16 @@ describe('the educator', () => {
     }
     expect(seen.size).toBeGreaterThan(1);
     expect(Math.max(...seen)).toBe(302);
+    // A long run that still moves is not taken for lost; one that has stood still since is, and begins again.
+    const minutesAgo = (minutes: number) => new Date(h.clock.now.getTime() - minutes * 60_000);
+    const standing = (moved: Date) =>
+      h
+        .db('regrades')
+        .where({ exercise_id: room.serviceId })
+        .update({ started_at: minutesAgo(10), moved_at: moved, finished_at: null });
+    await standing(minutesAgo(0.5));
+    await room.educator.post(`/api/services/${room.serviceId}/regrade`).expect(409);
+    await standing(minutesAgo(5));
+    await room.educator.post(`/api/services/${room.serviceId}/regrade`).expect(202);
   }, 60_000);
 });

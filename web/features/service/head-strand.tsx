@@ -72,7 +72,8 @@ export function HeadStrand({
       <div className="bg-on-surround h-3 shrink-0" />
       <div className="flex justify-center gap-2 wide:px-2 max-wide:flex-col max-wide:items-center">
         <figure className="flex flex-col items-center">
-          <div className="-mt-1 flex">
+          {/* The ruler is drawn to the left of the tress in every language. */}
+          <div className="-mt-1 flex" dir="ltr">
             {wide ? <ZoneRuler zones={zones} height={size.height} active={active} /> : null}
             <Tress look={looks.now} {...size} label={nowLabel} />
           </div>

@@ -7,6 +7,9 @@ import { axisMinutes, barsOf, moved, type Bar } from './schedule';
 const ROW = 46;
 const EDGE_PX = 14;
 
+/** Minutes run the way the page is read: to the left where it is read from the right. */
+const onward = (element: Element) => (getComputedStyle(element).direction === 'rtl' ? -1 : 1);
+
 /** A step on a zone: dragged to start elsewhere, its end dragged to lie longer; arrow keys do both. */
 function StepBar({
   bar,
@@ -33,22 +36,24 @@ function StepBar({
       const element = currentTarget as HTMLElement;
       const width = element.parentElement!.clientWidth;
       if (first) {
-        const right = element.getBoundingClientRect().right;
+        const { left, right } = element.getBoundingClientRect();
         const at = (event as PointerEvent).clientX;
-        from.current = { step, stretches: right - at < EDGE_PX };
+        const toEnd = onward(element) === 1 ? right - at : at - left;
+        from.current = { step, stretches: toEnd < EDGE_PX };
         onChoose();
       }
       if (!from.current) return;
-      const by = Math.round((x / width) * axis);
+      const by = onward(element) * Math.round((x / width) * axis);
       onMove(moved(from.current.step, from.current.stretches ? { minutes: by } : { start: by }));
       if (last) from.current = null;
     },
     { filterTaps: true, pointer: { touch: true } },
   );
   const onKey = (event: React.KeyboardEvent) => {
-    const by = { ArrowLeft: -1, ArrowRight: 1 }[event.key];
-    if (by === undefined) return;
+    const arrow = { ArrowLeft: -1, ArrowRight: 1 }[event.key];
+    if (arrow === undefined) return;
     event.preventDefault();
+    const by = arrow * onward(event.currentTarget);
     const minutes = event.ctrlKey ? 5 * by : by;
     onMove(moved(step, event.shiftKey ? { minutes } : { start: minutes }));
   };
@@ -128,7 +133,9 @@ export function Timeline({
             className="border-line absolute top-0 border-s"
             style={{ insetInlineStart: `${(at / axis) * 100}%`, height: zones.length * ROW }}
           >
-            <span className="text-quiet absolute -bottom-5 -translate-x-1/2 text-xs">{at}</span>
+            <span className="text-quiet absolute -bottom-5 -translate-x-1/2 text-xs rtl:translate-x-1/2">
+              {at}
+            </span>
           </div>
         ))}
         {zones.map((zone, row) => (
