@@ -141,6 +141,7 @@ test('in the ways of the class: in ounces, a scale of twelve, and the ends from 
   await finishWith(student, CARE);
   await handItIn(student);
   await expect(student.getByText('36 of 36 points')).toBeVisible();
+  await criterion(student, 'Route').locator('summary').click();
   await expect(
     student.getByText(
       'Ends: refreshed with the leftover emulsified through wet ends, as this class does it.',

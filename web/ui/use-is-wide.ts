@@ -11,4 +11,6 @@ export const useIsWide = () =>
       return () => media.removeEventListener('change', changed);
     },
     () => query().matches,
+    // Where nothing is laid out it is narrow.
+    () => false,
   );

@@ -23,7 +23,7 @@ export function ReasonList({ reasons }: { reasons: readonly Reason[] }) {
   return (
     <ul className="flex flex-col gap-1">
       {reasons.map((reason) => (
-        <li key={reason.code}>
+        <li key={JSON.stringify(reason)}>
           <ReasonText reason={reason} />
         </li>
       ))}

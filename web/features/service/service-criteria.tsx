@@ -7,7 +7,7 @@ import { ReasonText } from '../marking/reasons';
 
 /** What was right is said once and shortly; what costs marks is said whole. */
 const IS_RIGHT =
-  /\.(right|rightBlend|caught|checked|rootWaits|stopsAtLine|foils|greyFirst|darkestFirst|inTurn|refreshLast|goesOn|visits|plain|vivid|highLift)$|developer\.none$/;
+  /\.(right|rightBlend|caught|checked|rootWaits|stopsAtLine|foils|greyFirst|darkestFirst|inTurn|refreshLast|goesOn|visits|plain|vivid|highLift|washRight|leftover)$|developer\.none$/;
 
 /** Every criterion with its mark and why; `action` adds a cell for the educator. */
 export function ServiceCriteria({
