@@ -16,7 +16,7 @@ const MIGRATIONS: Record<string, { up: (knex: Knex) => Promise<void>; down: (kne
   };
 
 /** Migrations are code in the bundle rather than files on disk, so that one file is the whole server. */
-const migrationSource: Knex.MigrationSource<string> = {
+export const migrationSource: Knex.MigrationSource<string> = {
   getMigrations: async () => Object.keys(MIGRATIONS),
   getMigrationName: (name) => name,
   getMigration: async (name) => MIGRATIONS[name],
