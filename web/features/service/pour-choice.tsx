@@ -19,7 +19,7 @@ export function PourChoice({
     <div className="flex flex-wrap items-center gap-2 text-sm">
       <label className="flex items-center gap-2">
         {t('bench.mix.pour')}
-        <span className="w-28">
+        <span className="w-32">
           <Select
             value={String(bowl.developer[0]?.vol ?? '')}
             onChange={({ target }) =>
@@ -32,7 +32,7 @@ export function PourChoice({
               })
             }
           >
-            {bowl.developer.length === 0 ? <option value="">{t('bench.mix.nothing')}</option> : null}
+            {bowl.developer.length === 0 ? <option value="">{t('service.choosePour')}</option> : null}
             {line.developersVol.map((one) => (
               <option key={one} value={one}>
                 {t('answer.pour', { vol: one })}
@@ -44,7 +44,7 @@ export function PourChoice({
       {bowl.developer.length === 1 ? (
         <label className="flex items-center gap-2">
           {t('bench.mix.second')}
-          <span className="w-32">
+          <span className="w-36">
             <Select
               value=""
               onChange={({ target }) =>

@@ -121,7 +121,8 @@ export function ServiceBench({
             </details>
           </>
         ) : isClosed && step !== 'handIn' ? (
-          <details className="border-line bg-sheet rounded-sm border p-3">
+          // What is poured depends on what the card says, so that it lies open there.
+          <details className="border-line bg-sheet rounded-sm border p-3" open={step === 'developer'}>
             <summary className="cursor-pointer font-semibold">{t('service.givenNote')}</summary>
             <PlanCard plan={service.given} lines={service.lines} />
           </details>
