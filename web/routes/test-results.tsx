@@ -1,6 +1,5 @@
 import type { EducatorTest, TestChange } from '@cimbel/contract';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { Download } from 'lucide-react';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link, useNavigate, useParams } from 'react-router';
@@ -10,6 +9,7 @@ import { api, asApiError } from '../lib/api';
 import { dateTime } from '../lib/i18n';
 import { Button } from '../ui/button';
 import { Confirm } from '../ui/dialog';
+import { DownloadLink } from '../ui/download-link';
 import { Empty, Failure, Loading, Notice, Sheet } from '../ui/panel';
 import { PageTitle } from '../ui/page-title';
 
@@ -197,14 +197,9 @@ function Actions({ test }: { test: EducatorTest }) {
           {t(test.released ? 'reading.results.takeBack' : 'reading.results.release')}
         </Button>
       ) : null}
-      <a
-        href={`/api/reading-tests/${test.id}/results.csv`}
-        download
-        className="border-strong-line bg-raised hover:bg-sheet inline-flex min-h-10 items-center gap-2 rounded-sm border px-4 py-1.5 font-semibold"
-      >
-        <Download aria-hidden className="size-5" />
+      <DownloadLink href={`/api/reading-tests/${test.id}/results.csv`}>
         {t('reading.results.csv')}
-      </a>
+      </DownloadLink>
       {begun ? null : (
         <Button weight="danger" onClick={() => setDeleting(true)}>
           {t('action.delete')}

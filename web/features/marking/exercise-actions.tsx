@@ -1,13 +1,13 @@
 import type { EducatorExercise, ExerciseChange } from '@cimbel/contract';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { format } from 'date-fns';
-import { Download } from 'lucide-react';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useNavigate } from 'react-router';
 import { api, asApiError } from '../../lib/api';
 import { Button } from '../../ui/button';
 import { Confirm, Dialog } from '../../ui/dialog';
+import { DownloadLink } from '../../ui/download-link';
 import { Field, Input } from '../../ui/field';
 import { Notice } from '../../ui/panel';
 
@@ -103,14 +103,7 @@ export function ExerciseActions({
         />
       ) : null}
       {anyIn ? (
-        <a
-          href={`${path}/answers.csv`}
-          download
-          className="border-strong-line bg-raised hover:bg-sheet inline-flex min-h-10 items-center gap-2 rounded-sm border px-4 py-1.5 font-semibold"
-        >
-          <Download aria-hidden className="size-5" />
-          {t('exercise.csv')}
-        </a>
+        <DownloadLink href={`${path}/answers.csv`}>{t('exercise.csv')}</DownloadLink>
       ) : (
         <Button weight="danger" onClick={() => setAsking('delete')}>
           {t('exercise.delete')}

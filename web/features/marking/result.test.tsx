@@ -1,5 +1,5 @@
 import type { Result } from '@cimbel/contract';
-import { CRITERIA, defaultRubric, grade, type Answer } from '@cimbel/core/grade';
+import { CRITERIA, EMPTY_ANSWER, defaultRubric, grade, type Answer } from '@cimbel/core/grade';
 import { shippedLine } from '@cimbel/core/shades';
 import type { Case } from '@cimbel/core/solve';
 import { aCase, keyOf, perfectAnswer } from '@cimbel/core/testing/cases';
@@ -41,18 +41,12 @@ const UNWORDED = /undefined|NaN|\{\{|\}\}|\[object|\bnull\b/;
 
 describe('the result of a formula', () => {
   it('puts every criterion into words, right, wrong or left open', () => {
-    const open: Partial<Answer> = {
-      naturalLevel: null,
-      underlay: null,
-      counter: null,
-      shades: [],
-      developer: [],
-      ratio: null,
-      totalGrams: null,
-      minutes: null,
-    };
     for (const kase of [GREY, COOL, HALF])
-      for (const change of [{}, open, { developer: [{ vol: 40, parts: 1 }], totalGrams: 20, minutes: 5 }])
+      for (const change of [
+        {},
+        EMPTY_ANSWER,
+        { developer: [{ vol: 40, parts: 1 }], totalGrams: 20, minutes: 5 },
+      ])
         expect(shown(resultOf(kase, change))).not.toMatch(UNWORDED);
   });
 
