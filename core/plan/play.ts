@@ -25,13 +25,19 @@ const GREY_SEEN = 15;
 export const bowlOf = (plan: Pick<ServicePlan, 'bowls'>, step: Pick<Step, 'bowl'>): Bowl | undefined =>
   plan.bowls.find(({ name }) => name === step.bowl);
 
-/** Steps that reach a part: woven strands also get what is put on all of the hair, the rest not what is in foils. */
+/**
+ * Steps that reach a part: woven strands also get what is put on all of the hair, though not what goes between the
+ * foils; the rest gets nothing of what is in them.
+ */
 export const stepsOn = (
   plan: Pick<ServicePlan, 'steps'>,
   { zone, woven }: Pick<Part, 'zone' | 'woven'>,
 ): Step[] =>
   plan.steps
-    .filter(({ zones, share }) => zones.includes(zone) && (woven || share === 1))
+    .filter(({ zones, share, placement }) => {
+      if (!zones.includes(zone)) return false;
+      return woven ? placement !== 'between' : share === 1 || placement === 'between';
+    })
     .sort((a, b) => a.start - b.start);
 
 /** What happens to a part of the head, for the hair model. Steps with an unfinished bowl do nothing. */

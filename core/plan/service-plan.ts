@@ -10,7 +10,8 @@ export type Question = (typeof QUESTIONS)[number];
 export const TESTS = ['patch', 'strand', 'elasticity', 'porosity'] as const;
 export type HairTest = (typeof TESTS)[number];
 export const DECISIONS = ['goOn', 'decline'] as const;
-export const PLACEMENTS = ['open', 'foils'] as const;
+/** Openly, in foils, or between foils that are in: then what is in them is not reached (A6). */
+export const PLACEMENTS = ['open', 'foils', 'between'] as const;
 /** Where the brush begins (A4). */
 export const STARTS_AT = ['nape', 'front', 'crown'] as const;
 export const ENDINGS = ['rinse', 'stay'] as const;
@@ -50,7 +51,7 @@ export const stepSchema = z
     bowl: z.string().min(1).max(4),
     zones: z.array(z.enum(HEAD_ZONES)).min(1).max(HEAD_ZONES.length),
     placement: z.enum(PLACEMENTS),
-    /** Share of the hair woven out and covered; 1 is all of it. */
+    /** Share of the hair covered: what is woven out, or what is left between; 1 is all of it. */
     share: z.number().min(0.1).max(1),
     startsAt: z.enum(STARTS_AT),
     /** Stops at the line where the old colour begins. */

@@ -1,6 +1,7 @@
 import {
   partsOf,
   playPlan,
+  stepsOn,
   type HeadZone,
   type LineOf,
   type PlayedPlan,
@@ -40,7 +41,7 @@ export function contextOf(
   const tasks = tasksOf(kase);
   const unasked = partsOf(kase).flatMap(({ zone, woven, target }) => {
     if (target || woven) return [];
-    const steps = plan.steps.filter((step) => step.zones.includes(zone) && step.share === 1).length;
+    const steps = stepsOn(plan, { zone, woven }).length;
     return steps > 0 ? [{ zone, steps }] : [];
   });
   return {

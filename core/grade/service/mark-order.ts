@@ -148,15 +148,18 @@ function refreshLast({ parts }: JudgeContext): Scored[] {
     .flatMap(({ steps }) => steps.map(({ step }) => step.start + step.minutes));
   if (others.length === 0) return [];
   const end = Math.max(...others);
-  return parts
-    .filter(({ route }) => route === 'refresh')
-    .map((part) => {
-      const { start } = firstStep(part)!.step;
-      const params = { ...zoneReason(part.task), start, end };
-      return start >= end - 10 - REFRESH_SLACK
-        ? scored(1, reason('service.order.refreshLast', 'A1', params))
-        : scored(0, reason('service.order.refreshEarly', 'A1', params));
-    });
+  return (
+    parts
+      // What goes between foils goes on while they are in.
+      .filter((part) => part.route === 'refresh' && firstStep(part)!.step.placement !== 'between')
+      .map((part) => {
+        const { start } = firstStep(part)!.step;
+        const params = { ...zoneReason(part.task), start, end };
+        return start >= end - 10 - REFRESH_SLACK
+          ? scored(1, reason('service.order.refreshLast', 'A1', params))
+          : scored(0, reason('service.order.refreshEarly', 'A1', params));
+      })
+  );
 }
 
 /** D6: lightener and colour go on dry hair unless it is meant. */

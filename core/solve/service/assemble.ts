@@ -57,6 +57,32 @@ function weigh(name: string, layer: ChosenLayer, head: Head, zones: HeadZone[], 
   };
 }
 
+/** Hair that others are woven out of: it is coloured between their foils, or the colour would reach them too (A6). */
+const isBetween = ({ task: { part } }: Job, jobs: readonly Job[]): boolean =>
+  !part.woven && jobs.some(({ task }) => task.part.woven && task.part.zone === part.zone);
+/** Share of the hair that is covered for a job. */
+const shareOf = (job: Job, jobs: readonly Job[], { weave }: ServiceCase): number => {
+  if (job.task.part.woven) return weave!.share;
+  return isBetween(job, jobs) ? Math.round((1 - weave!.share) * 100) / 100 : 1;
+};
+
+/**
+ * Phase in which the bowls of a group begin. Work with fewer bowls joins at the end, so that all is rinsed and looked
+ * at together; what goes between foils goes on while they are in.
+ */
+function beginsIn(
+  { jobs, way }: Group,
+  groups: readonly Group[],
+  all: readonly Job[],
+  phases: number,
+): number {
+  const own = phases - way.layers.length;
+  if (!jobs.some((job) => isBetween(job, all))) return own;
+  const foils = groups.filter((group) => group.jobs.some(({ task }) => task.part.woven));
+  const foilsIn = Math.min(...foils.map((group) => phases - group.way.layers.length));
+  return Math.max(0, Math.min(own, foilsIn - way.layers.length + 1));
+}
+
 interface Placed {
   job: Job;
   layer: ChosenLayer;
@@ -127,12 +153,12 @@ function schedule(placed: Placed[], from: number): void {
   });
 }
 
-function stepsOf(placed: Placed[], kase: ServiceCase): Step[] {
+function stepsOf(placed: Placed[], kase: ServiceCase, jobs: readonly Job[]): Step[] {
   const steps: Step[] = [];
   const grey = kase.head.zones.some(({ greyShare }) => hasGreyToCover(greyShare));
   for (const { job, layer, minutes, bowl, start, wet } of placed) {
     const { zone, woven } = job.task.part;
-    const share = woven ? kase.weave!.share : 1;
+    const share = shareOf(job, jobs, kase);
     const toner =
       layer.role === 'colour' &&
       (layer.line.kind === 'demi' || layer.line.kind === 'acidGloss') &&
@@ -152,7 +178,7 @@ function stepsOf(placed: Placed[], kase: ServiceCase): Step[] {
     steps.push({
       bowl,
       zones: [zone],
-      placement: woven ? 'foils' : 'open',
+      placement: woven ? 'foils' : isBetween(job, jobs) ? 'between' : 'open',
       share,
       startsAt: grey && layer.role === 'colour' ? 'front' : 'nape',
       stopsAtLine: true,
@@ -241,15 +267,14 @@ export function assemble(
       (a, b) => Number(!!leftoverFor(a, groups, rules)) - Number(!!leftoverFor(b, groups, rules)),
     );
     for (const group of inOrder) {
-      // Work with fewer bowls joins at the end, so that all is rinsed and looked at together.
-      const own = group.way.layers[phase - (phases - group.way.layers.length)];
+      const own = group.way.layers[phase - beginsIn(group, groups, jobs, phases)];
       if (!own) continue;
       const donor = leftoverFor(group, groups, rules);
       const emulsified = donor && rules.endsRefresh === 'waterEmulsify' ? mixed.get(donor) : undefined;
       const layer = donor ? { ...donor.way.layers.at(-1)!, minutes: own.minutes } : own;
       const name = emulsified ?? NAMES[bowls.length];
       const zones = group.jobs.map(({ task }) => task.part.zone);
-      const share = group.jobs[0].task.part.woven ? kase.weave!.share : 1;
+      const share = Math.max(...group.jobs.map((job) => shareOf(job, jobs, kase)));
       if (emulsified === undefined) {
         const bowl = weigh(name, layer, kase.head, zones, share);
         bowls.push(donor ? thinned(bowl) : bowl);
@@ -267,7 +292,7 @@ export function assemble(
       );
     }
     schedule(placed, from);
-    steps.push(...stepsOf(placed, kase));
+    steps.push(...stepsOf(placed, kase, jobs));
     const end = Math.max(...placed.map(({ start, minutes }) => start + minutes));
     const stays = placed.every(({ layer }) => layer.role === 'fill');
     from = end + (stays ? 0 : BETWEEN_MINUTES);

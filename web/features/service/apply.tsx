@@ -94,6 +94,7 @@ export function Apply({
           zones={zones}
           bowls={plan.bowls}
           lines={service.lines}
+          woven={service.weave?.share ?? null}
           onChange={(next) => set(chosen, next)}
           onRemove={() => {
             change({ steps: plan.steps.filter((_, i) => i !== chosen) });

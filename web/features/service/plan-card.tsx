@@ -68,6 +68,7 @@ export function PlanCard({
               <span>
                 {t('service.stepWords', { bowl: step.bowl, zones: list(step.zones) })}
                 {step.placement === 'foils' ? ` · ${t('service.foilsWords', { share: step.share })}` : ''}
+                {step.placement === 'between' ? ` · ${t('craft:placement.between')}` : ''}
                 {` · ${t('service.fromPlace', { place: t(`craft:startsAt.${step.startsAt}`) })}`}
                 {step.stopsAtLine ? '' : ` · ${t('service.pastLine')}`}
                 {step.warmth ? ` · ${t('service.warmthWords')}` : ''}

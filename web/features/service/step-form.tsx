@@ -9,12 +9,16 @@ import { Sheet } from '../../ui/panel';
 const CHECKS = [2, 3, 5, 10, 20];
 const SHARES = [0.2, 0.3, 0.4, 0.5, 0.6];
 
+/** What is left between foils that take so much of the hair. */
+const between = (woven: number) => Math.round((1 - woven) * 100) / 100;
+
 /** Everything a step says, in words and figures. */
 export function StepForm({
   step,
   zones,
   bowls,
   lines,
+  woven,
   onChange,
   onRemove,
 }: {
@@ -24,6 +28,8 @@ export function StepForm({
   lines: readonly Line[];
   onChange: (step: Step) => void;
   onRemove: () => void;
+  /** Share of the hair that the wish weaves out; null where it weaves nothing. */
+  woven: number | null;
 }) {
   const { t } = useTranslation(['ui', 'craft']);
   const set = (part: Partial<Step>) => onChange({ ...step, ...part });
@@ -93,12 +99,14 @@ export function StepForm({
         <Choice
           label={t('service.placement')}
           value={step.placement}
-          options={PLACEMENTS.map((value) => ({ value, text: t(`craft:placement.${value}`) }))}
+          options={PLACEMENTS.filter((value) => value !== 'between' || woven || step.placement === value).map(
+            (value) => ({ value, text: t(`craft:placement.${value}`) }),
+          )}
           onChange={(placement) =>
             set(
               placement === 'foils'
-                ? { placement, share: step.share === 1 ? 0.3 : step.share }
-                : { placement, share: 1 },
+                ? { placement, share: step.placement === 'foils' ? step.share : 0.3 }
+                : { placement, share: placement === 'between' && woven ? between(woven) : 1 },
             )
           }
         />

@@ -1,0 +1,117 @@
+import fc from 'fast-check';
+import { coloured, makeCase, to, zone } from '../../cases/make';
+import { playPlan, type ServiceCase, type ServicePlan, type Target } from '../../plan';
+import { SHIPPED_LINES } from '../../shades';
+import { solveService } from '../../solve';
+import { DEFAULT_HOUSE_RULES } from '../../theory';
+import { BENCH_STEPS, defaultServiceRubric, gradeService } from '.';
+
+/** Light strands woven through hair that gets a colour of its own. */
+const kaseOf = (wish: Partial<Record<'regrowth' | 'mids' | 'ends', Target>>, share = 0.3): ServiceCase =>
+  makeCase({
+    title: 'Base and light',
+    difficulty: 2,
+    client: { name: 'Ansa Holm', note: '' },
+    zones: [
+      zone('regrowth', { cm: 1.5, natural: 6 }),
+      zone('mids', { cm: 14, natural: 6 }),
+      zone('ends', { cm: 5, natural: 6 }),
+    ],
+    wish,
+    weave: { share, zones: ['mids', 'ends'], target: to(9, 'pearl') },
+    lineIds: ['calder', 'quillet', 'tarnwick'],
+  });
+function solved(kase: ServiceCase) {
+  const result = solveService(kase, SHIPPED_LINES, DEFAULT_HOUSE_RULES);
+  if (!result.ok) throw new Error(JSON.stringify(result.reasons));
+  const { solution } = result;
+  const input = {
+    solution,
+    rules: DEFAULT_HOUSE_RULES,
+    rubric: defaultServiceRubric(solution, solution.visit),
+    lines: SHIPPED_LINES,
+    open: BENCH_STEPS,
+  };
+  return { solution, mark: (plan: ServicePlan) => gradeService(input, plan) };
+}
+const gold = to(6, 'gold');
+const ALL = { regrowth: gold, mids: gold, ends: gold };
+
+describe('a colour between foils (A6)', () => {
+  const { solution, mark } = solved(kaseOf(ALL));
+  const { best } = solution;
+  const between = best.steps.filter(({ placement }) => placement === 'between');
+
+  it('goes on while they are in, on the hair that is left, openly where nothing is woven', () => {
+    const foils = best.steps.filter(({ placement }) => placement === 'foils');
+    expect(between.flatMap(({ zones }) => zones).sort()).toEqual(['ends', 'mids']);
+    expect(between.every(({ share }) => share === 0.7)).toBe(true);
+    const [light] = foils;
+    for (const step of between) expect(step.start + step.minutes).toBe(light.start + light.minutes);
+    const root = best.steps.find(({ zones }) => zones.includes('regrowth'))!;
+    expect(root).toMatchObject({ placement: 'open', share: 1 });
+  });
+
+  it('does not reach what is in the foils, and brings both home', () => {
+    const lineOf = (id: string) => SHIPPED_LINES.find((line) => line.id === id);
+    const played = playPlan(solution.visit, best, lineOf);
+    for (const { part, away } of played.outcomeAt(played.minutes))
+      expect({ part: part.zone, woven: part.woven, near: away < 6.5 }).toMatchObject({ near: true });
+    const grade = mark(best);
+    expect(grade.points).toBe(grade.max);
+  });
+
+  it('put on all of the hair instead reaches the light strands, and is marked so', () => {
+    const open: ServicePlan = {
+      ...best,
+      steps: best.steps.map((step) =>
+        step.placement === 'between' ? { ...step, placement: 'open', share: 1 } : step,
+      ),
+    };
+    const grade = mark(open);
+    expect(grade.points).toBeLessThan(grade.max);
+    expect(grade.criteria.flatMap(({ findings }) => findings.map(({ code }) => code))).toContain(
+      'service.order.noFoils',
+    );
+  });
+
+  it('counts as work on hair that was to be left, where nothing was wished for it', () => {
+    const other = solved(kaseOf({ regrowth: gold }));
+    const steps = [...other.solution.best.steps, { ...between[0], bowl: other.solution.best.steps[0].bowl }];
+    const route = other
+      .mark({ ...other.solution.best, steps })
+      .criteria.find(({ criterion }) => criterion === 'route')!;
+    expect(route.findings.map(({ code }) => code)).toContain('service.route.notAsked');
+  });
+
+  it('has a best plan with full marks whatever the base and the share', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(to(6, 'gold'), to(5, 'neutral'), to(6, 'copper'), to(5, 'warmBrown')),
+        fc.constantFrom(0.2, 0.3, 0.5),
+        fc.boolean(),
+        (base, share, worn) => {
+          const kase = kaseOf({ mids: base, ends: base }, share);
+          const zones = worn
+            ? kase.head.zones.map((one) => ({ ...one, history: coloured(6, 'gold', 0.4), damage: 0.1 }))
+            : kase.head.zones;
+          const result = solveService(
+            { ...kase, head: { ...kase.head, zones } },
+            SHIPPED_LINES,
+            DEFAULT_HOUSE_RULES,
+          );
+          if (!result.ok) return;
+          const one = solved({ ...kase, head: { ...kase.head, zones } });
+          const grade = one.mark(one.solution.best);
+          expect({ base, share, worn, points: grade.points }).toEqual({
+            base,
+            share,
+            worn,
+            points: grade.max,
+          });
+        },
+      ),
+      { numRuns: 8 },
+    );
+  });
+});
