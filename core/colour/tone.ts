@@ -79,6 +79,8 @@ export function toneVector(tone: Tone): ToneVector {
   return { x: PRIMARY * main.x + SECONDARY * second.x, y: PRIMARY * main.y + SECONDARY * second.y };
 }
 
+/** A tone other than plain neutral: over grey it needs the natural series beside it (F8). */
+export const isFashion = ({ primary, secondary }: Tone) => primary !== 'neutral' || secondary !== undefined;
 export const isWarm = (tone: Tone) => TONES[tone.primary].temperature === 'warm';
 
 /** Colour of clean, natural-looking neutral hair of a level: little chroma in the dark, most in the middle. */

@@ -1,4 +1,4 @@
-import { isWarm } from '../colour';
+import { isFashion, isWarm } from '../colour';
 import { amountGuide } from '../measure';
 import { reason, type Reason } from '../reason';
 import { shadesOf, type Line } from '../shades';
@@ -123,7 +123,7 @@ export function computeKey(kase: Case, line: Line, rules: HouseRules): KeyResult
       reasons: [reason('grey.beyondLine', 'F8', { line: line.name, grey: zone.greyShare, limit: greyLimit })],
     };
   const depth = shadeLevelFor(task, rules);
-  const fashion = target.tone.primary !== 'neutral' || target.tone.secondary !== undefined;
+  const fashion = isFashion(target.tone);
   const span =
     !fashion && !hasGreyToCover(zone.greyShare)
       ? { min: 0, max: 1 }

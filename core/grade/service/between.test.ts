@@ -3,7 +3,7 @@ import { coloured, makeCase, to, zone } from '../../cases/make';
 import { playPlan, type ServiceCase, type ServicePlan, type Target } from '../../plan';
 import { SHIPPED_LINES } from '../../shades';
 import { solveService } from '../../solve';
-import { DEFAULT_HOUSE_RULES } from '../../theory';
+import { DEFAULT_HOUSE_RULES, type HouseRules } from '../../theory';
 import { BENCH_STEPS, defaultServiceRubric, gradeService } from '.';
 
 /** Light strands woven through hair that gets a colour of its own. */
@@ -21,13 +21,14 @@ const kaseOf = (wish: Partial<Record<'regrowth' | 'mids' | 'ends', Target>>, sha
     weave: { share, zones: ['mids', 'ends'], target: to(9, 'pearl') },
     lineIds: ['calder', 'quillet', 'tarnwick'],
   });
-function solved(kase: ServiceCase) {
-  const result = solveService(kase, SHIPPED_LINES, DEFAULT_HOUSE_RULES);
+function solved(kase: ServiceCase, house: Partial<HouseRules> = {}) {
+  const rules = { ...DEFAULT_HOUSE_RULES, ...house };
+  const result = solveService(kase, SHIPPED_LINES, rules);
   if (!result.ok) throw new Error(JSON.stringify(result.reasons));
   const { solution } = result;
   const input = {
     solution,
-    rules: DEFAULT_HOUSE_RULES,
+    rules,
     rubric: defaultServiceRubric(solution, solution.visit),
     lines: SHIPPED_LINES,
     open: BENCH_STEPS,
@@ -82,6 +83,22 @@ describe('a colour between foils (A6)', () => {
       .mark({ ...other.solution.best, steps })
       .criteria.find(({ criterion }) => criterion === 'route')!;
     expect(route.findings.map(({ code }) => code)).toContain('service.route.notAsked');
+  });
+
+  it('takes no leftover of a bowl that is mixed only when the foils are out', () => {
+    const faded = kaseOf({ regrowth: gold, ends: gold });
+    const zones = faded.head.zones.map((one) =>
+      one.zone === 'regrowth'
+        ? { ...one, greyShare: 0.5 }
+        : { ...one, history: coloured(6, 'gold', one.zone === 'ends' ? 0.4 : 0), damage: 0.1 },
+    );
+    for (const endsRefresh of ['diluteLeftover', 'waterEmulsify'] as const) {
+      const one = solved({ ...faded, head: { ...faded.head, zones } }, { endsRefresh });
+      const grade = one.mark(one.solution.best);
+      expect({ endsRefresh, points: grade.points }).toEqual({ endsRefresh, points: grade.max });
+      const ends = one.solution.best.steps.find(({ placement }) => placement === 'between')!;
+      expect(ends).toMatchObject({ zones: ['ends'], wet: false });
+    }
   });
 
   it('has a best plan with full marks whatever the base and the share', () => {

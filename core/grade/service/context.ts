@@ -7,6 +7,7 @@ import {
   type PlayedPlan,
   type ServiceCase,
   type ServicePlan,
+  type Step,
 } from '../../plan';
 import type { Reason } from '../../reason';
 import { tasksOf, type Solution, type Task } from '../../solve';
@@ -55,6 +56,10 @@ export function contextOf(
     played: playPlan(kase, plan, lineOf),
   };
 }
+
+/** Whether a step refreshes a part with what is left of a bowl. */
+export const isLeftoverStep = ({ parts }: Pick<JudgeContext, 'parts'>, step: Step) =>
+  parts.some(({ leftover, steps }) => leftover && steps.some((seen) => seen.step === step));
 
 /** A share of a criterion for one part, bowl or check, with what is to be said of it. */
 export interface Scored {

@@ -1,11 +1,11 @@
 import { weighingToleranceGrams } from '../../measure';
-import { bowlGrams, bowlRatio, bowlVol, colourGrams, developerGrams, type Bowl, type Step } from '../../plan';
+import { bowlGrams, bowlRatio, bowlVol, colourGrams, developerGrams, type Bowl } from '../../plan';
 import { reason } from '../../reason';
 import { hasDeveloper, type Line } from '../../shades';
 import { amountFor, termsOf, type Terms } from '../../solve';
 import { dilutionRuling, liftOf } from '../../theory';
 import { falling } from '../mark';
-import { mean, scored, zoneReason, type JudgeContext, type Scored } from './context';
+import { isLeftoverStep, mean, scored, zoneReason, type JudgeContext, type Scored } from './context';
 import type { SeenPart, SeenStep } from './seen';
 
 /** What weighing a blend to the gram makes of its strength. */
@@ -181,9 +181,6 @@ const isHighLift = ({ parts }: JudgeContext, bowl: Bowl) =>
   parts.some(({ steps }) =>
     steps.some((seen) => seen.bowl === bowl && seen.shades.some(({ shade }) => shade.series === 'highLift')),
   );
-
-const isLeftoverStep = ({ parts }: JudgeContext, step: Step) =>
-  parts.some(({ leftover, steps }) => leftover && steps.some((seen) => seen.step === step));
 
 export function markAmount(context: JudgeContext): Scored | null {
   const used = usedBowls(context);

@@ -2,7 +2,7 @@ import { presentLevel, zoneOf, type Step } from '../../plan';
 import { reason } from '../../reason';
 import { HEAD_START } from '../../solve';
 import { hasGreyToCover, washBefore } from '../../theory';
-import { mean, scored, zoneReason, type JudgeContext, type Scored } from './context';
+import { isLeftoverStep, mean, scored, zoneReason, type JudgeContext, type Scored } from './context';
 import type { SeenPart, SeenStep } from './seen';
 
 /** Minutes either side that still count as the head start. */
@@ -163,10 +163,10 @@ function refreshLast({ parts }: JudgeContext): Scored[] {
 }
 
 /** D6: lightener and colour go on dry hair unless it is meant. */
-const dry = ({ plan, parts }: JudgeContext): Scored[] =>
-  plan.steps
+const dry = (context: JudgeContext): Scored[] =>
+  context.plan.steps
     // Emulsified through the ends it is meant, and marked with the route.
-    .filter((step) => step.wet && !parts.some((part) => part.leftover && part.steps[0].step === step))
+    .filter((step) => step.wet && !isLeftoverStep(context, step))
     .map(({ zones }) => scored(0, reason('service.order.wet', 'D6', { zone: zones[0], woven: false })));
 
 /** Section 12: how hair comes to lightener is the class's rule, or the line's to say. */

@@ -70,7 +70,7 @@ export function seenStepsOn(plan: ServicePlan, task: Task, lineOf: LineOf): Seen
 /** From this strength on permanent colour is put on to lift (D2). */
 const LIFTS_FROM = 15;
 
-/** Longer than this is no refreshing: two rooms for a slip beyond the last ten minutes. */
+/** Longer than this is no refreshing any more; a few minutes over the last ten are marked under timing. */
 const LEFTOVER_MOST = 15;
 
 /** How a part is refreshed with a mix that would lift or cover by itself (A1); null where it is not. */

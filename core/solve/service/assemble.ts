@@ -259,17 +259,24 @@ export function assemble(
   const bowls: Bowl[] = [];
   const steps: Step[] = [];
   let from = 0;
+  const begins = new Map(groups.map((group) => [group, beginsIn(group, groups, jobs, phases)]));
+  const endsIn = (group: Group) => begins.get(group)! + group.way.layers.length;
+  // A leftover is there only where its bowl is mixed for the same part of the service; else the ends get their gloss.
+  const donors = new Map(
+    groups.flatMap((group) => {
+      const donor = leftoverFor(group, groups, rules);
+      return donor && endsIn(donor) === endsIn(group) ? [[group, donor] as const] : [];
+    }),
+  );
+  // What is made of a leftover comes after the bowl it is left from.
+  const inOrder = [...groups].sort((a, b) => Number(donors.has(a)) - Number(donors.has(b)));
   for (let phase = 0; phase < phases; phase++) {
     const placed: Placed[] = [];
     const mixed = new Map<Group, string>();
-    // What is made of a leftover comes after the bowl it is left from.
-    const inOrder = [...groups].sort(
-      (a, b) => Number(!!leftoverFor(a, groups, rules)) - Number(!!leftoverFor(b, groups, rules)),
-    );
     for (const group of inOrder) {
-      const own = group.way.layers[phase - beginsIn(group, groups, jobs, phases)];
+      const own = group.way.layers[phase - begins.get(group)!];
       if (!own) continue;
-      const donor = leftoverFor(group, groups, rules);
+      const donor = donors.get(group);
       const emulsified = donor && rules.endsRefresh === 'waterEmulsify' ? mixed.get(donor) : undefined;
       const layer = donor ? { ...donor.way.layers.at(-1)!, minutes: own.minutes } : own;
       const name = emulsified ?? NAMES[bowls.length];

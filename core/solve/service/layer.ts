@@ -1,4 +1,4 @@
-import { isWarm, type Tone } from '../../colour';
+import { isFashion, isWarm, type Tone } from '../../colour';
 import type { ProductKind } from '../../process';
 import type { Line } from '../../shades';
 import {
@@ -67,7 +67,7 @@ function colourNeed(
 ): ShadeNeed {
   const { target, greyShare } = task;
   const { tone } = target;
-  const fashion = tone.primary !== 'neutral' || tone.secondary !== undefined;
+  const fashion = isFashion(tone);
   const covers = route === 'deposit' || route === 'liftWithColour' || route === 'removeThenColour';
   const grey = covers && hasGreyToCover(greyShare);
   const naturalShare = grey ? naturalShareFor(greyShare, rules, fashion) : NO_SHARE;
@@ -78,9 +78,7 @@ function colourNeed(
 /** What the shades have to be when they are taken from a line: its directions come before the class's table. */
 export function needOnLine(need: ShadeNeed, greyShare: number, line: Line, rules: HouseRules): ShadeNeed {
   if (!need.covers || !line.greyShares) return need;
-  const { primary, secondary } = need.tone;
-  const fashion = primary !== 'neutral' || secondary !== undefined;
-  return { ...need, naturalShare: naturalShareFor(greyShare, rules, fashion, line) };
+  return { ...need, naturalShare: naturalShareFor(greyShare, rules, isFashion(need.tone), line) };
 }
 
 const porous = (task: Task, level: { min: number; max: number }) =>
