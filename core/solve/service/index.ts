@@ -6,4 +6,5 @@ export * from './safety';
 export * from './amount';
 export * from './job';
 export * from './assemble';
+export * from './one-visit';
 export * from './solve';
