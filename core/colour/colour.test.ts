@@ -5,6 +5,8 @@ import {
   TONE_FAMILIES,
   WEIGHTS,
   chromaOf,
+  darkeningOf,
+  neutralLab,
   differenceOf,
   hueOf,
   labOf,
@@ -86,19 +88,22 @@ describe('tones (T1, U2)', () => {
     expect(dot(toneVector({ primary: 'violet' }), toneVector({ primary: 'gold' }))).toBeLessThan(-0.95);
   });
 
-  it('counts a secondary tone for half, and a doubled tone for half as much again (T2)', () => {
+  it('counts a secondary tone for half its primary, so that two parts and one make it; doubled is half as much again (T2, F10)', () => {
     const { x, y } = toneVector({ primary: 'gold', secondary: 'gold' });
     expect(Math.hypot(x, y)).toBeCloseTo(1.5);
-    expect(toneVector({ primary: 'ash', secondary: 'copper' }).x).toBeCloseTo(
-      toneVector({ primary: 'ash' }).x / 2,
-    );
+    const [copper, red] = [toneVector({ primary: 'copper' }), toneVector({ primary: 'red' })];
+    const both = toneVector({ primary: 'copper', secondary: 'red' });
+    expect(both.x).toBeCloseTo((2 * copper.x + red.x) / 3);
+    expect(both.y).toBeCloseTo((2 * copper.y + red.y) / 3);
   });
 
-  it('draws every tone at every level inside the gamut, at the lightness of its level', () => {
+  it('draws every tone at every level inside the gamut, darker than its level by what its dye takes (L4)', () => {
     for (const primary of TONE_FAMILIES) {
       for (let level = 1; level <= 10; level++) {
         const lab = toneLab(level, { primary });
-        expect(lab.l).toBe(lightnessOfLevel(level));
+        const shift = { a: lab.a - neutralLab(level).a, b: lab.b - neutralLab(level).b };
+        expect(lab.l).toBeCloseTo(lightnessOfLevel(level) - darkeningOf(shift, level), 9);
+        expect(lab.l).toBeLessThanOrEqual(lightnessOfLevel(level));
         Object.values(rgbOf(lab)).forEach((v) => expect(v >= 0 && v <= 1).toBe(true));
       }
     }
@@ -111,6 +116,14 @@ describe('tones (T1, U2)', () => {
           const gap = differenceOf(toneLab(7, { primary: a }), toneLab(7, { primary: b }));
           expect({ pair: `${a}/${b}`, far: gap >= 3 }).toEqual({ pair: `${a}/${b}`, far: true });
         }
+  });
+
+  it('a red or violet darkens more than a gold, and a cool tone less on pale hair (L4)', () => {
+    const lost = (primary: (typeof TONE_FAMILIES)[number], level: number) =>
+      neutralLab(level).l - toneLab(level, { primary }).l;
+    expect(lost('red', 6)).toBeGreaterThan(3 * lost('gold', 6));
+    expect(lost('ash', 9)).toBeLessThan(lost('ash', 5));
+    expect(lost('neutral', 5)).toBe(0);
   });
 
   it('has cool tones cooler than neutral and warm tones warmer', () => {

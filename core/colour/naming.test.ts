@@ -1,27 +1,26 @@
 import fc from 'fast-check';
-import { TONE_FAMILIES, neutralLab, readColour, toneLab } from '.';
+import { TONE_FAMILIES, nameColour, neutralLab, toneLab } from '.';
 
-describe('reading a measured colour', () => {
-  it.each([3, 5, 7, 9])('names every plain tone of level %d as itself, and neutral as neutral', (level) => {
-    expect(readColour(neutralLab(level)).tone).toBe('neutral');
+describe('naming the tone of a colour whose level is known', () => {
+  it.each([3, 4, 5, 6, 7, 8, 9, 10])('names every plain tone of level %d as itself', (level) => {
+    expect(nameColour(neutralLab(level), level)).toEqual({ tone: 'neutral', strength: 0 });
     for (const primary of TONE_FAMILIES.filter((name) => name !== 'neutral')) {
-      const read = readColour(toneLab(level, { primary }));
-      expect(read.level).toBeCloseTo(level, 6);
-      // In the dark a muted tone may be too weak to see.
-      if (read.strength > 0)
-        expect({ level, primary, tone: read.tone }).toEqual({ level, primary, tone: primary });
-      else expect(level).toBeLessThan(7);
+      const { tone, strength } = nameColour(toneLab(level, { primary }), level);
+      expect({ level, primary, tone }).toEqual({ level, primary, tone: primary });
+      expect(strength).toBeCloseTo(1, 6);
     }
   });
 
-  it('takes the level from lightness alone: no tone moves it (L1)', () => {
+  it('calls a departure too small to see neutral, and a larger one by its direction', () => {
     fc.assert(
       fc.property(
-        fc.double({ min: 10, max: 75, noNaN: true }),
-        fc.double({ min: -30, max: 40, noNaN: true }),
-        fc.double({ min: -30, max: 60, noNaN: true }),
-        (l, a, b) => {
-          expect(readColour({ l, a, b }).level).toBe(readColour({ l, a: 0, b: 0 }).level);
+        fc.double({ min: 1, max: 10, noNaN: true }),
+        fc.double({ min: 0, max: 2 * Math.PI, noNaN: true }),
+        fc.double({ min: 0, max: 3, noNaN: true }),
+        (level, way, size) => {
+          const { l, a, b } = neutralLab(level);
+          const lab = { l, a: a + size * Math.cos(way), b: b + size * Math.sin(way) };
+          expect(nameColour(lab, level).tone).toBe('neutral');
         },
       ),
     );

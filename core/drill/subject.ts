@@ -7,7 +7,7 @@ import {
   type Porosity,
   type Strand,
 } from '../hair';
-import { apply, strandAfter, workedMinutes, type Mix } from '../process';
+import { strandUnder, type Mix } from '../process';
 import type { Shade } from '../shades';
 import { strandLook, type HairForm, type TressLook } from '../tress';
 import { Unfit } from './draw';
@@ -59,7 +59,7 @@ function pigmented(subject: Subject): Strand {
         ratio: GLOSS_RATIO,
       };
       return keptStrand(`${subject.level} ${subject.shade.level} ${JSON.stringify(subject.shade.tone)}`, () =>
-        strandAfter(apply(mix, lightenedStrand(subject.level)), workedMinutes(mix, GLOSS_MINUTES)),
+        strandUnder({ mix }, lightenedStrand(subject.level), GLOSS_MINUTES),
       );
     }
   }
@@ -115,7 +115,9 @@ export function apartByWhite(subject: Subject, share: number): Apart {
 /** A lamp may shift how light hair looks; beyond this the reading would no longer be the level of the hair. */
 const MOST_SHIFT_BY_LIGHT = 0.35;
 export const keepsLevel = (subject: Subject, light: Light): boolean =>
-  Math.abs(levelOfLightness(labOfSubject(subject, light).l) - subject.level) <= MOST_SHIFT_BY_LIGHT;
+  Math.abs(
+    levelOfLightness(labOfSubject(subject, light).l) - levelOfLightness(labOfSubject(subject, 'daylight').l),
+  ) <= MOST_SHIFT_BY_LIGHT;
 
 export interface Staging {
   light: Light;

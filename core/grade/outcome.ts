@@ -1,15 +1,14 @@
-import { differenceOf, labOf, readColour, toneLab, type ToneFamily } from '../colour';
-import { labOfStrand, naturalStrand, reflectanceOfPigmented, reflectanceOfWhite, type Strand } from '../hair';
-import { blendVol } from '../measure';
+import { differenceOf, labOf, toneLab, type ToneFamily } from '../colour';
 import {
-  apply,
-  conditionOf,
-  strandAfter,
-  workedMinutes,
-  type Application,
-  type Condition,
-  type Mix,
-} from '../process';
+  labOfStrand,
+  naturalStrand,
+  readStrand,
+  reflectanceOfPigmented,
+  reflectanceOfWhite,
+  type Strand,
+} from '../hair';
+import { blendVol } from '../measure';
+import { apply, conditionOf, strandAfter, type Application, type Condition, type Mix } from '../process';
 import { reason, type Reason } from '../reason';
 import type { Line } from '../shades';
 import type { Case } from '../solve';
@@ -49,9 +48,8 @@ export function play(kase: Case, line: Line, formula: Formula): Played | null {
   const { naturalLevel, greyShare, porosity, diameter } = kase.zone;
   const start = naturalStrand(naturalLevel, { white: greyShare, porosity, diameter });
   const mix: Mix = { product: line.kind, shades, developerVol: blendVol(developer), ratio };
-  const application: Application = apply(mix, start);
-  const strandAt = (minute: number) =>
-    strandAfter(application, workedMinutes(mix, Math.min(minute, minutes)));
+  const application: Application = apply({ mix }, start);
+  const strandAt = (minute: number) => strandAfter(application, Math.min(minute, minutes));
   const goal = toneLab(kase.target.level, kase.target.tone);
   return {
     minutes,
@@ -61,7 +59,7 @@ export function play(kase: Case, line: Line, formula: Formula): Played | null {
       const pigmented = labOf(reflectanceOfPigmented(strand));
       const greyShows =
         strand.white > 0 && differenceOf(pigmented, labOf(reflectanceOfWhite(strand))) > GREY_SEEN;
-      const { level, tone } = readColour(greyShows ? pigmented : whole);
+      const { level, tone } = readStrand(strand, { whiteApart: greyShows });
       return {
         strand,
         level,

@@ -1,4 +1,6 @@
+export * from './dye';
 export * from './pigment';
+export * from './ladder';
 export * from './strand';
 export * from './zone';
 export * from './match';

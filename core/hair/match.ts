@@ -1,6 +1,7 @@
-import { differenceOf, labOf, levelOfLightness, type Lab } from '../colour';
-import { brownBlackOfLevel, NO_DYE, reflectanceOf, withNaturalWarmth, type Dye } from './pigment';
-import { naturalStrand, type Strand } from './strand';
+import { differenceOf, levelOfLightness, type Lab } from '../colour';
+import { NO_DYE, NO_WARMTH, type Dye } from './dye';
+import { brownBlackOfLevel } from './ladder';
+import { labOfStrand, naturalStrand, type Strand } from './strand';
 
 const { abs, hypot, max, min } = Math;
 
@@ -19,12 +20,18 @@ function strandWith([brownBlack, first, second]: Amounts, [a, b]: (typeof PAIRS)
     ...naturalStrand(7),
     brownBlack,
     grownBrownBlack: brownBlack,
-    dye: { ...NO_DYE, [a]: first, [b]: second },
+    layers: [
+      {
+        kind: 'permanent',
+        dye: { ...NO_DYE, [a]: first, [b]: second },
+        dyeOnWhite: { ...NO_DYE, [a]: first, [b]: second },
+        masks: NO_WARMTH,
+        fills: NO_WARMTH,
+        held: 0,
+      },
+    ],
   };
 }
-
-const colourOf = ({ brownBlack, dye }: Strand): Lab =>
-  labOf(reflectanceOf(withNaturalWarmth(brownBlack), dye));
 
 /** Solves a 3 × 3 system by Cramer's rule; null when it has no single answer. */
 function solve(m: readonly Amounts[], v: Amounts): Amounts | null {
@@ -55,11 +62,11 @@ function matchWith(wanted: Lab, pair: (typeof PAIRS)[number]): Strand | null {
   let amounts: Amounts = [brownBlackOfLevel(Math.max(1, levelOfLightness(wanted.l))), 0.02, 0.02];
   let stuck = 0;
   for (let round = 0; round < MOST_ROUNDS; round++) {
-    const here = colourOf(strandWith(amounts, pair));
+    const here = labOfStrand(strandWith(amounts, pair));
     const missing = missingTo(wanted, here);
     if (hypot(...missing) < SETTLED) break;
     const columns = amounts.map((_, i) => {
-      const moved = colourOf(strandWith(amounts.map((x, j) => (i === j ? x + STEP : x)) as Amounts, pair));
+      const moved = labOfStrand(strandWith(amounts.map((x, j) => (i === j ? x + STEP : x)) as Amounts, pair));
       return [(moved.l - here.l) / STEP, (moved.a - here.a) / STEP, (moved.b - here.b) / STEP];
     });
     const change = solve(
@@ -74,7 +81,7 @@ function matchWith(wanted: Lab, pair: (typeof PAIRS)[number]): Strand | null {
     if (amounts.some((x) => x === 0) && ++stuck > 3) return null;
   }
   const strand = strandWith(amounts, pair);
-  return differenceOf(colourOf(strand), wanted) <= NEAR_ENOUGH ? strand : null;
+  return differenceOf(labOfStrand(strand), wanted) <= NEAR_ENOUGH ? strand : null;
 }
 
 /**

@@ -1,7 +1,9 @@
 import fc from 'fast-check';
 import { chromaOf, differenceOf } from '../colour';
 import {
+  DYES,
   NO_DYE,
+  NO_WARMTH,
   exposureOf,
   labOfStrand,
   levelOfPigmented,
@@ -9,7 +11,10 @@ import {
   lightenedStrand,
   naturalStrand,
   pigmentOf,
+  readStrand,
+  reflectanceOfStrand,
   whiteHairLab,
+  type DyeLayer,
 } from '.';
 
 describe('the state of a strand', () => {
@@ -61,14 +66,65 @@ describe('the state of a strand', () => {
     expect(differenceOf(labOfStrand(naturalStrand(5, { white: 1 })), whiteHairLab())).toBeLessThan(0.01);
   });
 
-  it('hiding takes warmth away without darkening; dye always darkens', () => {
+  const layer = (change: Partial<DyeLayer>): DyeLayer => ({
+    kind: 'demi',
+    dye: NO_DYE,
+    dyeOnWhite: NO_DYE,
+    masks: NO_WARMTH,
+    fills: NO_WARMTH,
+    held: 0,
+    ...change,
+  });
+
+  it('masking takes warmth away without darkening; filling puts it back', () => {
     const warm = lightenedStrand(7);
     const { red, yellow } = pigmentOf(warm);
-    const hidden = { ...warm, dye: { ...NO_DYE, hidesRed: 0.5 * red, hidesYellow: 0.5 * yellow } };
-    expect(chromaOf(labOfStrand(hidden))).toBeLessThan(chromaOf(labOfStrand(warm)));
-    expect(labOfStrand(hidden).l).toBeGreaterThanOrEqual(labOfStrand(warm).l);
-    for (const name of ['brown', 'blue', 'red', 'directViolet', 'directGreen'] as const) {
-      expect(labOfStrand({ ...warm, dye: { ...NO_DYE, [name]: 0.3 } }).l).toBeLessThan(labOfStrand(warm).l);
-    }
+    const half = { red: red / 2, yellow: yellow / 2 };
+    const masked = { ...warm, layers: [layer({ masks: half })] };
+    expect(chromaOf(labOfStrand(masked))).toBeLessThan(chromaOf(labOfStrand(warm)));
+    expect(labOfStrand(masked).l).toBeGreaterThanOrEqual(labOfStrand(warm).l);
+    const back = { ...masked, layers: [...masked.layers, layer({ kind: 'filler', fills: half })] };
+    expect(differenceOf(labOfStrand(back), labOfStrand(warm))).toBeLessThan(0.01);
+  });
+
+  it('level leaves the tone of dye out and keeps its depth (L4)', () => {
+    const hair = naturalStrand(6);
+    const red = { ...hair, layers: [layer({ dye: { ...NO_DYE, red: 1.2, yellow: 0.4 } })] };
+    expect(labOfStrand(red).l).toBeLessThan(labOfStrand(hair).l - 4);
+    expect(levelOfStrand(red)).toBeCloseTo(levelOfStrand(hair), 6);
+    expect(readStrand(red).tone).not.toBe('neutral');
+    const deeper = { ...hair, layers: [layer({ dye: { ...NO_DYE, brown: 0.5 } })] };
+    expect(levelOfStrand(deeper)).toBeLessThan(5.2);
+  });
+
+  it('spots of a thin coat are mixed in by their fraction', () => {
+    const [pale, dark] = [lightenedStrand(9), naturalStrand(4)];
+    const mixed = { ...pale, spots: [{ fraction: 0.4, strand: dark }] };
+    const y = (strand: typeof pale) => reflectanceOfStrand(strand)[15];
+    expect(y(mixed)).toBeCloseTo(0.6 * y(pale) + 0.4 * y(dark), 9);
+  });
+
+  it('white, pigmented and missed hair alike: more dye never reflects more, at any wavelength', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...DYES),
+        fc.double({ min: 0, max: 2, noNaN: true }),
+        fc.double({ min: 0.01, max: 2, noNaN: true }),
+        fc.integer({ min: 1, max: 10 }),
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        (name, amount, more, level, white) => {
+          const dyed = (of: number) => {
+            const dye = { ...NO_DYE, [name]: of };
+            return reflectanceOfStrand({
+              ...naturalStrand(level, { white }),
+              layers: [layer({ dye, dyeOnWhite: dye })],
+            });
+          };
+          const [less, deeper] = [dyed(amount), dyed(amount + more)];
+          less.forEach((r, i) => expect(deeper[i]).toBeLessThanOrEqual(r));
+        },
+      ),
+      { numRuns: 60 },
+    );
   });
 });

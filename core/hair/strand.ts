@@ -1,38 +1,47 @@
-import { type Lab, type Light, type Spectrum, BANDS, labOf, levelOfLightness } from '../colour';
-import {
-  NO_DYE,
-  brownBlackOfLevel,
-  reflectanceOf,
-  WHITE_HAIR,
-  withNaturalWarmth,
-  type Dye,
-  type NaturalPigment,
-} from './pigment';
+import { type Lab, type Light, type Spectrum, type ToneFamily, BANDS, labOf, nameColour } from '../colour';
+import { DYES, NO_DYE, NO_WARMTH, loadOf, type Dye, type DyeLayer, type DyeName, type Warmth } from './dye';
+import { baredPigment, brownBlackOfLevel, levelWhere, naturalPigment } from './ladder';
+import { levelOfReflectance, reflectanceOf, WHITE_HAIR, type NaturalPigment } from './pigment';
 import type { Diameter, Porosity } from './zone';
 
 /**
- * The state of the hair in one zone. Plain data: a process takes one and returns another.
+ * The state of the hair in one place. Plain data: a process takes one and returns another.
  * Natural red and yellow are not stored: they follow from how much of the brown-black has been taken.
  */
 export interface Strand {
   /** Brown-black left, and as it grew; optical density. */
-  brownBlack: number;
-  grownBrownBlack: number;
-  /** Share 0–1 of white strands. */
-  white: number;
-  /** Artificial pigment in the pigmented and in the white strands. */
-  dye: Dye;
-  dyeOnWhite: Dye;
+  readonly brownBlack: number;
+  readonly grownBrownBlack: number;
+  /** Bared red and yellow against what is usual for the level: 1 usual, about a third creamy, above 1 bright (U5). */
+  readonly warmthKept: number;
+  /** Fraction 0–1 of white strands. */
+  readonly white: number;
+  /** How far the white strands resist dye, 0 ordinary to 1 glassy. */
+  readonly resistance: number;
+  /** Colourings, oldest first. */
+  readonly layers: readonly DyeLayer[];
   /** 0 closed to 1 wide open; low 0.25, normal 0.5, high 0.85. */
-  porosity: number;
-  diameter: Diameter;
-  /** 0 sound to 1 lost. */
-  damage: number;
-  /** Centimetres of the middle of the zone from the scalp, for its warmth. */
-  fromScalpCm: number;
+  readonly porosity: number;
+  readonly diameter: Diameter;
+  /** Strength that is lost, 0 sound to 1. */
+  readonly damage: number;
+  /** Water the hair can hold, 0 brittle to 1 over-soft; sound hair 0.75. */
+  readonly moisture: number;
+  /** Surface, 0 dull to 1 glossy. */
+  readonly surface: number;
+  /** Centimetres from the scalp, for its warmth. */
+  readonly fromScalpCm: number;
+  /** Hair in between that a thin coat missed, with the fraction 0–1 of the whole it is; none within it. */
+  readonly spots: readonly Spot[];
+}
+export interface Spot {
+  readonly fraction: number;
+  readonly strand: Strand;
 }
 
 export const POROSITY_OF: Record<Porosity, number> = { low: 0.25, normal: 0.5, high: 0.85 };
+/** Moisture and surface of sound hair. */
+export const SOUND = { moisture: 0.75, surface: 0.7 } as const;
 
 export function naturalStrand(
   level: number,
@@ -41,54 +50,30 @@ export function naturalStrand(
     porosity = 'normal',
     diameter = 'medium',
     fromScalpCm = 10,
-  }: { white?: number; porosity?: Porosity; diameter?: Diameter; fromScalpCm?: number } = {},
+    resistance = 0,
+  }: {
+    white?: number;
+    porosity?: Porosity;
+    diameter?: Diameter;
+    fromScalpCm?: number;
+    resistance?: number;
+  } = {},
 ): Strand {
   const brownBlack = brownBlackOfLevel(level);
   return {
     brownBlack,
     grownBrownBlack: brownBlack,
+    warmthKept: 1,
     white,
-    dye: NO_DYE,
-    dyeOnWhite: NO_DYE,
+    resistance,
+    layers: [],
     porosity: POROSITY_OF[porosity],
     diameter,
     damage: 0,
+    ...SOUND,
     fromScalpCm,
+    spots: [],
   };
-}
-
-/**
- * Red and yellow that show beside what is left of the brown-black in hair that has been lightened, darkest first.
- * Fitted by least squares to the level anchors and hues of 20, 24, 29, 34, 43, 52, 62, 73, 82 and 90° for levels 1 to
- * 10 at chromas of 5, 9, 14, 20, 27, 33, 37, 38, 34 and 28; below level 5 the hue stays a little warmer than asked.
- * Level 11 was fitted to chroma 20 at 92°; 12 is bare keratin with a trace of yellow.
- */
-const LIGHTENED: readonly NaturalPigment[] = [
-  { brownBlack: 4.08, red: 1.2, yellow: 0 },
-  { brownBlack: 3.02, red: 1.11, yellow: 0 },
-  { brownBlack: 2.2, red: 1.18, yellow: 0 },
-  { brownBlack: 1.557, red: 1.275, yellow: 0 },
-  { brownBlack: 1.084, red: 1.269, yellow: 0.353 },
-  { brownBlack: 0.751, red: 1.103, yellow: 0.792 },
-  { brownBlack: 0.548, red: 0.813, yellow: 1.049 },
-  { brownBlack: 0.434, red: 0.479, yellow: 1.049 },
-  { brownBlack: 0.325, red: 0.236, yellow: 0.782 },
-  { brownBlack: 0.181, red: 0.093, yellow: 0.532 },
-  { brownBlack: 0.052, red: 0.072, yellow: 0.33 },
-  { brownBlack: 0, red: 0, yellow: 0.1 },
-];
-
-/** Untouched brown-black at the same levels, so that both ways of being a level can be mixed. */
-const UNTOUCHED: readonly number[] = Array.from({ length: LIGHTENED.length }, (_, i) =>
-  i < LIGHTENED.length - 1 ? brownBlackOfLevel(i + 1) : 0,
-);
-const TOP = LIGHTENED.length;
-
-/** Value of a table that starts at level 1, at any level in between. */
-function between<T>(table: readonly T[], level: number, pick: (row: T) => number): number {
-  const at = Math.min(TOP - 1, Math.max(0, level - 1));
-  const i = Math.min(TOP - 2, Math.floor(at));
-  return pick(table[i]) + (at - i) * (pick(table[i + 1]) - pick(table[i]));
 }
 
 /** Levels over which the natural warmth comes out as hair lightens from where it grew: 63 %. Fitted to H2. */
@@ -99,27 +84,17 @@ const exposedAfter = (levels: number) => (levels <= 0 ? 0 : 1 - Math.exp(-levels
  * Pigment of hair that grew at one level and has been lightened to another. Untouched and lightened hair of the same
  * level are equally light, so the mixture of both is too: hair never darkens while it lightens.
  */
-function onTheWay(grownLevel: number, level: number): NaturalPigment {
+function onTheWay(grownLevel: number, level: number, warmthKept = 1): NaturalPigment {
   const exposed = exposedAfter(level - grownLevel);
-  const untouched = withNaturalWarmth(between(UNTOUCHED, level, (b) => b));
-  const mixed = (pick: (pigment: NaturalPigment) => number) =>
-    pick(untouched) + exposed * (between(LIGHTENED, level, pick) - pick(untouched));
-  return { brownBlack: mixed((p) => p.brownBlack), red: mixed((p) => p.red), yellow: mixed((p) => p.yellow) };
-}
-
-/** Halvings of the scale: to a millionth of a level. */
-const BISECTIONS = 24;
-
-/** The level at which a falling function of the level meets a value. */
-function levelWhere(value: number, at: (level: number) => number): number {
-  let low = 0;
-  let high = TOP;
-  for (let step = 0; step < BISECTIONS; step++) {
-    const middle = (low + high) / 2;
-    if (at(middle) > value) low = middle;
-    else high = middle;
-  }
-  return (low + high) / 2;
+  const untouched = naturalPigment(level);
+  if (exposed === 0) return untouched;
+  const bared = baredPigment(level);
+  const warm = (own: number, out: number) => own + exposed * warmthKept * (out - own);
+  return {
+    brownBlack: untouched.brownBlack + exposed * (bared.brownBlack - untouched.brownBlack),
+    red: warm(untouched.red, bared.red),
+    yellow: warm(untouched.yellow, bared.yellow),
+  };
 }
 
 type Grown = Pick<Strand, 'brownBlack' | 'grownBrownBlack'>;
@@ -128,21 +103,24 @@ const KEPT = 512;
 const grownLevels = new Map<number, number>();
 
 /** The level hair of so much brown-black grew at; a head has few of them and is asked often. */
-function grownLevelOf(grownBrownBlack: number): number {
+export function grownLevelOf({ grownBrownBlack }: Pick<Strand, 'grownBrownBlack'>): number {
   const kept = grownLevels.get(grownBrownBlack);
   if (kept !== undefined) return kept;
-  const level = levelWhere(grownBrownBlack, (one) => between(UNTOUCHED, one, (b) => b));
+  const level = levelWhere(grownBrownBlack, brownBlackOfLevel);
   if (grownLevels.size >= KEPT) grownLevels.clear();
   grownLevels.set(grownBrownBlack, level);
   return level;
 }
 
 /** The level a strand grew at, and the level its natural pigment alone has reached. */
-function levelsOf({ brownBlack, grownBrownBlack }: Grown): { grown: number; reached: number } {
-  const grown = grownLevelOf(grownBrownBlack);
-  if (brownBlack >= grownBrownBlack) return { grown, reached: grown };
-  return { grown, reached: levelWhere(brownBlack, (level) => onTheWay(grown, level).brownBlack) };
+function levelsOf(strand: Grown): { grown: number; reached: number } {
+  const grown = grownLevelOf(strand);
+  if (strand.brownBlack >= strand.grownBrownBlack) return { grown, reached: grown };
+  return { grown, reached: levelWhere(strand.brownBlack, (level) => onTheWay(grown, level).brownBlack) };
 }
+
+/** The level that the natural pigment of a strand has reached by its brown-black, 1 to 12. */
+export const reachedLevelOf = (strand: Grown): number => levelsOf(strand).reached;
 
 /** How far the natural warmth has been laid bare, 0 untouched to 1. */
 export function exposureOf(strand: Grown): number {
@@ -150,36 +128,112 @@ export function exposureOf(strand: Grown): number {
   return exposedAfter(reached - grown);
 }
 
-export function pigmentOf(strand: Grown): NaturalPigment {
-  if (strand.brownBlack >= strand.grownBrownBlack) return withNaturalWarmth(strand.brownBlack);
+/** Natural pigment of a strand, masks and dyes apart. */
+export function pigmentOf(strand: Grown & Pick<Strand, 'warmthKept'>): NaturalPigment {
   const { grown, reached } = levelsOf(strand);
-  return { ...onTheWay(grown, reached), brownBlack: strand.brownBlack };
+  return { ...onTheWay(grown, reached, strand.warmthKept), brownBlack: strand.brownBlack };
 }
 
 /** The warmth that shows beside a level reached, fully bared: what a filler puts back (F6). */
-export const warmthOfLevel = (level: number) => onTheWay(level - 6, level);
+export const warmthOfLevel = (level: number): Warmth => baredPigment(level);
 
-/** Hair lightened until its natural pigment is at this level, from dark: what a toner is made for. */
-export function lightenedStrand(level: number, from = 1.5): Strand {
+/**
+ * Hair lightened until its natural pigment is at a level: what a toner is made for. `warmthKept` is 1 for the usual
+ * yellow, about a third for creamy, above 1 for bright (U5).
+ */
+export function lightenedStrand(level: number, from = 1.5, warmthKept = 1): Strand {
   const grown = naturalStrand(Math.min(from, level));
-  return { ...grown, brownBlack: onTheWay(Math.min(from, level), level).brownBlack };
+  return { ...grown, brownBlack: onTheWay(Math.min(from, level), level).brownBlack, warmthKept };
+}
+
+/** All dye of the layers together, in the pigmented or in the white strands. */
+export function dyeOf({ layers }: Pick<Strand, 'layers'>, where: 'dye' | 'dyeOnWhite' = 'dye'): Dye {
+  if (layers.length === 0) return NO_DYE;
+  if (layers.length === 1) return layers[0][where];
+  const sum = { ...NO_DYE } as Record<DyeName, number>;
+  for (const layer of layers) for (const name of DYES) sum[name] += layer[where][name];
+  return sum;
+}
+export const dyeLoadOf = (strand: Pick<Strand, 'layers'>): number => loadOf(dyeOf(strand));
+
+function warmthIn({ layers }: Pick<Strand, 'layers'>, what: 'masks' | 'fills'): Warmth {
+  if (layers.length === 0) return NO_WARMTH;
+  let [red, yellow] = [0, 0];
+  for (const layer of layers) {
+    red += layer[what].red;
+    yellow += layer[what].yellow;
+  }
+  return { red, yellow };
+}
+
+/** Natural pigment as it shows: what fillers put back added, what colour cancels taken off. */
+export function shownPigment(strand: Strand): NaturalPigment {
+  const pigment = pigmentOf(strand);
+  if (strand.layers.length === 0) return pigment;
+  const masks = warmthIn(strand, 'masks');
+  const fills = warmthIn(strand, 'fills');
+  return {
+    brownBlack: pigment.brownBlack,
+    red: Math.max(0, pigment.red + fills.red - masks.red),
+    yellow: Math.max(0, pigment.yellow + fills.yellow - masks.yellow),
+  };
+}
+
+/** Adds the spots a thin coat left, each with its fraction of the whole. */
+function withSpots(strand: Strand, own: Spectrum, of: (strand: Strand) => Spectrum): Spectrum {
+  if (strand.spots.length === 0) return own;
+  const missed = strand.spots.reduce((sum, { fraction }) => sum + fraction, 0);
+  for (let i = 0; i < BANDS; i++) own[i] *= 1 - missed;
+  for (const spot of strand.spots) {
+    const other = of(spot.strand);
+    for (let i = 0; i < BANDS; i++) own[i] += spot.fraction * other[i];
+  }
+  return own;
 }
 
 /** Pigmented strands alone, the white strands alone, and all of it as the eye mixes them. */
 export const reflectanceOfPigmented = (strand: Strand): Spectrum =>
-  reflectanceOf(pigmentOf(strand), strand.dye);
-export const reflectanceOfWhite = (strand: Strand): Spectrum => reflectanceOf(WHITE_HAIR, strand.dyeOnWhite);
-export function reflectanceOfStrand(strand: Strand): Spectrum {
-  const all = reflectanceOfPigmented(strand);
+  withSpots(strand, reflectanceOf(shownPigment(strand), dyeOf(strand)), reflectanceOfPigmented);
+export const reflectanceOfWhite = (strand: Strand): Spectrum =>
+  withSpots(strand, reflectanceOf(WHITE_HAIR, dyeOf(strand, 'dyeOnWhite')), reflectanceOfWhite);
+
+const blendWhite = (strand: Strand, all: Spectrum, white: () => Spectrum): Spectrum => {
   if (strand.white <= 0) return all;
-  const white = reflectanceOfWhite(strand);
-  for (let i = 0; i < BANDS; i++) all[i] += strand.white * (white[i] - all[i]);
+  const other = white();
+  for (let i = 0; i < BANDS; i++) all[i] += strand.white * (other[i] - all[i]);
   return all;
-}
+};
+export const reflectanceOfStrand = (strand: Strand): Spectrum =>
+  blendWhite(strand, reflectanceOfPigmented(strand), () => reflectanceOfWhite(strand));
 
 export const labOfStrand = (strand: Strand, light: Light = 'daylight'): Lab =>
   labOf(reflectanceOfStrand(strand), light);
-export const levelOfStrand = (strand: Strand): number => levelOfLightness(labOfStrand(strand).l);
+
+/** Tone is taken out of dye by leaving only its depth (L4). */
+export const depthAlone = (dye: Dye): Dye => ({ ...NO_DYE, brown: dye.brown });
+const toneless = (strand: Strand): Spectrum =>
+  withSpots(strand, reflectanceOf(shownPigment(strand), depthAlone(dyeOf(strand))), toneless);
+const tonelessWhite = (strand: Strand): Spectrum =>
+  withSpots(strand, reflectanceOf(WHITE_HAIR, depthAlone(dyeOf(strand, 'dyeOnWhite'))), tonelessWhite);
+
+/** Level of the whole, white strands included: lightness with the tone of its dye taken out (L4). */
+export const levelOfStrand = (strand: Strand): number =>
+  levelOfReflectance(blendWhite(strand, toneless(strand), () => tonelessWhite(strand)));
 /** Level of the pigmented strands alone, as natural level is read (L3). */
-export const levelOfPigmented = (strand: Strand): number =>
-  levelOfLightness(labOf(reflectanceOfPigmented(strand)).l);
+export const levelOfPigmented = (strand: Strand): number => levelOfReflectance(toneless(strand));
+/** Level the natural pigment alone has reached, whatever lies over it. */
+export const levelOfNaturalPigment = (strand: Strand): number =>
+  levelOfReflectance(reflectanceOf(pigmentOf(strand)));
+
+/** What the eye reads off hair: level with the tone taken out, and the tone that is left; white strands apart or not. */
+export interface HairReading {
+  level: number;
+  tone: ToneFamily;
+  /** 0 neutral, 1 a plain full tone. */
+  strength: number;
+}
+export function readStrand(strand: Strand, { whiteApart = false } = {}): HairReading {
+  const level = whiteApart ? levelOfPigmented(strand) : levelOfStrand(strand);
+  const lab = whiteApart ? labOf(reflectanceOfPigmented(strand)) : labOfStrand(strand);
+  return { level, ...nameColour(lab, level) };
+}

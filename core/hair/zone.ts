@@ -1,7 +1,7 @@
 import { z } from 'zod';
 
 export const POROSITIES = ['low', 'normal', 'high'] as const;
-export const DIAMETERS = ['fine', 'medium', 'coarse'] as const;
+export const DIAMETERS = ['veryFine', 'fine', 'medium', 'coarse'] as const;
 export const DENSITIES = ['sparse', 'medium', 'dense'] as const;
 export const SERVICES = ['retouch', 'shortAllOver', 'shoulderAllOver', 'longAllOver'] as const;
 

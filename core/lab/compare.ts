@@ -1,48 +1,61 @@
 import { reason, type Reason } from '../reason';
+import type { PastLayer } from '../process';
 import { momentOf } from './play';
-import { LAB_ZONES, type LabState, type LabZone, type Side } from './setup';
+import { LAB_ZONES, type LabCoat, type LabState, type LabZone, type Side } from './setup';
 
-/** Settings that are compared one by one, in the order they matter. */
-const PLAIN = [
-  'natural',
-  'white',
-  'porosity',
-  'endsPorosity',
-  'diameter',
-  'history',
-  'historyLevel',
-  'historyAtRoot',
-  'product',
-  'vol',
-  'ratio',
-  'rinseAt',
-  'heat',
-] as const;
-type Plain = (typeof PLAIN)[number];
+/** Settings of the hair and of a coat that are compared one by one, in the order they matter. */
+const OF_HAIR = ['natural', 'white', 'resistant', 'porosity', 'endsPorosity', 'diameter'] as const;
+const OF_COAT = ['product', 'vol', 'ratio', 'thinned', 'amount', 'wet', 'conditioner', 'heat'] as const;
+
+type Value = string | number | boolean;
+
+/** A layer of history in one line, for telling two histories apart: codes, worded by the interface. */
+export const pastName = (layer: PastLayer): string => {
+  switch (layer.kind) {
+    case 'lightened':
+      return `lightened ${layer.level}${layer.yellow && layer.yellow !== 'usual' ? ` ${layer.yellow}` : ''}`;
+    case 'direct':
+      return `direct ${layer.dye}`;
+    case 'treated':
+      return `treated ${layer.treatment}`;
+    default:
+      return `${layer.kind} ${layer.level} ${layer.tone.primary}`;
+  }
+};
 
 /** What is set differently on B: `{ setting, a, b }`, shades and starts written out. */
 export function settingsChanged({ a, b }: Pick<LabState, 'a' | 'b'>): Reason[] {
   const changed: Reason[] = [];
-  const add = (setting: string, was: string | number | boolean, is: string | number | boolean) => {
-    if (was !== is) changed.push(reason(`lab.changed.${setting}`, undefined, { a: was, b: is }));
+  const add = (setting: string, was: Value, is: Value, more: Reason['params'] = {}) => {
+    if (was !== is) changed.push(reason(`lab.changed.${setting}`, undefined, { a: was, b: is, ...more }));
   };
-  const matters = (side: Side, setting: Plain) =>
-    !(setting === 'historyLevel' || setting === 'historyAtRoot') || side.history !== 'untouched';
-  for (const setting of PLAIN)
-    if (matters(a, setting) || matters(b, setting)) add(setting, a[setting], b[setting]);
-  const bowl = ({ shades }: Side) =>
+  for (const setting of OF_HAIR) add(setting, a[setting], b[setting]);
+  const past = ({ past: layers }: Side) => layers.map(pastName).join(', ');
+  if (JSON.stringify(a.past) !== JSON.stringify(b.past))
+    changed.push(reason('lab.changed.past', undefined, { a: past(a), b: past(b) }));
+  if (a.past.length > 0 || b.past.length > 0) add('pastAtRoot', a.pastAtRoot, b.pastAtRoot);
+  add('coats', a.coats.length, b.coats.length);
+  const bowl = ({ shades }: LabCoat) =>
     shades.map(({ label, parts }) => (parts === 1 ? label : `${parts} × ${label}`)).join(' + ') || '–';
-  add('shades', bowl(a), bowl(b));
-  if (a.product === 'direct' || b.product === 'direct') add('vivid', a.vivid, b.vivid);
-  if (a.product === 'filler' || b.product === 'filler') add('fillsLevel', a.fillsLevel, b.fillsLevel);
-  const start = (side: Side, zone: LabZone) => side.starts[zone] ?? '–';
-  for (const zone of LAB_ZONES) add(`start.${zone}`, start(a, zone), start(b, zone));
+  const start = (coat: LabCoat, zone: LabZone) => coat.starts[zone] ?? '–';
+  a.coats.forEach((one, i) => {
+    const other = b.coats[i];
+    if (!other) return;
+    for (const setting of OF_COAT) add(setting, one[setting], other[setting]);
+    add('rinseAt', one.rinseAt ?? '–', other.rinseAt ?? '–');
+    add('shades', bowl(one), bowl(other));
+    if (one.product === 'direct' || other.product === 'direct') add('vivid', one.vivid, other.vivid);
+    if (one.product === 'filler' || other.product === 'filler')
+      add('fillsLevel', one.fillsLevel, other.fillsLevel);
+    for (const zone of LAB_ZONES) add(`start.${zone}`, start(one, zone), start(other, zone));
+  });
   return changed;
 }
 
 /** Half a level is what is read; less is not worth a word. */
 const TELLING_LEVELS = 0.3;
 const TELLING_DAMAGE = 0.05;
+const TELLING_MISSED = 0.1;
 
 /** What that did, at the minute looked at: per zone where the two sides differ to the eye or in condition. */
 export function outcomesChanged(state: LabState): Reason[] {
@@ -50,25 +63,17 @@ export function outcomesChanged(state: LabState): Reason[] {
   return LAB_ZONES.flatMap((zone) => {
     const [was, is] = [a.zones[zone], b.zones[zone]];
     const found: Reason[] = [];
+    const say = (code: string, params: Reason['params']) =>
+      found.push(reason(`lab.outcome.${code}`, undefined, { zone, ...params }));
     const levels = Math.round((is.level - was.level) * 10) / 10;
-    if (Math.abs(levels) >= TELLING_LEVELS) {
-      found.push(
-        reason(`lab.outcome.${levels > 0 ? 'lighter' : 'deeper'}`, undefined, {
-          zone,
-          levels: Math.abs(levels),
-        }),
-      );
-    }
-    if (was.tone !== is.tone)
-      found.push(reason('lab.outcome.tone', undefined, { zone, a: was.tone, b: is.tone }));
-    if (Math.abs(is.damage - was.damage) >= TELLING_DAMAGE) {
-      found.push(
-        reason(`lab.outcome.${is.damage > was.damage ? 'moreDamage' : 'lessDamage'}`, undefined, {
-          zone,
-          share: Math.abs(is.damage - was.damage),
-        }),
-      );
-    }
+    if (Math.abs(levels) >= TELLING_LEVELS)
+      say(levels > 0 ? 'lighter' : 'deeper', { levels: Math.abs(levels) });
+    if (was.tone !== is.tone) say('tone', { a: was.tone, b: is.tone });
+    if (Math.abs(is.damage - was.damage) >= TELLING_DAMAGE)
+      say(is.damage > was.damage ? 'moreDamage' : 'lessDamage', { share: Math.abs(is.damage - was.damage) });
+    if (was.stretch !== is.stretch) say('stretch', { a: was.stretch, b: is.stretch });
+    if (Math.abs(is.missed - was.missed) >= TELLING_MISSED)
+      say('missed', { a: Math.round(was.missed * 100) / 100, b: Math.round(is.missed * 100) / 100 });
     return found;
   });
 }

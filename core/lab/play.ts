@@ -1,28 +1,23 @@
-import { labOf, levelOfLightness, readColour, type Light, type ToneFamily } from '../colour';
+import type { Light, ToneFamily } from '../colour';
+import { levelOfNaturalPigment, levelOfStrand, naturalStrand, readStrand, type Strand } from '../hair';
 import {
-  NO_DYE,
-  brownBlackOfLevel,
-  labOfStrand,
-  levelOfStrand,
-  lightenedStrand,
-  naturalStrand,
-  pigmentOf,
-  reflectanceOf,
-  type Strand,
-} from '../hair';
-import {
+  LEVELS_IN_ONE_VISIT,
   VIVID_LOAD,
   conditionOf,
+  stretchTest,
+  withPast,
   zoneAt,
   type Condition,
   type Mix,
   type ProductKind,
+  type Stretch,
+  type ZoneEvent,
   type ZonePlan,
 } from '../process';
 import { readLabel, shippedLine, type Line, type ShadePart } from '../shades';
 import { strandLook, type TressLook } from '../tress';
 import { balanceOf, underlayAt, type Balance, type Underlay } from '../theory';
-import { LAB_ZONES, type LabZone, type Side } from './setup';
+import { LAB_MINUTES, LAB_ZONES, type LabCoat, type LabZone, type Side } from './setup';
 
 /** Where each zone lies along the lock, and how far its middle is from the scalp, cm. */
 export const ZONE_AT: Record<LabZone, { from: number; to: number; fromScalpCm: number }> = {
@@ -30,6 +25,7 @@ export const ZONE_AT: Record<LabZone, { from: number; to: number; fromScalpCm: n
   mids: { from: 0.2, to: 0.75, fromScalpCm: 12 },
   ends: { from: 0.75, to: 1, fromScalpCm: 26 },
 };
+const HEAT_MINUTES = 5;
 
 /** The line a product takes its shades from; products without shades have none. */
 export function lineFor(product: ProductKind): Line | null {
@@ -39,65 +35,70 @@ export function lineFor(product: ProductKind): Line | null {
   return null;
 }
 
-export const shadePartsOf = (side: Side): ShadePart[] => {
-  const line = lineFor(side.product);
+/** Products that are used without a developer of a strength. */
+export const WITHOUT_DEVELOPER: readonly ProductKind[] = ['direct', 'filler', 'remover'];
+
+export const shadePartsOf = (coat: LabCoat): ShadePart[] => {
+  const line = lineFor(coat.product);
   if (!line) return [];
-  return side.shades.flatMap(({ label, parts }) => {
+  return coat.shades.flatMap(({ label, parts }) => {
     const reading = readLabel(line, label);
     return reading.ok ? [{ shade: reading.shade, parts }] : [];
   });
 };
 
-export function mixOfSide(side: Side): Mix {
-  const withoutDeveloper =
-    side.product === 'direct' || side.product === 'filler' || side.product === 'remover';
-  return {
-    product: side.product,
-    shades: shadePartsOf(side),
-    vivid: { [side.vivid]: VIVID_LOAD },
-    fillsLevel: side.fillsLevel,
-    developerVol: withoutDeveloper ? 0 : side.vol,
-    ratio: side.ratio,
-  };
-}
+export const mixOfCoat = (coat: LabCoat): Mix => ({
+  product: coat.product,
+  shades: shadePartsOf(coat),
+  vivid: { [coat.vivid]: VIVID_LOAD },
+  fillsLevel: coat.fillsLevel,
+  developerVol: WITHOUT_DEVELOPER.includes(coat.product) ? 0 : coat.vol,
+  ratio: coat.ratio,
+  thinned: coat.thinned,
+  conditioner: coat.conditioner,
+});
 
-/** Brown dye that brings hair down to a level, as years of colour have. */
-function colouredTo(level: number, strand: Strand): Strand {
-  const missing = Math.max(0, brownBlackOfLevel(level) - strand.brownBlack);
-  return {
-    ...strand,
-    dye: { ...NO_DYE, brown: missing },
-    dyeOnWhite: { ...NO_DYE, brown: brownBlackOfLevel(level) },
-  };
-}
+/** Starting hair is asked for at every frame; a side is never changed once made. */
+const startsKept = new WeakMap<Side, Map<LabZone, ZonePlan>>();
 
-/** A zone as it comes in: grown, and with its history. */
+/** A zone as it comes in: grown, and with its history laid down. */
 export function startOf(side: Side, zone: LabZone): Strand {
   const grown = naturalStrand(side.natural, {
     white: side.white,
+    resistance: side.resistant ? 1 : 0,
     porosity: zone === 'ends' ? side.endsPorosity : side.porosity,
     diameter: side.diameter,
     fromScalpCm: ZONE_AT[zone].fromScalpCm,
   });
-  const touched = side.history !== 'untouched' && (zone !== 'root' || side.historyAtRoot);
-  if (!touched) return grown;
-  if (side.history === 'coloured') return colouredTo(side.historyLevel, grown);
-  const { brownBlack } = lightenedStrand(Math.max(side.natural, side.historyLevel), side.natural);
-  return { ...grown, brownBlack: Math.min(grown.brownBlack, brownBlack), damage: 0.2 };
+  return zone === 'root' && !side.pastAtRoot ? grown : withPast(grown, side.past);
+}
+
+function eventsOf(coat: LabCoat, zone: LabZone): ZoneEvent[] {
+  const at = coat.starts[zone];
+  const end = coat.rinseAt ?? Infinity;
+  if (at === null || at >= end) return [];
+  const { wet, amount, heat } = coat;
+  const events: ZoneEvent[] = [{ at, do: 'apply', coat: { mix: mixOfCoat(coat), wet, amount } }];
+  const last = coat.rinseAt ?? LAB_MINUTES;
+  if (heat === 'whole' || heat === 'first') events.push({ at, do: 'heat', on: true });
+  if (heat === 'first') events.push({ at: Math.min(last, at + HEAT_MINUTES), do: 'heat', on: false });
+  if (heat === 'last') events.push({ at: Math.max(at, last - HEAT_MINUTES), do: 'heat', on: true });
+  if (coat.rinseAt !== null) {
+    events.push({ at: coat.rinseAt, do: 'rinse' });
+    if (heat !== 'none') events.push({ at: coat.rinseAt, do: 'heat', on: false });
+  }
+  return events;
 }
 
 export function planOf(side: Side, zone: LabZone): ZonePlan {
-  const at = side.starts[zone];
-  const start = startOf(side, zone);
-  if (at === null || at >= side.rinseAt) return { start, events: [] };
-  return {
-    start,
-    events: [
-      { at, do: 'apply', mix: mixOfSide(side) },
-      ...(side.heat ? [{ at, do: 'heat', on: true } as const] : []),
-      { at: side.rinseAt, do: 'rinse' },
-    ],
+  const kept = startsKept.get(side) ?? new Map<LabZone, ZonePlan>();
+  startsKept.set(side, kept);
+  const plan = kept.get(zone) ?? {
+    start: startOf(side, zone),
+    events: side.coats.flatMap((coat) => eventsOf(coat, zone)),
   };
+  kept.set(zone, plan);
+  return plan;
 }
 
 /** What can be read off a zone at a minute. */
@@ -107,28 +108,43 @@ export interface ZoneReading {
   /** The pigment that shows at the level the natural pigment has reached. */
   underlay: Underlay;
   condition: Condition;
+  /** What a wet strand of it does when it is stretched (C1). */
+  stretch: Stretch;
+  /** Levels that lightener may move it in one visit (C4). */
+  bears: number;
   damage: number;
+  /** Fraction 0–1 of the hair that a thin coat missed. */
+  missed: number;
   lying: boolean;
 }
 
 export function readingOf(strand: Strand, lying: boolean): ZoneReading {
-  const { level, tone } = readColour(labOfStrand(strand));
-  const reached = levelOfLightness(labOf(reflectanceOf(pigmentOf(strand))).l);
+  const { level, tone } = readStrand(strand);
+  const reached = levelOfNaturalPigment(strand);
+  const condition = conditionOf(strand);
   return {
     level,
     tone,
     underlay: underlayAt(Math.min(10, Math.max(1, Math.round(reached * 2) / 2)), { underlay: 'fine' }),
-    condition: conditionOf(strand),
+    condition,
+    stretch: stretchTest(strand).outcome,
+    bears: LEVELS_IN_ONE_VISIT[condition],
     damage: strand.damage,
+    missed: strand.spots.reduce((sum, { fraction }) => sum + fraction, 0),
     lying,
   };
 }
 
+/** The beam of one coat, on the level that the mids have reached; null for products without shades. */
+export interface CoatBalance {
+  balance: Balance;
+  levelReached: number;
+  shades: ShadePart[];
+}
 export interface SideMoment {
   look: TressLook;
   zones: Record<LabZone, ZoneReading>;
-  balance: Balance;
-  levelReached: number;
+  balance: CoatBalance | null;
 }
 
 const byZone = <T>(make: (zone: LabZone) => T): Record<LabZone, T> => ({
@@ -140,8 +156,9 @@ const byZone = <T>(make: (zone: LabZone) => T): Record<LabZone, T> => ({
 /** One side at a minute, in a light: the picture and what is read from it. */
 export function momentOf(side: Side, minute: number, light: Light, seed: number): SideMoment {
   const moments = byZone((zone) => zoneAt(planOf(side, zone), minute));
-  const mids = moments.mids.strand;
-  const reached = Math.min(10, Math.max(1, levelOfLightness(labOf(reflectanceOf(pigmentOf(mids))).l)));
+  const levelReached = Math.min(10, Math.max(1, levelOfNaturalPigment(moments.mids.strand)));
+  // The coat that gives the tone is the last one with shades.
+  const shades = side.coats.map(shadePartsOf).findLast((parts) => parts.length > 0);
   return {
     look: strandLook(
       LAB_ZONES.map((zone) => ({
@@ -154,8 +171,7 @@ export function momentOf(side: Side, minute: number, light: Light, seed: number)
       seed,
     ),
     zones: byZone((zone) => readingOf(moments[zone].strand, moments[zone].lying !== null)),
-    balance: balanceOf(reached, shadePartsOf(side)),
-    levelReached: reached,
+    balance: shades ? { balance: balanceOf(levelReached, shades), levelReached, shades } : null,
   };
 }
 
@@ -172,5 +188,6 @@ export function levelsOver(
   });
 }
 
-/** The zone when a mix has had the time it was given, whatever the slider says. */
-export const finishedStrand = (side: Side, zone: LabZone): Strand => zoneAt(planOf(side, zone), 90).strand;
+/** The zone when everything has had the time it was given, whatever the slider says. */
+export const finishedStrand = (side: Side, zone: LabZone): Strand =>
+  zoneAt(planOf(side, zone), LAB_MINUTES).strand;

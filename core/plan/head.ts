@@ -52,6 +52,8 @@ export const zoneOfHeadSchema = z
     history: historySchema,
     /** 0 sound to 1 lost; what the stretch test shows comes from it. */
     damage: z.number().min(0).max(1),
+    /** Water the hair holds, 0 brittle to 1 over-soft; by the damage when left out. */
+    moisture: z.number().min(0).max(1).optional(),
   })
   .strict();
 export type ZoneOfHead = z.infer<typeof zoneOfHeadSchema>;

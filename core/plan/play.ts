@@ -1,5 +1,5 @@
-import { differenceOf, labOf, readColour, type Lab, type Light, type ToneFamily } from '../colour';
-import { labOfStrand, reflectanceOfPigmented, reflectanceOfWhite, type Strand } from '../hair';
+import { differenceOf, labOf, type Lab, type Light, type ToneFamily } from '../colour';
+import { labOfStrand, readStrand, reflectanceOfPigmented, reflectanceOfWhite, type Strand } from '../hair';
 import {
   conditionOf,
   zoneAt,
@@ -55,7 +55,7 @@ export function zonePlanOf(
     const end = step.start + step.minutes;
     return [
       { at: step.start, do: 'heat', on: step.warmth },
-      { at: step.start, do: 'apply', mix, wet: step.wet },
+      { at: step.start, do: 'apply', coat: { mix, wet: step.wet } },
       { at: end, do: 'rinse' },
     ];
   });
@@ -85,7 +85,7 @@ export function outcomeOf(part: Part, strand: Strand, start: Strand): PartOutcom
   const pigmented = labOf(reflectanceOfPigmented(strand));
   const greyShows =
     strand.white > 0 && differenceOf(pigmented, labOf(reflectanceOfWhite(strand))) > GREY_SEEN;
-  const { level, tone } = readColour(greyShows ? pigmented : whole);
+  const { level, tone } = readStrand(strand, { whiteApart: greyShows });
   const goal = part.target ? targetLab(part.target) : labOfStrand(start);
   return {
     part,

@@ -33,8 +33,8 @@ export function showsIn({ head, facts }: Pick<ServiceCase, 'head' | 'facts'>, te
       return [reason(facts.metallicSalts ? 'reveal.strand.heats' : 'reveal.strand.sound', 'C3')];
     case 'elasticity':
       return head.zones.map(({ zone }) => {
-        const { stretches, returns } = stretchTest(strandOfZone(head, zone));
-        return reason('reveal.elasticity', 'C1', {
+        const { outcome, stretches, returns } = stretchTest(strandOfZone(head, zone));
+        return reason(`reveal.elasticity.${outcome}`, 'C1', {
           zone,
           stretches: percent(stretches),
           returns: percent(returns),

@@ -1,4 +1,4 @@
-import { conditionOf } from '../process';
+import { conditionOf, isGivingWay } from '../process';
 import type { TressLook } from '../tress';
 import type { HeadZone } from './head';
 import { playPlan, type LineOf } from './play';
@@ -52,7 +52,7 @@ export function showPlay(
         shine: short(shine),
         covered: whole.flatMap((part) => (played.momentOf(part, minute).lying ? [part.zone] : [])),
         failing: whole.flatMap((part) =>
-          conditionOf(played.momentOf(part, minute).strand) === 'failed' ? [part.zone] : [],
+          isGivingWay(conditionOf(played.momentOf(part, minute).strand)) ? [part.zone] : [],
         ),
       };
     }),

@@ -1,59 +1,29 @@
-import { levelOfLightness } from '../colour';
-import {
-  NO_DYE,
-  brownBlackOfLevel,
-  labOfStrand,
-  levelOfPigmented,
-  lightenedStrand,
-  naturalStrand,
-  type Strand,
-} from '../hair';
-import { apply, combine, shadeLoad, strandAfter } from '../process';
-import { VIVID_MINUTES, vividMix } from './target';
-import { fromScalpCm, zoneOf, type Head, type HeadZone, type History } from './head';
+import { POROSITY_OF, SOUND, naturalStrand, type Strand } from '../hair';
+import { conditionOf, withPast, type Condition, type PastLayer } from '../process';
+import { fromScalpCm, zoneOf, type Head, type HeadZone, type History, type ZoneOfHead } from './head';
 
-/** Brown dye at which the pigmented strands read as the level; bisection, since level falls as brown rises. */
-function withBrownTo(level: number, strand: Strand): Strand {
-  let low = 0;
-  let high = 12;
-  const brown = (amount: number): Strand => ({ ...strand, dye: { ...strand.dye, brown: amount } });
-  if (levelOfPigmented(strand) <= level) return strand;
-  for (let step = 0; step < 30; step++) {
-    const middle = (low + high) / 2;
-    if (levelOfPigmented(brown(middle)) > level) low = middle;
-    else high = middle;
+/** What was done to a zone, as the layers it was laid down in. */
+function pastOf(history: History): PastLayer[] {
+  switch (history.kind) {
+    case 'untouched':
+      return [];
+    case 'coloured':
+      return [{ ...history, kind: 'permanent' }];
+    case 'lightened':
+      return [history];
+    case 'vivid':
+      return [
+        { kind: 'lightened', level: history.level },
+        { kind: 'direct', dye: history.dye, faded: history.faded },
+      ];
   }
-  return brown(low);
-}
-
-/** How far past its level hair has to be lifted for colour of that level and tone to lie on it, at most. */
-const LIFTED_PAST = 2;
-
-function coloured(
-  grown: Strand,
-  natural: number,
-  { level, tone, faded }: Extract<History, { kind: 'coloured' }>,
-): Strand {
-  const load = shadeLoad(level, tone);
-  const holds = 1 - faded;
-  const lighter = level > natural;
-  const dye = combine(load.base, load.tone, lighter ? holds : 0, holds);
-  const onWhite = { ...combine(NO_DYE, load.tone, 0, holds), brown: brownBlackOfLevel(level) * holds };
-  const dyed: Strand = { ...grown, dye, dyeOnWhite: onWhite };
-  if (!lighter) return withBrownTo(level, dyed);
-  // Colour that is lighter than the hair grew was lifted on the way, far enough for its tone to lie on it.
-  for (let past = 0; past <= LIFTED_PAST; past += 0.25) {
-    const lifted = { ...dyed, brownBlack: lightenedStrand(level + past, natural).brownBlack };
-    if (levelOfPigmented(lifted) >= level) return withBrownTo(level, lifted);
-  }
-  return { ...dyed, brownBlack: lightenedStrand(level + LIFTED_PAST, natural).brownBlack };
 }
 
 const known = new WeakMap<Head, Map<HeadZone, Strand>>();
 
 /** The strand of a zone as it comes in, grown and with its history. @throws RangeError when the head lacks the zone. */
 export function strandOfZone(head: Head, zone: HeadZone): Strand {
-  // A head is never changed once made, and asking it costs two bisections: what was found is kept with it.
+  // A head is never changed once made, and laying its history down takes some work: what was found is kept with it.
   const kept = known.get(head) ?? new Map<HeadZone, Strand>();
   known.set(head, kept);
   const strand = kept.get(zone) ?? comesIn(head, zone);
@@ -61,36 +31,29 @@ export function strandOfZone(head: Head, zone: HeadZone): Strand {
   return strand;
 }
 
+/** Hair that has lost strength holds less water as well, where nothing else is said of it. */
+const moistureOf = ({ damage, moisture }: Pick<ZoneOfHead, 'damage' | 'moisture'>) =>
+  moisture ?? SOUND.moisture * (1 - damage / 2);
+
+/** What a stretch test would say of a zone as it comes in (C1). */
+export const conditionOfZone = (zone: Pick<ZoneOfHead, 'damage' | 'moisture'>): Condition =>
+  conditionOf({ damage: zone.damage, moisture: moistureOf(zone) });
+
 function comesIn(head: Head, zone: HeadZone): Strand {
   const found = zoneOf(head, zone);
   if (!found) throw new RangeError(`the head has no zone ${zone}`);
   const { naturalLevel, greyShare, porosity, history, damage } = found;
-  const grown: Strand = {
-    ...naturalStrand(naturalLevel, {
-      white: greyShare,
-      porosity,
-      diameter: head.diameter,
-      fromScalpCm: fromScalpCm(head, zone),
-    }),
-    damage,
-  };
-  if (history.kind === 'untouched') return grown;
-  if (history.kind === 'coloured') return coloured(grown, naturalLevel, history);
-  const level = Math.max(naturalLevel, history.level);
-  const bared: Strand = {
-    ...grown,
-    brownBlack: Math.min(grown.brownBlack, lightenedStrand(level, naturalLevel).brownBlack),
-  };
-  if (history.kind === 'lightened') return bared;
-  const worn = strandAfter(apply(vividMix(history.dye), bared), VIVID_MINUTES);
-  const left = 1 - history.faded;
+  const grown = naturalStrand(naturalLevel, {
+    white: greyShare,
+    porosity,
+    diameter: head.diameter,
+    fromScalpCm: fromScalpCm(head, zone),
+  });
+  // Porosity and damage are what is found today, whatever the history alone would have left.
   return {
-    ...worn,
+    ...withPast(grown, pastOf(history)),
+    porosity: POROSITY_OF[porosity],
     damage,
-    dye: combine(worn.dye, NO_DYE, left, 0),
-    dyeOnWhite: combine(worn.dyeOnWhite, NO_DYE, left, 0),
+    moisture: moistureOf(found),
   };
 }
-
-/** Level the whole zone shows, white strands included. */
-export const seenLevel = (strand: Strand) => levelOfLightness(labOfStrand(strand).l);

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { toneLab, toneSchema, type Lab } from '../colour';
 import { labOfStrand, levelSchema, lightenedStrand } from '../hair';
-import { VIVID_LOAD, apply, strandAfter } from '../process';
+import { VIVID_LOAD, strandUnder } from '../process';
 import { DIRECT_DYES, type DirectDye } from '../shades';
 
 /** What a zone is to look like. `vivid` is a ready-made dye over hair of the level; its tone is then the dye's own. */
@@ -23,5 +23,5 @@ export const vividMix = (dye: DirectDye) => ({
 /** Colour a target is drawn in and measured against, daylight. */
 export function targetLab({ level, tone, vivid }: Target): Lab {
   if (!vivid) return toneLab(level, tone);
-  return labOfStrand(strandAfter(apply(vividMix(vivid), lightenedStrand(level)), VIVID_MINUTES));
+  return labOfStrand(strandUnder({ mix: vividMix(vivid) }, lightenedStrand(level), VIVID_MINUTES));
 }

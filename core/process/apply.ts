@@ -1,234 +1,210 @@
-import { levelOfLightness, labOf } from '../colour';
+import { combine, NO_DYE, dyeLoadOf, grownLevelOf, type DyeLayer, type Spot, type Strand } from '../hair';
 import {
-  DYES,
-  NO_DYE,
-  brownBlackOfLevel,
-  exposureOf,
-  isColour,
-  isDirect,
-  pigmentOf,
-  reflectanceOf,
-  warmthOfLevel,
-  type Diameter,
-  type Dye,
-  type Strand,
-} from '../hair';
-import { depthOf, dilutionOf, naturalOf, type Mix } from './mix';
-import { BOND_ADDITIVE, PRODUCTS, liftCurve } from './products';
-import { combine, shadeLoad } from './shade-load';
+  atScalp,
+  coverageOf,
+  HEAT_PACE,
+  paceOf,
+  paceWhenWet,
+  thinnessOf,
+  workedMinutes,
+  type Coat,
+} from './coat';
+import { depositOf, type Deposit } from './deposit';
+import { FIGURES } from './figures';
+import { PRODUCTS, hurtByVol, isLightener, liftCurve } from './products';
+import { stripped } from './strip';
 
-/** R6. */
-const RATE_BY_DIAMETER: Record<Diameter, number> = { fine: 1.25, medium: 1, coarse: 0.8 };
-const SCALP_WARMTH_CM = 1.3;
-const SCALP_RATE = 1.3;
-export const HEAT_RATE = 4 / 3;
-
-/** 0.8 at low, 1 at normal, 1.3 at high porosity (R6), linear between. */
-const rateByPorosity = (p: number) =>
-  p <= 0.5 ? 0.8 + ((p - 0.25) / 0.25) * 0.2 : 1 + ((p - 0.5) / 0.35) * 0.3;
-
-export const rateOf = (strand: Strand) =>
-  RATE_BY_DIAMETER[strand.diameter] *
-  Math.max(0.7, rateByPorosity(strand.porosity)) *
-  (strand.fromScalpCm <= SCALP_WARMTH_CM ? SCALP_RATE : 1);
-
-/** A faster strand also gets a little further before the peroxide is spent. */
-const REACH_POWER = 0.3;
-/** Peroxide held up by dye in the strand: colour does not lift colour, and hardly what lies beneath it (P1). */
-const DYE_HOLDS_UP = 7;
-const DRYING_MINUTES = 8;
-
-/** Extra damage of a strength over 20 vol; fitted to H6. */
-const damageByVol = (vol: number) => (vol <= 20 ? 0.5 + vol / 40 : (vol / 20) ** 1.5);
-
-/** One mix lying on one zone: what it can do at most, fixed when it is put on. */
+/** One coat lying on one place: what it can do at most, fixed when it is put on. */
 export interface Application {
-  mix: Mix;
+  coat: Coat;
   start: Strand;
+  /** Pace against medium hair in a room, 1 for that. */
   rate: number;
+  /** Most dose on the natural pigment, as the logarithm of how many times less is left. */
   dose: number;
   tauMinutes: number;
-  /** Dye each kind of strand has taken when the dye is fully formed. */
-  onPigmented: Dye;
-  onWhite: Dye;
+  /** Dye each kind of strand has taken when it is fully formed; null for products without. */
+  deposit: Deposit | null;
+  /** Fraction 0–1 of the hair that is covered. */
+  coverage: number;
+  /** The same coat on the hair between that an earlier thin one missed. */
+  onSpots: readonly { fraction: number; application: Application }[];
 }
 
-const dyeLoad = (dye: Dye) => DYES.reduce((sum, name) => (isColour(name) ? sum + dye[name] : sum), 0);
-
-/** Dose the brown-black has had so far. */
+/** Dose the natural pigment has had so far. */
 const takenDose = ({ brownBlack, grownBrownBlack }: Strand) =>
   brownBlack > 0 && grownBrownBlack > 0 ? Math.log(grownBrownBlack / brownBlack) : 0;
 
-/** Puts a mix on a zone. Wet hair dilutes it by half (D6). */
-export function apply(mix: Mix, start: Strand, { wet = false } = {}): Application {
+/** How far below its level a product still lifts as it should, levels. */
+const NEARLY = 0.25;
+const TOO_DARK_LIFT = 0.6;
+
+/** Most dose of a coat on a strand (D2, D3, P1). */
+function doseOf(coat: Coat, start: Strand, pace: number): { dose: number; tauMinutes: number } {
+  const { mix, isProtected } = coat;
   const product = PRODUCTS[mix.product];
-  const vol = wet ? mix.developerVol / 2 : mix.developerVol;
-  const rate = rateOf(start) * (mix.bondAdditive ? BOND_ADDITIVE.pace : 1);
-  const curve = liftCurve(product, vol);
-  const takesDye = product.takesOxidative > 0;
+  const figures = FIGURES.model;
+  const curve = liftCurve(product, mix.developerVol * thinnessOf(mix));
+  const lightener = isLightener(mix.product);
+  const load = dyeLoadOf(start);
+  // Peroxide is held up by dye in the strand: colour does not lift colour, and hardly what lies beneath it (P1, P5, P6).
+  const held = 1 / (1 + (lightener ? figures.dyeHoldsUpLightener : figures.dyeHoldsUpColour) * load);
+  const before = lightener ? 1 : Math.exp(-figures.liftedBefore * takenDose(start));
   const tooDark =
-    product.liftsFromLevel !== null &&
-    levelOfLightness(labOf(reflectanceOf(pigmentOf(start))).l) < product.liftsFromLevel - 0.25;
-  const held = takesDye ? 1 : 1 / (1 + DYE_HOLDS_UP * dyeLoad(start.dye));
-  const before = takesDye ? 1 : Math.exp(-LIFTED_BEFORE * takenDose(start));
-  const dose = curve.dose * rate ** REACH_POWER * held * before * (tooDark ? 0.6 : 1);
-  const { onPigmented, onWhite } = depositOf(mix, start, dose, vol, wet);
-  return { mix, start, rate, dose, tauMinutes: curve.tauMinutes, onPigmented, onWhite };
-}
-
-/** Depth that is laid on even where the hair is as deep as the shade: colour on colour is darker (A1). Fitted to H12. */
-const DEPTH_SOFTNESS = 0.12;
-/** Lift on hair already bared works against the colour that forms with it (D7). Fitted to H13. */
-const LIFT_ON_LIFT = 14;
-/** Colour lifts little where colour has lifted before, per dose already taken. Fitted to H13. */
-const LIFTED_BEFORE = 0.9;
-/** Colour laid on colour. Fitted to H12. */
-const OVERLAP_DEPTH = 0.15;
-/** How fast a shade lighter than the hair fails to cover its warmth, per level (U4). Fitted to H8 and H13. */
-const TOO_LIGHT = 0.9;
-/** Hair lighter than the shade has less bared warmth for the base to meet, per level. Fitted to the shipped cases. */
-const LESS_TO_MEET = 0.05;
-/** Porous hair takes more of everything, and most of the blue (F11). Fitted to H9. */
-const uptakeOf = (porosity: number) => (porosity <= 0.5 ? 0.9 + 0.2 * porosity : 1 + 1.45 * (porosity - 0.5));
-const blueGrab = (porosity: number) => 1 + Math.max(0, porosity - 0.5) * 0.3;
-
-/** Share of the missing warmth one filling puts back. */
-const FILLS = 0.85;
-
-const softplus = (x: number, softness: number) => softness * Math.log1p(Math.exp(Math.min(40, x / softness)));
-
-function depositOf(
-  mix: Mix,
-  start: Strand,
-  dose: number,
-  vol: number,
-  wet: boolean,
-): { onPigmented: Dye; onWhite: Dye } {
-  const product = PRODUCTS[mix.product];
-  if (!product.dye) return { onPigmented: NO_DYE, onWhite: NO_DYE };
-  const strength = product.dye.strength * dilutionOf(mix) * (wet ? 0.6 : 1);
-  if (mix.product === 'direct') {
-    const vivid = { ...NO_DYE, ...mix.vivid };
-    const taken = (0.5 + 0.5 * exposureOf(start)) * uptakeOf(start.porosity);
-    return { onPigmented: scale(vivid, taken), onWhite: scale(vivid, product.coversWhite) };
-  }
-  if (mix.product === 'filler') {
-    const warm = warmthOfLevel(mix.fillsLevel ?? 6);
-    const there = pigmentOf(start);
-    const missing = {
-      ...NO_DYE,
-      fillsRed: Math.max(0, warm.red - there.red),
-      fillsYellow: Math.max(0, warm.yellow - there.yellow),
-    };
-    return {
-      onPigmented: scale(missing, FILLS * uptakeOf(start.porosity)),
-      onWhite: scale(missing, product.coversWhite),
-    };
-  }
-  const level = depthOf(mix);
-  if (level === null) return { onPigmented: NO_DYE, onWhite: NO_DYE };
-
-  const lifted = { ...start, brownBlack: start.brownBlack * Math.exp(-dose) };
-  const reached = levelOfLightness(labOf(reflectanceOf(pigmentOf(lifted), start.dye)).l);
-  const all = mix.shades.reduce((sum, { parts }) => sum + parts, 0);
-  let base = NO_DYE;
-  let tone = NO_DYE;
-  let toneDepth = 0;
-  for (const { shade, parts } of mix.shades) {
-    if (shade.level === null) continue;
-    // A high-lift shade is made for hair it has lifted itself: its number is a wish, not a depth (section 6).
-    const madeFor = mix.product === 'highLift' ? Math.round(Math.min(10, Math.max(1, reached))) : shade.level;
-    const load = shadeLoad(madeFor, shade.tone);
-    const gap = madeFor - reached;
-    const covers = Math.exp(gap > 0 ? -TOO_LIGHT * Math.max(0, gap - 0.25) : LESS_TO_MEET * gap);
-    base = combine(base, load.base, 1, (covers * parts) / all);
-    tone = combine(tone, load.tone, 1, parts / all);
-    toneDepth += (load.toneDepth * parts) / all;
-  }
-  // A clear shade thins depth as it thins the load.
-  const coloured =
-    mix.shades.reduce((sum, { shade, parts }) => sum + (shade.level === null ? 0 : parts), 0) / all;
-  const undone = Math.exp(-LIFT_ON_LIFT * dose * exposureOf(start));
-  const uptake = uptakeOf(start.porosity) * strength;
-  const overlap = Math.min(1, dyeLoad(start.dye) / 0.25) * Math.min(1, brownBlackOfLevel(level) / 2);
-  const depth =
-    softplus(
-      brownBlackOfLevel(level) - brownBlackOfLevel(Math.min(12, reached)) - toneDepth,
-      DEPTH_SOFTNESS,
-    ) +
-    OVERLAP_DEPTH * overlap;
-  const grab = blueGrab(start.porosity);
-  const onPigmented = grabBlue(
-    positive(combine(base, tone, exposureOf(lifted) * uptake * undone, uptake)),
-    grab,
-  );
-  onPigmented.brown = Math.max(0, onPigmented.brown - 0.75 * toneDepth) + depth * coloured * uptake;
-
-  const opened =
-    product.kind === 'demi' || product.kind === 'acidGloss' ? 1 : Math.min(1, 0.35 + 0.65 * (vol / 20));
-  const covers = Math.min(1, (product.coversWhite + 1.16 * naturalOf(mix)) * opened) * strength;
-  const whiteDepth = Math.max(0, brownBlackOfLevel(level) - toneDepth) * coloured;
-  const onWhite = positive(combine(base, tone, 0, covers));
-  onWhite.brown = whiteDepth * covers;
-  return { onPigmented, onWhite };
-}
-
-const scale = (dye: Dye, by: number) => combine(dye, NO_DYE, by, 0);
-function positive(dye: Dye): Dye {
-  const out = { ...dye };
-  for (const name of DYES) out[name] = Math.max(0, out[name]);
-  return out;
-}
-const grabBlue = (dye: Dye, grab: number): Dye => ({ ...dye, blue: dye.blue * grab });
-
-/**
- * Minutes of full-rate work after lying on for a while at rate 1: a lightener that dries out stops.
- * Closed form, so that any two ways of cutting the time into steps agree.
- */
-export function workedMinutes(mix: Mix, minutes: number): number {
-  const dries = PRODUCTS[mix.product].driesAfterMinutes;
-  if (dries === null || minutes <= dries) return minutes;
-  return dries + DRYING_MINUTES * (1 - Math.exp(-(minutes - dries) / DRYING_MINUTES));
-}
-
-/** 0–1 of the dose after so many worked minutes at the application's own rate. */
-const spent = (application: Application, worked: number) =>
-  1 - Math.exp((-worked * application.rate) / application.tauMinutes);
-
-/**
- * The strand after a mix has worked for so many minutes (of {@link workedMinutes}, heat included).
- * A function of the start and the total, never of steps: splitting a time changes nothing.
- */
-export function strandAfter(application: Application, worked: number): Strand {
-  const { mix, start, dose } = application;
-  const product = PRODUCTS[mix.product];
-  if (worked <= 0) return start;
-  const done = dose * spent(application, worked);
-  const liftsNatural = product.kind !== 'remover';
-  const formed = product.dye
-    ? (1 - Math.exp((-worked * Math.sqrt(application.rate)) / product.dye.tauMinutes)) /
-      (1 - Math.exp(-product.dye.fullMinutes / product.dye.tauMinutes))
-    : 0;
-  const dyed = Math.min(1.06, formed);
-  const left = (dye: Dye): Dye => {
-    if (product.takesOxidative === 0) return dye;
-    const out = { ...dye };
-    for (const name of DYES) {
-      // Blue and green direct dyes cling longest (P2).
-      const cling = name === 'directBlue' || name === 'directGreen' ? 0.45 : 1;
-      out[name] *= Math.exp(-done * (isDirect(name) ? product.takesDirect * cling : product.takesOxidative));
-    }
-    return out;
+    product.liftsFromLevel !== null && grownLevelOf(start) < product.liftsFromLevel - NEARLY
+      ? TOO_DARK_LIFT
+      : 1;
+  const brake = (mix.conditioner ? figures.conditionerLift : 1) * (isProtected ? figures.protectedLift : 1);
+  return {
+    // A faster strand also gets a little further before the peroxide is spent.
+    dose: curve.dose * pace ** figures.reachPower * held * before * tooDark * brake,
+    tauMinutes: curve.tauMinutes,
   };
-  const protectedBy = mix.bondAdditive ? BOND_ADDITIVE.damage : 1;
-  const hurt = product.damagePerDose * damageByVol(mix.developerVol) * done * protectedBy;
-  const damage = 1 - (1 - start.damage) * Math.exp(-hurt);
+}
+
+/** Puts a coat on a place. */
+export function apply(coat: Coat, start: Strand): Application {
+  const pace = paceOf(start, coat);
+  const { dose, tauMinutes } = doseOf(coat, start, pace);
+  return {
+    coat,
+    start,
+    rate: pace * paceWhenWet(coat),
+    dose,
+    tauMinutes,
+    deposit: depositOf(coat, start, dose),
+    coverage: coverageOf(coat.amount ?? 1),
+    onSpots: start.spots.map(({ fraction, strand }) => ({ fraction, application: apply(coat, strand) })),
+  };
+}
+
+/** Minutes of heat on a coat: in its first ten minutes, and later, when it makes the root race (R4). */
+export interface Heated {
+  early: number;
+  late: number;
+}
+export const NO_HEAT: Heated = { early: 0, late: 0 };
+/** Minutes from which heat counts as late. */
+export const LATE_HEAT_FROM = 10;
+
+/**
+ * Minutes of full-rate work of a coat. Heat adds a third to the rate; at the scalp, which is warm by then, late heat
+ * adds more: that is why heat comes early, and the hair cools down (R4).
+ */
+function workOf({ coat, start }: Application, minutes: number, { early, late }: Heated): number {
+  const lateAdds = atScalp(start) ? FIGURES.model.heatAtScalpLate : 1;
+  return workedMinutes(coat, minutes) + (HEAT_PACE - 1) * (early + lateAdds * late);
+}
+
+const reached = (worked: number, tauMinutes: number) => 1 - Math.exp(-worked / tauMinutes);
+
+/** Part of the dye that has formed, 0 to a little over 1: whole at the full time (R7). */
+const formedAt = (worked: number, tauMinutes: number, fullMinutes: number) =>
+  Math.min(1.04, reached(worked, tauMinutes) / reached(fullMinutes, tauMinutes));
+/** Grey time of colour that covers white strands, which take dye more slowly (section 6, F8). */
+const WHITE_FULL_MINUTES = 45;
+
+/** Strength lost to a coat, as an exponent: with the dose, and with every minute under alkali, dry or not (R8). */
+function hurtOf({ coat, start }: Application, done: number, minutes: number): number {
+  const { mix, isProtected } = coat;
+  const product = PRODUCTS[mix.product];
+  const figures = FIGURES.model;
+  const fine = start.diameter === 'fine' || start.diameter === 'veryFine' ? figures.hurtsFine : 1;
+  const spared =
+    (mix.bondAdditive ? figures.bondSpares : 1) *
+    (mix.conditioner ? figures.conditionerDamage : 1) *
+    (isProtected ? figures.protectedLift : 1);
+  return (
+    (product.hurtsPerDose * done + product.hurtsPerMinute * minutes) *
+    hurtByVol(mix.developerVol * thinnessOf(mix)) *
+    fine *
+    spared
+  );
+}
+
+/** A layer that took less than this is no layer. */
+const TRACE = 1e-4;
+
+/** The hair the coat reached, after so many minutes. */
+function reachedHair(application: Application, minutes: number, heated: Heated): Strand {
+  const { coat, start, dose, rate, tauMinutes, deposit } = application;
+  const product = PRODUCTS[coat.mix.product];
+  const figures = FIGURES.model;
+  const worked = workOf(application, minutes, heated);
+  const done = dose * reached(worked * rate, tauMinutes);
+
+  let layers: readonly DyeLayer[] = start.layers;
+  if (product.strips && layers.length > 0) {
+    // Strength speeds the work on dye as it does on pigment; a remover has no strength.
+    const pace = coat.mix.product === 'remover' ? 1 : Math.sqrt(Math.max(2, coat.mix.developerVol) / 20);
+    const full = reached(50, product.strips.tauMinutes);
+    const spent = (pace * reached(worked * rate, product.strips.tauMinutes)) / full;
+    const kept = coat.isProtected ? figures.protectedLift : 1;
+    layers = layers.map((layer) => stripped(layer, product, spent * kept));
+  }
+  if (deposit && product.dye) {
+    const pace = Math.sqrt(rate);
+    const formed = formedAt(worked * pace, product.dye.tauMinutes, product.dye.fullMinutes);
+    const covering = product.kind === 'permanent' || product.kind === 'highLift';
+    const onWhite = covering
+      ? formedAt(worked * pace, figures.whiteTauMinutes, WHITE_FULL_MINUTES) ** figures.whiteLags
+      : formed;
+    if (formed > TRACE)
+      layers = [
+        ...layers,
+        {
+          kind: deposit.kind,
+          dye: combine(deposit.dye, NO_DYE, formed, 0),
+          dyeOnWhite: combine(deposit.dyeOnWhite, NO_DYE, onWhite, 0),
+          masks: { red: deposit.masks.red * formed, yellow: deposit.masks.yellow * formed },
+          fills: { red: deposit.fills.red * formed, yellow: deposit.fills.yellow * formed },
+          held: 0,
+        },
+      ];
+  }
+  const hurt = hurtOf(application, done, minutes);
+  const glosses = product.kind === 'acidGloss' ? 0.6 : product.kind === 'demi' ? 0.3 : 0;
+  const gloss = deposit ? glosses * Math.min(1, worked / 10) : 0;
   return {
     ...start,
-    brownBlack: liftsNatural ? start.brownBlack * Math.exp(-done) : start.brownBlack,
-    dye: combine(left(start.dye), application.onPigmented, 1, dyed),
-    dyeOnWhite: combine(left(start.dyeOnWhite), application.onWhite, 1, dyed),
-    damage,
+    brownBlack: start.brownBlack * Math.exp(-done),
+    layers,
+    damage: 1 - (1 - start.damage) * Math.exp(-hurt),
     porosity: start.porosity + (1 - start.porosity) * (1 - Math.exp(-hurt * 0.8)),
+    moisture: start.moisture * Math.exp(-figures.dries * hurt),
+    surface: (start.surface + (1 - start.surface) * gloss) * Math.exp(-figures.dullness * hurt),
+    spots: [],
   };
 }
+
+/** Spots smaller than this are not kept apart, and more than this many are joined to the largest. */
+const LEAST_SPOT = 0.005;
+const MOST_SPOTS = 4;
+
+/**
+ * The strand after a coat has lain on it for so many minutes. A function of the start and the total, never of steps:
+ * splitting a time changes nothing. A thin coat leaves spots: hair between that is as it was (R8).
+ */
+export function strandAfter(application: Application, minutes: number, heated: Heated = NO_HEAT): Strand {
+  const { start, coverage, onSpots } = application;
+  if (minutes <= 0) return start;
+  const own = reachedHair(application, minutes, heated);
+  if (coverage >= 1 && onSpots.length === 0) return own;
+  const before = onSpots.reduce((sum, { fraction }) => sum + fraction, 0);
+  const spots: Spot[] = onSpots.flatMap(({ fraction, application: on }) => [
+    { fraction: fraction * coverage, strand: reachedHair(on, minutes, heated) },
+    { fraction: fraction * (1 - coverage), strand: on.start },
+  ]);
+  spots.push({ fraction: (1 - before) * (1 - coverage), strand: { ...start, spots: [] } });
+  const kept = spots.filter(({ fraction }) => fraction > LEAST_SPOT).sort((a, b) => b.fraction - a.fraction);
+  const few = kept.slice(0, MOST_SPOTS);
+  const rest = kept.slice(MOST_SPOTS).reduce((sum, { fraction }) => sum + fraction, 0);
+  return {
+    ...own,
+    spots: few.map((spot, i) => (i === 0 ? { ...spot, fraction: spot.fraction + rest } : spot)),
+  };
+}
+
+/** A coat lying on a strand for so many minutes at room warmth. */
+export const strandUnder = (coat: Coat, strand: Strand, minutes: number): Strand =>
+  strandAfter(apply(coat, strand), minutes);

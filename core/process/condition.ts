@@ -1,29 +1,99 @@
 import type { Strand } from '../hair';
 
-export const CONDITIONS = ['strong', 'fair', 'weak', 'failed'] as const;
+/** Condition of hair by its strength and its moisture (C1, C4), best first. */
+export const CONDITIONS = ['strong', 'fair', 'weak', 'brittle', 'overSoft', 'failed'] as const;
 export type Condition = (typeof CONDITIONS)[number];
 
-/** Damage at which a strand passes from one to the next. Set so that one sound lightening to level 9 leaves fair hair. */
-const LIMITS: readonly { upTo: number; condition: Condition }[] = [
-  { upTo: 0.15, condition: 'strong' },
-  { upTo: 0.4, condition: 'fair' },
-  { upTo: 0.62, condition: 'weak' },
-  { upTo: Infinity, condition: 'failed' },
-];
+/** Damage at which a strand passes from one class to the next. One sound lightening to level 9 leaves fair hair. */
+export const DAMAGE_LIMITS = { strong: 0.15, fair: 0.4, weak: 0.62 } as const;
+/** Drier than this hair snaps; wetter than this, where strength is going, it stretches on and on. */
+const SNAPS_UNDER = 0.3;
+const RUNS_OVER = 0.88;
 
-export const conditionOf = ({ damage }: Pick<Strand, 'damage'>): Condition =>
-  LIMITS.find(({ upTo }) => damage <= upTo)!.condition;
+type Tested = Pick<Strand, 'damage' | 'moisture'>;
 
-/** C4: levels one visit may move with lightener. */
-export const LEVELS_IN_ONE_VISIT: Record<Condition, number> = { strong: 7, fair: 4, weak: 2, failed: 0 };
+/** What a wet strand does when it is stretched gently (C1). */
+export const STRETCHES = ['returns', 'snaps', 'runsOn', 'curls'] as const;
+export type Stretch = (typeof STRETCHES)[number];
 
 export interface StretchTest {
-  /** Share of its length a wet strand stretches, and how much of that it takes back. */
+  outcome: Stretch;
+  /** Fraction of its length the strand stretches before it gives or is let go. */
   stretches: number;
+  /** Fraction 0–1 of that which it takes back; 0 for hair that snaps. */
   returns: number;
 }
 
-/** C1: sound wet hair stretches about half its length and comes back; over-soft hair stretches on and does not. */
-export function stretchTest({ damage }: Pick<Strand, 'damage'>): StretchTest {
-  return { stretches: 0.5 + 0.45 * damage, returns: Math.max(0, 1 - Math.max(0, damage - 0.1) * 1.5) };
+/** Fraction taken back, by damage: strong 90 % and more, fair 70–90, weak 50–70, failed under 50 (C1). */
+const RETURNS: readonly (readonly [damage: number, returns: number])[] = [
+  [0, 1],
+  [DAMAGE_LIMITS.strong, 0.9],
+  [DAMAGE_LIMITS.fair, 0.7],
+  [DAMAGE_LIMITS.weak, 0.5],
+  [1, 0],
+];
+function returnsAt(damage: number): number {
+  const above = RETURNS.findIndex(([at]) => at >= damage);
+  if (above <= 0) return above === 0 ? RETURNS[0][1] : 0;
+  const [[d0, r0], [d1, r1]] = [RETURNS[above - 1], RETURNS[above]];
+  return r0 + ((damage - d0) / (d1 - d0)) * (r1 - r0);
+}
+
+/** Sound wet hair stretches about half its length (C1). */
+const SOUND_STRETCH = 0.5;
+
+export function stretchTest({ damage, moisture }: Tested): StretchTest {
+  if (moisture < SNAPS_UNDER)
+    return { outcome: 'snaps', stretches: SOUND_STRETCH * 0.4 * (moisture / SNAPS_UNDER), returns: 0 };
+  const returns = returnsAt(damage);
+  if (moisture > RUNS_OVER && damage > DAMAGE_LIMITS.fair)
+    return { outcome: 'runsOn', stretches: SOUND_STRETCH + 0.45, returns: Math.min(returns, 0.45) };
+  const stretches = SOUND_STRETCH + 0.3 * damage;
+  return { outcome: damage > DAMAGE_LIMITS.weak ? 'curls' : 'returns', stretches, returns };
+}
+
+export function conditionOf(strand: Tested): Condition {
+  const { outcome } = stretchTest(strand);
+  if (outcome === 'snaps') return 'brittle';
+  if (outcome === 'runsOn') return 'overSoft';
+  if (outcome === 'curls') return 'failed';
+  const { strong, fair } = DAMAGE_LIMITS;
+  return strand.damage <= strong ? 'strong' : strand.damage <= fair ? 'fair' : 'weak';
+}
+
+/**
+ * C4: levels one visit may move with lightener. Weak hair only where it was never lightened; brittle hair is given
+ * moisture first, over-soft and failed hair is not lightened.
+ */
+export const LEVELS_IN_ONE_VISIT: Record<Condition, number> = {
+  strong: 7,
+  fair: 4,
+  weak: 2,
+  brittle: 0,
+  overSoft: 0,
+  failed: 0,
+};
+/** Hair that must be rinsed and rested: it snaps, runs on, or does not come back (R3). */
+export const isGivingWay = (condition: Condition): boolean => LEVELS_IN_ONE_VISIT[condition] === 0;
+export const levelsInOneVisit = (condition: Condition, lightenedBefore: boolean): number =>
+  condition === 'weak' && lightenedBefore ? 0 : LEVELS_IN_ONE_VISIT[condition];
+/** Levels moved through permanent dye cost the hair double (C4). */
+export const THROUGH_DYE_COUNTS = 2;
+
+/** Treatments that give something back between services, or after one. */
+export const TREATMENTS = ['moisture', 'bond', 'protein'] as const;
+export type Treatment = (typeof TREATMENTS)[number];
+/** Judgement: what one salon treatment gives back. */
+const GIVES = { moisture: 0.6, bond: 0.25, proteinStrength: 0.08, proteinDries: 0.85 };
+
+/** Moisture fills up, bonds mend in part, protein stiffens over-soft hair. None of it is processing. */
+export function treated(strand: Strand, treatment: Treatment): Strand {
+  const { damage, moisture } = strand;
+  if (treatment === 'moisture') return { ...strand, moisture: moisture + (1 - moisture) * GIVES.moisture };
+  if (treatment === 'bond') return { ...strand, damage: damage * (1 - GIVES.bond) };
+  return {
+    ...strand,
+    damage: damage * (1 - GIVES.proteinStrength),
+    moisture: moisture * GIVES.proteinDries,
+  };
 }

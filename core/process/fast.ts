@@ -1,5 +1,15 @@
 import { BANDS, WEIGHTS, type Lab } from '../colour';
-import { SURFACE, absorptionOf, pigmentOf, reflectedAt, DYE_SHAPES, type Dye, type Strand } from '../hair';
+import {
+  DYES,
+  DYE_SHAPES,
+  SURFACE,
+  absorptionOf,
+  dyeOf,
+  reflectedAt,
+  shownPigment,
+  type Dye,
+  type Strand,
+} from '../hair';
 
 /**
  * The hot loop of a search: many mixes of a few shades on one strand. What does not change is worked out once, the two
@@ -31,13 +41,13 @@ export class FastStrand {
   private readonly k = new Float64Array(BANDS);
 
   constructor(strand: Strand) {
-    this.base = absorptionOf(pigmentOf(strand), strand.dye);
+    this.base = absorptionOf(shownPigment(strand), dyeOf(strand));
   }
 
   /** The absorption a dye adds; hiding is left to the plain path, since it cannot be added up. */
   candidate(dye: Dye): Candidate {
     const added = new Float64Array(BANDS);
-    for (const name of Object.keys(DYE_SHAPES) as (keyof typeof DYE_SHAPES)[]) {
+    for (const name of DYES) {
       for (let i = 0; i < BANDS; i++) added[i] += dye[name] * DYE_SHAPES[name][i];
     }
     return { added };

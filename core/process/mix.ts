@@ -16,17 +16,25 @@ export interface Mix {
   /** Developer parts to one of colour: a thinner mix holds less dye. */
   ratio: number;
   bondAdditive?: boolean;
+  /** Parts of water or soap to one part of the mix: a thinned leftover (A1). */
+  thinned?: number;
+  /** Conditioner in a lightener makes it a cleanse: it hardly lifts, and still takes dye off (P8). */
+  conditioner?: boolean;
 }
 
 /** Optical density of a ready-made vivid dye at full uptake: strong, as it comes from the jar. */
 export const VIVID_LOAD = 1.4;
 
 /** Ratio the products' dye strengths were fitted at. */
-const REFERENCE_RATIO = 1.5;
-
-/** How much dye a mix holds against the reference ratio; a gentle power, since a thinner mix is laid on thicker. */
-export const dilutionOf = ({ ratio, product }: Mix) =>
-  product === 'direct' || product === 'filler' ? 1 : ((1 + REFERENCE_RATIO) / (1 + ratio)) ** 0.35;
+export const REFERENCE_RATIO = 1.5;
 
 export const depthOf = (mix: Mix) => mixLevel(mix.shades);
 export const naturalOf = (mix: Mix) => naturalShare(mix.shades);
+/** Fraction 0–1 of extra-pigment naturals among the shades (T2, F8). */
+export function extraNaturalOf({ shades }: Mix): number {
+  const all = shades.reduce((sum, { parts }) => sum + parts, 0);
+  if (all <= 0) return 0;
+  return (
+    shades.reduce((sum, { shade, parts }) => sum + (shade.series === 'extraNatural' ? parts : 0), 0) / all
+  );
+}

@@ -1,98 +1,94 @@
-import { type Lab, type Tone, labOf, levelOfLightness, toneLab } from '../colour';
+import { type Tone, dyesOfShift, labOf, neutralLab, toneLab } from '../colour';
 import {
   NO_DYE,
-  brownBlackOfLevel,
-  lightenedStrand,
+  NO_WARMTH,
+  baredPigment,
   naturalPigment,
-  pigmentOf,
   reflectanceOf,
   type Dye,
-  type DyeName,
-  type NaturalPigment,
+  type Warmth,
 } from '../hair';
 
-/** Dye a shade holds beside its depth. */
+/** What a shade holds beside its depth (T3). */
 export interface ShadeLoad {
-  /** Brings the bared warmth of the shade's own level back to neutral (T3). */
-  base: Dye;
-  /** Gives the tone of the label, on hair that is neutral. */
+  /** The bared warmth of its own level, which it is made to cancel. */
+  cancels: Warmth;
+  /** Gives the tone of the label on neutral hair of its level. */
   tone: Dye;
-  /** How deep the tone alone makes it, as brown-black; a shade's depth includes it. */
-  toneDepth: number;
 }
 
-/** Share of the warmth of its own level that a shade hides; the rest is cancelled by dye. Fitted to H7. */
-const HIDES = 0.85;
-
+type Primary = 'blue' | 'red' | 'yellow';
+const PRIMARIES: readonly Primary[] = ['blue', 'red', 'yellow'];
+/** Optical density past which more dye of one kind shows nothing more. */
 const MOST_DYE = 6;
+/** First guess: optical density that moves hair of a middle level by one unit of a* and b*. */
+const FIRST_GUESS = 0.05;
+const ROUNDS = 24;
 
 /**
- * Least dye that brings hair of a pigment to a colour, a share of its warmth being hidden. Minimises Δa² + Δb² + ΔL²
- * with a small price on dye, by coordinate search with shrinking steps: deterministic, and exact enough for the eye.
+ * Dye that gives neutral hair of a level a tone: Newton's method in a* and b* on the two dyes the tone lies between.
+ * In the dark a tone may be out of reach; then the most that shows is taken.
  */
-function solveDye(pigment: NaturalPigment, wanted: Lab, hides: number, names: readonly Coupler[]): Dye {
-  const hiding = { hidesRed: hides * pigment.red, hidesYellow: hides * pigment.yellow };
-  const priceOf = (dye: Dye) => {
-    const lab = labOf(reflectanceOf(pigment, dye));
-    const depth = names.includes('brown')
-      ? (lab.l - wanted.l) ** 2
-      : 0.3 * Math.max(0, wanted.l - lab.l) ** 2;
-    return (
-      (lab.a - wanted.a) ** 2 + (lab.b - wanted.b) ** 2 + depth + 0.3 * (dye.blue + dye.red + dye.yellow)
-    );
-  };
-  let dye: Dye = { ...NO_DYE, ...hiding };
-  let price = priceOf(dye);
-  for (let step = 0.4; step > 0.002; step *= 0.6) {
-    for (let moved = true, rounds = 0; moved && rounds < 14; rounds++) {
-      moved = false;
-      for (const name of names) {
-        for (const by of [step, -step]) {
-          const next = { ...dye, [name]: Math.min(MOST_DYE, Math.max(0, dye[name] + by)) };
-          const cost = priceOf(next);
-          if (cost < price - 1e-9) [dye, price, moved] = [next, cost, true];
-        }
-      }
+function toneDye(level: number, tone: Tone): Dye {
+  const wanted = toneLab(level, tone);
+  const neutral = neutralLab(level);
+  const ways = dyesOfShift({ a: wanted.a - neutral.a, b: wanted.b - neutral.b });
+  const names = PRIMARIES.filter((name) => ways[name] > 1e-6);
+  if (names.length === 0) return NO_DYE;
+  const pigment = naturalPigment(level);
+  const own = labOf(reflectanceOf(pigment));
+  const at = (dye: Dye) => labOf(reflectanceOf(pigment, dye));
+  let dye: Dye = { ...NO_DYE, ...Object.fromEntries(names.map((name) => [name, FIRST_GUESS * ways[name]])) };
+  const goal = { a: own.a + wanted.a - neutral.a, b: own.b + wanted.b - neutral.b };
+  const STEP = 1e-3;
+  for (let round = 0; round < ROUNDS; round++) {
+    const here = at(dye);
+    const [ma, mb] = [goal.a - here.a, goal.b - here.b];
+    if (Math.hypot(ma, mb) < 0.05) break;
+    const slopes = names.map((name) => {
+      const moved = at({ ...dye, [name]: dye[name] + STEP });
+      return { a: (moved.a - here.a) / STEP, b: (moved.b - here.b) / STEP };
+    });
+    let change: number[];
+    if (names.length === 1) {
+      const [s] = slopes;
+      change = [(ma * s.a + mb * s.b) / (s.a ** 2 + s.b ** 2 + 1e-9)];
+    } else {
+      const [u, v] = slopes;
+      const det = u.a * v.b - u.b * v.a;
+      if (Math.abs(det) < 1e-6) break;
+      change = [(ma * v.b - mb * v.a) / det, (u.a * mb - u.b * ma) / det];
     }
+    const stride = Math.min(1, 0.8 / Math.max(...change.map(Math.abs)));
+    dye = {
+      ...dye,
+      ...Object.fromEntries(
+        names.map((name, i) => [name, Math.min(MOST_DYE, Math.max(0, dye[name] + stride * change[i]))]),
+      ),
+    };
   }
   return dye;
 }
 
-type Coupler = 'brown' | 'blue' | 'red' | 'yellow';
-/** A base covers a shade deeper than the hair it is made for: L* by which a toner at the hair's own level darkens it. */
-const BASE_DEEPER = 0;
-
 const known = new Map<string, ShadeLoad>();
 
-/**
- * The load of a shade: its base solved on hair lightened to its very level, its tone on untouched hair of that level,
- * both against the colours that tones are drawn in. Kept, since it is asked often.
- */
+/** The load of a shade of a level, 1 to 12 with fractions. Kept, since it is asked often. */
 export function shadeLoad(level: number, tone: Tone): ShadeLoad {
   const name = `${level} ${tone.primary} ${tone.secondary ?? ''}`;
   const kept = known.get(name);
   if (kept) return kept;
-  const bared = pigmentOf(lightenedStrand(level));
-  const neutral = toneLab(level, { primary: 'neutral' });
-  const base = solveDye(bared, { ...neutral, l: neutral.l - BASE_DEEPER }, HIDES, [
-    'brown',
-    'blue',
-    'red',
-    'yellow',
-  ]);
-  const isNeutral = tone.primary === 'neutral' && !tone.secondary;
-  const natural = naturalPigment(level);
-  const toneDye = isNeutral ? NO_DYE : solveDye(natural, toneLab(level, tone), 0, ['blue', 'red', 'yellow']);
-  const toned = levelOfLightness(labOf(reflectanceOf(natural, toneDye)).l);
-  const toneDepth = Math.max(0, brownBlackOfLevel(toned) - brownBlackOfLevel(level));
-  const load = { base, tone: toneDye, toneDepth };
+  const load = { cancels: warmthBeyondNatural(level), tone: toneDye(level, tone) };
   known.set(name, load);
   return load;
 }
 
-/** a·one + b·other, dye by dye. */
-export function combine(one: Dye, other: Dye, a: number, b: number): Dye {
-  const sum = { ...NO_DYE };
-  for (const name of Object.keys(sum) as DyeName[]) sum[name] = a * one[name] + b * other[name];
-  return sum;
+/** Red and yellow of lightened hair of a level beyond what natural hair of the level has: what a toner works against. */
+export function warmthBeyondNatural(level: number): Warmth {
+  const [bared, own] = [baredPigment(level), naturalPigment(level)];
+  return { red: Math.max(0, bared.red - own.red), yellow: Math.max(0, bared.yellow - own.yellow) };
 }
+export const warmthLess = (one: Warmth, other: Warmth): Warmth => ({
+  red: Math.max(0, one.red - other.red),
+  yellow: Math.max(0, one.yellow - other.yellow),
+});
+export const isNoWarmth = ({ red, yellow }: Warmth) => red === NO_WARMTH.red && yellow === NO_WARMTH.yellow;

@@ -1,4 +1,4 @@
-import { lightenedStrand, NO_DYE } from '../hair';
+import { lightenedStrand, NO_DYE, NO_WARMTH, type Dye, type Strand } from '../hair';
 import type { Shade } from '../shades';
 import { asSwatch, toneLook } from './from-level';
 import { strandLook } from './from-strand';
@@ -9,13 +9,19 @@ const CORRECTOR_LEVEL = 6.5;
 const VIVID_LEVEL = 9.5;
 const VIVID_DYE = 1.1;
 
+/** Hair with so much dye in it, as on the strand of a chart. */
+const withDye = (strand: Strand, dye: Dye): Strand => ({
+  ...strand,
+  layers: [{ kind: 'direct', dye, dyeOnWhite: dye, masks: NO_WARMTH, fills: NO_WARMTH, held: 0 }],
+});
+
 /** A swatch of a shade as it hangs on a chart; null for one without colour. */
 export function shadeLook(shade: Shade, seed: number): TressLook | null {
   const { series, level, tone, dye } = shade;
   const lightened = (at: number, dyed = NO_DYE) =>
     asSwatch(
       strandLook(
-        [{ from: 0, to: 1, strand: { ...lightenedStrand(at), dye: dyed } }],
+        [{ from: 0, to: 1, strand: withDye(lightenedStrand(at), dyed) }],
         'daylight',
         'straight',
         seed,

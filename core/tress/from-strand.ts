@@ -8,15 +8,16 @@ export interface StretchOfHair {
   strand: Strand;
 }
 
-/** A lock as the hair model has it, zone by zone, in a light. Damaged and porous hair is dull. */
+/** A lock as the hair model has it, zone by zone, in a light; its shine is that of its surface. */
 export function strandLook(
   stretches: readonly StretchOfHair[],
   light: Light,
   form: HairForm,
   seed: number,
 ): TressLook {
-  const dull = stretches.reduce(
-    (sum, { strand, from, to }) => sum + (to - from) * (strand.porosity + strand.damage),
+  // Raised cuticle scatters the light that a smooth one gives back.
+  const shine = stretches.reduce(
+    (sum, { strand, from, to }) => sum + (to - from) * strand.surface * (1.2 - 0.6 * strand.porosity),
     0,
   );
   return {
@@ -29,7 +30,7 @@ export function strandLook(
     })),
     form,
     cut: 'lock',
-    shine: Math.max(0.15, 1 - 0.65 * dull),
+    shine: Math.min(1, Math.max(0.15, shine)),
     seed,
   };
 }

@@ -1,7 +1,15 @@
 import { SHIPPED_CASES } from '../../core/cases';
 import { BENCH_STEPS, defaultServiceRubric, gradeService, nearMisses } from '../../core/grade';
 import { differenceOf, type Lab } from '../../core/colour';
-import { NO_DYE, labOfStrand, lightenedStrand, naturalStrand } from '../../core/hair';
+import {
+  NO_DYE,
+  NO_WARMTH,
+  combine,
+  labOfStrand,
+  lightenedStrand,
+  naturalStrand,
+  type Strand,
+} from '../../core/hair';
 import { FastStrand, playHead, shadeLoad, type Mix } from '../../core/process';
 import { computeKey, solveService } from '../../core/solve';
 import { SHIPPED_LINES, shippedLine } from '../../core/shades';
@@ -22,13 +30,15 @@ function timeOf(work: () => void, rounds = 9, calls = 1): number {
 }
 
 const powder: Mix = { product: 'lightenerStrong', shades: [], developerVol: 20, ratio: 2 };
-const head = [1, 12, 26].map((fromScalpCm) => ({
-  start: naturalStrand(4, { fromScalpCm }),
-  events: [
-    { at: 0, do: 'apply' as const, mix: powder },
-    { at: 50, do: 'rinse' as const },
-  ],
-}));
+/** A head of its own each time: what is worked out once for a plan is part of the work. */
+const head = () =>
+  [1, 12, 26].map((fromScalpCm) => ({
+    start: naturalStrand(4, { fromScalpCm }),
+    events: [
+      { at: 0, do: 'apply' as const, coat: { mix: powder } },
+      { at: 50, do: 'rinse' as const },
+    ],
+  }));
 
 const strand = lightenedStrand(7);
 const dyes = (['ash', 'violet', 'gold'] as const).map((primary) => shadeLoad(7, { primary }).tone);
@@ -49,11 +59,12 @@ const fastBatch = () => {
     sink += fast.lab(candidates, shares, out).l;
   }
 };
-const mixed = () => {
-  const dye = { ...NO_DYE };
-  for (const name of Object.keys(dye) as (keyof typeof dye)[])
-    dye[name] = dyes.reduce((sum, d, c) => sum + shares[c] * d[name], 0);
-  return { ...strand, dye };
+const mixed = (): Strand => {
+  const dye = dyes.reduce((sum, one, c) => combine(sum, one, 1, shares[c]), NO_DYE);
+  return {
+    ...strand,
+    layers: [{ kind: 'demi', dye, dyeOnWhite: NO_DYE, masks: NO_WARMTH, fills: NO_WARMTH, held: 0 }],
+  };
 };
 const plainBatch = () => {
   for (let i = 0; i < BATCH / 10; i++) {
@@ -73,9 +84,9 @@ const kase = aCase({ natural: 5, target: 7, tone: 'ash', grey: 0.3 });
 
 const fastPerSecond = (BATCH / timeOf(fastBatch)) * 1000;
 const plainPerSecond = (BATCH / 10 / timeOf(plainBatch)) * 1000;
-const headMs = timeOf(() => void playHead(head, 60));
+const headMs = timeOf(() => void playHead(head(), 60));
 const colourOfHeadMs = timeOf(() =>
-  playHead(head, 60).forEach((frame) => frame.forEach(({ strand: s }) => (sink += labOfStrand(s).l))),
+  playHead(head(), 60).forEach((frame) => frame.forEach(({ strand: s }) => (sink += labOfStrand(s).l))),
 );
 const tressMs = timeOf(() => void paintTress(look, { width: 300, height: 600 }), 7);
 const keyMs = timeOf(() => void computeKey(kase, line, DEFAULT_HOUSE_RULES));

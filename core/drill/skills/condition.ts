@@ -1,4 +1,4 @@
-import { naturalStrand, POROSITIES, type Porosity } from '../../hair';
+import { POROSITIES, SOUND, type Porosity } from '../../hair';
 import { CONDITIONS, conditionOf, LEVELS_IN_ONE_VISIT, stretchTest, type Condition } from '../../process';
 import { reason } from '../../reason';
 import { chooseAmong, wrongFigures } from '../choice';
@@ -6,8 +6,15 @@ import { insist } from '../draw';
 import { term, type Term } from '../item';
 import { at, type BySteps, type Made, type Making, type SkillMaker } from '../make';
 
-/** The middle of each condition's span of damage, and how far from it an item may lie, by step. */
-const MIDDLE: Record<Condition, number> = { strong: 0.05, fair: 0.28, weak: 0.51, failed: 0.75 };
+/** The middle of each condition, and how far in damage an item may lie from it, by step. */
+const MIDDLE: Record<Condition, { damage: number; moisture: number }> = {
+  strong: { damage: 0.05, moisture: SOUND.moisture },
+  fair: { damage: 0.28, moisture: 0.68 },
+  weak: { damage: 0.51, moisture: 0.6 },
+  brittle: { damage: 0.4, moisture: 0.14 },
+  overSoft: { damage: 0.55, moisture: 0.95 },
+  failed: { damage: 0.78, moisture: 0.5 },
+};
 const SPREAD: BySteps = [0, 0.02, 0.04, 0.06, 0.075];
 
 function stretched({ draw, step }: Making): {
@@ -17,13 +24,14 @@ function stretched({ draw, step }: Making): {
   returns: number;
 } {
   const wanted = draw.pick(CONDITIONS);
-  const damage = Math.max(0, MIDDLE[wanted] + (draw.int(-100, 100) / 100) * at(SPREAD, step));
-  const strand = { ...naturalStrand(7), damage };
-  const { stretches, returns } = stretchTest(strand);
+  const { damage: middle, moisture } = MIDDLE[wanted];
+  const damage = Math.max(0, middle + (draw.int(-100, 100) / 100) * at(SPREAD, step));
+  const strand = { damage, moisture };
+  const { outcome, stretches, returns } = stretchTest(strand);
   const condition = conditionOf(strand);
   insist(condition === wanted, 'too near the edge of a condition');
   const rounded = { stretches: Math.round(stretches * 100) / 100, returns: Math.round(returns * 100) / 100 };
-  return { condition, ...rounded, facts: [term('fact.stretch', rounded)] };
+  return { condition, ...rounded, facts: [term(`fact.stretch.${outcome}`, rounded)] };
 }
 const conditionTerm = (condition: Condition) => term('option.condition', { condition });
 
@@ -65,7 +73,7 @@ function levels(making: Making): Made {
     ...chooseAmong(
       making.draw,
       { value, words: words(value) },
-      making.draw.shuffled(Object.values(LEVELS_IN_ONE_VISIT)).map((other) => ({
+      making.draw.shuffled([...new Set(Object.values(LEVELS_IN_ONE_VISIT))]).map((other) => ({
         value: other,
         words: words(other),
         slip: reason(other > value ? 'drill.condition.tooMuch' : 'drill.condition.tooLittle', 'C4', {

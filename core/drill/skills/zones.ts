@@ -1,6 +1,6 @@
 import { differenceOf } from '../../colour';
 import { labOfStrand, naturalStrand, type Strand } from '../../hair';
-import { apply, strandAfter, workedMinutes, type Mix } from '../../process';
+import { strandUnder, type Mix } from '../../process';
 import { reason } from '../../reason';
 import type { Shade } from '../../shades';
 import { strandLook, type StretchOfHair } from '../../tress';
@@ -97,7 +97,7 @@ function porous(making: Making): Made {
   const mix: Mix = { product: 'demi', shades: [{ shade, parts: 1 }], developerVol: 7, ratio: 2 };
   const [mids, ends] = (['normal', 'high'] as const).map((porosity) =>
     keptStrand(`porous ${porosity} ${natural} ${shade.level} ${shade.tone.primary}`, () =>
-      strandAfter(apply(mix, naturalStrand(natural, { porosity })), workedMinutes(mix, 20)),
+      strandUnder({ mix }, naturalStrand(natural, { porosity }), 20),
     ),
   );
   const where = percentage(draw.int(50, 82) / 100);

@@ -253,16 +253,35 @@ const timing = (item: Item, { rules }: DrillContext) => {
   }
 };
 
-const IN_ONE_VISIT: Record<string, number> = { strong: 7, fair: 4, weak: 2, failed: 0 };
+const IN_ONE_VISIT: Record<string, number> = {
+  strong: 7,
+  fair: 4,
+  weak: 2,
+  brittle: 0,
+  overSoft: 0,
+  failed: 0,
+};
 const condition = (item: Item) => {
   const { stretches, returns } = facts(item) as Record<string, number>;
   const { feels, sign } = facts(item);
+  const does = item.question.facts[0]?.code;
   hold(
-    item.question.facts.length === 0 || stretches === undefined || stretches >= 0.5,
-    'sound hair stretches by half',
+    stretches === undefined || (does === 'fact.stretch.snaps' ? stretches < 0.25 : stretches >= 0.5),
+    'wet hair stretches by half, or snaps',
     item,
   );
-  const shown = returns < 0.22 ? 'failed' : returns < 0.55 ? 'weak' : returns < 0.925 ? 'fair' : 'strong';
+  const shown =
+    does === 'fact.stretch.snaps'
+      ? 'brittle'
+      : does === 'fact.stretch.runsOn'
+        ? 'overSoft'
+        : returns < 0.5
+          ? 'failed'
+          : returns < 0.7
+            ? 'weak'
+            : returns < 0.9
+              ? 'fair'
+              : 'strong';
   switch (item.facet) {
     case 'visits': {
       const { from, to } = ask(item);

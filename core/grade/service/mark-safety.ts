@@ -1,8 +1,8 @@
 import { strandOfZone } from '../../plan';
 import { levelOfPigmented } from '../../hair';
-import { LEVELS_IN_ONE_VISIT, conditionOf } from '../../process';
+import { conditionOf, isGivingWay } from '../../process';
 import { reason, type Reason } from '../../reason';
-import { NEEDED_QUESTIONS } from '../../solve';
+import { NEEDED_QUESTIONS, levelsToday } from '../../solve';
 import { hasDeveloper } from '../../shades';
 import { lightenerVols } from '../../theory';
 import { bowlVol } from '../../plan';
@@ -128,7 +128,7 @@ export function dangersIn(context: JudgeContext): Danger[] {
     const last = lighteners[lighteners.length - 1].step;
     const reached = levelOfPigmented(played.momentOf(mine, last.start + last.minutes).strand);
     const moved = Math.round((reached - part.task.present) * 10) / 10;
-    const limit = LEVELS_IN_ONE_VISIT[part.task.condition];
+    const limit = levelsToday(part.task);
     if (moved > limit + PAST_LIMIT)
       add(CAPS.hair, 'beyondCondition', 'C4', {
         ...at,
@@ -139,8 +139,8 @@ export function dangersIn(context: JudgeContext): Danger[] {
   }
   for (const { part, strand } of played.outcomeAt(played.minutes)) {
     const before = conditionOf(strandOfZone(kase.head, part.zone));
-    if (conditionOf(strand) === 'failed' && plan.steps.length > 0)
-      add(CAPS.hair, before === 'failed' ? 'onFailedHair' : 'hairFails', 'C4', {
+    if (isGivingWay(conditionOf(strand)) && plan.steps.length > 0)
+      add(CAPS.hair, isGivingWay(before) ? 'onFailedHair' : 'hairFails', 'C4', {
         zone: part.zone,
         woven: part.woven,
       });

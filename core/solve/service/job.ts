@@ -1,7 +1,15 @@
 import { labOfStrand, levelOfPigmented, type Strand } from '../../hair';
 import { differenceOf, type Lab } from '../../colour';
 import { targetLab, vividMix } from '../../plan';
-import { apply, conditionOf, strandAfter, workedMinutes, type Mix, type ProductKind } from '../../process';
+import {
+  apply,
+  conditionOf,
+  isGivingWay,
+  strandAfter,
+  strandUnder,
+  type Mix,
+  type ProductKind,
+} from '../../process';
 import type { Line, ShadePart } from '../../shades';
 import type { HouseRules } from '../../theory';
 import { rightMixes, type RightMix } from './compose';
@@ -46,7 +54,7 @@ const linesFor = (layer: Layer, lines: readonly Line[]): Line[] =>
   );
 
 export const lie = (mix: Mix, strand: Strand, minutes: number): Strand =>
-  strandAfter(apply(mix, strand), workedMinutes(mix, minutes));
+  strandUnder({ mix }, strand, minutes);
 
 /** Strengths to try with lightener, gentle hair first slow, sound hair at the usual pace (D3). */
 function inOrder(vols: readonly number[], { diameter, condition, history }: Task): number[] {
@@ -59,8 +67,8 @@ function inOrder(vols: readonly number[], { diameter, condition, history }: Task
 export const REACHED_WITHIN = 0.1;
 /** First whole minute at which the strand has lightened to a level; null when it does not in the time. */
 export function minutesToLevel(mix: Mix, strand: Strand, aim: number, most: number): number | null {
-  const application = apply(mix, strand);
-  const levelAt = (minute: number) => levelOfPigmented(strandAfter(application, workedMinutes(mix, minute)));
+  const application = apply({ mix }, strand);
+  const levelAt = (minute: number) => levelOfPigmented(strandAfter(application, minute));
   if (levelAt(most) < aim - REACHED_WITHIN) return null;
   let [low, high] = [0, most];
   while (high - low > 1) {
@@ -91,7 +99,7 @@ function lighten(
         minutesToLevel(mix, strands[i], task.target.level, all[i].minutes.max),
       );
       if (minutes.some((one) => one === null || one < LEAST_MINUTES)) continue;
-      const worn = jobs.some((_, i) => conditionOf(lie(mix, strands[i], minutes[i]!)) === 'failed');
+      const worn = jobs.some((_, i) => isGivingWay(conditionOf(lie(mix, strands[i], minutes[i]!))));
       if (worn) continue;
       return { role: 'lighten', line, mix, shades: [], ratio: mix.ratio, vol, minutes: minutes as number[] };
     }

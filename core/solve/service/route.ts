@@ -1,5 +1,5 @@
 import { TOP_OF_TEN, isWarm } from '../../colour';
-import { LEVELS_IN_ONE_VISIT } from '../../process';
+import { THROUGH_DYE_COUNTS, levelsInOneVisit } from '../../process';
 import { reason, type Reason } from '../../reason';
 import { PERMANENT_LIFT, hasGreyToCover } from '../../theory';
 import type { Task } from './task';
@@ -49,6 +49,12 @@ const asGrown = ({ history, target, greyShare }: Task) =>
   !target.vivid &&
   !hasGreyToCover(greyShare);
 
+/** Levels that lightener may move a part in one visit: by its condition, half as far through permanent dye (C4). */
+export const levelsToday = ({ condition, history }: Pick<Task, 'condition' | 'history'>): number => {
+  const bears = levelsInOneVisit(condition, history.kind === 'lightened' || history.kind === 'vivid');
+  return history.kind === 'coloured' ? bears / THROUGH_DYE_COUNTS : bears;
+};
+
 /**
  * How each route stands for a part of a head under the rules of the craft (section 7, P1, P2, C4). Only routes that
  * have a say here are listed; the allowed ones come in the order in which they are preferred.
@@ -56,7 +62,7 @@ const asGrown = ({ history, target, greyShare }: Task) =>
 export function rulingsFor(task: Task): RouteRuling[] {
   const { natural, present, history, target, condition } = task;
   const up = target.level - present;
-  const limit = LEVELS_IN_ONE_VISIT[condition];
+  const limit = levelsToday(task);
   const palest = target.level > TOP_OF_TEN;
   const pale = palest && present < PALEST_FROM.lightener;
   const found: RouteRuling[] = [];

@@ -12,13 +12,13 @@ import {
   type ServicePlan,
   type Target,
 } from '../../plan';
-import { LEVELS_IN_ONE_VISIT, conditionOf } from '../../process';
+import { CONDITIONS } from '../../process';
 import { reason, type Reason } from '../../reason';
 import type { Line } from '../../shades';
 import type { HouseRules } from '../../theory';
 import { readingsOf } from './assemble';
 import { oneVisit, type VisitFound } from './one-visit';
-import { PALEST_FROM, rulingsFor, type Route } from './route';
+import { PALEST_FROM, levelsToday, rulingsFor, type Route } from './route';
 import { stopsService } from './safety';
 import type { Task } from './task';
 
@@ -67,7 +67,7 @@ const TREATED = 0.7;
 
 /** Where a part that one visit cannot bring home is taken in it: as far as its condition allows, toned quietly (C4). */
 function interim(task: Task): Target {
-  const limit = LEVELS_IN_ONE_VISIT[task.condition];
+  const limit = levelsToday(task);
   const up = task.target.level - task.present;
   // What is not light yet is made light first (L1).
   const most =
@@ -233,7 +233,7 @@ function finished(
 
 /** Condition of the worst part at the end of a plan. */
 export const worstCondition = (outcomes: readonly PartOutcome[]) => {
-  const damage = Math.max(0, ...outcomes.map(({ strand }) => strand.damage));
-  return conditionOf({ damage });
+  const worst = Math.max(0, ...outcomes.map(({ condition }) => CONDITIONS.indexOf(condition)));
+  return CONDITIONS[worst];
 };
 export { presentLevel };

@@ -1,0 +1,248 @@
+import {
+  NO_DYE,
+  NO_WARMTH,
+  brownBlackOfLevel,
+  combine,
+  depthAlone,
+  dyeOf,
+  exposureOf,
+  levelOfReflectance,
+  loadOf,
+  naturalPigment,
+  reachedLevelOf,
+  reflectanceOf,
+  scaled,
+  shownPigment,
+  warmthOfLevel,
+  type Dye,
+  type DyeKind,
+  type Strand,
+  type Warmth,
+} from '../hair';
+import { freshnessOf, thinnessOf, type Coat } from './coat';
+import { FIGURES } from './figures';
+import { REFERENCE_RATIO, depthOf, extraNaturalOf, naturalOf, type Mix } from './mix';
+import { PRODUCTS, type ProductKind } from './products';
+import { shadeLoad, warmthBeyondNatural, warmthLess } from './shade-load';
+
+/** What a coat leaves on each kind of strand when its dye is fully formed. */
+export interface Deposit {
+  kind: DyeKind;
+  dye: Dye;
+  dyeOnWhite: Dye;
+  masks: Warmth;
+  fills: Warmth;
+}
+
+const KIND: Partial<Record<ProductKind, DyeKind>> = {
+  permanent: 'permanent',
+  express: 'permanent',
+  highLift: 'permanent',
+  demi: 'demi',
+  acidGloss: 'acidGloss',
+  direct: 'direct',
+  filler: 'filler',
+};
+
+/** Level at which the pure tone of a corrector is measured. */
+const CORRECTOR_LEVEL = 7;
+
+/** Porous hair takes more of everything, and most of the blue (F11). Fitted to H9. */
+const uptakeOf = (porosity: number) =>
+  porosity <= 0.5 ? 0.9 + 0.2 * porosity : 1 + FIGURES.model.uptakePorous * (porosity - 0.5);
+const blueGrab = (porosity: number) => 1 + Math.max(0, porosity - 0.5) * FIGURES.model.blueGrab;
+
+const softplus = (x: number, softness: number) => softness * Math.log1p(Math.exp(Math.min(40, x / softness)));
+
+/** Strength of the dye in a coat: by ratio, thinning, wetness, age, and what keeps it off the hair. */
+function strengthOf(coat: Coat): number {
+  const { mix, wet, isProtected } = coat;
+  const { dilutionPower, thinPower, wetPace } = FIGURES.model;
+  const ready = mix.product === 'direct' || mix.product === 'filler';
+  const ratio = ready ? 1 : ((1 + REFERENCE_RATIO) / (1 + mix.ratio)) ** dilutionPower;
+  return (
+    PRODUCTS[mix.product].dye!.strength *
+    ratio *
+    thinnessOf(mix) ** thinPower *
+    (wet ? wetPace : 1) *
+    freshnessOf(coat) *
+    (isProtected ? 0.25 : 1)
+  );
+}
+
+/**
+ * Opposites meet (U2): blue with red (violet) cancels yellow, blue with yellow (green) cancels red, blue alone both, until
+ * either the warmth or the dye is used up. `power` is warmth cancelled by one of dye.
+ */
+function cancel(there: Warmth, dye: Dye, power: number): { masks: Warmth; left: Dye } {
+  const violet = Math.min(dye.blue, dye.red);
+  const green = Math.min(dye.blue - violet, dye.yellow);
+  const plain = dye.blue - violet - green;
+  const can = { red: power * (2 * green + plain), yellow: power * (2 * violet + plain) };
+  const masks = { red: Math.min(there.red, can.red), yellow: Math.min(there.yellow, can.yellow) };
+  const used = can.red + can.yellow > 0 ? (masks.red + masks.yellow) / (can.red + can.yellow) : 0;
+  const left = {
+    ...dye,
+    blue: dye.blue * (1 - used),
+    red: dye.red - violet * used,
+    yellow: dye.yellow - green * used,
+  };
+  return { masks, left };
+}
+
+function ofDirect({ mix }: Coat, start: Strand, strength: number): Deposit {
+  const vivid = combine({ ...NO_DYE, ...mix.vivid }, NO_DYE, strength, 0);
+  const { vividOnDark } = FIGURES.model;
+  const taken = (vividOnDark + (1 - vividOnDark) * exposureOf(start)) * uptakeOf(start.porosity);
+  return {
+    kind: 'direct',
+    dye: scaled(vivid, taken),
+    dyeOnWhite: scaled(vivid, PRODUCTS.direct.coversWhite),
+    masks: NO_WARMTH,
+    fills: NO_WARMTH,
+  };
+}
+
+function ofFiller({ mix }: Coat, start: Strand, strength: number): Deposit {
+  const missing = warmthLess(warmthOfLevel(mix.fillsLevel ?? 6), shownPigment(start));
+  const taken = Math.min(1, FIGURES.model.fills * strength * Math.min(1, uptakeOf(start.porosity)));
+  return {
+    kind: 'filler',
+    dye: NO_DYE,
+    dyeOnWhite: NO_DYE,
+    masks: NO_WARMTH,
+    fills: { red: missing.red * taken, yellow: missing.yellow * taken },
+  };
+}
+
+interface Loads {
+  /** Bared warmth the shades are made to cancel, and the tone they bring, part-weighted (F10). */
+  cancels: Warmth;
+  tone: Dye;
+  /** Fraction of the mix that has depth: clear thins it. */
+  coloured: number;
+}
+
+/** The shades of a mix on hair that reaches a level: a shade lighter than the hair fails to cover its warmth (U4). */
+function loadsOf({ shades, product }: Mix, reached: number): Loads {
+  const { tooLight, correctorStrength } = FIGURES.model;
+  const all = shades.reduce((sum, { parts }) => sum + parts, 0);
+  const cancels = { red: 0, yellow: 0 };
+  let tone = NO_DYE;
+  let coloured = 0;
+  for (const { shade, parts } of shades) {
+    const fraction = parts / all;
+    if (shade.level === null) {
+      if (shade.series === 'corrector')
+        tone = combine(tone, shadeLoad(CORRECTOR_LEVEL, shade.tone).tone, 1, fraction * correctorStrength);
+      continue;
+    }
+    // A high-lift shade is made for hair it has lifted itself: its number is a wish, not a depth (section 6).
+    const madeFor = product === 'highLift' ? Math.round(Math.min(10, Math.max(1, reached))) : shade.level;
+    const load = shadeLoad(madeFor, shade.tone);
+    const covers = Math.exp(-tooLight * Math.max(0, madeFor - reached - 0.25));
+    cancels.red += covers * fraction * load.cancels.red;
+    cancels.yellow += covers * fraction * load.cancels.yellow;
+    // Pale shades are pale in tone as well: what is too light to cover the hair hardly tints it either.
+    tone = combine(tone, load.tone, 1, fraction * covers);
+    coloured += fraction;
+  }
+  // Correctors are pure tone: they count in the amount, and take no depth from the shades they are stirred into.
+  const pure =
+    shades.reduce((sum, { shade, parts }) => sum + (shade.series === 'corrector' ? parts : 0), 0) / all;
+  return { cancels, tone, coloured: coloured > 0 ? coloured / (1 - pure) : 0 };
+}
+
+/** Depth that is laid on even where the hair is as deep as the shade: colour on colour is darker (A1). Fitted to H12, H38. */
+function overlapOn(start: Strand, level: number, low: boolean): number {
+  const { overlapDepth, overlapPorous, overlapLow } = FIGURES.model;
+  const there = Math.min(1, loadOf(dyeOf(start)) / 0.3);
+  const depth = Math.min(1, brownBlackOfLevel(level) / 1.2);
+  const porous = 1 + Math.max(0, (start.porosity - 0.5) / 0.35) * (overlapPorous - 1);
+  return overlapDepth * there * depth * porous * (low ? overlapLow : 1);
+}
+
+/** Share of white strands' dye that a coat can bring to them, at full time (F8). Fitted to H11, H35, H37, H44. */
+function coversWhite(mix: Mix, strand: Strand, strength: number, low: boolean): number {
+  const { whiteNatural, whiteExtra, whiteResists, whiteAtTen } = FIGURES.model;
+  const product = PRODUCTS[mix.product];
+  if (low) return Math.min(1, product.coversWhite * strength);
+  const opened = Math.min(1, Math.max(0.1, whiteAtTen + (1 - whiteAtTen) * ((mix.developerVol - 10) / 10)));
+  const takes = product.coversWhite + whiteNatural * naturalOf(mix) + whiteExtra * extraNaturalOf(mix);
+  const plain = Math.min(1 + whiteExtra * extraNaturalOf(mix), takes);
+  return Math.min(1, plain * opened * (1 - whiteResists * strand.resistance) * strength);
+}
+
+/** What a coat leaves on a strand that it lifts by a dose; null for products without dye. */
+export function depositOf(coat: Coat, start: Strand, dose: number): Deposit | null {
+  const { mix } = coat;
+  const product = PRODUCTS[mix.product];
+  if (!product.dye) return null;
+  const strength = strengthOf(coat);
+  if (mix.product === 'direct') return ofDirect(coat, start, strength);
+  if (mix.product === 'filler') return ofFiller(coat, start, strength);
+  const level = depthOf(mix);
+  const kind = KIND[mix.product]!;
+  const low = kind === 'demi' || kind === 'acidGloss';
+  const figures = FIGURES.model;
+
+  const lifted: Strand = { ...start, brownBlack: start.brownBlack * Math.exp(-dose) };
+  const exposure = exposureOf(lifted);
+  const shown = shownPigment(lifted);
+  const under = depthAlone(dyeOf(start));
+  const reached = levelOfReflectance(reflectanceOf(shown, under));
+  const loads = loadsOf(mix, reached);
+  const uptake = uptakeOf(start.porosity) * strength;
+
+  // Warmth that is there beyond what natural hair of the level has; lifting again brings out more than forms (D7).
+  const own = naturalPigment(reachedLevelOf(lifted));
+  const bared = warmthLess(shown, own);
+  // A trace of lift, as of a deposit strength, undoes nothing.
+  const undone = Math.exp(-((figures.liftOnLift * dose) ** 2) * exposureOf(start));
+  const reach = figures.masks * uptake * undone;
+  const want = { red: loads.cancels.red * reach, yellow: loads.cancels.yellow * reach };
+  // What was made for more red than there is goes on to the yellow: a deep shade on hair lifted past it.
+  const spareRed = Math.max(0, want.red - bared.red);
+  const base: Warmth = {
+    red: Math.min(bared.red, want.red),
+    yellow: Math.min(bared.yellow, want.yellow + figures.deepMasksYellow * spareRed),
+  };
+  // And what finds no warmth at all shows as the green it is (F6); creamy hair of the usual level is no such case.
+  const usual = warmthBeyondNatural(reached);
+  const lacks = Math.max(0, want.red - Math.max(bared.red, usual.red));
+  const green = figures.surplusShows * exposure * lacks;
+
+  const stillWarm = warmthLess(shown, base);
+  const open = { red: exposure * stillWarm.red, yellow: exposure * stillWarm.yellow };
+  const toned = cancel(open, scaled(loads.tone, uptake), figures.cancels);
+  const masks = { red: base.red + toned.masks.red, yellow: base.yellow + toned.masks.yellow };
+  const grab = blueGrab(start.porosity);
+
+  let brown = 0;
+  if (level !== null) {
+    const masked = { ...shown, red: shown.red - masks.red, yellow: shown.yellow - masks.yellow };
+    const depth = levelOfReflectance(reflectanceOf(masked, under));
+    const madeFor = mix.product === 'highLift' ? Math.max(level, reached) : level;
+    const lacking = softplus(brownBlackOfLevel(madeFor) - brownBlackOfLevel(depth), figures.depthSoftness);
+    const hollow = 1 - figures.hollowsOverVol * Math.max(0, mix.developerVol - 20);
+    brown = (lacking * hollow * undone + overlapOn(start, level, low)) * loads.coloured * uptake;
+  }
+  const dye: Dye = {
+    ...toned.left,
+    brown,
+    blue: (toned.left.blue + green) * grab,
+    yellow: toned.left.yellow + green,
+  };
+
+  const covers = coversWhite(mix, start, strength, low);
+  const onWhite = dyeOf(start, 'dyeOnWhite');
+  const whiteBrown =
+    level === null ? 0 : Math.max(0, brownBlackOfLevel(level) - onWhite.brown) + overlapOn(start, level, low);
+  return {
+    kind,
+    dye,
+    dyeOnWhite: { ...scaled(loads.tone, covers), brown: whiteBrown * covers * loads.coloured },
+    masks,
+    fills: NO_WARMTH,
+  };
+}

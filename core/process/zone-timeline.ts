@@ -1,0 +1,106 @@
+import type { Strand } from '../hair';
+import { LATE_HEAT_FROM, apply, strandAfter, type Application, type Heated } from './apply';
+import type { Coat } from './coat';
+import { treated, type Treatment } from './condition';
+import type { Mix } from './mix';
+
+/** What happens to one place, in minutes from the start of the service. */
+export type ZoneEvent =
+  | { at: number; do: 'apply'; coat: Coat }
+  | { at: number; do: 'rinse' }
+  | { at: number; do: 'heat'; on: boolean }
+  | { at: number; do: 'treat'; treatment: Treatment };
+
+export interface ZonePlan {
+  start: Strand;
+  /** In any order; played by time, a rinse before what is put on in the same minute. */
+  events: readonly ZoneEvent[];
+}
+
+export interface ZoneMoment {
+  strand: Strand;
+  /** The mix that lies on the place, and for how long. */
+  lying: { mix: Mix; minutes: number } | null;
+}
+
+const ORDER = { rinse: 0, treat: 1, heat: 2, apply: 3 } as const;
+
+/** From one event to the next: hair at rest, or under a coat that has lain on it since some minute. */
+interface Span {
+  from: number;
+  strand: Strand;
+  under: { application: Application; since: number } | null;
+}
+interface Compiled {
+  spans: Span[];
+  /** Heat as spans of minutes, the last perhaps without an end. */
+  heat: { from: number; to: number }[];
+}
+
+/** Heat a coat has had by a minute, early and late in its own time (R4). */
+function heatedBy({ heat }: Pick<Compiled, 'heat'>, since: number, minute: number): Heated {
+  const between = (from: number, to: number) =>
+    heat.reduce((sum, one) => sum + Math.max(0, Math.min(to, one.to) - Math.max(from, one.from)), 0);
+  const late = since + LATE_HEAT_FROM;
+  return {
+    early: between(since, Math.min(minute, late)),
+    late: minute > late ? between(late, minute) : 0,
+  };
+}
+
+const strandIn = (compiled: Pick<Compiled, 'heat'>, { strand, under }: Span, minute: number): Strand =>
+  under
+    ? strandAfter(under.application, minute - under.since, heatedBy(compiled, under.since, minute))
+    : strand;
+
+function compile({ start, events }: ZonePlan): Compiled {
+  const inOrder = [...events].sort((a, b) => a.at - b.at || ORDER[a.do] - ORDER[b.do]);
+  const heat: Compiled['heat'] = [];
+  for (const event of inOrder) {
+    if (event.do !== 'heat') continue;
+    const open = heat.at(-1);
+    if (open && open.to === Infinity) {
+      if (event.on) continue;
+      open.to = event.at;
+    } else if (event.on) heat.push({ from: event.at, to: Infinity });
+  }
+  const spans: Span[] = [{ from: -Infinity, strand: start, under: null }];
+  for (const event of inOrder) {
+    if (event.do === 'heat') continue;
+    const strand = strandIn({ heat }, spans[spans.length - 1], event.at);
+    const from = event.at;
+    if (event.do === 'apply')
+      spans.push({ from, strand, under: { application: apply(event.coat, strand), since: from } });
+    else if (event.do === 'treat')
+      spans.push({ from, strand: treated(strand, event.treatment), under: null });
+    else spans.push({ from, strand, under: null });
+  }
+  return { spans, heat };
+}
+
+/** A plan is asked minute by minute: what its events come to is worked out once. */
+const compiledPlans = new WeakMap<ZonePlan, Compiled>();
+
+/**
+ * The place at a minute of the service. Every application is a function of where it began and how long it has lain, so the
+ * answer does not depend on how the time was walked through. A second coat without a rinse begins with what is there; what
+ * is never rinsed goes on (R8).
+ */
+export function zoneAt(plan: ZonePlan, minute: number): ZoneMoment {
+  let compiled = compiledPlans.get(plan);
+  if (!compiled) {
+    compiled = compile(plan);
+    compiledPlans.set(plan, compiled);
+  }
+  let span = compiled.spans[0];
+  for (const one of compiled.spans) if (one.from <= minute) span = one;
+  return {
+    strand: strandIn(compiled, span, minute),
+    lying: span.under ? { mix: span.under.application.coat.mix, minutes: minute - span.under.since } : null,
+  };
+}
+
+/** A whole head, minute by minute: frames[minute][place]. */
+export function playHead(places: readonly ZonePlan[], minutes: number): ZoneMoment[][] {
+  return Array.from({ length: minutes + 1 }, (_, minute) => places.map((place) => zoneAt(place, minute)));
+}
