@@ -16,6 +16,7 @@ import {
   warmthOfLevel,
   type Dye,
   type DyeKind,
+  type NaturalPigment,
   type Strand,
   type Warmth,
 } from '../hair';
@@ -173,6 +174,26 @@ function coversWhite(mix: Mix, strand: Strand, strength: number, low: boolean): 
   return Math.min(1, plain * opened * (1 - whiteResists * strand.resistance) * strength);
 }
 
+/** Rounds of the secant below; two bring it within a fiftieth of a level. */
+const BROWN_ROUNDS = 2;
+
+/** Brown dye that brings hair of a pigment, with what brown is there, to a level; below 0 where it is deeper already. */
+function brownTo(level: number, pigment: NaturalPigment, under: Dye): number {
+  const at = (brown: number) =>
+    levelOfReflectance(reflectanceOf(pigment, { ...under, brown: under.brown + brown }));
+  const depth = at(0);
+  let brown = brownBlackOfLevel(level) - brownBlackOfLevel(depth);
+  if (brown <= 0) return brown;
+  let [before, was] = [0, depth];
+  for (let round = 0; round < BROWN_ROUNDS; round++) {
+    const reads = at(brown);
+    if (Math.abs(reads - was) < 1e-6) break;
+    const next = brown + ((level - reads) * (brown - before)) / (reads - was);
+    [before, was, brown] = [brown, reads, Math.max(0, next)];
+  }
+  return brown;
+}
+
 /** What a coat leaves on a strand that it lifts by a dose; null for products without dye. */
 export function depositOf(coat: Coat, start: Strand, dose: number): Deposit | null {
   const { mix } = coat;
@@ -221,9 +242,8 @@ export function depositOf(coat: Coat, start: Strand, dose: number): Deposit | nu
   let brown = 0;
   if (level !== null) {
     const masked = { ...shown, red: shown.red - masks.red, yellow: shown.yellow - masks.yellow };
-    const depth = levelOfReflectance(reflectanceOf(masked, under));
     const madeFor = mix.product === 'highLift' ? Math.max(level, reached) : level;
-    const lacking = softplus(brownBlackOfLevel(madeFor) - brownBlackOfLevel(depth), figures.depthSoftness);
+    const lacking = softplus(brownTo(madeFor, masked, under), figures.depthSoftness);
     const hollow = 1 - figures.hollowsOverVol * Math.max(0, mix.developerVol - 20);
     brown = (lacking * hollow * undone + overlapOn(start, level, low)) * loads.coloured * uptake;
   }

@@ -28,7 +28,7 @@ export const FIGURE_SOURCES: readonly FigureSource[] = [
   fitted('model.conditionerLift', 'H22'),
   fitted('model.conditionerDamage', 'H23'),
   fitted('model.protectedLift', 'H33'),
-  fitted('model.heatAtScalpLate', 'H32', [1, 2]),
+  fitted('model.heatAtScalpLate', 'H32', [0.8, 2]),
   fitted('model.masks', 'H7, practice', [0.8, 1.05]),
   fitted('model.deepMasksYellow', 'H45, practice', [0.6, 1.1]),
   fitted('model.tooLight', 'H8, H42'),

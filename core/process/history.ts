@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { isFashion, toneSchema, type Tone } from '../colour';
+import { toneSchema, type Tone } from '../colour';
 import {
   brownBlackOfLevel,
   combine,
@@ -109,12 +109,13 @@ const aged = (strand: Strand, from: number, faded: number, held: number): Strand
 });
 
 /** A coat in the past: full time; deposit strength where it went darker, else 20 vol. */
-function pastCoat({ kind, level, tone }: Coloured, natural: number): { coat: Coat; minutes: number } {
-  const series = isFashion(tone) ? ('fashion' as const) : ('natural' as const);
-  const shade = { label: '', series, level, tone };
+function pastCoat({ kind, level, tone }: Coloured, strand: Strand): { coat: Coat; minutes: number } {
+  const natural = grownLevelOf(strand);
+  // Whoever coloured white hair mixed it to cover (F8).
+  const shade = { label: '', series: 'natural' as const, level, tone };
   const vol = kind !== 'permanent' ? 7 : level < natural - 0.5 ? 10 : 20;
   const mix: Mix = { product: kind, shades: [{ shade, parts: 1 }], developerVol: vol, ratio: 1.5 };
-  return { coat: { mix }, minutes: kind === 'permanent' ? 35 : 20 };
+  return { coat: { mix }, minutes: kind !== 'permanent' ? 20 : strand.white > 0 ? 45 : 35 };
 }
 
 const withLast = (strand: Strand, change: (layer: DyeLayer) => DyeLayer): Strand => ({
@@ -131,7 +132,7 @@ const LIFTED_PAST = 0.25;
  */
 function permanently(strand: Strand, layer: Coloured): Strand {
   const natural = grownLevelOf(strand);
-  const { coat, minutes } = pastCoat(layer, natural);
+  const { coat, minutes } = pastCoat(layer, strand);
   const coloured = strandUnder(coat, strand, minutes);
   if (layer.level <= levelOfPigmented(coloured)) return broughtTo(layer.level, coloured);
   const { brownBlack } = lightenedStrand(Math.max(natural, layer.level + LIFTED_PAST), natural);
@@ -183,7 +184,7 @@ function laid(strand: Strand, layer: PastLayer): Strand {
       return aged(strandUnder({ mix }, strand, 25), strand.layers.length, layer.faded ?? 0, layer.held ?? 0);
     }
     default: {
-      const { coat, minutes } = pastCoat(layer, grownLevelOf(strand));
+      const { coat, minutes } = pastCoat(layer, strand);
       const { faded = 0, held = 0, times = 1 } = layer;
       let now = strand;
       for (let time = 0; time < times; time++)

@@ -67,9 +67,9 @@ export function cost({ mix, fit }: FoundMix, need: MixNeed): number {
   return (
     2 * fit.levelGap +
     2 * fit.toneGap +
-    0.2 * spread +
+    1.5 * spread +
     0.3 * ofNaturalTarget +
-    0.15 * (mix.length - 1) +
+    0.6 * (mix.length - 1) +
     0.01 * parts
   );
 }

@@ -479,7 +479,7 @@ const glassy = naturalStrand(5, { white: 0.9, resistance: 1 });
 row('H44', 'plain series, 35 min', () => off(after(permanent('5:0', 20), glassy, 35), to(5)), [6, 10]);
 row('H44', 'extra pigment, 50 min', () => off(after(permanent('5:00', 20), glassy, 50), to(5)), [null, 5]);
 
-row('H45', 'light by', () => level(grey5(40, 45)) - 5, [0.5, 2], LEVEL);
+row('H45', 'light by', () => level(grey5(40, 45)) - 5, [0.5, 1.3], LEVEL);
 row('H45', 'damage at 40 vol', () => grey5(40, 45).damage, [0.16, 0.28], 0.02);
 row('H45', 'damage at 20 vol', () => grey5(20, 45).damage, [null, 0.12], 0.02);
 
@@ -565,6 +565,41 @@ practice(
   'high-lift 10 from natural 7',
   () => off(after(permanent('11:0', 40, 'highLift'), naturalStrand(7), 50), to(10)),
   [null, 6],
+);
+for (const [vol, min, max] of [
+  [10, 4.75, 5.2],
+  [20, 4.75, 5.25],
+  [30, 4.9, 5.6],
+] as const)
+  practice(
+    `5 natural with ${vol} vol on natural 5 reads`,
+    () => level(after(permanent('5:0', vol), naturalStrand(5), 35)),
+    [min, max],
+    LEVEL,
+  );
+const filledTo = (n: number, strand: Strand) =>
+  after({ product: 'filler', shades: [], fillsLevel: n, developerVol: 0, ratio: 1 }, strand, 15);
+practice(
+  'filled for 6, then demi 6, on lightened 9',
+  () => off(after(toner('6-L'), filledTo(6, yellow9), 20), to(6)),
+  [null, 4.5],
+);
+practice(
+  'filled for 7, then demi 7, on lightened 10',
+  () => off(after(toner('7-L'), filledTo(7, lightenedStrand(10)), 20), to(7)),
+  [null, 5],
+);
+practice(
+  'express 5 with 20 vol on half white',
+  () => level(after(permanent('5:0', 20, 'express'), half5, 10)) - 5,
+  [-0.3, 0.5],
+  LEVEL,
+);
+practice(
+  'high-lift at 40 vol: damage',
+  () => after(permanent('11:0', 40, 'highLift'), naturalStrand(7), 50).damage,
+  [0.1, 0.3],
+  0.02,
 );
 practice('strong 20 vol, 45 min, from 4', () => level(strong(20, 45)), [7.5, 9.2], LEVEL);
 for (const [product, at] of [

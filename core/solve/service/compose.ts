@@ -23,6 +23,8 @@ export const isRightFor = (fit: MixFit) => isRightMix(fit);
 
 /** Shares of a corrector worth trying: a gram or two in a full bowl (U5). */
 const CORRECTOR_SHARES = [0.025, 0.05, 0.1];
+/** A corrector where a shade would do is one thing more to weigh to the tenth of a gram. */
+const CORRECTOR_PRICE = 0.9;
 /** How far from the wanted level a shade of a mix may lie. */
 const REACH = 1.5;
 
@@ -92,7 +94,7 @@ export function rightMixes(line: Line, need: ShadeNeed, most: number): RightMix[
       consider(mix);
       if (chosen.length > 2) continue;
       for (const corrector of correctors)
-        for (const share of CORRECTOR_SHARES) consider(withCorrector(mix, corrector, share), 0.2);
+        for (const share of CORRECTOR_SHARES) consider(withCorrector(mix, corrector, share), CORRECTOR_PRICE);
     }
   }
   return found.sort((a, b) => a.cost - b.cost).slice(0, most);

@@ -84,6 +84,10 @@ export function needOnLine(need: ShadeNeed, greyShare: number, line: Line, rules
 const porous = (task: Task, level: { min: number; max: number }) =>
   task.porosity === 'high' ? { min: level.min, max: level.max + POROUS_LIGHTER } : level;
 
+/** Coloured hair that is to have the level it shows: permanent over it would be an overlap (A1, F11). */
+const overItsOwn = ({ history, present, target }: Task) =>
+  history.kind === 'coloured' && !target.vivid && Math.abs(target.level - present) <= 0.5;
+
 /** Kinds of line that may colour hair as it then is. */
 function colourKinds(task: Task, route: Route): ProductKind[] {
   const bared =
@@ -103,6 +107,8 @@ function colourKinds(task: Task, route: Route): ProductKind[] {
           : hasGreyToCover(task.greyShare)
             ? ['permanent', 'express', 'demi']
             : ['demi', 'acidGloss', 'permanent', 'express'];
+  // A1: permanent over its own colour only makes it darker; what is coloured already has its grey covered.
+  if (overItsOwn(task)) return ['demi', 'acidGloss'];
   const covers = route === 'deposit' || route === 'liftWithColour' || route === 'removeThenColour';
   if (!covers || !hasGreyToCover(task.greyShare)) return kinds;
   return kinds.filter((kind) => task.greyShare <= greyLimitOf(kind as Line['kind']));

@@ -125,6 +125,8 @@ export function rulingsFor(task: Task): RouteRuling[] {
     const byColour = history.kind === 'untouched' && up <= most && !palest;
     // F3: up to two levels by colour; beyond that it leaves warmth, and lightener or high-lift come first.
     if (byColour && up <= 2) say('liftWithColour', true, 'lift', 'F2', { levels: up });
+    // F3: colour alone leaves warmth beyond two levels; high-lift is for where nothing else may be used, or paler still.
+    lighten();
     if (
       history.kind === 'untouched' &&
       natural >= HIGH_LIFT_FROM &&
@@ -133,7 +135,6 @@ export function rulingsFor(task: Task): RouteRuling[] {
       (!palest || natural >= PALEST_FROM.highLift)
     )
       say('highLift', true, 'highLift', 'D2', { levels: up });
-    lighten();
     if (byColour && up > 2) say('liftWithColour', true, 'liftFar', 'F3', { levels: up });
     if (history.kind === 'lightened') say('liftWithColour', false, 'liftOnLift', 'D7', { levels: up });
     else if (palest) say('liftWithColour', false, 'palestNotByColour', 'L1', { level: target.level });

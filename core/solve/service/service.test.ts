@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { shippedCase } from '../../cases';
-import { presentLevel, seenLevel, strandOfZone, type ServiceCase } from '../../plan';
+import { levelOfStrand } from '../../hair';
+import { presentLevel, strandOfZone, type ServiceCase } from '../../plan';
 import { SHIPPED_LINES, mixLevel } from '../../shades';
 import { DEFAULT_HOUSE_RULES, type HouseRules } from '../../theory';
 import { SHIPPED_CASES } from '../../cases';
@@ -41,7 +42,7 @@ describe('a zone with a history', () => {
     for (const { kase } of SHIPPED_CASES)
       for (const zone of kase.head.zones) {
         if (zone.history.kind === 'vivid' || zone.greyShare > 0) continue;
-        expect(Math.abs(seenLevel(strandOfZone(kase.head, zone.zone)) - presentLevel(zone))).toBeLessThan(
+        expect(Math.abs(levelOfStrand(strandOfZone(kase.head, zone.zone)) - presentLevel(zone))).toBeLessThan(
           0.3,
         );
       }
