@@ -55,6 +55,8 @@ export function settingsChanged({ a, b }: Pick<LabState, 'a' | 'b'>): Reason[] {
 /** Half a level is what is read; less is not worth a word. */
 const TELLING_LEVELS = 0.3;
 const TELLING_DAMAGE = 0.05;
+/** A third of a full tone. */
+const TELLING_STRENGTH = 0.33;
 const TELLING_MISSED = 0.1;
 
 /** What that did, at the minute looked at: per zone where the two sides differ to the eye or in condition. */
@@ -69,6 +71,8 @@ export function outcomesChanged(state: LabState): Reason[] {
     if (Math.abs(levels) >= TELLING_LEVELS)
       say(levels > 0 ? 'lighter' : 'deeper', { levels: Math.abs(levels) });
     if (was.tone !== is.tone) say('tone', { a: was.tone, b: is.tone });
+    else if (Math.abs(is.strength - was.strength) >= TELLING_STRENGTH)
+      say(is.strength > was.strength ? 'stronger' : 'weaker', { tone: is.tone });
     if (Math.abs(is.damage - was.damage) >= TELLING_DAMAGE)
       say(is.damage > was.damage ? 'moreDamage' : 'lessDamage', { share: Math.abs(is.damage - was.damage) });
     if (was.stretch !== is.stretch) say('stretch', { a: was.stretch, b: is.stretch });

@@ -9,6 +9,7 @@ import {
   levelsOver,
   momentOf,
   outcomesChanged,
+  readLab,
   settingsChanged,
   type PresetName,
 } from '.';
@@ -25,21 +26,41 @@ describe('the laboratory', () => {
   });
 
   it('shows what each comparison is there to show', () => {
-    expect(codes('hotRoot')).toContain('lab.outcome.deeper root');
-    expect(codes('colourOnColour')).toContain('lab.outcome.lighter mids');
-    expect(codes('tonerTooLight')).toContain('lab.outcome.tone mids');
-    expect(codes('thirtyAgainstForty')).toEqual(
-      expect.arrayContaining(['lab.outcome.lighter mids', 'lab.outcome.moreDamage mids']),
-    );
-    expect(codes('porousEnds')).toContain('lab.outcome.lighter ends');
-    expect(codes('overlap')).toContain('lab.outcome.lighter mids');
-    expect(codes('greyWithoutNatural')).toContain('lab.outcome.deeper root');
-    expect(codes('redWithoutWarmth')).toContain('lab.outcome.deeper mids');
+    const shows: Partial<Record<PresetName, string[]>> = {
+      hotRoot: ['lab.outcome.deeper root'],
+      colourOnColour: ['lab.outcome.lighter mids'],
+      dyedIsSlower: ['lab.outcome.lighter mids'],
+      tonerTooLight: ['lab.outcome.tone mids'],
+      thirtyAgainstForty: ['lab.outcome.lighter mids', 'lab.outcome.moreDamage mids'],
+      fineHair: ['lab.outcome.deeper mids'],
+      porousEnds: ['lab.outcome.lighter ends'],
+      overlap: ['lab.outcome.lighter mids'],
+      leftover: ['lab.outcome.lighter mids'],
+      greyWithoutNatural: ['lab.outcome.deeper root'],
+      greyTenVol: ['lab.outcome.deeper mids'],
+      greyTakenOffEarly: ['lab.outcome.deeper mids'],
+      resistantGrey: ['lab.outcome.deeper mids'],
+      redWithoutWarmth: ['lab.outcome.stronger mids'],
+      fillFirst: ['lab.outcome.tone mids'],
+      permanentAsToner: ['lab.outcome.deeper mids', 'lab.outcome.tone mids'],
+      removerFirst: ['lab.outcome.weaker mids'],
+      pinkAgainstGreen: ['lab.outcome.tone mids'],
+      wetCleanse: ['lab.outcome.deeper root', 'lab.outcome.lessDamage root'],
+      thinCoat: ['lab.outcome.lighter mids', 'lab.outcome.missed mids'],
+      neverRinsed: ['lab.outcome.lessDamage mids'],
+      lightenedAgain: ['lab.outcome.stretch mids'],
+      brightOrCreamy: ['lab.outcome.tone mids'],
+    };
+    for (const [name, found] of Object.entries(shows))
+      expect({ name, codes: codes(name as PresetName) }).toEqual({
+        name,
+        codes: expect.arrayContaining(found),
+      });
   });
 
   it('leaves a zone alone that gets nothing, and stops at the rinse', () => {
     const { a } = PRESETS.overlap;
-    const alone = { ...a, starts: { root: 0, mids: null, ends: null } };
+    const alone = { ...a, coats: [{ ...a.coats[0], starts: { root: 0, mids: null, ends: null } }] };
     const before = momentOf(alone, 0, 'daylight', 1).zones.mids.level;
     expect(momentOf(alone, 60, 'daylight', 1).zones.mids.level).toBe(before);
     expect(
@@ -47,6 +68,42 @@ describe('the laboratory', () => {
     ).toBe(0);
     expect(momentOf(a, 36, 'daylight', 1).zones.root.lying).toBe(false);
     expect(momentOf(a, 34, 'daylight', 1).zones.root.lying).toBe(true);
+  });
+
+  it('goes on working and hurting where it is never rinsed', () => {
+    const { a, b } = PRESETS.neverRinsed;
+    expect(momentOf(a, 119, 'daylight', 1).zones.mids.lying).toBe(true);
+    expect(finishedStrand(a, 'mids').damage).toBeGreaterThan(1.4 * finishedStrand(b, 'mids').damage);
+  });
+
+  it('reads a link from before there were layers, and nothing else', () => {
+    const side = {
+      natural: 5,
+      white: 0,
+      porosity: 'normal',
+      endsPorosity: 'high',
+      diameter: 'medium',
+      form: 'straight',
+      history: 'coloured',
+      historyLevel: 4,
+      historyAtRoot: false,
+      product: 'permanent',
+      shades: [{ label: '8:0', parts: 1 }],
+      vivid: 'directPink',
+      fillsLevel: 6,
+      vol: 40,
+      ratio: 1.5,
+      starts: { root: 0, mids: 0, ends: null },
+      rinseAt: 35,
+      heat: true,
+    };
+    const read = readLab({ a: side, b: { ...side, history: 'untouched' }, light: 'daylight', minute: 20 })!;
+    expect(read.a.past).toEqual([{ kind: 'permanent', level: 4, tone: { primary: 'neutral' } }]);
+    expect(read.a).toMatchObject({ pastAtRoot: false, endsPorosity: 'high' });
+    expect(read.a.coats[0]).toMatchObject({ product: 'permanent', vol: 40, heat: 'whole', rinseAt: 35 });
+    expect(read.b.past).toEqual([]);
+    expect(readLab({ a: side, b: {}, light: 'daylight', minute: 20 })).toBeNull();
+    for (const nothing of [null, 7, 'lab', [], {}]) expect(readLab(nothing)).toBeNull();
   });
 
   it('charts what it reads, and draws the same state the same in every light', () => {

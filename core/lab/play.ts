@@ -16,7 +16,7 @@ import {
 } from '../process';
 import { readLabel, shippedLine, type Line, type ShadePart } from '../shades';
 import { strandLook, type TressLook } from '../tress';
-import { balanceOf, underlayAt, type Balance, type Underlay } from '../theory';
+import { underlayAt, type Underlay } from '../theory';
 import { LAB_MINUTES, LAB_ZONES, type LabCoat, type LabZone, type Side } from './setup';
 
 /** Where each zone lies along the lock, and how far its middle is from the scalp, cm. */
@@ -105,6 +105,8 @@ export function planOf(side: Side, zone: LabZone): ZonePlan {
 export interface ZoneReading {
   level: number;
   tone: ToneFamily;
+  /** 0 neutral, 1 a plain full tone. */
+  strength: number;
   /** The pigment that shows at the level the natural pigment has reached. */
   underlay: Underlay;
   condition: Condition;
@@ -119,12 +121,13 @@ export interface ZoneReading {
 }
 
 export function readingOf(strand: Strand, lying: boolean): ZoneReading {
-  const { level, tone } = readStrand(strand);
+  const { level, tone, strength } = readStrand(strand);
   const reached = levelOfNaturalPigment(strand);
   const condition = conditionOf(strand);
   return {
     level,
     tone,
+    strength,
     underlay: underlayAt(Math.min(10, Math.max(1, Math.round(reached * 2) / 2)), { underlay: 'fine' }),
     condition,
     stretch: stretchTest(strand).outcome,
@@ -135,16 +138,11 @@ export function readingOf(strand: Strand, lying: boolean): ZoneReading {
   };
 }
 
-/** The beam of one coat, on the level that the mids have reached; null for products without shades. */
-export interface CoatBalance {
-  balance: Balance;
-  levelReached: number;
-  shades: ShadePart[];
-}
 export interface SideMoment {
   look: TressLook;
   zones: Record<LabZone, ZoneReading>;
-  balance: CoatBalance | null;
+  /** What the last coat with shades has to balance on the mids; null where no coat has any. */
+  balance: { levelReached: number; shades: ShadePart[] } | null;
 }
 
 const byZone = <T>(make: (zone: LabZone) => T): Record<LabZone, T> => ({
@@ -171,7 +169,7 @@ export function momentOf(side: Side, minute: number, light: Light, seed: number)
       seed,
     ),
     zones: byZone((zone) => readingOf(moments[zone].strand, moments[zone].lying !== null)),
-    balance: shades ? { balance: balanceOf(levelReached, shades), levelReached, shades } : null,
+    balance: shades ? { levelReached, shades } : null,
   };
 }
 

@@ -80,6 +80,12 @@ const cover = (change: Partial<LabCoat> = {}): LabCoat => ({
 
 const at = (minute: number, a: Side, b: Side): LabState => ({ a, b, light: 'daylight', minute });
 
+/** Strong powder, and once more as soon as it is rinsed. */
+const twice = (change: Partial<Side>): Side => ({
+  ...over({ ...powder, vol: 30, rinseAt: 50 }, change),
+  coats: [{ ...powder, vol: 30, rinseAt: 50 }, later({ ...powder, vol: 30, rinseAt: 50 }, 55)],
+});
+
 /** Comparisons that every class asks for, each one setting apart. */
 export const PRESETS = {
   hotRoot: at(
@@ -212,19 +218,10 @@ export const PRESETS = {
     over({ ...powder, rinseAt: 15, heat: 'last' }, { natural: 4 }),
     over({ ...powder, rinseAt: 15, heat: 'first' }, { natural: 4 }),
   ),
-  fiveLightenings: at(
-    45,
-    over(
-      { ...powder },
-      { natural: 4, past: [lightened(7), lightened(8), lightened(9), lightened(9.5), lightened(10)] },
-    ),
-    over(
-      { ...powder },
-      {
-        natural: 4,
-        past: [lightened(7), treated('moisture'), lightened(8.5), treated('bond'), treated('moisture')],
-      },
-    ),
+  lightenedAgain: at(
+    50,
+    twice({ natural: 4, past: [lightened(10)] }),
+    twice({ natural: 4, past: [lightened(10), treated('bond'), treated('moisture')] }),
   ),
   brightOrCreamy: at(
     20,

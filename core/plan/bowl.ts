@@ -50,8 +50,19 @@ export function mixOfBowl(bowl: Bowl, line: Line): Mix | null {
   }
   if (product === 'filler')
     return { product, shades: [], fillsLevel: shades[0].shade.level ?? undefined, developerVol: 0, ratio: 1 };
-  const developerVol = bowlVol(bowl);
+  const poured = bowlVol(bowl);
   const ratio = bowlRatio(bowl);
-  if (developerVol === null || ratio === null || ratio <= 0) return null;
-  return { product, shades, developerVol, ratio, ...(bowl.additive ? { bondAdditive: true } : {}) };
+  if (poured === null || ratio === null || ratio <= 0) return null;
+  const most = Math.max(...line.ratios);
+  // Water beyond the ratio that the line allows thins the whole of it, as a leftover is thinned (A1).
+  const water = bowl.developer.some(({ vol, grams }) => vol === 0 && grams > 0);
+  const isThinned = water && ratio > most;
+  return {
+    product,
+    shades,
+    developerVol: isThinned ? (poured * ratio) / most : poured,
+    ratio: isThinned ? most : ratio,
+    ...(isThinned ? { thinned: (1 + ratio) / (1 + most) - 1 } : {}),
+    ...(bowl.additive ? { bondAdditive: true } : {}),
+  };
 }

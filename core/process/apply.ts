@@ -1,4 +1,14 @@
-import { combine, NO_DYE, dyeLoadOf, grownLevelOf, type DyeLayer, type Spot, type Strand } from '../hair';
+import {
+  combine,
+  dyeOf,
+  grownLevelOf,
+  loadOf,
+  NO_DYE,
+  type Dye,
+  type DyeLayer,
+  type Spot,
+  type Strand,
+} from '../hair';
 import {
   atScalp,
   coverageOf,
@@ -39,6 +49,10 @@ const takenDose = ({ brownBlack, grownBrownBlack }: Strand) =>
 const NEARLY = 0.25;
 const TOO_DARK_LIFT = 0.6;
 
+/** Tone takes up less peroxide than depth does. Judgement. */
+const TONE_HOLDS = 0.25;
+const heldUpBy = (dye: Dye): number => dye.brown + TONE_HOLDS * (loadOf(dye) - dye.brown);
+
 /** Most dose of a coat on a strand (D2, D3, P1). */
 function doseOf(coat: Coat, start: Strand, pace: number): { dose: number; tauMinutes: number } {
   const { mix, isProtected } = coat;
@@ -46,7 +60,7 @@ function doseOf(coat: Coat, start: Strand, pace: number): { dose: number; tauMin
   const figures = FIGURES.model;
   const curve = liftCurve(product, mix.developerVol * thinnessOf(mix));
   const lightener = isLightener(mix.product);
-  const load = dyeLoadOf(start);
+  const load = heldUpBy(dyeOf(start));
   // Peroxide is held up by dye in the strand: colour does not lift colour, and hardly what lies beneath it (P1, P5, P6).
   const held = 1 / (1 + (lightener ? figures.dyeHoldsUpLightener : figures.dyeHoldsUpColour) * load);
   const before = lightener ? 1 : Math.exp(-figures.liftedBefore * takenDose(start));

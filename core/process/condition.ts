@@ -80,6 +80,16 @@ export const levelsInOneVisit = (condition: Condition, lightenedBefore: boolean)
 /** Levels moved through permanent dye cost the hair double (C4). */
 export const THROUGH_DYE_COUNTS = 2;
 
+/** Hair of each condition as it is typically met, for a form and for drills. Judgement; well inside its class. */
+export const TYPICAL: Record<Condition, { damage: number; moisture: number }> = {
+  strong: { damage: 0.05, moisture: 0.75 },
+  fair: { damage: 0.28, moisture: 0.68 },
+  weak: { damage: 0.51, moisture: 0.6 },
+  brittle: { damage: 0.4, moisture: 0.14 },
+  overSoft: { damage: 0.55, moisture: 0.95 },
+  failed: { damage: 0.78, moisture: 0.5 },
+};
+
 /** Treatments that give something back between services, or after one. */
 export const TREATMENTS = ['moisture', 'bond', 'protein'] as const;
 export type Treatment = (typeof TREATMENTS)[number];

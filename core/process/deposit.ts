@@ -53,7 +53,9 @@ const uptakeOf = (porosity: number) =>
   porosity <= 0.5 ? 0.9 + 0.2 * porosity : 1 + FIGURES.model.uptakePorous * (porosity - 0.5);
 const blueGrab = (porosity: number) => 1 + Math.max(0, porosity - 0.5) * FIGURES.model.blueGrab;
 
-const softplus = (x: number, softness: number) => softness * Math.log1p(Math.exp(Math.min(40, x / softness)));
+/** Zero below, x above, and smooth between; far above the exponential is not needed and would overflow. */
+const softplus = (x: number, softness: number) =>
+  x > 30 * softness ? x : softness * Math.log1p(Math.exp(x / softness));
 
 /** Strength of the dye in a coat: by ratio, thinning, wetness, age, and what keeps it off the hair. */
 function strengthOf(coat: Coat): number {

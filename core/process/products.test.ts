@@ -127,7 +127,7 @@ describe('what each product can do (section 6)', () => {
   it('rinsing permanent colour early leaves it lifted and under-coloured: warm (R7)', () => {
     const full = labOfStrand(after(permanent('7:0', 30), naturalStrand(5), 35));
     const early = labOfStrand(after(permanent('7:0', 30), naturalStrand(5), 12));
-    expect(chromaOf(early)).toBeGreaterThan(chromaOf(full) + 4);
+    expect(chromaOf(early)).toBeGreaterThan(chromaOf(full) + 3);
   });
 
   it('copper with red is made of a copper and a red (F10)', () => {

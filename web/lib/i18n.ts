@@ -79,6 +79,23 @@ function teach(words: I18n, units: Units): I18n {
   formatter.add('start', (value, language) =>
     typeof value === 'number' ? `${number(0)(value, language)} min` : String(value),
   );
+  formatter.add('rinse', (value, language) =>
+    typeof value === 'number' ? `${number(0)(value, language)} min` : words.t('lab.never'),
+  );
+  formatter.add('labHeat', (value) => words.t(`lab.heats.${value}`));
+  // A history as codes, `lightened 9, permanent 5 copper`, each word by the list that has it.
+  const ofPast = (code: string) =>
+    ['past', 'tone', 'vivid', 'treatment', 'yellow']
+      .map((list) => words.t(`${list}.${code}`, { ns: 'craft', defaultValue: '' }))
+      .find((word) => word !== '') ?? code;
+  formatter.add('past', (value) =>
+    String(value) === ''
+      ? words.t('history.untouched', { ns: 'craft' })
+      : String(value)
+          .split(', ')
+          .map((layer) => layer.split(' ').map(ofPast).join(' '))
+          .join(', '),
+  );
   formatter.add('ratio', (value, language) => `1 : ${number(2)(value, language)}`);
   formatter.add('share', (value, language) =>
     new Intl.NumberFormat(language, { style: 'percent', maximumFractionDigits: 0 }).format(value),
@@ -112,6 +129,7 @@ function teach(words: I18n, units: Units): I18n {
     'aftercare',
     'wash',
     'refreshWay',
+    'stretch',
   ] as const) {
     formatter.add(list, (value, _language, options: { cap?: boolean }) => {
       const word = words.t(`${list}.${value}`, { ns: 'craft' });

@@ -21,13 +21,22 @@ import { DIAMETERS, POROSITIES } from '@cimbel/core/hair';
 import {
   PRESETS,
   PRESET_NAMES,
-  HISTORIES,
+  LAB_HEATS,
   VIVIDS,
   outcomesChanged,
   settingsChanged,
+  type LabCoat,
   type Side,
 } from '@cimbel/core/lab';
-import { CONDITIONS, PRODUCT_KINDS } from '@cimbel/core/process';
+import {
+  CONDITIONS,
+  PAST_KINDS,
+  PRODUCT_KINDS,
+  STRETCHES,
+  TREATMENTS,
+  YELLOWS,
+  type PastLayer,
+} from '@cimbel/core/process';
 import { HAIR_FORMS } from '@cimbel/core/tress';
 import fc from 'fast-check';
 import { LOCALES, i18n } from './i18n';
@@ -128,36 +137,53 @@ describe('words', () => {
   }, 60_000);
 
   it('are there for everything that can differ between two sides of the laboratory', () => {
-    const change: fc.Arbitrary<Partial<Side>> = fc.record({
-      natural: half,
-      white: fc.constantFrom(0, 0.4),
-      porosity: fc.constantFrom(...POROSITIES),
-      endsPorosity: fc.constantFrom(...POROSITIES),
-      diameter: fc.constantFrom(...DIAMETERS),
-      history: fc.constantFrom(...HISTORIES),
-      historyLevel: half,
-      historyAtRoot: fc.boolean(),
+    const start = fc.constantFrom(0, 5, null);
+    const coat: fc.Arbitrary<Partial<LabCoat>> = fc.record({
       product: fc.constantFrom(...PRODUCT_KINDS),
       vivid: fc.constantFrom(...VIVIDS),
       fillsLevel: fc.constantFrom(4, 7),
       vol: fc.constantFrom(10, 40),
       ratio: fc.constantFrom(1, 2),
-      rinseAt: fc.constantFrom(20, 60),
-      heat: fc.boolean(),
-      starts: fc.record({
-        root: fc.constantFrom(0, null),
-        mids: fc.constantFrom(5, null),
-        ends: fc.constantFrom(9, null),
-      }),
+      thinned: fc.constantFrom(0, 1),
+      amount: fc.constantFrom(0.25, 1),
+      wet: fc.boolean(),
+      conditioner: fc.boolean(),
+      rinseAt: fc.constantFrom(20, 60, null),
+      heat: fc.constantFrom(...LAB_HEATS),
+      starts: fc.record({ root: start, mids: start, ends: start }),
+    });
+    const past: fc.Arbitrary<PastLayer> = fc.constantFrom<PastLayer[]>(
+      { kind: 'lightened', level: 9, yellow: 'bright' },
+      { kind: 'permanent', level: 5, tone: { primary: 'copper' } },
+      { kind: 'demi', level: 8, tone: { primary: 'ash' }, times: 3 },
+      { kind: 'direct', dye: 'directGreen' },
+      { kind: 'treated', treatment: 'bond' },
+    );
+    const change: fc.Arbitrary<Partial<Side>> = fc.record({
+      natural: half,
+      white: fc.constantFrom(0, 0.4),
+      resistant: fc.boolean(),
+      porosity: fc.constantFrom(...POROSITIES),
+      endsPorosity: fc.constantFrom(...POROSITIES),
+      diameter: fc.constantFrom(...DIAMETERS),
+      past: fc.array(past, { maxLength: 2 }),
+      pastAtRoot: fc.boolean(),
     });
     fc.assert(
-      fc.property(fc.constantFrom(...PRESET_NAMES), change, (name, different) => {
-        const state = { ...PRESETS[name], b: { ...PRESETS[name].b, ...different } };
-        [...settingsChanged(state), ...outcomesChanged(state)].forEach((found) => {
-          seen.add(found.code);
-          expectWorded(found);
-        });
-      }),
+      fc.property(
+        fc.constantFrom(...PRESET_NAMES),
+        change,
+        fc.array(coat, { maxLength: 1 }),
+        (name, different, more) => {
+          const { b } = PRESETS[name];
+          const coats = [{ ...b.coats[0], ...more[0] }, ...b.coats.slice(1)];
+          const state = { ...PRESETS[name], b: { ...b, ...different, coats } };
+          [...settingsChanged(state), ...outcomesChanged(state)].forEach((found) => {
+            seen.add(found.code);
+            expectWorded(found);
+          });
+        },
+      ),
       { numRuns: 150, seed: 3 },
     );
   });
@@ -255,6 +281,11 @@ describe('words', () => {
       ...SERIES.map((name) => `series.${name}`),
       ...PRODUCT_KINDS.map((name) => `product.${name}`),
       ...CONDITIONS.map((name) => `condition.${name}`),
+      ...STRETCHES.map((name) => `stretch.${name}`),
+      ...PAST_KINDS.map((name) => `past.${name}`),
+      ...TREATMENTS.map((name) => `treatment.${name}`),
+      ...Object.keys(YELLOWS).map((name) => `yellow.${name}`),
+      ...DIAMETERS.map((name) => `diameter.${name}`),
       ...HAIR_FORMS.map((name) => `form.${name}`),
       ...LIGHTS.map((name) => `light.${name}`),
       ...Object.entries(houseRulesSchema.shape).flatMap(([rule, type]) => {

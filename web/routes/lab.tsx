@@ -1,11 +1,11 @@
 import { LIGHTS } from '@cimbel/core/colour';
 import {
+  LAB_MINUTES,
   PRESETS,
   PRESET_NAMES,
   momentOf,
   outcomesChanged,
   settingsChanged,
-  shadePartsOf,
   type LabState,
   type PresetName,
   type Side,
@@ -78,7 +78,7 @@ function Stage({
           type="range"
           className="accent-on-surround h-8 flex-1"
           min={0}
-          max={90}
+          max={LAB_MINUTES}
           step={1}
           value={state.minute}
           onChange={({ target }) => onMinute(Number(target.value))}
@@ -209,12 +209,12 @@ export function LabPage() {
           <LevelChart state={shown} />
           <div className="grid gap-3 md:grid-cols-2">
             {(['a', 'b'] as const).map((name) =>
-              shadePartsOf(shown[name]).length > 0 ? (
+              moments[name].balance ? (
                 <BalanceBeam
                   key={name}
                   title={name.toUpperCase()}
-                  levelReached={moments[name].levelReached}
-                  mix={shadePartsOf(shown[name])}
+                  levelReached={moments[name].balance.levelReached}
+                  mix={moments[name].balance.shades}
                   rules={{ underlay: 'fine' }}
                 />
               ) : null,

@@ -1,20 +1,19 @@
-import { POROSITIES, SOUND, type Porosity } from '../../hair';
-import { CONDITIONS, conditionOf, LEVELS_IN_ONE_VISIT, stretchTest, type Condition } from '../../process';
+import { POROSITIES, type Porosity } from '../../hair';
+import {
+  CONDITIONS,
+  conditionOf,
+  LEVELS_IN_ONE_VISIT,
+  stretchTest,
+  TYPICAL,
+  type Condition,
+} from '../../process';
 import { reason } from '../../reason';
 import { chooseAmong, wrongFigures } from '../choice';
 import { insist } from '../draw';
 import { term, type Term } from '../item';
 import { at, type BySteps, type Made, type Making, type SkillMaker } from '../make';
 
-/** The middle of each condition, and how far in damage an item may lie from it, by step. */
-const MIDDLE: Record<Condition, { damage: number; moisture: number }> = {
-  strong: { damage: 0.05, moisture: SOUND.moisture },
-  fair: { damage: 0.28, moisture: 0.68 },
-  weak: { damage: 0.51, moisture: 0.6 },
-  brittle: { damage: 0.4, moisture: 0.14 },
-  overSoft: { damage: 0.55, moisture: 0.95 },
-  failed: { damage: 0.78, moisture: 0.5 },
-};
+/** How far in damage an item may lie from the typical hair of its condition, by step. */
 const SPREAD: BySteps = [0, 0.02, 0.04, 0.06, 0.075];
 
 function stretched({ draw, step }: Making): {
@@ -24,7 +23,7 @@ function stretched({ draw, step }: Making): {
   returns: number;
 } {
   const wanted = draw.pick(CONDITIONS);
-  const { damage: middle, moisture } = MIDDLE[wanted];
+  const { damage: middle, moisture } = TYPICAL[wanted];
   const damage = Math.max(0, middle + (draw.int(-100, 100) / 100) * at(SPREAD, step));
   const strand = { damage, moisture };
   const { outcome, stretches, returns } = stretchTest(strand);

@@ -1,4 +1,4 @@
-import { differenceOf, levelOfLightness, toneLab, TONES, type ToneFamily } from '../../colour';
+import { differenceOf, levelOfLightness, neutralLab, toneLab, TONES, type ToneFamily } from '../../colour';
 import { labOfSubject, type DrillContext, type Item, type Skill, type Term } from '..';
 import { FORMULA_LINES, readLabel, shippedLine } from '../../shades';
 import { zoneMeanLab } from '../../tress';
@@ -40,9 +40,14 @@ const OPPOSITES = [
 const underlayRow = (level: number, { rules }: DrillContext) =>
   (rules.underlay === 'fine' ? FINE : COARSE)[Math.floor(level) - 1];
 
-/** The level that a picture of one zone really has, white strands apart. */
-const levelShown = (item: Item, picture = 0) =>
-  levelOfLightness(item.question.pictures[picture].look.zones[0].colour.l);
+/** The level that a picture of one zone really has, white strands apart; the dye of a tone darkens it (L4). */
+const levelShown = (item: Item, picture = 0) => {
+  const { l } = item.question.pictures[picture].look.zones[0].colour;
+  const { subject } = item;
+  if (subject?.kind !== 'toned') return levelOfLightness(l);
+  const lost = neutralLab(subject.level).l - toneLab(subject.level, subject.tone).l;
+  return levelOfLightness(l + lost);
+};
 
 const level = (item: Item) => {
   const { solution, apart } = item;

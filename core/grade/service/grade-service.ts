@@ -1,5 +1,5 @@
 import { differenceOf, namedLevel } from '../../colour';
-import { labOfStrand } from '../../hair';
+import { labOfStrand, levelOfPigmented } from '../../hair';
 import {
   partName,
   playPlan,
@@ -72,6 +72,9 @@ export interface ServiceGradeInput {
   open: readonly BenchStep[];
 }
 
+/** Levels that are told apart when hair is read (L1). */
+const LEVEL_READ = 0.5;
+
 /** Whether the shades of a part, off by the rules of thumb, bring it out as well as the best plan does. */
 function isEquivalent(
   context: JudgeContext,
@@ -87,6 +90,8 @@ function isEquivalent(
   const rest = [markDeveloper(alone), markGreyShare(alone), markTiming(alone)];
   if (rest.some((one) => one && one.share < 1)) return false;
   return (
+    // Half a level is read at a glance, whatever white strands make of the whole (L1, L3).
+    Math.abs(levelOfPigmented(a.strand) - levelOfPigmented(b.strand)) <= LEVEL_READ &&
     differenceOf(labOfStrand(a.strand), labOfStrand(b.strand)) <= AS_GOOD_WITHIN &&
     a.away <= Math.max(AS_GOOD_WITHIN, b.away + 1)
   );

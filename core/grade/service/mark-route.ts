@@ -1,11 +1,16 @@
 import { reason } from '../../reason';
+import { refreshWay } from '../../theory';
 import { mean, scored, zoneReason, type JudgeContext, type Scored } from './context';
 
 const UNFINISHED = 0.5;
 const WITH_EXTRA = 0.75;
 
 /** The route of every part: allowed here or not, all of it there or not, nothing besides. */
-export function markRoute({ parts, unasked, rules }: JudgeContext): Scored | null {
+export function markRoute({ kase, lineOf, parts, unasked, rules }: JudgeContext): Scored | null {
+  const school = refreshWay(
+    rules,
+    kase.lineIds.flatMap((id) => lineOf(id) ?? []),
+  );
   const all = parts.map((part): Scored => {
     const at = { ...zoneReason(part.task), route: part.route };
     if (!part.ruling.allowed) {
@@ -20,12 +25,9 @@ export function markRoute({ parts, unasked, rules }: JudgeContext): Scored | nul
       );
     if (part.leftover) {
       const { way } = part.leftover;
-      return way === rules.endsRefresh
+      return way === school
         ? scored(1, reason('service.route.leftover', 'A1', { ...at, way }))
-        : scored(
-            UNFINISHED,
-            reason('service.route.otherRefresh', 'A1', { ...at, way, school: rules.endsRefresh }),
-          );
+        : scored(UNFINISHED, reason('service.route.otherRefresh', 'A1', { ...at, way, school }));
     }
     const product = part.layers.find(
       ({ layer, seen }) =>

@@ -577,6 +577,25 @@ for (const [vol, min, max] of [
     [min, max],
     LEVEL,
   );
+practice(
+  'dyed 6 gold over natural 6, strong 20 vol, 45 min',
+  () => level(after(powder(20), dyed(6, 6, 'gold'), 45)),
+  [7.7, 9.3],
+  LEVEL,
+);
+practice(
+  'natural 6, strong 20 vol, 20 min',
+  () => level(after(powder(20), naturalStrand(6), 20)),
+  [7.6, 8.7],
+  LEVEL,
+);
+for (const n of [3, 4, 6])
+  practice(
+    `${n} natural with 20 vol on natural 5 reads`,
+    () => level(after(permanent(`${n}:0`, 20), naturalStrand(5), 35)),
+    [n - 0.3, n + 0.3],
+    LEVEL,
+  );
 const filledTo = (n: number, strand: Strand) =>
   after({ product: 'filler', shades: [], fillsLevel: n, developerVol: 0, ratio: 1 }, strand, 15);
 practice(

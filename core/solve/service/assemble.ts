@@ -96,8 +96,12 @@ interface Placed {
  * The bowl that ends are refreshed from where the school uses up what is left of the one for the regrowth (A1); null
  * where no such bowl was mixed, and a gloss is used in every school.
  */
-function leftoverFor({ jobs }: Group, groups: readonly Group[], { endsRefresh }: HouseRules): Group | null {
-  if (endsRefresh === 'gloss' || jobs.some(({ route }) => route !== 'refresh')) return null;
+function leftoverFor(
+  { jobs }: Group,
+  groups: readonly Group[],
+  refresh: HouseRules['endsRefresh'],
+): Group | null {
+  if (refresh === 'gloss' || jobs.some(({ route }) => route !== 'refresh')) return null;
   const { target } = jobs[0].task;
   return (
     groups.find((other) => {
@@ -113,6 +117,11 @@ function leftoverFor({ jobs }: Group, groups: readonly Group[], { endsRefresh }:
     }) ?? null
   );
 }
+
+/** Colour that would lift or cover by itself, mixed afresh to refresh with: thinned as a leftover would be. */
+const isThinned = ({ jobs, way }: Group) =>
+  jobs.every(({ route }) => route === 'refresh') &&
+  way.layers.every(({ line }) => LIFTING.includes(line.kind));
 
 /** The same mix with water in it. */
 function thinned(bowl: Bowl): Bowl {
@@ -253,6 +262,8 @@ export function assemble(
   groups: readonly Group[],
   rules: HouseRules,
   visits: number,
+  /** How ends are refreshed with the lines at hand. */
+  refresh: HouseRules['endsRefresh'],
 ): ServicePlan {
   const jobs = groups.flatMap((group) => group.jobs);
   const phases = Math.max(0, ...groups.map(({ way }) => way.layers.length));
@@ -264,7 +275,7 @@ export function assemble(
   // A leftover is there only where its bowl is mixed for the same part of the service; else the ends get their gloss.
   const donors = new Map(
     groups.flatMap((group) => {
-      const donor = leftoverFor(group, groups, rules);
+      const donor = leftoverFor(group, groups, refresh);
       return donor && endsIn(donor) === endsIn(group) ? [[group, donor] as const] : [];
     }),
   );
@@ -277,14 +288,14 @@ export function assemble(
       const own = group.way.layers[phase - begins.get(group)!];
       if (!own) continue;
       const donor = donors.get(group);
-      const emulsified = donor && rules.endsRefresh === 'waterEmulsify' ? mixed.get(donor) : undefined;
+      const emulsified = donor && refresh === 'waterEmulsify' ? mixed.get(donor) : undefined;
       const layer = donor ? { ...donor.way.layers.at(-1)!, minutes: own.minutes } : own;
       const name = emulsified ?? NAMES[bowls.length];
       const zones = group.jobs.map(({ task }) => task.part.zone);
       const share = Math.max(...group.jobs.map((job) => shareOf(job, jobs, kase)));
       if (emulsified === undefined) {
         const bowl = weigh(name, layer, kase.head, zones, share);
-        bowls.push(donor ? thinned(bowl) : bowl);
+        bowls.push(donor || isThinned(group) ? thinned(bowl) : bowl);
       }
       mixed.set(group, name);
       group.jobs.forEach((job, i) =>

@@ -25,6 +25,8 @@ export const isRightFor = (fit: MixFit) => isRightMix(fit);
 const CORRECTOR_SHARES = [0.025, 0.05, 0.1];
 /** A corrector where a shade would do is one thing more to weigh to the tenth of a gram. */
 const CORRECTOR_PRICE = 0.9;
+/** Extra-pigment naturals are for white that resists (T2, F8); elsewhere the plain series does. */
+const EXTRA_PIGMENT_PRICE = 2;
 /** How far from the wanted level a shade of a mix may lie. */
 const REACH = 1.5;
 
@@ -80,7 +82,8 @@ export function rightMixes(line: Line, need: ShadeNeed, most: number): RightMix[
     const price = need.highLift
       ? 2 * fit.toneGap + 0.15 * mix.length
       : cost({ mix, fit }, { level, tone: need.tone, naturalShare: need.naturalShare });
-    found.push({ mix, fit, cost: price + extra });
+    const doubled = mix.some(({ shade }) => shade.series === 'extraNatural') ? EXTRA_PIGMENT_PRICE : 0;
+    found.push({ mix, fit, cost: price + extra + doubled });
   };
   for (const chosen of combinations(shades)) {
     // A coarse look before the parts are gone through: shades all to one side of the levels never meet them.

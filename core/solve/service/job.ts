@@ -11,7 +11,7 @@ import {
   type ProductKind,
 } from '../../process';
 import type { Line, ShadePart } from '../../shades';
-import type { HouseRules } from '../../theory';
+import { LEFTOVER_WATER, LIFTING, type HouseRules } from '../../theory';
 import { rightMixes, type RightMix } from './compose';
 import { needOnLine, termsOf, type Layer, type ShadeNeed, type Terms } from './layer';
 import type { Route } from './route';
@@ -48,10 +48,16 @@ export interface Way {
 }
 
 const kindOf = (product: ProductKind): Line['kind'] => (product === 'highLift' ? 'permanent' : product);
-const linesFor = (layer: Layer, lines: readonly Line[]): Line[] =>
-  layer.products.flatMap((product) =>
+function linesFor(layer: Layer, lines: readonly Line[]): Line[] {
+  const found = layer.products.flatMap((product) =>
     lines.filter(({ kind, highLift }) => kind === kindOf(product) && (product !== 'highLift' || highLift)),
   );
+  const gentle = found.filter(({ kind }) => !LIFTING.includes(kind));
+  return layer.refresh && gentle.length > 0 ? gentle : found;
+}
+/** A leftover of colour that lifts and covers refreshes only when it is thinned (A1). */
+const thinnedAs = (layer: Layer, line: Line) =>
+  layer.refresh && LIFTING.includes(line.kind) ? { thinned: LEFTOVER_WATER } : {};
 
 export const lie = (mix: Mix, strand: Strand, minutes: number): Strand =>
   strandUnder({ mix }, strand, minutes);
@@ -195,7 +201,7 @@ function* colours(
     if (others.some(({ naturalShare }) => naturalShare.min !== need.naturalShare.min)) continue;
     for (const { mix: shades, cost } of rightMixesOf(line, need)) {
       for (const [i, ratio, j, vol] of pairs(all[0].ratios, shared)) {
-        const mix: Mix = { product, shades, developerVol: vol, ratio };
+        const mix: Mix = { product, shades, developerVol: vol, ratio, ...thinnedAs(layer, line) };
         const best = all.map(({ minutes }) => minutes.best);
         const short = all.map(({ minutes }) => minutes.min);
         for (const minutes of best.every((m, at) => m === short[at]) ? [best] : [best, short]) {

@@ -101,13 +101,15 @@ function colourKinds(task: Task, route: Route): ProductKind[] {
     : route === 'liftWithColour'
       ? ['permanent', 'express']
       : route === 'refresh'
-        ? ['demi', 'acidGloss']
+        ? // Permanent only as a leftover, thinned, where there is nothing gentler (A1).
+          ['demi', 'acidGloss', 'permanent', 'express']
         : route === 'removeThenColour' || route === 'fillThenColour'
           ? ['demi', 'acidGloss', 'permanent']
           : hasGreyToCover(task.greyShare)
             ? ['permanent', 'express', 'demi']
             : ['demi', 'acidGloss', 'permanent', 'express'];
   // A1: permanent over its own colour only makes it darker; what is coloured already has its grey covered.
+  if (route === 'refresh') return kinds;
   if (overItsOwn(task)) return ['demi', 'acidGloss'];
   const covers = route === 'deposit' || route === 'liftWithColour' || route === 'removeThenColour';
   if (!covers || !hasGreyToCover(task.greyShare)) return kinds;

@@ -2,7 +2,7 @@ import { differenceOf } from '../../colour';
 import { partName, strandOfZone, type ServiceCase, type ServicePlan } from '../../plan';
 import { reason, type Reason } from '../../reason';
 import type { Line } from '../../shades';
-import type { HouseRules } from '../../theory';
+import { refreshWay, type HouseRules } from '../../theory';
 import { assemble, readingsOf, rootWaits, type Group } from './assemble';
 import { waysOf, type Job, type Way } from './job';
 import { layersOf } from './layer';
@@ -17,7 +17,7 @@ export const REACHED_AWAY = 6.5;
  * The theory has the last word on what is right, so a school's way that the model sees fall short is still its way; a
  * plan this far off, ΔE2000, is no plan.
  */
-const NO_PLAN_AWAY = 14;
+const NO_PLAN_AWAY = 20;
 /** What falling short costs against the ΔE of other routes. */
 const SHORT_PRICE = 20;
 
@@ -137,7 +137,7 @@ export function oneVisit(kase: ServiceCase, lines: readonly Line[], rules: House
     };
   const planWith = (pick: (index: number) => Way): ServicePlan => {
     const chosen: Group[] = groups.map((group, i) => ({ jobs: group.jobs, way: pick(i) }));
-    const plan = assemble(kase, chosen, rules, visits);
+    const plan = assemble(kase, chosen, rules, visits, refreshWay(rules, lines));
     // Zones that are left as they are have been read all the same.
     return { ...plan, readings: readingsOf(kase, jobs, rules) };
   };

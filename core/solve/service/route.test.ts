@@ -74,7 +74,13 @@ describe('what may be done with hair that has a history', () => {
   it('colour lifts no colour: up to the natural level a remover, beyond it lightener (P1)', () => {
     const dark = { natural: 6, present: 3, history: coloured(3) };
     expect(allowedOn(task({ ...dark, target: to(5) }))).toEqual(['removeThenColour', 'lightenThenTone']);
-    expect(allowedOn(task({ ...dark, target: to(8) }))).toEqual(['lightenThenTone']);
+    // Through permanent dye the levels count double: three and a half of seven (C4).
+    expect(allowedOn(task({ ...dark, natural: 5, present: 4.5, target: to(8) }))).toEqual([
+      'lightenThenTone',
+    ]);
+    expect(rulingOn(task({ ...dark, target: to(8) }), 'lightenThenTone').reason.code).toBe(
+      'route.beyondCondition',
+    );
     for (const route of ['liftWithColour', 'highLift'] as const)
       expect(rulingOn(task({ ...dark, target: to(5) }), route)).toMatchObject({
         allowed: false,

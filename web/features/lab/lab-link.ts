@@ -1,4 +1,4 @@
-import { labSchema, type LabState } from '@cimbel/core/lab';
+import { readLab, type LabState } from '@cimbel/core/lab';
 
 /** A state of the laboratory as text for an address: JSON in base64url, nothing hidden, nothing on a server. */
 export function toLink(state: LabState): string {
@@ -15,8 +15,7 @@ export function fromLink(text: string): LabState | null {
     const bytes = Uint8Array.from(atob(text.replaceAll('-', '+').replaceAll('_', '/')), (c) =>
       c.charCodeAt(0),
     );
-    const parsed = labSchema.safeParse(JSON.parse(new TextDecoder().decode(bytes)));
-    return parsed.success ? parsed.data : null;
+    return readLab(JSON.parse(new TextDecoder().decode(bytes)));
   } catch {
     return null;
   }

@@ -1,10 +1,8 @@
-import { LAB_ZONES, levelsOver, type LabState, type LabZone } from '@cimbel/core/lab';
+import { LAB_MINUTES, LAB_ZONES, levelsOver, type LabState, type LabZone } from '@cimbel/core/lab';
 import { useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { CartesianGrid, Line, LineChart, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import { Choice } from '../../ui/field';
-
-const MINUTES = 90;
 
 /** Level over time for one zone, A whole and B dashed: no colour is needed to tell them apart. */
 export function LevelChart({ state }: { state: LabState }) {
@@ -12,7 +10,7 @@ export function LevelChart({ state }: { state: LabState }) {
   const [zone, setZone] = useState<LabZone>('mids');
   const { a, b, minute } = state;
   const rows = useMemo(() => {
-    const [ofA, ofB] = [levelsOver(a, MINUTES, 2), levelsOver(b, MINUTES, 2)];
+    const [ofA, ofB] = [levelsOver(a, LAB_MINUTES, 2), levelsOver(b, LAB_MINUTES, 2)];
     return ofA.map((row, i) => ({ minute: row.minute, a: row.levels[zone], b: ofB[i].levels[zone] }));
   }, [a, b, zone]);
   const ink = 'var(--ink)';
@@ -34,12 +32,17 @@ export function LevelChart({ state }: { state: LabState }) {
             <XAxis
               dataKey="minute"
               type="number"
-              domain={[0, MINUTES]}
-              ticks={[0, 15, 30, 45, 60, 75, 90]}
+              domain={[0, LAB_MINUTES]}
+              ticks={[0, 15, 30, 45, 60, 75, 90, 105, 120]}
               stroke={ink}
               fontSize={12}
             />
-            <YAxis domain={[1, 10]} ticks={[1, 2, 3, 4, 5, 6, 7, 8, 9, 10]} stroke={ink} fontSize={12} />
+            <YAxis
+              domain={[1, 12]}
+              ticks={[1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12]}
+              stroke={ink}
+              fontSize={12}
+            />
             <ReferenceLine x={minute} stroke="var(--accent)" strokeWidth={2} />
             <Line dataKey="a" name="A" stroke={ink} strokeWidth={2.5} dot={false} isAnimationActive={false} />
             <Line

@@ -14,7 +14,7 @@ export function Readings({ a, b }: { a: SideMoment; b: SideMoment }) {
         <caption className="text-start text-base font-semibold">{t('lab.readings')}</caption>
         <thead>
           <tr className="text-quiet border-line border-b text-start">
-            {(['zone', 'level', 'tone', 'shows', 'condition'] as const).map((name) => (
+            {(['zone', 'level', 'tone', 'shows', 'condition', 'stretch'] as const).map((name) => (
               <th key={name} scope="col" className="py-1 pe-2 text-start font-normal">
                 {t(`lab.${name}`)}
               </th>
@@ -24,7 +24,7 @@ export function Readings({ a, b }: { a: SideMoment; b: SideMoment }) {
         <tbody>
           {LAB_ZONES.flatMap((zone) =>
             sides.map(({ name, moment }) => {
-              const { level, tone, underlay, condition, lying } = moment.zones[zone];
+              const { level, tone, underlay, condition, stretch, bears, missed, lying } = moment.zones[zone];
               return (
                 <tr key={`${zone}${name}`} className={name === 'B' ? 'border-line border-b' : ''}>
                   <th scope="row" className="pe-2 text-start font-normal whitespace-nowrap">
@@ -34,10 +34,14 @@ export function Readings({ a, b }: { a: SideMoment; b: SideMoment }) {
                   <td className="pe-2 font-semibold">{level.toFixed(1)}</td>
                   <td className="pe-2">{t(`craft:tone.${tone}`)}</td>
                   <td className="pe-2">{t(`craft:underlay.${underlay}`)}</td>
-                  <td
-                    className={condition === 'failed' || condition === 'weak' ? 'text-bad font-semibold' : ''}
-                  >
+                  <td className={bears <= 2 ? 'pe-2 text-bad font-semibold' : 'pe-2'}>
                     {t(`craft:condition.${condition}`)}
+                  </td>
+                  <td>
+                    {t(`craft:stretch.${stretch}`)}
+                    {missed > 0.01 ? (
+                      <span className="text-quiet text-xs"> · {t('lab.missed', { share: missed })}</span>
+                    ) : null}
                   </td>
                 </tr>
               );

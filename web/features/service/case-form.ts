@@ -5,9 +5,7 @@ import {
   type ServiceCase,
   type ZoneOfHead,
 } from '@cimbel/core/plan';
-
-/** Damage that stands for each condition in the form; the stretch test shows what comes of it. */
-export const DAMAGE_OF = { strong: 0.05, fair: 0.25, weak: 0.5, failed: 0.75 } as const;
+import { TYPICAL } from '@cimbel/core/process';
 
 const LENGTHS: Record<HeadZone, number> = { regrowth: 1.5, band: 5, mids: 16, ends: 8 };
 
@@ -18,7 +16,7 @@ export const plainZone = (zone: HeadZone): ZoneOfHead => ({
   greyShare: 0,
   porosity: 'normal',
   history: { kind: 'untouched' },
-  damage: DAMAGE_OF.strong,
+  ...TYPICAL.strong,
 });
 
 /** A zone put on the head or taken off it; its wish goes with it, and the order stays root to tip. */

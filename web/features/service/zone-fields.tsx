@@ -1,11 +1,11 @@
 import { TONE_FAMILIES, TOP_OF_TEN, topLevel, type LevelScale } from '@cimbel/core/colour';
 import { POROSITIES } from '@cimbel/core/hair';
-import type { ServiceCase, Target, ZoneOfHead } from '@cimbel/core/plan';
-import { CONDITIONS, conditionOf } from '@cimbel/core/process';
+import { conditionOfZone, type ServiceCase, type Target, type ZoneOfHead } from '@cimbel/core/plan';
+import { CONDITIONS, TYPICAL } from '@cimbel/core/process';
 import { DIRECT_DYES } from '@cimbel/core/shades';
 import { useTranslation } from 'react-i18next';
 import { Field, NumberInput, Tick } from '../../ui/field';
-import { DAMAGE_OF, withHistory } from './case-form';
+import { withHistory } from './case-form';
 import { Pick } from './pick';
 import { WishFields, levelsUpTo } from './wish-fields';
 
@@ -115,9 +115,9 @@ export function ZoneFields({
       ) : null}
       <Pick
         label={t('service.condition')}
-        value={conditionOf(zone)}
+        value={conditionOfZone(zone)}
         options={CONDITIONS.map((value) => ({ value, text: t(`craft:condition.${value}`) }))}
-        onChange={(condition) => set({ ...zone, damage: DAMAGE_OF[condition] })}
+        onChange={(condition) => set({ ...zone, ...TYPICAL[condition] })}
       />
       <div className="col-span-2 flex flex-wrap items-end gap-3 sm:col-span-4">
         <Tick

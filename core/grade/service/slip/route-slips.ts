@@ -1,4 +1,4 @@
-import { bowlGrams, type Bowl, type ServicePlan } from '../../../plan';
+import { bowlGrams, type Bowl, type ServicePlan, type Step } from '../../../plan';
 import { writeLabel, type Line } from '../../../shades';
 import { rulingsFor, tasksOf } from '../../../solve';
 import type { ServiceMisconception } from '../misconception';
@@ -12,6 +12,10 @@ import {
   type Slip,
   type SlipContext,
 } from './context';
+
+/** How often the search looks at lightener, and how long lightener can lie, minutes. */
+const LIGHTENER_CHECKS = 5;
+const TO_THE_END = 50;
 
 const WORKS: readonly Line['kind'][] = ['lightenerStrong', 'lightenerGentle', 'remover'];
 
@@ -112,10 +116,13 @@ export const ROUTE_SLIPS = {
   },
   tooMuchAtOnce: ({ plan, solution }) => {
     if (solution.visits.length < 2) return null;
-    const limited = solution.proof.some(({ code }) => code === 'route.beyondCondition');
-    return limited
-      ? { ...withSteps(plan, (step) => (step.checkEvery === 5 ? { ...step, minutes: 50 } : step)), visits: 1 }
-      : null;
+    if (!solution.proof.some(({ code }) => code === 'route.beyondCondition')) return null;
+    // Left on to the end, so that all that comes after it waits.
+    const lightens = (step: Step) => step.checkEvery === LIGHTENER_CHECKS;
+    const longer = Math.max(0, ...plan.steps.filter(lightens).map(({ minutes }) => TO_THE_END - minutes));
+    const later = (step: Step) =>
+      lightens(step) ? { ...step, minutes: TO_THE_END } : { ...step, start: step.start + longer };
+    return { ...withSteps(plan, later), visits: 1 };
   },
   oneVisitPromise: ({ plan, solution }) => (solution.visits.length > 1 ? { ...plan, visits: 1 } : null),
   servedInSpite: (context) => {

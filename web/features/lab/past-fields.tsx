@@ -1,0 +1,172 @@
+import { TONE_FAMILIES } from '@cimbel/core/colour';
+import { MOST_PAST, VIVIDS, type Side } from '@cimbel/core/lab';
+import { PAST_KINDS, TREATMENTS, YELLOWS, type PastLayer, type Yellow } from '@cimbel/core/process';
+import { Plus, Trash2 } from 'lucide-react';
+import { useTranslation } from 'react-i18next';
+import { Button } from '../../ui/button';
+import { HALVES, PickRow, TENTHS, TickRow } from './rows';
+
+type Kind = PastLayer['kind'];
+const TIMES = [1, 2, 3, 4, 6, 8];
+const YELLOW_NAMES = Object.keys(YELLOWS) as Yellow[];
+
+/** A layer of a kind as it is when it is first chosen. */
+function fresh(kind: Kind): PastLayer {
+  switch (kind) {
+    case 'lightened':
+      return { kind, level: 8 };
+    case 'direct':
+      return { kind, dye: 'directPink' };
+    case 'treated':
+      return { kind, treatment: 'bond' };
+    default:
+      return { kind, level: kind === 'permanent' ? 5 : 8, tone: { primary: 'neutral' } };
+  }
+}
+
+function LayerFields({ layer, onChange }: { layer: PastLayer; onChange: (layer: PastLayer) => void }) {
+  const { t } = useTranslation(['ui', 'craft']);
+  const percent = (share: number) => t('lab.percent', { share });
+  const fading = (of: Extract<PastLayer, { faded?: number }>) => (
+    <>
+      <PickRow
+        label={t('lab.faded')}
+        value={of.faded ?? 0}
+        options={TENTHS}
+        text={percent}
+        onPick={(faded) => onChange({ ...of, faded })}
+      />
+      <PickRow
+        label={t('lab.held')}
+        value={of.held ?? 0}
+        options={TENTHS}
+        text={percent}
+        onPick={(held) => onChange({ ...of, held })}
+      />
+    </>
+  );
+  switch (layer.kind) {
+    case 'lightened':
+      return (
+        <>
+          <PickRow
+            label={t('lab.level')}
+            value={layer.level}
+            options={[...HALVES, 10.5, 11]}
+            onPick={(level) => onChange({ ...layer, level })}
+          />
+          <PickRow
+            label={t('lab.yellow')}
+            value={layer.yellow ?? 'usual'}
+            options={YELLOW_NAMES}
+            text={(yellow) => t(`craft:yellow.${yellow}`)}
+            onPick={(yellow) => onChange({ ...layer, yellow })}
+          />
+        </>
+      );
+    case 'treated':
+      return (
+        <PickRow
+          label={t('lab.treatment')}
+          value={layer.treatment}
+          options={TREATMENTS}
+          text={(treatment) => t(`craft:treatment.${treatment}`)}
+          onPick={(treatment) => onChange({ ...layer, treatment })}
+        />
+      );
+    case 'direct':
+      return (
+        <>
+          <PickRow
+            label={t('lab.vivid')}
+            value={layer.dye}
+            options={VIVIDS}
+            text={(dye) => t(`craft:vivid.${dye}`)}
+            onPick={(dye) => onChange({ ...layer, dye })}
+          />
+          {fading(layer)}
+        </>
+      );
+    default:
+      return (
+        <>
+          <PickRow
+            label={t('lab.level')}
+            value={layer.level}
+            options={HALVES}
+            onPick={(level) => onChange({ ...layer, level })}
+          />
+          <PickRow
+            label={t('lab.tone')}
+            value={layer.tone.primary}
+            options={TONE_FAMILIES}
+            text={(tone) => t(`craft:tone.${tone}`)}
+            onPick={(primary) => onChange({ ...layer, tone: { primary } })}
+          />
+          <PickRow
+            label={t('lab.times')}
+            value={layer.times ?? 1}
+            options={TIMES}
+            onPick={(times) => onChange({ ...layer, times })}
+          />
+          {fading(layer)}
+        </>
+      );
+  }
+}
+
+/** What was done to the hair before, layer by layer, oldest first. */
+export function PastFields({ side, onChange }: { side: Side; onChange: (part: Partial<Side>) => void }) {
+  const { t } = useTranslation(['ui', 'craft']);
+  const set = (past: PastLayer[]) => onChange({ past });
+  return (
+    <>
+      {side.past.length === 0 ? <p className="text-quiet text-sm">{t('lab.noPast')}</p> : null}
+      <ol className="flex flex-col gap-1">
+        {side.past.map((layer, i) => (
+          <li key={i} className="border-line flex flex-col gap-1 border-s-2 ps-2">
+            <span className="flex items-end justify-between gap-1">
+              <span className="grow">
+                <PickRow
+                  label={t('lab.pastLayer', { n: i + 1 })}
+                  value={layer.kind}
+                  options={PAST_KINDS}
+                  text={(kind) => t(`craft:past.${kind}`)}
+                  onPick={(kind) => set(side.past.map((one, at) => (at === i ? fresh(kind) : one)))}
+                />
+              </span>
+              <button
+                type="button"
+                className="hover:bg-line grid size-8 place-items-center rounded-sm"
+                aria-label={t('lab.removePast', { n: i + 1 })}
+                onClick={() => set(side.past.filter((_, at) => at !== i))}
+              >
+                <Trash2 aria-hidden className="size-4" />
+              </button>
+            </span>
+            <LayerFields
+              layer={layer}
+              onChange={(next) => set(side.past.map((one, at) => (at === i ? next : one)))}
+            />
+          </li>
+        ))}
+      </ol>
+      {side.past.length < MOST_PAST ? (
+        <Button
+          className="px-2 text-sm"
+          icon={<Plus aria-hidden className="size-4" />}
+          onClick={() => set([...side.past, fresh(side.past.length === 0 ? 'permanent' : 'demi')])}
+        >
+          {t('lab.addPast')}
+        </Button>
+      ) : null}
+      {side.past.length > 0 ? (
+        <TickRow
+          label={t('lab.historyAtRoot')}
+          value={side.pastAtRoot}
+          onTick={(pastAtRoot) => onChange({ pastAtRoot })}
+        />
+      ) : null}
+    </>
+  );
+}
