@@ -2,6 +2,7 @@
  * Level is lightness alone (L1): anchors are the L* (daylight) of each whole level, starting at level 1; between
  * anchors it is linear. They were set by eye against drawn hair, dark steps closer together. Both schools share the
  * first ten; one calls everything lighter 10, the other goes on to 11 and 12.
+ * @rule L1
  */
 export const LEVEL_ANCHORS: readonly number[] = [12, 16, 20.5, 25.5, 31, 37.5, 45, 53.5, 62.5, 72, 78.5, 84];
 

@@ -32,6 +32,9 @@ interface ToneFacts {
   shift: { a: number; b: number };
 }
 
+/**
+ * @rule T1
+ */
 export const TONES: Record<ToneFamily, ToneFacts> = {
   neutral: { temperature: 'neutral', pigment: { degrees: 0, strength: 0 }, shift: { a: 0, b: 0 } },
   ash: { temperature: 'cool', pigment: { degrees: 240, strength: 1 }, shift: { a: -3, b: -8.5 } },

@@ -65,7 +65,14 @@ describe('what a line may not be', () => {
     expect(bad({ shades: [] })).toMatchObject([{ code: 'line.noShades', path: 'shades' }]);
     expect(bad({ developersVol: [] })).toMatchObject([{ code: 'line.noDeveloper' }]);
     expect(bad({ ratios: [] })).toMatchObject([{ code: 'line.noRatio' }]);
-    expect(bad({ kind: 'remover' })).toMatchObject([{ code: 'line.shadesNotHere' }]);
+    expect(bad({ kind: 'remover', developersVol: [0] })).toMatchObject([{ code: 'line.shadesNotHere' }]);
+    // A remover is a reducing agent: its liquid holds no peroxide; everything else is poured with some.
+    expect(bad({ kind: 'remover', shades: [], developersVol: [5] })).toMatchObject([
+      { code: 'line.removerPeroxide', path: 'developersVol.0' },
+    ]);
+    expect(bad({ developersVol: [20, 0] })).toMatchObject([
+      { code: 'line.noStrength', path: 'developersVol.1' },
+    ]);
     const key = { ...tarnwick.key, signs: { ...tarnwick.key.signs, x: 'ash' } };
     expect(bad({ key })).toMatchObject([
       { code: 'line.familyTwice', path: 'key.signs.x', params: { family: 'ash' } },

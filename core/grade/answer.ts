@@ -38,7 +38,7 @@ export function answerOfKey({ zone }: Pick<Case, 'zone'>, key: Key): Answer {
     underlay: key.underlay,
     counter: key.counter,
     shades: key.shades,
-    developer: [{ vol: key.developerVol, parts: 1 }],
+    developer: key.pour ?? [{ vol: key.developerVol, parts: 1 }],
     ratio: key.ratio,
     totalGrams: key.totalGrams,
     minutes: key.minutes,

@@ -65,6 +65,7 @@ export interface DyeLayer {
   /**
    * Fraction 0–1 of the layer that sits too deep for a remover or a gentle lightener: driven in by strong lightener, or
    * years old (P2, P7).
+   * @rule P7
    */
   readonly held: number;
 }

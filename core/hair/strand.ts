@@ -219,7 +219,10 @@ const tonelessWhite = (strand: Strand): Spectrum =>
 /** Level of the whole, white strands included: lightness with the tone of its dye taken out (L4). */
 export const levelOfStrand = (strand: Strand): number =>
   levelOfReflectance(blendWhite(strand, toneless(strand), () => tonelessWhite(strand)));
-/** Level of the pigmented strands alone, as natural level is read (L3). */
+/**
+ * Level of the pigmented strands alone, as natural level is read (L3).
+ * @rule L3
+ */
 export const levelOfPigmented = (strand: Strand): number => levelOfReflectance(toneless(strand));
 /** Level the natural pigment alone has reached, whatever lies over it. */
 export const levelOfNaturalPigment = (strand: Strand): number =>
@@ -232,6 +235,9 @@ export interface HairReading {
   /** 0 neutral, 1 a plain full tone. */
   strength: number;
 }
+/**
+ * @rule L4
+ */
 export function readStrand(strand: Strand, { whiteApart = false } = {}): HairReading {
   const level = whiteApart ? levelOfPigmented(strand) : levelOfStrand(strand);
   const lab = whiteApart ? labOf(reflectanceOfPigmented(strand)) : labOfStrand(strand);

@@ -1,6 +1,9 @@
 import type { Density, Service } from '../hair';
 
-/** M2. Guide for a medium-dense head, grams of mixed product. */
+/**
+ * M2. Guide for a medium-dense head, grams of mixed product.
+ * @rule M2
+ */
 export const AMOUNT_GUIDE: Record<Service, { minGrams: number; maxGrams: number }> = {
   retouch: { minGrams: 60, maxGrams: 90 },
   shortAllOver: { minGrams: 80, maxGrams: 120 },

@@ -1,6 +1,7 @@
 /**
  * Strength of developer. D1: percent hydrogen peroxide = volume × 0.3.
  * D5: strength × amount is kept, so water or another strength gives the weighted mean.
+ * @rule D1
  */
 export const PERCENT_PER_VOL = 0.3;
 export const percentOfVol = (vol: number) => vol * PERCENT_PER_VOL;

@@ -16,7 +16,10 @@ export function bowlFromColour(colourGrams: number, ratio: number): Bowl {
   return { colourGrams, developerGrams: colourGrams * ratio, totalGrams: colourGrams * (1 + ratio) };
 }
 
-/** Colour = total ÷ (1 + r). @throws RangeError unless both are positive. */
+/**
+ * Colour = total ÷ (1 + r). @throws RangeError unless both are positive.
+ * @rule M1
+ */
 export function bowlFromTotal(totalGrams: number, ratio: number): Bowl {
   positive(totalGrams, 'totalGrams');
   positive(ratio, 'ratio');

@@ -1,6 +1,7 @@
 import { stretchTest } from '../process';
 import { reason, type Reason } from '../reason';
-import type { ServiceCase } from './service-case';
+import { forbidsPeroxide } from '../theory';
+import { saltsOf, type ServiceCase } from './service-case';
 import type { HairTest, Question } from './service-plan';
 import { strandOfZone } from './strand-of-zone';
 
@@ -18,7 +19,7 @@ export function answerTo({ head, facts }: Pick<ServiceCase, 'head' | 'facts'>, q
     case 'scalp':
       return [reason(`reveal.scalp.${facts.scalp}`, undefined)];
     case 'metallicSalts':
-      return [reason(facts.metallicSalts ? 'reveal.metallic.yes' : 'reveal.metallic.no', undefined)];
+      return [reason(`reveal.metallic.${saltsOf(facts)}`, 'C8')];
     case 'upkeep':
       return [reason('reveal.upkeep', undefined, { weeks: facts.upkeepWeeks })];
   }
@@ -30,7 +31,9 @@ export function showsIn({ head, facts }: Pick<ServiceCase, 'head' | 'facts'>, te
     case 'patch':
       return [reason(facts.reaction ? 'reveal.patch.reacts' : 'reveal.patch.clear', 'C3')];
     case 'strand':
-      return [reason(facts.metallicSalts ? 'reveal.strand.heats' : 'reveal.strand.sound', 'C3')];
+      return [reason('reveal.strand.sound', 'C3')];
+    case 'incompatibility':
+      return [reason(`reveal.incompatibility.${forbidsPeroxide(saltsOf(facts)) ? 'heats' : 'quiet'}`, 'C3')];
     case 'elasticity':
       return head.zones.map(({ zone }) => {
         const { outcome, stretches, returns } = stretchTest(strandOfZone(head, zone));

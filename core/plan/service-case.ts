@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import type { Salts } from '../theory';
 import { headSchema, HEAD_ZONES, presentLevel, type HeadZone, type Head } from './head';
 import { targetSchema, type Target } from './target';
 
@@ -13,12 +14,18 @@ export const historyFactsSchema = z
     scalp: z.enum(SCALPS),
     /** Compound henna or a progressive colour: no oxidative product over it. */
     metallicSalts: z.boolean(),
+    /** Plain plant henna: coats and stains, and takes permanent colour unevenly (C8). */
+    plainHenna: z.boolean().optional(),
     weeksSinceColour: z.number().int().min(0).max(520).nullable(),
     /** Weeks the client is ready to come back after. */
     upkeepWeeks: z.number().int().min(1).max(52),
   })
   .strict();
 export type HistoryFacts = z.infer<typeof historyFactsSchema>;
+
+/** Which of the two kinds of henna and the like is on the hair, if any (C8). */
+export const saltsOf = ({ metallicSalts, plainHenna }: HistoryFacts): Salts =>
+  metallicSalts ? 'metallic' : plainHenna ? 'plainHenna' : 'none';
 
 /** A placement asked for beside the wish by zone: strands woven out and taken to a colour of their own (A6). */
 export const weaveSchema = z

@@ -7,7 +7,7 @@ import { HEAD_ZONES } from './head';
 export const QUESTIONS = ['lastColour', 'reactions', 'scalp', 'metallicSalts', 'upkeep'] as const;
 export type Question = (typeof QUESTIONS)[number];
 /** C1–C3. */
-export const TESTS = ['patch', 'strand', 'elasticity', 'porosity'] as const;
+export const TESTS = ['patch', 'strand', 'incompatibility', 'elasticity', 'porosity'] as const;
 export type HairTest = (typeof TESTS)[number];
 export const DECISIONS = ['goOn', 'decline'] as const;
 /** Openly, in foils, or between foils that are in: then what is in them is not reached (A6). */

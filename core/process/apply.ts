@@ -51,6 +51,9 @@ const TOO_DARK_LIFT = 0.6;
 
 /** Tone takes up less peroxide than depth does. Judgement. */
 const TONE_HOLDS = 0.25;
+/**
+ * @rule P5
+ */
 const heldUpBy = (dye: Dye): number => dye.brown + TONE_HOLDS * (loadOf(dye) - dye.brown);
 
 /** Most dose of a coat on a strand (D2, D3, P1). */
@@ -112,7 +115,10 @@ function workOf({ coat, start }: Application, minutes: number, { early, late }: 
 
 const reached = (worked: number, tauMinutes: number) => 1 - Math.exp(-worked / tauMinutes);
 
-/** Part of the dye that has formed, 0 to a little over 1: whole at the full time (R7). */
+/**
+ * Part of the dye that has formed, 0 to a little over 1: whole at the full time (R7).
+ * @rule R7
+ */
 const formedAt = (worked: number, tauMinutes: number, fullMinutes: number) =>
   Math.min(1.04, reached(worked, tauMinutes) / reached(fullMinutes, tauMinutes));
 /** Grey time of colour that covers white strands, which take dye more slowly (section 6, F8). */

@@ -8,7 +8,10 @@ export interface Coat {
   mix: Mix;
   /** The hair is wet: what is put on works at half its pace (D6). */
   wet?: boolean;
-  /** Cream, oil or conditioner keeps the mix off the hair, as on a joint (C5). */
+  /**
+   * Cream, oil or conditioner keeps the mix off the hair, as on the joint of two products (C5).
+   * @rule C5
+   */
   isProtected?: boolean;
   /** Amount put on against what the place needs; 1 is all of it, the default (R8). */
   amount?: number;
@@ -16,13 +19,19 @@ export interface Coat {
   ageMinutes?: number;
 }
 
-/** R6: pace by diameter in colour, and very fine hair in lightener. */
+/**
+ * R6: pace by diameter in colour, and very fine hair in lightener.
+ * @rule R6
+ */
 const PACE_BY_DIAMETER: Record<Diameter, number> = { veryFine: 1.25, fine: 1.25, medium: 1, coarse: 0.8 };
 const VERY_FINE_IN_LIGHTENER = 1.6;
 /** Within this far from the scalp its warmth helps (R6). */
 export const SCALP_WARMTH_CM = 1.3;
 const SCALP_PACE = 1.3;
-/** R4: heat adds a third to the rate. */
+/**
+ * R4: heat adds a third to the rate.
+ * @rule R4
+ */
 export const HEAT_PACE = 4 / 3;
 
 /** 0.8 at low, 1 at normal, 1.3 at high porosity (R6), linear between. */
@@ -45,7 +54,10 @@ export function paceOf(strand: Strand, { mix }: Coat): number {
   );
 }
 
-/** Soaked hair thins what is put on it by half (D6). */
+/**
+ * Soaked hair thins what is put on it by half (D6).
+ * @rule D6
+ */
 export const paceWhenWet = ({ wet }: Coat) => (wet ? FIGURES.model.wetPace : 1);
 
 /** Water or soap in the mix weakens it (A1, D5). */
@@ -60,6 +72,7 @@ export function freshnessOf({ mix, ageMinutes = 0 }: Coat): number {
 /**
  * Fraction of the hair of a place that an amount covers, by what the place needs: a quarter of it covers about a quarter,
  * half of it two thirds, all of it everything, and more does no more (R8). Exponents fitted to H25 and H46.
+ * @rule R8
  */
 export function coverageOf(amount: number): number {
   const STEEP = 3.7;
@@ -71,6 +84,7 @@ export function coverageOf(amount: number): number {
 /**
  * Minutes of full-rate work after lying on for a while: lightener dries out (P4), colour is spent (M5). Closed form, so
  * that any two ways of cutting the time into steps agree.
+ * @rule P4
  */
 export function workedMinutes({ mix, ageMinutes = 0 }: Coat, minutes: number): number {
   const { stopsAfterMinutes, fadesOverMinutes } = PRODUCTS[mix.product];

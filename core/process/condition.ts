@@ -42,6 +42,9 @@ function returnsAt(damage: number): number {
 /** Sound wet hair stretches about half its length (C1). */
 const SOUND_STRETCH = 0.5;
 
+/**
+ * @rule C1
+ */
 export function stretchTest({ damage, moisture }: Tested): StretchTest {
   if (moisture < SNAPS_UNDER)
     return { outcome: 'snaps', stretches: SOUND_STRETCH * 0.4 * (moisture / SNAPS_UNDER), returns: 0 };
@@ -64,6 +67,7 @@ export function conditionOf(strand: Tested): Condition {
 /**
  * C4: levels one visit may move with lightener. Weak hair only where it was never lightened; brittle hair is given
  * moisture first, over-soft and failed hair is not lightened.
+ * @rule C4
  */
 export const LEVELS_IN_ONE_VISIT: Record<Condition, number> = {
   strong: 7,
@@ -73,7 +77,10 @@ export const LEVELS_IN_ONE_VISIT: Record<Condition, number> = {
   overSoft: 0,
   failed: 0,
 };
-/** Hair that must be rinsed and rested: it snaps, runs on, or does not come back (R3). */
+/**
+ * Hair that must be rinsed and rested: it snaps, runs on, or does not come back (R3).
+ * @rule R3
+ */
 export const isGivingWay = (condition: Condition): boolean => LEVELS_IN_ONE_VISIT[condition] === 0;
 export const levelsInOneVisit = (condition: Condition, lightenedBefore: boolean): number =>
   condition === 'weak' && lightenedBefore ? 0 : LEVELS_IN_ONE_VISIT[condition];

@@ -76,6 +76,7 @@ function strengthOf(coat: Coat): number {
 /**
  * Opposites meet (U2): blue with red (violet) cancels yellow, blue with yellow (green) cancels red, blue alone both, until
  * either the warmth or the dye is used up. `power` is warmth cancelled by one of dye.
+ * @rule U2
  */
 function cancel(there: Warmth, dye: Dye, power: number): { masks: Warmth; left: Dye } {
   const violet = Math.min(dye.blue, dye.red);
@@ -126,7 +127,10 @@ interface Loads {
   coloured: number;
 }
 
-/** The shades of a mix on hair that reaches a level: a shade lighter than the hair fails to cover its warmth (U4). */
+/**
+ * The shades of a mix on hair that reaches a level: a shade lighter than the hair fails to cover its warmth (U4).
+ * @rule U4
+ */
 function loadsOf({ shades, product }: Mix, reached: number): Loads {
   const { tooLight, correctorStrength } = FIGURES.model;
   const all = shades.reduce((sum, { parts }) => sum + parts, 0);
@@ -196,6 +200,14 @@ function brownTo(level: number, pigment: NaturalPigment, under: Dye): number {
   return brown;
 }
 
+/**
+ * Part of the dye that is left where a mix lifts hair that was lifted before: the lift brings out more warmth than forms
+ * over it (D7). A trace of lift, as of a deposit strength, undoes nothing.
+ * @rule D7
+ */
+const leftByLiftOnLift = (dose: number, exposure: number) =>
+  Math.exp(-((FIGURES.model.liftOnLift * dose) ** 2) * exposure);
+
 /** What a coat leaves on a strand that it lifts by a dose; null for products without dye. */
 export function depositOf(coat: Coat, start: Strand, dose: number): Deposit | null {
   const { mix } = coat;
@@ -217,11 +229,10 @@ export function depositOf(coat: Coat, start: Strand, dose: number): Deposit | nu
   const loads = loadsOf(mix, reached);
   const uptake = uptakeOf(start.porosity) * strength;
 
-  // Warmth that is there beyond what natural hair of the level has; lifting again brings out more than forms (D7).
+  // Warmth that is there beyond what natural hair of the level has.
   const own = naturalPigment(reachedLevelOf(lifted));
   const bared = warmthLess(shown, own);
-  // A trace of lift, as of a deposit strength, undoes nothing.
-  const undone = Math.exp(-((figures.liftOnLift * dose) ** 2) * exposureOf(start));
+  const undone = leftByLiftOnLift(dose, exposureOf(start));
   const reach = figures.masks * uptake * undone;
   const want = { red: loads.cancels.red * reach, yellow: loads.cancels.yellow * reach };
   // What was made for more red than there is goes on to the yellow: a deep shade on hair lifted past it.

@@ -15,10 +15,17 @@ export interface Mix {
   developerVol: number;
   /** Developer parts to one of colour: a thinner mix holds less dye. */
   ratio: number;
+  /**
+   * A bond protector: lessens damage, adds no lift, may ask for longer, and makes no unsafe plan safe (F12).
+   * @rule F12
+   */
   bondAdditive?: boolean;
   /** Parts of water or soap to one part of the mix: a thinned leftover (A1). */
   thinned?: number;
-  /** Conditioner in a lightener makes it a cleanse: it hardly lifts, and still takes dye off (P8). */
+  /**
+   * Conditioner in a lightener makes it a cleanse: it hardly lifts, and still takes dye off (P8).
+   * @rule P8
+   */
   conditioner?: boolean;
 }
 

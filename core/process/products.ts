@@ -20,7 +20,10 @@ export interface Product extends ProductFigures {
   kind: ProductKind;
   /** Natural level from which the product lifts as it should; darker hair it lifts less. Null: any. */
   liftsFromLevel: number | null;
-  /** Dye is taken out by lightener and remover alone (P1); null for everything else. */
+  /**
+   * Dye is taken out by lightener and remover alone; null for everything else: colour does not lift colour (P1).
+   * @rule P1
+   */
   strips: (Record<StripKind, number> & { tauMinutes: number }) | null;
   /** Minutes at which it stops: lightener dries out (P4), mixed colour is spent (M5). Null: goes on. */
   stopsAfterMinutes: number | null;
@@ -79,7 +82,10 @@ function byVol<Row extends { vol: number }>(rows: readonly Row[], vol: number, p
   return pick(a) + ((vol - a.vol) / (b.vol - a.vol)) * (pick(b) - pick(a));
 }
 
-/** Dose and pace at a strength (D2, D3). */
+/**
+ * Dose and pace at a strength (D2, D3).
+ * @rule D3
+ */
 export function liftCurve(
   { lift }: Pick<Product, 'lift'>,
   vol: number,

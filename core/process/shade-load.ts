@@ -72,7 +72,10 @@ function toneDye(level: number, tone: Tone): Dye {
 
 const known = new Map<string, ShadeLoad>();
 
-/** The load of a shade of a level, 1 to 12 with fractions. Kept, since it is asked often. */
+/**
+ * The load of a shade of a level, 1 to 12 with fractions. Kept, since it is asked often.
+ * @rule T3
+ */
 export function shadeLoad(level: number, tone: Tone): ShadeLoad {
   const name = `${level} ${tone.primary} ${tone.secondary ?? ''}`;
   const kept = known.get(name);

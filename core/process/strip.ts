@@ -12,6 +12,7 @@ const stripKindOf = ({ kind, dye }: DyeLayer): StripKind =>
  * A layer of dye after a lightener or remover has done part of its work on it: `spent` is 0 to 1 of a full run at 20 vol.
  * What sits deep hardly moves; strong lightener drives some of a blue or green vivid dye deeper (P2); lightener leaves a
  * warm residue of the brown it breaks (P6). Closed form in the work done, so that steps do not matter.
+ * @rule P2
  */
 export function stripped(layer: DyeLayer, product: Product, spent: number): DyeLayer {
   if (!product.strips || spent <= 0) return layer;
@@ -38,7 +39,10 @@ export function stripped(layer: DyeLayer, product: Product, spent: number): DyeL
   return after;
 }
 
-/** Brown that lightener has broken is not gone at once: it leaves red and yellow, which go later. Fitted to H17. */
+/**
+ * Brown that lightener has broken is not gone at once: it leaves red and yellow, which go later. Fitted to H17.
+ * @rule P6
+ */
 function withResidue(
   { kind, held }: DyeLayer,
   dye: Dye,

@@ -29,6 +29,7 @@ export type Reading = { ok: true; shade: Shade } | { ok: false; reason: Reason }
 /**
  * Reads a label such as `7:65` in one line's key (T2): level, separator, primary sign, weaker secondary sign.
  * Fails with a reason that says which part could not be read.
+ * @rule T2
  */
 export function readLabel(line: Pick<Line, 'key'>, label: string): Reading {
   const { separator, signs, clear } = line.key;

@@ -61,8 +61,11 @@ const bareLineSchema = z
       named: z.record(z.string().min(1).max(20), namedShadeSchema).optional(),
     }),
     shades: z.array(z.string().min(1).max(20)).max(400),
-    /** Strengths sold with the line, in volumes; for a demi line its own processing liquids. */
-    developersVol: z.array(z.number().positive().max(40)),
+    /**
+     * Strengths sold with the line, in volumes; for a demi line its own processing liquids. A remover is a reducing agent
+     * and its liquid has none: 0.
+     */
+    developersVol: z.array(z.number().min(0).max(40)),
     /** Developer parts to one part of colour that the directions allow; the first is the standard. */
     ratios: z.array(z.number().positive().max(4)),
     minutes: z.object({ standard: minutes, grey: minutes, resistant: minutes.optional() }),
@@ -113,6 +116,10 @@ export const lineSchema = bareLineSchema.superRefine((line, context) => {
   if (!hasShades(line.kind) && line.shades.length > 0) problem(['shades'], 'shadesNotHere');
   if (hasDeveloper(line.kind) && line.developersVol.length === 0) problem(['developersVol'], 'noDeveloper');
   if (hasDeveloper(line.kind) && line.ratios.length === 0) problem(['ratios'], 'noRatio');
+  line.developersVol.forEach((vol, i) => {
+    if (line.kind === 'remover' && vol > 0) problem(['developersVol', i], 'removerPeroxide');
+    if (line.kind !== 'remover' && vol === 0) problem(['developersVol', i], 'noStrength');
+  });
   line.greyShares?.forEach(({ from }, i, all) => {
     if (i > 0 && from <= all[i - 1].from) problem(['greyShares', i, 'from'], 'greySharesRise');
   });

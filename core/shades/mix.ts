@@ -21,7 +21,10 @@ export function mixLevel(mix: readonly ShadePart[]): number | null {
   return weight > 0 ? sum / weight : null;
 }
 
-/** Part-weighted sum of the loads (F10); a clear shade only thins them. */
+/**
+ * Part-weighted sum of the loads (F10); a clear shade only thins them.
+ * @rule F10
+ */
 export function mixTone(mix: readonly ShadePart[]): ToneVector {
   const all = total(mix);
   const sum = { x: 0, y: 0 };

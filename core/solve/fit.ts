@@ -1,4 +1,4 @@
-import { toneVector, type Tone } from '../colour';
+import { isFashion, toneVector, type Tone } from '../colour';
 import { mixLevel, mixTone, naturalShare, type ShadePart } from '../shades';
 import type { ShareSpan } from '../theory';
 
@@ -32,7 +32,8 @@ export function fitOf(mix: readonly ShadePart[], need: MixNeed): MixFit {
   const { min, max } = need.naturalShare;
   // Natural series thins any tone. As far as grey may ask for it that is no fault of tone; a share that is too small
   // is paid for under the grey share, and more than grey asks for is paid for here.
-  const excused = Math.min(max, share);
+  // Naturals alone have no tone at all: a fashion tone is excused by what grey needs at least, not by what it allows.
+  const excused = Math.min(isFashion(need.tone) ? min : max, share);
   const full = toneVector(need.tone);
   const shown = mixTone(mix);
   return {

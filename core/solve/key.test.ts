@@ -3,7 +3,8 @@ import { TONE_FAMILIES } from '../colour';
 import { readLabel, shippedLine, SHIPPED_LINES } from '../shades';
 import { DEFAULT_HOUSE_RULES, type HouseRules } from '../theory';
 import { aCase, keyOf, refusalOf } from '../testing/cases';
-import { caseSchema, computeKey, fitOf, isRightMix, mayDiluteHere } from '.';
+import { mayDilute } from '../theory';
+import { caseSchema, computeKey, fitOf, isRightMix } from '.';
 
 describe('the computed key', () => {
   it('darkens natural hair with a deposit: 7 to 5 neutral takes 10 vol and the natural 5', () => {
@@ -86,11 +87,12 @@ describe('the computed key', () => {
 
   it('permits dilution by line and by class (D5)', () => {
     const [permanent, demi] = [shippedLine('tarnwick')!, shippedLine('quillet')!];
-    expect([mayDiluteHere(permanent, DEFAULT_HOUSE_RULES), mayDiluteHere(demi, DEFAULT_HOUSE_RULES)]).toEqual(
-      [true, false],
-    );
-    expect(mayDiluteHere(demi, { diluteDeveloper: 'always' })).toBe(true);
-    expect(mayDiluteHere(permanent, { diluteDeveloper: 'never' })).toBe(false);
+    expect([mayDilute(permanent, DEFAULT_HOUSE_RULES), mayDilute(demi, DEFAULT_HOUSE_RULES)]).toEqual([
+      true,
+      false,
+    ]);
+    expect(mayDilute(demi, { diluteDeveloper: 'always' })).toBe(true);
+    expect(mayDilute(permanent, { diluteDeveloper: 'never' })).toBe(false);
   });
 
   it('whatever the case, either refuses with reasons or gives a mix that is right, of shades of the line, and the same each time', () => {

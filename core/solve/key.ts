@@ -1,13 +1,15 @@
-import { isFashion, isWarm } from '../colour';
-import { amountGuide } from '../measure';
+import { isFashion } from '../colour';
+import { amountGuide, type DeveloperPart } from '../measure';
 import { reason, type Reason } from '../reason';
 import { shadesOf, type Line } from '../shades';
 import {
   chooseDeveloper,
   counterAt,
-  dilutionRuling,
   greyLimitOf,
   hasGreyToCover,
+  isRed,
+  keepsWarmthUnder,
+  mayDilute,
   levelsToMove,
   naturalShareFor,
   shadeLevelFor,
@@ -24,7 +26,7 @@ import type { MixNeed } from './fit';
 import { findMix } from './mix-search';
 
 /** Raised whenever the same case could get another key; stored with every grade. */
-export const THEORY_VERSION = 1;
+export const THEORY_VERSION = 2;
 
 export interface HouseRuleUse {
   rule: HouseRule;
@@ -42,6 +44,8 @@ export interface Key {
   need: MixNeed;
   shades: { label: string; parts: number }[];
   developerVol: number;
+  /** What it is poured of, where it is not on the shelf as it is; keys from before know only the strength. */
+  pour?: DeveloperPart[];
   alsoVol: { vol: number; onlyWithExtraNatural: boolean }[];
   mayDilute: boolean;
   /** Developer parts to one of colour: the standard, and all that the directions allow. */
@@ -56,14 +60,6 @@ export interface Key {
   houseRules: HouseRuleUse[];
 }
 export type KeyResult = { ok: true; key: Key } | { ok: false; reasons: Reason[] };
-
-export function mayDiluteHere(
-  line: Pick<Line, 'mayDilute'>,
-  rules: Pick<HouseRules, 'diluteDeveloper'>,
-): boolean {
-  const ruling = dilutionRuling(line, rules);
-  return ruling === 'alwaysHere' || ruling === 'lineAllows';
-}
 
 function amountReasons(kase: Case): { amount: Key['amount']; totalGrams: number; reasons: Reason[] } {
   const amount = amountGuide(kase.service, kase.density);
@@ -132,7 +128,7 @@ export function computeKey(kase: Case, line: Line, rules: HouseRules): KeyResult
   const found = findMix(line, need);
   if (!found) return { ok: false, reasons: [whyNoMix(line, need)] };
 
-  const keep = isWarm(target.tone);
+  const keep = keepsWarmthUnder(target.tone);
   const underlay = underlayAt(target.level, rules);
   const minutes = hasGreyToCover(zone.greyShare) ? line.minutes.grey : line.minutes.standard;
   const { amount, totalGrams, reasons: ofAmount } = amountReasons(kase);
@@ -158,8 +154,7 @@ export function computeKey(kase: Case, line: Line, rules: HouseRules): KeyResult
   if (levels < -2) notes.push(reason('note.fillFirst', 'F6', { levels: -levels }));
   if (zone.greyShare > 0.5) notes.push(reason('note.greyOrder', 'F8', { grey: zone.greyShare }));
   if (zone.porosity === 'high') notes.push(reason('note.porousGrabs', 'F11'));
-  if (target.tone.primary === 'red' || target.tone.primary === 'copper')
-    notes.push(reason('note.redFades', 'F9'));
+  if (isRed(target.tone.primary)) notes.push(reason('note.redFades', 'F9'));
 
   return {
     ok: true,
@@ -173,7 +168,8 @@ export function computeKey(kase: Case, line: Line, rules: HouseRules): KeyResult
       shades: found.mix.map(({ shade, parts }) => ({ label: shade.label, parts })),
       developerVol: developer.vol,
       alsoVol: developer.alsoVol,
-      mayDilute: mayDiluteHere(line, rules),
+      pour: developer.pour,
+      mayDilute: mayDilute(line, rules),
       ratio: line.ratios[0],
       ratios: line.ratios,
       minutes,

@@ -2,8 +2,9 @@ import type { Tone } from '../colour';
 import { shadesOf, type Line, type Shade, type ShadePart } from '../shades';
 import { fitOf, isRightMix, type MixFit, type MixNeed } from './fit';
 
-/** At most three shades of one to four parts each: what is written on a card and weighed without a slip. */
-const MAX_PARTS = 4;
+/** At most three shades, in thirds or quarters of the whole: what is written on a card and weighed without a slip. */
+const MAX_PARTS = 3;
+const WHOLE = 4;
 
 export interface FoundMix {
   mix: ShadePart[];
@@ -38,7 +39,7 @@ export function* partings(count: number): Generator<number[]> {
   const parts = new Array<number>(count).fill(1);
   for (;;) {
     // 2 : 2 is 1 : 1 again.
-    if (!multiple(parts)) yield [...parts];
+    if (!multiple(parts) && parts.reduce((sum, one) => sum + one, 0) <= WHOLE) yield [...parts];
     let i = 0;
     while (i < count && ++parts[i] > MAX_PARTS) parts[i++] = 1;
     if (i === count) return;

@@ -14,6 +14,7 @@ export interface Balance {
 /**
  * A shade holds, besides its tone, the balance that cancels the underlying pigment of its own level (T3). Laid on hair
  * of that level it leaves just its tone; lighter than the hair it cancels too little, and warmth is left (U4, F4).
+ * @rule F5
  */
 export function balanceOf(levelReached: number, mix: readonly ShadePart[]): Balance {
   const warmth = warmthAt(levelReached);

@@ -19,7 +19,10 @@ export const refreshWay = (
     ? 'diluteLeftover'
     : endsRefresh;
 
-/** Ends are refreshed in the last minutes, whatever with (A1). */
+/**
+ * Ends are refreshed in the last minutes, whatever with (A1).
+ * @rule A1
+ */
 export const REFRESH_MINUTES = { best: 10, min: 5, max: 10 };
 /** Water to one part of developer that thins a leftover. */
 export const LEFTOVER_WATER = 1;

@@ -12,6 +12,7 @@ export interface ShareSpan {
  * half, over three quarters three quarters to all. The other school: over a half, one part natural to two of fashion.
  * `fashion` is false for a target that is itself natural: then the natural series is the whole mix. A line whose
  * directions have a table of their own is mixed by that.
+ * @rule F8
  */
 export function naturalShareFor(
   greyShare: number,
@@ -32,8 +33,12 @@ export function naturalShareFor(
   return { min: 3 / 4, max: 1 };
 }
 
-/** From this share on grey has to be covered: 20 vol and the line's grey time (F8, section 6). */
-export const GREY_TO_COVER = 0.25;
+/**
+ * From this share on white strands show where cover is wished: a hairline, a parting. They want permanent colour, 20 vol
+ * and the line's grey time, even where the mix needs no natural share yet (F13).
+ * @rule F13
+ */
+export const GREY_TO_COVER = 0.05;
 export const hasGreyToCover = (greyShare: number) => greyShare >= GREY_TO_COVER;
 
 /**

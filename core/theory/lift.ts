@@ -1,6 +1,9 @@
 import type { Line } from '../shades';
 
-/** F1. Positive is lighter. */
+/**
+ * F1. Positive is lighter.
+ * @rule F1
+ */
 export const levelsToMove = (natural: number, target: number) => target - natural;
 
 export interface LiftFacts {
@@ -9,7 +12,10 @@ export interface LiftFacts {
   typical: number;
   most: number;
 }
-/** D2, permanent colour without high-lift shades. */
+/**
+ * D2, permanent colour without high-lift shades.
+ * @rule D2
+ */
 export const PERMANENT_LIFT: readonly LiftFacts[] = [
   { vol: 10, typical: 0, most: 0 },
   { vol: 20, typical: 1, most: 2 },

@@ -5,7 +5,10 @@ export type Place = (typeof PLACES)[number];
 
 type LightenerRules = Pick<HouseRules, 'lightenerOnScalp' | 'tenVolLightener' | 'fortyVolLightener'>;
 
-/** Strengths, in volumes, that lightener may be mixed with in this place under the class's rules (D4). */
+/**
+ * Strengths, in volumes, that lightener may be mixed with in this place under the class's rules (D4).
+ * @rule D4
+ */
 export function lightenerVols(place: Place, rules: LightenerRules): number[] {
   const scalpLimit = rules.lightenerOnScalp === 'max20' ? 20 : 30;
   const forty =

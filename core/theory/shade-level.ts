@@ -4,8 +4,15 @@ import type { HouseRules } from './house-rules';
 import { levelsToMove } from './lift';
 
 /**
+ * Porous hair takes colour deeper and cooler: darkened, it is given a shade this much lighter (F7).
+ * @rule F7
+ */
+export const POROUS_LIGHTER_LEVELS = 0.5;
+
+/**
  * Level the mix has to have (F2): the target's own, or by the counterbalance rule 2 × target − natural when lifting.
  * Darkening porous hair: half a level lighter, since it takes colour deeper (F7).
+ * @rule F2
  */
 export function shadeLevelFor(
   task: { naturalLevel: number; targetLevel: number; porosity: Porosity },
@@ -18,7 +25,7 @@ export function shadeLevelFor(
     return { level, reasons: [reason('depth.counterbalance', 'F2', { natural, target, level })] };
   }
   if (levels < 0 && task.porosity === 'high') {
-    const level = target + 0.5;
+    const level = target + POROUS_LIGHTER_LEVELS;
     return { level, reasons: [reason('depth.porousLighter', 'F7', { target, level })] };
   }
   return { level: target, reasons: [reason('depth.targetLevel', 'F2', { target, level: target })] };

@@ -1,4 +1,4 @@
-import { toneVectorAt, type ToneVector } from '../colour';
+import { toneVectorAt, type Tone, type ToneFamily, type ToneVector } from '../colour';
 import { reason, type Reason } from '../reason';
 import type { HouseRules } from './house-rules';
 
@@ -31,7 +31,10 @@ export const COUNTERS = [
 export type Counter = (typeof COUNTERS)[number];
 
 type Table = Record<'fine' | 'coarse', readonly Underlay[]>;
-/** U1, by level reached 1–10. */
+/**
+ * U1, by level reached 1–10.
+ * @rule U1
+ */
 export const UNDERLAY_TABLE: Table = {
   fine: [
     'redBrownHardlySeen',
@@ -107,6 +110,27 @@ export function warmthAt(levelReached: number): ToneVector {
   const { degrees, strength } = WARMTH[row(levelReached)];
   return toneVectorAt(degrees, strength);
 }
+
+/**
+ * Gold, copper and the reds are carried by the warmth beneath them, which is kept; everything else cancels it (U3). Beige
+ * and other muted golds are no exception: about two thirds of a bright yellow goes first, and what is left is the beige
+ * (U6).
+ * @rule U3
+ * @rule U6
+ */
+export const KEEPS_WARMTH: readonly ToneFamily[] = ['gold', 'copper', 'red', 'mahogany', 'warmBrown'];
+export const keepsWarmthUnder = ({ primary }: Tone): boolean => KEEPS_WARMTH.includes(primary);
+/** Part of a bright yellow that is cancelled under a beige (U6). */
+export const CANCELLED_UNDER_BEIGE = 2 / 3;
+
+/**
+ * Part of the violet of level 8 that yellow hair of level 9 needs: all of it while the yellow is bright, a third when it
+ * is creamy (U5).
+ * @rule U5
+ */
+export const VIOLET_DOSE = { bright: 1, creamy: 1 / 3 } as const;
+/** Correctors are doses of a gram or two in a full mix, weighed to the tenth (U5, M4). */
+export const CORRECTOR_GRAMS = { least: 0.5, most: 2 } as const;
 
 /** Every name this school's table can give, in the order of the levels, once each: the choices to pick from. */
 export function underlayChoices(rules: Pick<HouseRules, 'underlay'>): Underlay[] {

@@ -5,6 +5,7 @@ import * as reading from './migrations/002_reading';
 import * as shadeBooks from './migrations/003_shade_books';
 import * as services from './migrations/004_services';
 import * as schools from './migrations/005_schools';
+import * as craft from './migrations/006_craft';
 
 const MIGRATIONS: Record<string, { up: (knex: Knex) => Promise<void>; down: (knex: Knex) => Promise<void> }> =
   {
@@ -13,6 +14,7 @@ const MIGRATIONS: Record<string, { up: (knex: Knex) => Promise<void>; down: (kne
     '003_shade_books': shadeBooks,
     '004_services': services,
     '005_schools': schools,
+    '006_craft': craft,
   };
 
 /** Migrations are code in the bundle rather than files on disk, so that one file is the whole server. */

@@ -22,6 +22,7 @@ import {
   showsIn,
   type ServicePlan,
 } from '@cimbel/core/plan';
+import { CONDITIONS, TYPICAL } from '@cimbel/core/process';
 import { SHIPPED_LINES } from '@cimbel/core/shades';
 import { LAYER_ROLES, ROUTES, rulingsFor, solveService, tasksOf } from '@cimbel/core/solve';
 import { DEFAULT_HOUSE_RULES } from '@cimbel/core/theory';
@@ -177,6 +178,23 @@ describe('words for whole services', () => {
     }
   });
 
+  it('are there for hair of every condition, and for every kind of salt', () => {
+    const { kase } = SHIPPED_CASES.find(({ id }) => id === 'pale-toner')!;
+    for (const condition of CONDITIONS)
+      showsIn(
+        {
+          ...kase,
+          head: { ...kase.head, zones: kase.head.zones.map((zone) => ({ ...zone, ...TYPICAL[condition] })) },
+        },
+        'elasticity',
+      ).forEach(mustSay);
+    for (const facts of [{}, { plainHenna: true }, { metallicSalts: true }]) {
+      const salted = { ...kase, facts: { ...kase.facts, ...facts } };
+      answerTo(salted, 'metallicSalts').forEach(mustSay);
+      showsIn(salted, 'incompatibility').forEach(mustSay);
+    }
+  });
+
   it('are none that the core never says', () => {
     const sources = (folder: string): string =>
       readdirSync(folder, { withFileTypes: true })
@@ -195,8 +213,9 @@ describe('words for whole services', () => {
       const name = code.split('.').pop()!;
       return !text.includes(`'${name}'`) && !text.includes(`.${name}'`);
     });
-    // Kinds of history, porosity and scalp are named where they are defined.
-    expect(unsaid.filter((code) => !/^reveal\.porosity\.(low|normal|high)$/.test(code))).toEqual([]);
+    // Kinds of history, porosity, scalp, salts and stretch are named where they are defined.
+    const elsewhere = /^reveal\.(porosity\.(low|normal|high)|elasticity\.\w+|metallic\.\w+)$/;
+    expect(unsaid.filter((code) => !elsewhere.test(code))).toEqual([]);
   });
 
   it('name every term of a service', () => {

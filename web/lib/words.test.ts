@@ -9,6 +9,7 @@ import {
   HOUSE_RULES,
   houseRuleExample,
   CAUTIONS,
+  chooseDeveloper,
   COUNTERS,
   DEFAULT_HOUSE_RULES,
   UNDERLAYS,
@@ -213,6 +214,24 @@ describe('words', () => {
       seen.add(one.code);
       expectWorded(one);
     }
+  });
+
+  it('are there for a developer that is not on the shelf', () => {
+    const [own] = SHIPPED_LINES;
+    const grey = { naturalLevel: 5, targetLevel: 5, greyShare: 0.5 };
+    for (const [developersVol, mayDilute] of [
+      [[40], true],
+      [[10, 30], true],
+      [[40], false],
+    ] as const)
+      chooseDeveloper(
+        grey,
+        { ...own, developersVol: [...developersVol], mayDilute },
+        DEFAULT_HOUSE_RULES,
+      ).reasons.forEach((one) => {
+        seen.add(one.code);
+        expectWorded(one);
+      });
   });
 
   it('are there for what every house rule comes to', () => {

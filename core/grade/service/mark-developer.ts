@@ -79,7 +79,8 @@ function scoreVol(part: SeenPart, seen: SeenStep, terms: Terms, context: JudgeCo
       reason(liftsAgain ? 'service.developer.liftOnLift' : 'service.developer.tooStrong', 'D7', params),
     );
   }
-  if (usesWater(bowl)) {
+  // The liquid of a remover is its own and no water.
+  if (usesWater(bowl) && line.kind !== 'remover') {
     const ruling = dilutionRuling(line, context.rules);
     const may = ruling === 'alwaysHere' || ruling === 'lineAllows';
     if (!may) share = Math.min(share, 0.5);

@@ -1,6 +1,7 @@
 import { levelOfPigmented } from '../../hair';
 import { reason } from '../../reason';
 import { rootWaits, type Layer } from '../../solve';
+import { CHECKS } from '../../theory';
 import { falling } from '../mark';
 import { mean, scored, zoneReason, type JudgeContext, type Scored } from './context';
 import { termsSeen } from './mark-developer';
@@ -10,8 +11,6 @@ import type { SeenPart, SeenStep } from './seen';
 const CAUGHT = { short: 0.35, past: 0.6 };
 const LEVELS_NONE = 2;
 const MINUTES_NONE = 15;
-const LIGHTENER_CHECK = 10;
-const TONER_CHECK = 5;
 
 function watched(context: JudgeContext, part: SeenPart, layer: Layer, { step, line }: SeenStep): Scored {
   const { played } = context;
@@ -63,7 +62,7 @@ function checks(part: SeenPart, seen: SeenStep): Scored[] {
   const toner =
     seen.role === 'colour' && bared && (seen.line.kind === 'demi' || seen.line.kind === 'acidGloss');
   if (seen.role !== 'lighten' && !toner) return [];
-  const most = toner ? TONER_CHECK : LIGHTENER_CHECK;
+  const { most } = toner ? CHECKS.toner : CHECKS.lightener;
   const params = { ...at, most, given: every ?? 0 };
   if (every === null) return [scored(0, reason('service.timing.noChecks', 'R2', params))];
   return [

@@ -1,14 +1,14 @@
 import type { Line } from '../line';
 
-/** Invented remover of artificial colour: two parts poured together, no developer strength to choose but its own. */
+/** Invented remover of artificial colour: two parts poured together; its liquid holds no peroxide. */
 export const lantry: Line = {
   id: 'lantry',
-  version: 1,
+  version: 2,
   name: 'Lantry Remover',
   kind: 'remover',
   key: { separator: '-', signs: {} },
   shades: [],
-  developersVol: [5],
+  developersVol: [0],
   ratios: [1],
   minutes: { standard: 20, grey: 20 },
   activeMinutes: 20,

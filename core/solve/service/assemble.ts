@@ -11,7 +11,13 @@ import {
 import { conditionOf } from '../../process';
 import {
   LEFTOVER_WATER,
+  BEGIN_AT,
+  BLUE_CARE_FROM,
+  CHECKS,
   LIFTING,
+  VIOLET_CARE_FROM,
+  RINSING,
+  pourOf,
   counterAt,
   hasGreyToCover,
   startsToEndTogether,
@@ -32,11 +38,21 @@ export interface Group {
 }
 
 /** Minutes for rinsing and two gentle washes between one bowl and the next (R5). */
-export const BETWEEN_MINUTES = 5;
-const CHECKS = { lighten: 5, toner: 3 };
+export const BETWEEN_MINUTES = RINSING.minutes;
 
 const tenth = (grams: number) => Math.round(grams * 10) / 10;
 const NAMES = 'ABCDEFGH';
+
+/** Developer of a strength out of what the line has: as it is, mixed, or thinned with water (D8). */
+function poured({ line }: ChosenLayer, vol: number, grams: number): Bowl['developer'] {
+  // That the class may dilute was settled when the strength was chosen.
+  const pour = pourOf(vol, line.developersVol, true) ?? [{ vol, parts: 1 }];
+  const weights = splitByParts(
+    grams,
+    pour.map(({ parts }) => parts),
+  );
+  return pour.map((part, i) => ({ vol: part.vol, grams: tenth(weights[i]) }));
+}
 
 /** The bowl as it is weighed out for some zones. */
 function weigh(name: string, layer: ChosenLayer, head: Head, zones: HeadZone[], share: number): Bowl {
@@ -52,7 +68,7 @@ function weigh(name: string, layer: ChosenLayer, head: Head, zones: HeadZone[], 
     lineId: layer.line.id,
     shades: layer.shades.map(({ shade }, i) => ({ label: shade.label, grams: tenth(shares[i]) })),
     productGrams: layer.shades.length === 0 ? tenth(colour) : 0,
-    developer: layer.vol === null ? [] : [{ vol: layer.vol, grams: tenth(total - colour) }],
+    developer: layer.vol === null ? [] : poured(layer, layer.vol, total - colour),
     additive: false,
   };
 }
@@ -139,7 +155,10 @@ function thinned(bowl: Bowl): Bowl {
   };
 }
 
-/** Lightening hair that has never been coloured: the warm root waits (A2). */
+/**
+ * Lightening hair that has never been coloured: the warm root waits (A2).
+ * @rule A9
+ */
 export const rootWaits = ({ task, route }: Pick<Job, 'task' | 'route'>, layer: { role: string }): boolean =>
   task.place === 'onScalp' &&
   task.history.kind === 'untouched' &&
@@ -189,13 +208,13 @@ function stepsOf(placed: Placed[], kase: ServiceCase, jobs: readonly Job[]): Ste
       zones: [zone],
       placement: woven ? 'foils' : isBetween(job, jobs) ? 'between' : 'open',
       share,
-      startsAt: grey && layer.role === 'colour' ? 'front' : 'nape',
+      startsAt: grey && layer.role === 'colour' ? BEGIN_AT.grey : BEGIN_AT.usual,
       stopsAtLine: true,
       wet,
       start,
       minutes,
       warmth: false,
-      checkEvery: layer.role === 'lighten' ? CHECKS.lighten : toner ? CHECKS.toner : null,
+      checkEvery: layer.role === 'lighten' ? CHECKS.lightener.best : toner ? CHECKS.toner.best : null,
       ends: layer.role === 'fill' ? 'stay' : 'rinse',
     });
   }
@@ -238,8 +257,8 @@ export function aftercareFor(jobs: readonly Job[]): Pick<ServicePlan, 'aftercare
   return {
     aftercare: [
       'gentleWash',
-      ...(cool.some(({ task }) => task.target.level >= 9) ? (['violetCare'] as const) : []),
-      ...(cool.some(({ task }) => task.target.level >= 5 && task.target.level <= 8)
+      ...(cool.some(({ task }) => task.target.level >= VIOLET_CARE_FROM) ? (['violetCare'] as const) : []),
+      ...(cool.some(({ task }) => task.target.level >= BLUE_CARE_FROM && task.target.level < VIOLET_CARE_FROM)
         ? (['blueCare'] as const)
         : []),
       'heatProtection',
@@ -318,7 +337,7 @@ export function assemble(
   return {
     readings: readingsOf(kase, jobs, rules),
     asked: [...NEEDED_QUESTIONS],
-    tests: neededTests(jobs),
+    tests: neededTests(jobs, kase),
     decision: 'goOn',
     visits,
     bowls,

@@ -24,7 +24,7 @@ export const isRightFor = (fit: MixFit) => isRightMix(fit);
 /** Shares of a corrector worth trying: a gram or two in a full bowl (U5). */
 const CORRECTOR_SHARES = [0.025, 0.05, 0.1];
 /** A corrector where a shade would do is one thing more to weigh to the tenth of a gram. */
-const CORRECTOR_PRICE = 0.9;
+const CORRECTOR_PRICE = 4;
 /** Extra-pigment naturals are for white that resists (T2, F8); elsewhere the plain series does. */
 const EXTRA_PIGMENT_PRICE = 2;
 /** How far from the wanted level a shade of a mix may lie. */

@@ -204,7 +204,8 @@ function* colours(
         const mix: Mix = { product, shades, developerVol: vol, ratio, ...thinnedAs(layer, line) };
         const best = all.map(({ minutes }) => minutes.best);
         const short = all.map(({ minutes }) => minutes.min);
-        for (const minutes of best.every((m, at) => m === short[at]) ? [best] : [best, short]) {
+        const middle = all.map(({ minutes }) => Math.round((minutes.best + minutes.min) / 2));
+        for (const minutes of best.every((m, at) => m === short[at]) ? [best] : [best, middle, short]) {
           const labs = jobs.map((_, at) => labOfStrand(lie(mix, strands[at], minutes[at])));
           yield {
             chosen: { role: 'colour', line, mix, shades, ratio, vol, minutes },

@@ -1,4 +1,4 @@
-import { isFashion, isWarm, type Tone } from '../../colour';
+import { isFashion, type Tone } from '../../colour';
 import type { ProductKind } from '../../process';
 import type { Line } from '../../shades';
 import {
@@ -6,6 +6,9 @@ import {
   chooseDeveloper,
   greyLimitOf,
   hasGreyToCover,
+  keepsWarmthUnder,
+  mayDilute,
+  pourOf,
   lightenerVols,
   naturalShareFor,
   shadeLevelFor,
@@ -56,7 +59,10 @@ export interface Terms {
 
 /** No natural series is asked for; what is put in thins the tone. */
 const NO_SHARE: ShareSpan = { min: 0, max: 0 };
-/** Porous hair takes colour deeper: up to a level lighter is right (F11). */
+/**
+ * Porous hair takes colour deeper: up to a level lighter is right (F11).
+ * @rule F11
+ */
 const POROUS_LIGHTER = 1;
 
 function colourNeed(
@@ -81,8 +87,13 @@ export function needOnLine(need: ShadeNeed, greyShare: number, line: Line, rules
   return { ...need, naturalShare: naturalShareFor(greyShare, rules, isFashion(need.tone), line) };
 }
 
-const porous = (task: Task, level: { min: number; max: number }) =>
-  task.porosity === 'high' ? { min: level.min, max: level.max + POROUS_LIGHTER } : level;
+/** Over lightened hair a toner is never lighter than the hair, porous or not: it is thinned or rinsed sooner (F11). */
+const porous = (task: Task, route: Route, level: { min: number; max: number }) => {
+  const tones =
+    route === 'lightenThenTone' ||
+    (task.history.kind === 'lightened' && task.target.level >= task.present - 0.5);
+  return task.porosity === 'high' && !tones ? { min: level.min, max: level.max + POROUS_LIGHTER } : level;
+};
 
 /** Coloured hair that is to have the level it shows: permanent over it would be an overlap (A1, F11). */
 const overItsOwn = ({ history, present, target }: Task) =>
@@ -116,6 +127,9 @@ function colourKinds(task: Task, route: Route): ProductKind[] {
   return kinds.filter((kind) => task.greyShare <= greyLimitOf(kind as Line['kind']));
 }
 
+/**
+ * @rule P3
+ */
 function lightenerKinds({ natural, present, history, target, diameter, condition }: Task): ProductKind[] {
   const weak = diameter === 'fine' || condition === 'weak' || condition === 'fair';
   const light = (history.kind === 'lightened' ? present : natural) >= 7;
@@ -134,7 +148,7 @@ export function layersOf(task: Task, route: Route, rules: HouseRules): Layer[] {
   const colour = (level: { min: number; max: number }, refresh = false): Layer => ({
     role: 'colour',
     products: colourKinds(task, route),
-    need: target.vivid ? null : colourNeed(task, route, rules, porous(task, level)),
+    need: target.vivid ? null : colourNeed(task, route, rules, porous(task, route, level)),
     aim: null,
     refresh,
   });
@@ -183,6 +197,8 @@ const span = (best: number, min = best, max = best) => ({ best, min, max });
 /** Hair off the scalp is a little behind the root when it is lifted by colour, and gets a head start (A2). */
 export const HEAD_START = { least: 10, most: 20 };
 const LIGHTENER_LEAST = 5;
+/** A toner on lightened hair is watched from here on (section 6). */
+export const TONER_LEAST = 5;
 const none: Omit<Terms, 'minutes'> = { vols: [], volsWithExtraNatural: [], ratios: [] };
 
 /** What a line's directions and the class's rules ask of a layer; null where the line cannot do it. */
@@ -201,7 +217,8 @@ export function termsOf(
     case 'fill':
       return { ...none, minutes: span(15, 10, 15) };
     case 'lighten': {
-      const vols = lightenerVols(task.place, rules).filter((vol) => line.developersVol.includes(vol));
+      const may = mayDilute(line, rules);
+      const vols = lightenerVols(task.place, rules).filter((vol) => pourOf(vol, line.developersVol, may));
       if (vols.length === 0) return null;
       return {
         ...none,
@@ -253,8 +270,8 @@ export function termsOf(
   const usual = hasGreyToCover(grey) ? minutes.grey : minutes.standard;
   const bared = deposits && (route === 'lightenThenTone' || task.history.kind === 'lightened');
   const time = bared
-    ? // A toner is watched: from ten minutes on it may be ready (section 6, R2).
-      span(usual, Math.min(usual, 10))
+    ? // A toner is watched: from five minutes on it may be ready (section 6, R2).
+      span(usual, Math.min(usual, TONER_LEAST))
     : startsFirst && route === 'liftWithColour'
       ? span(usual + 15, usual, usual + HEAD_START.most)
       : span(usual);
@@ -281,4 +298,4 @@ export function warmthLevelOf(task: Task, route: Route): number | null {
 }
 /** Whether the warmth that shows is used rather than cancelled (U3, F6). */
 export const keepsWarmth = (task: Task, route: Route) =>
-  route === 'fillThenColour' || isWarm(task.target.tone);
+  route === 'fillThenColour' || keepsWarmthUnder(task.target.tone);

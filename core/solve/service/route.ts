@@ -33,9 +33,17 @@ const HIGH_LIFT_FROM = 6;
  * for lightener, which moves hair that light by a level or so before its yellow is spent.
  */
 export const PALEST_FROM = { highLift: 8, lightener: 9.5 };
-/** F6. */
+/**
+ * F6.
+ * @rule F6
+ */
 const FILL_BEYOND = 2;
 
+/**
+ * Levels that colour alone lifts at the root without warmth that shows within two weeks (F3).
+ * @rule F3
+ */
+const BY_COLOUR_ALONE = 2;
 const most = Math.max(...PERMANENT_LIFT.map(({ typical }) => typical));
 
 /** From this share on colour has faded enough to be refreshed. */
@@ -124,7 +132,7 @@ export function rulingsFor(task: Task): RouteRuling[] {
   } else {
     const byColour = history.kind === 'untouched' && up <= most && !palest;
     // F3: up to two levels by colour; beyond that it leaves warmth, and lightener or high-lift come first.
-    if (byColour && up <= 2) say('liftWithColour', true, 'lift', 'F2', { levels: up });
+    if (byColour && up <= BY_COLOUR_ALONE) say('liftWithColour', true, 'lift', 'F2', { levels: up });
     // F3: colour alone leaves warmth beyond two levels; high-lift is for where nothing else may be used, or paler still.
     lighten();
     if (
@@ -135,7 +143,7 @@ export function rulingsFor(task: Task): RouteRuling[] {
       (!palest || natural >= PALEST_FROM.highLift)
     )
       say('highLift', true, 'highLift', 'D2', { levels: up });
-    if (byColour && up > 2) say('liftWithColour', true, 'liftFar', 'F3', { levels: up });
+    if (byColour && up > BY_COLOUR_ALONE) say('liftWithColour', true, 'liftFar', 'F3', { levels: up });
     if (history.kind === 'lightened') say('liftWithColour', false, 'liftOnLift', 'D7', { levels: up });
     else if (palest) say('liftWithColour', false, 'palestNotByColour', 'L1', { level: target.level });
     else if (up > most) say('liftWithColour', false, 'beyondColour', 'D2', { levels: up, limit: most });

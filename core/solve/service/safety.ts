@@ -1,5 +1,6 @@
-import { QUESTIONS, TESTS, type HairTest, type Question, type ServiceCase } from '../../plan';
+import { QUESTIONS, TESTS, saltsOf, type HairTest, type Question, type ServiceCase } from '../../plan';
 import { reason, type Reason } from '../../reason';
+import { asksIncompatibilityTest, forbidsPeroxide } from '../../theory';
 import type { Route } from './route';
 import type { Task } from './task';
 
@@ -8,16 +9,26 @@ export function stopsService({ facts }: Pick<ServiceCase, 'facts'>): Reason[] {
   const stops: Reason[] = [];
   if (facts.reaction) stops.push(reason('stop.reaction', 'C3'));
   if (facts.scalp === 'irritated') stops.push(reason('stop.scalp', 'R3'));
-  if (facts.metallicSalts) stops.push(reason('stop.metallicSalts', 'C3'));
+  if (forbidsPeroxide(saltsOf(facts))) stops.push(reason('stop.metallicSalts', 'C3'));
   return stops;
 }
 
 /** Asked of every client: a service rests on the answers. */
 export const NEEDED_QUESTIONS: readonly Question[] = QUESTIONS;
 
-/** Tests a service rests on: patch always; strand, elasticity and porosity before a correction or a lightening (C1–C3). */
-export function neededTests(work: readonly { task: Task; route: Route }[]): HairTest[] {
+/**
+ * Tests a service rests on: patch always; on cut hair where metal is suspected; strand, elasticity and porosity before a correction or a lightening (C1–C3).
+ * @rule C3
+ */
+export function neededTests(
+  work: readonly { task: Task; route: Route }[],
+  { facts }: Pick<ServiceCase, 'facts'>,
+): HairTest[] {
   const lightens = work.some(({ route }) => route === 'lightenThenTone' || route === 'removeThenColour');
   const worked = work.some(({ task }) => task.history.kind !== 'untouched');
-  return TESTS.filter((test) => test === 'patch' || lightens || (worked && test !== 'strand'));
+  const suspected = asksIncompatibilityTest(saltsOf(facts));
+  return TESTS.filter((test) => {
+    if (test === 'incompatibility') return suspected;
+    return test === 'patch' || lightens || (worked && test !== 'strand');
+  });
 }

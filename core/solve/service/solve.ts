@@ -19,11 +19,11 @@ import type { HouseRules } from '../../theory';
 import { readingsOf } from './assemble';
 import { oneVisit, type VisitFound } from './one-visit';
 import { PALEST_FROM, levelsToday, rulingsFor, type Route } from './route';
-import { stopsService } from './safety';
+import { neededTests, stopsService } from './safety';
 import type { Task } from './task';
 
 /** Raised whenever the same case could get another solution; stored with every grade. */
-export const SERVICE_VERSION = 1;
+export const SERVICE_VERSION = 2;
 
 export interface PartChoice {
   part: string;
@@ -155,7 +155,7 @@ export function solveService(kase: ServiceCase, lines: readonly Line[], rules: H
       ...EMPTY_PLAN,
       readings,
       asked: ['lastColour', 'reactions', 'scalp', 'metallicSalts', 'upkeep'],
-      tests: ['patch'],
+      tests: neededTests([], kase),
       decision: 'decline',
     };
     return {

@@ -10,6 +10,7 @@ import { Facts, Sheet } from '../../ui/panel';
 import { LineKey, ShadeChart } from '../bench/shade-chart';
 import { BalanceBeam } from '../marking/balance';
 import { BowlScale } from './bowl-scale';
+import { pourName } from './words';
 import { Ingredient } from './ingredient';
 import { PourChoice } from './pour-choice';
 import { recipeOf, workedOut } from './recipe';
@@ -74,9 +75,7 @@ export function BowlForm({
       ? line.name
       : one.kind === 'shade'
         ? bowl.shades[one.at].label
-        : bowl.developer[one.at].vol === 0
-          ? t('answer.water')
-          : t('answer.pour', { vol: bowl.developer[one.at].vol });
+        : pourName(t, bowl.developer[one.at].vol, line.kind);
   const weightOf = (from: Bowl, one: Weighing) =>
     one.kind === 'product'
       ? from.productGrams
@@ -139,7 +138,7 @@ export function BowlForm({
             {bowl.developer.map((part, i) => (
               <Ingredient
                 key={part.vol}
-                name={part.vol === 0 ? t('answer.water') : t('answer.pour', { vol: part.vol })}
+                name={pourName(t, part.vol, line.kind)}
                 parts={bowl.developer.length > 1 ? pourParts[i] : null}
                 weight={part.grams}
                 onParts={(value) => setParts('pourParts', pourParts, i, value)}
@@ -197,7 +196,7 @@ export function BowlForm({
             {t('service.bowlNow', {
               total: bowlGrams(bowl),
               ratio: ratio === null || !pours ? '–' : t('service.ratio', { ratio }),
-              vol: vol === null ? '–' : t('answer.pour', { vol }),
+              vol: vol === null ? '–' : pourName(t, vol, line.kind),
             })}
           </p>
         </Sheet>

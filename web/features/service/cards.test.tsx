@@ -51,7 +51,7 @@ describe('a card', () => {
         expect(text).toContain(`${bowl.name}: ${line.name}`);
         for (const { label, grams } of bowl.shades) expect(text).toContain(`${label} ${grams.toFixed(1)} g`);
         for (const { vol, grams } of bowl.developer)
-          expect(text).toContain(`${vol} vol ${grams.toFixed(1)} g`);
+          expect(text).toContain(`${vol > 0 ? `${vol} vol` : 'its own liquid'} ${grams.toFixed(1)} g`);
       }
       for (const { start, minutes } of best.steps) expect(text).toContain(`${start}–${start + minutes} min`);
     }

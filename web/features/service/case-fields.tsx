@@ -143,6 +143,11 @@ export function CaseFields({
           on={facts.metallicSalts}
           onChange={(metallicSalts) => setFacts({ metallicSalts })}
         />
+        <Tick
+          label={t('service.factHenna')}
+          on={facts.plainHenna === true}
+          onChange={(plainHenna) => setFacts({ plainHenna })}
+        />
         <Field label={t('service.factWeeks')}>
           <NumberInput
             aria-label={t('service.factWeeks')}

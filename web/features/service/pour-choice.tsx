@@ -2,6 +2,7 @@ import type { Bowl } from '@cimbel/core/plan';
 import type { Line } from '@cimbel/core/shades';
 import { useTranslation } from 'react-i18next';
 import { Select } from '../../ui/field';
+import { pourName } from './words';
 
 /** Which developer is poured, and what is poured besides: another strength, or water. */
 export function PourChoice({
@@ -35,13 +36,13 @@ export function PourChoice({
             {bowl.developer.length === 0 ? <option value="">{t('service.choosePour')}</option> : null}
             {line.developersVol.map((one) => (
               <option key={one} value={one}>
-                {t('answer.pour', { vol: one })}
+                {pourName(t, one, line.kind)}
               </option>
             ))}
           </Select>
         </span>
       </label>
-      {bowl.developer.length === 1 ? (
+      {bowl.developer.length === 1 && line.kind !== 'remover' ? (
         <label className="flex items-center gap-2">
           {t('bench.mix.second')}
           <span className="w-36">
@@ -59,7 +60,7 @@ export function PourChoice({
               <option value="">{t('bench.mix.nothing')}</option>
               {free.map((one) => (
                 <option key={one} value={one}>
-                  {one === 0 ? t('answer.water') : t('answer.pour', { vol: one })}
+                  {pourName(t, one)}
                 </option>
               ))}
             </Select>

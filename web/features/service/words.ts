@@ -1,5 +1,6 @@
 import { HEAD_ZONES, type Bowl, type ServiceCase, type Target } from '@cimbel/core/plan';
 import type { Line } from '@cimbel/core/shades';
+import type { TFunction } from 'i18next';
 import { useTranslation } from 'react-i18next';
 
 /** A wish in the craft's notation. */
@@ -30,6 +31,10 @@ export function useWishes(): (
   ];
 }
 
+/** What is poured, by its strength: 0 vol is water, or the liquid of a remover, which has no peroxide. */
+export const pourName = (t: TFunction, vol: number, kind?: Line['kind']): string =>
+  vol > 0 ? t('answer.pour', { vol }) : t(kind === 'remover' ? 'answer.ownLiquid' : 'answer.water');
+
 /** What is in a bowl, as it stands on a card. */
 export function useBowlWords(): (bowl: Bowl, lines: readonly Line[]) => string {
   const { t } = useTranslation();
@@ -42,7 +47,7 @@ export function useBowlWords(): (bowl: Bowl, lines: readonly Line[]) => string {
         : []),
       ...bowl.developer.map(({ vol, grams: weight }) =>
         t('service.bowlPart', {
-          label: vol === 0 ? t('answer.water') : t('answer.pour', { vol }),
+          label: pourName(t, vol, line?.kind),
           weight,
         }),
       ),

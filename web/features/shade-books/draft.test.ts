@@ -6,7 +6,7 @@ describe('a line while it is entered', () => {
     '%s goes into the form and out the same',
     (_, line) => {
       const back = lineOfDraft(draftOf(line));
-      expect({ ...back, id: line.id, mayHeat: back.mayHeat }).toEqual({
+      expect({ ...back, id: line.id, version: line.version, mayHeat: back.mayHeat }).toEqual({
         ...line,
         mayHeat: line.mayHeat ?? false,
       });

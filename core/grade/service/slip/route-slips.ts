@@ -1,6 +1,7 @@
 import { bowlGrams, type Bowl, type ServicePlan, type Step } from '../../../plan';
 import { writeLabel, type Line } from '../../../shades';
 import { rulingsFor, tasksOf } from '../../../solve';
+import { CHECKS } from '../../../theory';
 import type { ServiceMisconception } from '../misconception';
 import {
   bowlWhere,
@@ -13,8 +14,7 @@ import {
   type SlipContext,
 } from './context';
 
-/** How often the search looks at lightener, and how long lightener can lie, minutes. */
-const LIGHTENER_CHECKS = 5;
+/** How long lightener can lie, minutes. */
 const TO_THE_END = 50;
 
 const WORKS: readonly Line['kind'][] = ['lightenerStrong', 'lightenerGentle', 'remover'];
@@ -118,7 +118,7 @@ export const ROUTE_SLIPS = {
     if (solution.visits.length < 2) return null;
     if (!solution.proof.some(({ code }) => code === 'route.beyondCondition')) return null;
     // Left on to the end, so that all that comes after it waits.
-    const lightens = (step: Step) => step.checkEvery === LIGHTENER_CHECKS;
+    const lightens = (step: Step) => step.checkEvery === CHECKS.lightener.best;
     const longer = Math.max(0, ...plan.steps.filter(lightens).map(({ minutes }) => TO_THE_END - minutes));
     const later = (step: Step) =>
       lightens(step) ? { ...step, minutes: TO_THE_END } : { ...step, start: step.start + longer };

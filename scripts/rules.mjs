@@ -1,0 +1,3 @@
+import { runBundled } from './lib/bundled.mjs';
+
+await runBundled('scripts/rules/main.ts', 'rules');

@@ -1,0 +1,52 @@
+import { readFileSync, readdirSync } from 'node:fs';
+import path from 'node:path';
+
+/** Where a rule of the craft lives: the file, from the root of the repository, and what it is called there. */
+export interface RulePlace {
+  rule: string;
+  file: string;
+  name: string;
+}
+
+const sourcesIn = (folder: string): string[] =>
+  readdirSync(folder, { withFileTypes: true }).flatMap((entry) => {
+    const file = path.join(folder, entry.name);
+    if (entry.isDirectory()) return entry.name === 'tests' ? [] : sourcesIn(file);
+    return /(?<!\.test)\.ts$/.test(entry.name) ? [file] : [];
+  });
+
+/** A doc comment with `@rule ID` lines, and the name of what it stands before. */
+const DOCUMENTED =
+  /\/\*\*((?:(?!\*\/)[\s\S])*?@rule [A-Z]\d+(?:(?!\*\/)[\s\S])*)\*\/\s*(?:export\s+)?(?:(?:const|function|interface|type)\s+)?(?:readonly\s+)?(\w+)/g;
+
+/** Every place marked `@rule` in the core, in the order of the files. */
+export function rulePlaces(root: string): RulePlace[] {
+  return sourcesIn(path.join(root, 'core')).flatMap((file) =>
+    [...readFileSync(file, 'utf8').matchAll(DOCUMENTED)].flatMap(([, comment, name]) =>
+      [...comment.matchAll(/@rule ([A-Z]\d+)/g)].map(([, rule]) => ({
+        rule,
+        file: path.relative(root, file).split(path.sep).join('/'),
+        name,
+      })),
+    ),
+  );
+}
+
+export const WHERE_BEGINS = '<!-- where: made by npm run rules -->';
+export const WHERE_ENDS = '<!-- /where -->';
+
+/** The table of the handbook that says where each rule lives. */
+export function whereTable(places: readonly RulePlace[], ids: readonly string[]): string {
+  const rows = ids.flatMap((id) => {
+    const found = places.find(({ rule }) => rule === id);
+    return found ? [`| ${id} | \`${found.name}\` | \`${found.file}\` |`] : [];
+  });
+  return ['| rule | as | in |', '| --- | --- | --- |', ...rows].join('\n');
+}
+
+/** The handbook with its table made anew. @throws Error when the marks are missing. */
+export function withWhere(handbook: string, table: string): string {
+  const [from, to] = [handbook.indexOf(WHERE_BEGINS), handbook.indexOf(WHERE_ENDS)];
+  if (from < 0 || to < from) throw new Error('the handbook has no place for the table');
+  return `${handbook.slice(0, from)}${WHERE_BEGINS}\n\n${table}\n\n${handbook.slice(to)}`;
+}
