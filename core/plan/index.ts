@@ -3,6 +3,7 @@ export * from './target';
 export * from './service-case';
 export * from './service-plan';
 export * from './bowl';
+export * from './amount';
 export * from './strand-of-zone';
 export * from './play';
 export * from './reveal';

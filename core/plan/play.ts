@@ -10,7 +10,8 @@ import {
 } from '../process';
 import type { Line } from '../shades';
 import { strandLook, type TressLook, type TressZone } from '../tress';
-import { mixOfBowl } from './bowl';
+import { amountFor } from './amount';
+import { bowlGrams, mixOfBowl } from './bowl';
 import { stretchesOf, type Head, type HeadZone } from './head';
 import { partsOf, type Part, type ServiceCase } from './service-case';
 import type { Bowl, ServicePlan, Step } from './service-plan';
@@ -40,6 +41,17 @@ export const stepsOn = (
     })
     .sort((a, b) => a.start - b.start);
 
+/**
+ * How much of a bowl there is against what its places need (M2, R8): 1 is all of it. What is worked through wet hair at the
+ * end takes no product of its own.
+ */
+function amountOf(head: Head, plan: Pick<ServicePlan, 'steps'>, bowl: Bowl): number {
+  const needed = plan.steps
+    .filter((step) => step.bowl === bowl.name && !step.wet)
+    .reduce((sum, { zones, share }) => sum + amountFor(head, zones, share).minGrams, 0);
+  return needed > 0 ? bowlGrams(bowl) / needed : 1;
+}
+
 /** What happens to a part of the head, for the hair model. Steps with an unfinished bowl do nothing. */
 export function zonePlanOf(
   head: Head,
@@ -55,7 +67,7 @@ export function zonePlanOf(
     const end = step.start + step.minutes;
     return [
       { at: step.start, do: 'heat', on: step.warmth },
-      { at: step.start, do: 'apply', coat: { mix, wet: step.wet } },
+      { at: step.start, do: 'apply', coat: { mix, wet: step.wet, amount: amountOf(head, plan, bowl!) } },
       { at: end, do: 'rinse' },
     ];
   });

@@ -1,8 +1,8 @@
 import { weighingToleranceGrams } from '../../measure';
-import { bowlGrams, bowlRatio, bowlVol, colourGrams, developerGrams, type Bowl } from '../../plan';
+import { amountFor, bowlGrams, bowlRatio, bowlVol, colourGrams, developerGrams, type Bowl } from '../../plan';
 import { reason } from '../../reason';
 import { hasDeveloper, type Line } from '../../shades';
-import { amountFor, termsOf, type Terms } from '../../solve';
+import { termsOf, type Terms } from '../../solve';
 import { dilutionRuling, liftOf } from '../../theory';
 import { falling } from '../mark';
 import { isLeftoverStep, mean, scored, zoneReason, type JudgeContext, type Scored } from './context';

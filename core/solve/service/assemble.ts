@@ -1,5 +1,6 @@
 import { splitByParts } from '../../measure';
 import {
+  amountFor,
   bowlGrams,
   type Bowl,
   type Head,
@@ -26,7 +27,6 @@ import {
   type HouseRules,
 } from '../../theory';
 import { sameTone } from '../mix-search';
-import { amountFor } from './amount';
 import type { ChosenLayer, Job, Way } from './job';
 import { HEAD_START, keepsWarmth, warmthLevelOf } from './layer';
 import { NEEDED_QUESTIONS, neededTests } from './safety';

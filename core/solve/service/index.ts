@@ -3,7 +3,6 @@ export * from './route';
 export * from './layer';
 export * from './compose';
 export * from './safety';
-export * from './amount';
 export * from './job';
 export * from './assemble';
 export * from './one-visit';

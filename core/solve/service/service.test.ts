@@ -1,11 +1,11 @@
 import fc from 'fast-check';
 import { shippedCase } from '../../cases';
 import { levelOfStrand } from '../../hair';
-import { presentLevel, strandOfZone, type ServiceCase } from '../../plan';
+import { amountFor, presentLevel, strandOfZone, type ServiceCase } from '../../plan';
 import { SHIPPED_LINES, mixLevel } from '../../shades';
 import { DEFAULT_HOUSE_RULES, type HouseRules } from '../../theory';
 import { SHIPPED_CASES } from '../../cases';
-import { amountFor, rulingOn, solveService, taskOf, tasksOf } from '.';
+import { rulingOn, solveService, taskOf, tasksOf } from '.';
 
 const rules = (change: Partial<HouseRules> = {}): HouseRules => ({ ...DEFAULT_HOUSE_RULES, ...change });
 const kaseOf = (id: string) => shippedCase(id)!.kase;

@@ -1,5 +1,5 @@
-import { amountGuide } from '../../measure';
-import type { Head, HeadZone } from '../../plan';
+import { amountGuide } from '../measure';
+import type { Head, HeadZone } from './head';
 
 /** Foils waste little, yet every packet has to be covered well (A6, M2). */
 const LEAST_SHARE = 0.5;
