@@ -1,12 +1,5 @@
-import { differenceOf, labOf, toneLab, type ToneFamily } from '../colour';
-import {
-  labOfStrand,
-  naturalStrand,
-  readStrand,
-  reflectanceOfPigmented,
-  reflectanceOfWhite,
-  type Strand,
-} from '../hair';
+import { differenceOf, toneLab, type ToneFamily } from '../colour';
+import { greyShows, labOfStrand, naturalStrand, readStrand, type Strand } from '../hair';
 import { blendVol } from '../measure';
 import { apply, conditionOf, strandAfter, type Application, type Condition, type Mix } from '../process';
 import { reason, type Reason } from '../reason';
@@ -35,9 +28,6 @@ export interface Played {
   lookAt: (minute: number, seed: number) => TressLook;
 }
 
-/** White strands further from the rest than this, ΔE2000, are seen as grey across a room. */
-const GREY_SEEN = 15;
-
 type Formula = Pick<Answer, 'shades' | 'developer' | 'ratio' | 'minutes'>;
 
 /** Puts a formula on the head of a case. Null while a part of it is open: half a formula has no outcome. */
@@ -56,17 +46,14 @@ export function play(kase: Case, line: Line, formula: Formula): Played | null {
     at: (minute) => {
       const strand = strandAt(minute);
       const whole = labOfStrand(strand);
-      const pigmented = labOf(reflectanceOfPigmented(strand));
-      const greyShows =
-        strand.white > 0 && differenceOf(pigmented, labOf(reflectanceOfWhite(strand))) > GREY_SEEN;
-      const { level, tone } = readStrand(strand, { whiteApart: greyShows });
+      const { level, tone } = readStrand(strand);
       return {
         strand,
         level,
         tone,
         away: differenceOf(whole, goal),
         condition: conditionOf(strand),
-        greyShows,
+        greyShows: greyShows(strand),
       };
     },
     lookAt: (minute, seed) =>

@@ -1,4 +1,13 @@
-import { type Lab, type Light, type Spectrum, type ToneFamily, BANDS, labOf, nameColour } from '../colour';
+import {
+  type Lab,
+  type Light,
+  type Spectrum,
+  type ToneFamily,
+  BANDS,
+  differenceOf,
+  labOf,
+  nameColour,
+} from '../colour';
 import { DYES, NO_DYE, NO_WARMTH, loadOf, type Dye, type DyeLayer, type DyeName, type Warmth } from './dye';
 import { baredPigment, brownBlackOfLevel, levelWhere, naturalPigment } from './ladder';
 import { levelOfReflectance, reflectanceOf, WHITE_HAIR, type NaturalPigment } from './pigment';
@@ -228,7 +237,14 @@ export const levelOfPigmented = (strand: Strand): number => levelOfReflectance(t
 export const levelOfNaturalPigment = (strand: Strand): number =>
   levelOfReflectance(reflectanceOf(pigmentOf(strand)));
 
-/** What the eye reads off hair: level with the tone taken out, and the tone that is left; white strands apart or not. */
+/** White strands further from the rest than this, ΔE2000, are seen as grey across a room. */
+const GREY_SEEN = 15;
+/** White strands stand out: level and tone are then read from the others alone (L3). */
+export const greyShows = (strand: Strand): boolean =>
+  strand.white > 0 &&
+  differenceOf(labOf(reflectanceOfPigmented(strand)), labOf(reflectanceOfWhite(strand))) > GREY_SEEN;
+
+/** What the eye reads off hair: level with the tone taken out, and the tone that is left; white that shows apart. */
 export interface HairReading {
   level: number;
   tone: ToneFamily;
@@ -238,7 +254,8 @@ export interface HairReading {
 /**
  * @rule L4
  */
-export function readStrand(strand: Strand, { whiteApart = false } = {}): HairReading {
+export function readStrand(strand: Strand): HairReading {
+  const whiteApart = greyShows(strand);
   const level = whiteApart ? levelOfPigmented(strand) : levelOfStrand(strand);
   const lab = whiteApart ? labOf(reflectanceOfPigmented(strand)) : labOfStrand(strand);
   return { level, ...nameColour(lab, level) };

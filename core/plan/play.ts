@@ -1,5 +1,5 @@
-import { differenceOf, labOf, type Lab, type Light, type ToneFamily } from '../colour';
-import { labOfStrand, readStrand, reflectanceOfPigmented, reflectanceOfWhite, type Strand } from '../hair';
+import { differenceOf, type Lab, type Light, type ToneFamily } from '../colour';
+import { greyShows, labOfStrand, readStrand, type Strand } from '../hair';
 import {
   conditionOf,
   zoneAt,
@@ -19,9 +19,6 @@ import { strandOfZone } from './strand-of-zone';
 import { targetLab } from './target';
 
 export type LineOf = (id: string) => Line | undefined;
-
-/** White strands further from the rest than this, ΔE2000, are seen as grey across a room. */
-const GREY_SEEN = 15;
 
 export const bowlOf = (plan: Pick<ServicePlan, 'bowls'>, step: Pick<Step, 'bowl'>): Bowl | undefined =>
   plan.bowls.find(({ name }) => name === step.bowl);
@@ -94,10 +91,7 @@ export interface PartOutcome {
 /** How a strand reads beside what is wanted of its part. */
 export function outcomeOf(part: Part, strand: Strand, start: Strand): PartOutcome {
   const whole = labOfStrand(strand);
-  const pigmented = labOf(reflectanceOfPigmented(strand));
-  const greyShows =
-    strand.white > 0 && differenceOf(pigmented, labOf(reflectanceOfWhite(strand))) > GREY_SEEN;
-  const { level, tone } = readStrand(strand, { whiteApart: greyShows });
+  const { level, tone } = readStrand(strand);
   const goal = part.target ? targetLab(part.target) : labOfStrand(start);
   return {
     part,
@@ -106,7 +100,7 @@ export function outcomeOf(part: Part, strand: Strand, start: Strand): PartOutcom
     tone,
     away: differenceOf(whole, goal),
     condition: conditionOf(strand),
-    greyShows,
+    greyShows: greyShows(strand),
   };
 }
 

@@ -48,10 +48,23 @@ const KIND: Partial<Record<ProductKind, DyeKind>> = {
 /** Level at which the pure tone of a corrector is measured. */
 const CORRECTOR_LEVEL = 7;
 
+/** Hair that was lightened once, with care, is more open than grown hair and takes colour as it should up to here. */
+const GRABS_FROM = 0.68;
 /** Porous hair takes more of everything, and most of the blue (F11). Fitted to H9. */
 const uptakeOf = (porosity: number) =>
-  porosity <= 0.5 ? 0.9 + 0.2 * porosity : 1 + FIGURES.model.uptakePorous * (porosity - 0.5);
-const blueGrab = (porosity: number) => 1 + Math.max(0, porosity - 0.5) * FIGURES.model.blueGrab;
+  Math.min(1, 0.9 + 0.2 * porosity) + FIGURES.model.uptakePorous * Math.max(0, porosity - GRABS_FROM);
+const blueGrab = (porosity: number) => 1 + Math.max(0, porosity - GRABS_FROM) * FIGURES.model.blueGrab;
+
+/**
+ * Tone that a coat adds to tone that is there: hair holds so many times one load and no more, so a toner put on every
+ * month builds up and does not turn into another colour.
+ */
+function withRoom(load: Dye, by: number, there: Dye): Dye {
+  const { toneHolds } = FIGURES.model;
+  const added = (name: 'blue' | 'red' | 'yellow') =>
+    load[name] > 0 ? by * load[name] * Math.max(0, 1 - there[name] / (toneHolds * load[name])) : 0;
+  return { ...scaled(load, by), blue: added('blue'), red: added('red'), yellow: added('yellow') };
+}
 
 /** Zero below, x above, and smooth between; far above the exponential is not needed and would overflow. */
 const softplus = (x: number, softness: number) =>
@@ -82,7 +95,11 @@ function cancel(there: Warmth, dye: Dye, power: number): { masks: Warmth; left: 
   const violet = Math.min(dye.blue, dye.red);
   const green = Math.min(dye.blue - violet, dye.yellow);
   const plain = dye.blue - violet - green;
-  const can = { red: power * (2 * green + plain), yellow: power * (2 * violet + plain) };
+  const { blueOnRed } = FIGURES.model;
+  const can = {
+    red: power * (2 * green + blueOnRed * plain),
+    yellow: power * (2 * violet + (2 - blueOnRed) * plain),
+  };
   const masks = { red: Math.min(there.red, can.red), yellow: Math.min(there.yellow, can.yellow) };
   const used = can.red + can.yellow > 0 ? (masks.red + masks.yellow) / (can.red + can.yellow) : 0;
   const left = {
@@ -248,7 +265,7 @@ export function depositOf(coat: Coat, start: Strand, dose: number): Deposit | nu
 
   const stillWarm = warmthLess(shown, base);
   const open = { red: exposure * stillWarm.red, yellow: exposure * stillWarm.yellow };
-  const toned = cancel(open, scaled(loads.tone, uptake), figures.cancels);
+  const toned = cancel(open, withRoom(loads.tone, uptake, dyeOf(start)), figures.cancels);
   const masks = { red: base.red + toned.masks.red, yellow: base.yellow + toned.masks.yellow };
   const grab = blueGrab(start.porosity);
 
@@ -274,7 +291,10 @@ export function depositOf(coat: Coat, start: Strand, dose: number): Deposit | nu
   return {
     kind,
     dye,
-    dyeOnWhite: { ...scaled(loads.tone, covers), brown: whiteBrown * covers * loads.coloured },
+    dyeOnWhite: {
+      ...withRoom(loads.tone, covers, onWhite),
+      brown: whiteBrown * covers * loads.coloured,
+    },
     masks,
     fills: NO_WARMTH,
   };

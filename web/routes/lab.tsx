@@ -139,7 +139,7 @@ export function LabPage() {
         <label>
           <span className="sr-only">{t('lab.preset')}</span>
           <select
-            className="border-strong-line bg-raised min-h-10 rounded-sm border px-2"
+            className="border-strong-line bg-raised min-h-10 max-w-56 rounded-sm border px-2"
             value={preset}
             onChange={({ target }) => target.value && choose(target.value as PresetName)}
           >

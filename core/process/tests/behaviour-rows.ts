@@ -596,6 +596,30 @@ for (const n of [3, 4, 6])
     [n - 0.3, n + 0.3],
     LEVEL,
   );
+const sixAsh = () => withPast(yellow9, [{ kind: 'demi', level: 9, tone: { primary: 'ash' }, times: 6 }]);
+practice('six ash toners over lightened 9 read', () => level(sixAsh()), [7, 8.4], LEVEL);
+practice('and are dull rather than blue: b*', () => lab(sixAsh()).b, [-6, null]);
+const once9 = () => withPast(naturalStrand(4), [{ kind: 'lightened', level: 9 }]);
+practice('demi 9 pearl on hair lightened once', () => off(after(toner('9-U'), once9(), 20), to(9, 'pearl')), [
+  null,
+  5,
+]);
+for (const n of [7, 8, 9])
+  for (const primary of ['neutral', 'ash', 'pearl', 'beige', 'gold', 'copper'] as const)
+    practice(
+      `toner ${n} ${primary} on lightened ${n}`,
+      () =>
+        off(
+          after(
+            { product: 'demi', shades: [anyShade(n, primary)], developerVol: 7, ratio: 1.5 },
+            lightenedStrand(n),
+            20,
+          ),
+          to(n, primary),
+        ),
+      [null, 3.4],
+    );
+practice('9 pearl names itself on lightened 9', () => Number(readStrand(pearl9()).tone === 'pearl'), [1, 1]);
 const filledTo = (n: number, strand: Strand) =>
   after({ product: 'filler', shades: [], fillsLevel: n, developerVol: 0, ratio: 1 }, strand, 15);
 practice(

@@ -181,7 +181,7 @@ export function CoatFields({ coat, onChange }: Fields) {
           label={t('lab.amount')}
           value={coat.amount}
           options={AMOUNTS}
-          text={(amount) => t('lab.ofNeed', { amount })}
+          text={(share) => t('lab.percent', { share })}
           onPick={(amount) => onChange({ amount })}
         />
         {LAB_ZONES.map(start)}
