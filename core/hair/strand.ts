@@ -239,10 +239,13 @@ export const levelOfNaturalPigment = (strand: Strand): number =>
 
 /** White strands further from the rest than this, ΔE2000, are seen as grey across a room. */
 const GREY_SEEN = 15;
+/** How far the white strands are from the others, ΔE2000; 0 where none are white. */
+export const whiteApartBy = (strand: Strand): number =>
+  strand.white > 0
+    ? differenceOf(labOf(reflectanceOfPigmented(strand)), labOf(reflectanceOfWhite(strand)))
+    : 0;
 /** White strands stand out: level and tone are then read from the others alone (L3). */
-export const greyShows = (strand: Strand): boolean =>
-  strand.white > 0 &&
-  differenceOf(labOf(reflectanceOfPigmented(strand)), labOf(reflectanceOfWhite(strand))) > GREY_SEEN;
+export const greyShows = (strand: Strand): boolean => whiteApartBy(strand) > GREY_SEEN;
 
 /** What the eye reads off hair: level with the tone taken out, and the tone that is left; white that shows apart. */
 export interface HairReading {

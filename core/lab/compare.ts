@@ -1,11 +1,14 @@
 import { reason, type Reason } from '../reason';
 import type { PastLayer } from '../process';
-import { momentOf } from './play';
+import { WITHOUT_DEVELOPER, momentOf } from './play';
 import { LAB_ZONES, type LabCoat, type LabState, type LabZone, type Side } from './setup';
 
 /** Settings of the hair and of a coat that are compared one by one, in the order they matter. */
 const OF_HAIR = ['natural', 'white', 'resistant', 'porosity', 'endsPorosity', 'diameter'] as const;
 const OF_COAT = ['product', 'vol', 'ratio', 'thinned', 'amount', 'wet', 'conditioner', 'heat'] as const;
+
+/** Settings that say nothing where a product takes no developer. */
+const OF_DEVELOPER: readonly string[] = ['vol', 'ratio', 'thinned'];
 
 type Value = string | number | boolean;
 
@@ -41,7 +44,9 @@ export function settingsChanged({ a, b }: Pick<LabState, 'a' | 'b'>): Reason[] {
   a.coats.forEach((one, i) => {
     const other = b.coats[i];
     if (!other) return;
-    for (const setting of OF_COAT) add(setting, one[setting], other[setting]);
+    const poured = ![one, other].some(({ product }) => WITHOUT_DEVELOPER.includes(product));
+    for (const setting of OF_COAT)
+      if (poured || !OF_DEVELOPER.includes(setting)) add(setting, one[setting], other[setting]);
     add('rinseAt', one.rinseAt ?? '–', other.rinseAt ?? '–');
     add('shades', bowl(one), bowl(other));
     if (one.product === 'direct' || other.product === 'direct') add('vivid', one.vivid, other.vivid);
@@ -57,27 +62,47 @@ const TELLING_LEVELS = 0.3;
 const TELLING_DAMAGE = 0.05;
 /** A third of a full tone. */
 const TELLING_STRENGTH = 0.33;
+/** ΔE2000 between white strands and the others. */
+const TELLING_WHITE = 3;
 const TELLING_MISSED = 0.1;
 
 /** What that did, at the minute looked at: per zone where the two sides differ to the eye or in condition. */
 export function outcomesChanged(state: LabState): Reason[] {
   const [a, b] = [state.a, state.b].map((side) => momentOf(side, state.minute, 'daylight', 1));
-  return LAB_ZONES.flatMap((zone) => {
-    const [was, is] = [a.zones[zone], b.zones[zone]];
-    const found: Reason[] = [];
-    const say = (code: string, params: Reason['params']) =>
-      found.push(reason(`lab.outcome.${code}`, undefined, { zone, ...params }));
-    const levels = Math.round((is.level - was.level) * 10) / 10;
-    if (Math.abs(levels) >= TELLING_LEVELS)
-      say(levels > 0 ? 'lighter' : 'deeper', { levels: Math.abs(levels) });
-    if (was.tone !== is.tone) say('tone', { a: was.tone, b: is.tone });
-    else if (Math.abs(is.strength - was.strength) >= TELLING_STRENGTH)
-      say(is.strength > was.strength ? 'stronger' : 'weaker', { tone: is.tone });
-    if (Math.abs(is.damage - was.damage) >= TELLING_DAMAGE)
-      say(is.damage > was.damage ? 'moreDamage' : 'lessDamage', { share: Math.abs(is.damage - was.damage) });
-    if (was.stretch !== is.stretch) say('stretch', { a: was.stretch, b: is.stretch });
-    if (Math.abs(is.missed - was.missed) >= TELLING_MISSED)
-      say('missed', { a: Math.round(was.missed * 100) / 100, b: Math.round(is.missed * 100) / 100 });
-    return found;
+  return together(
+    LAB_ZONES.flatMap((zone) => {
+      const [was, is] = [a.zones[zone], b.zones[zone]];
+      const found: Reason[] = [];
+      const say = (code: string, params: Reason['params']) =>
+        found.push(reason(`lab.outcome.${code}`, undefined, { zone, ...params }));
+      const levels = Math.round((is.level - was.level) * 10) / 10;
+      if (Math.abs(levels) >= TELLING_LEVELS)
+        say(levels > 0 ? 'lighter' : 'deeper', { levels: Math.abs(levels) });
+      if (was.tone !== is.tone) say('tone', { a: was.tone, b: is.tone });
+      else if (Math.abs(is.strength - was.strength) >= TELLING_STRENGTH)
+        say(is.strength > was.strength ? 'stronger' : 'weaker', { tone: is.tone });
+      if (Math.abs(is.damage - was.damage) >= TELLING_DAMAGE)
+        say(is.damage > was.damage ? 'moreDamage' : 'lessDamage', {
+          share: Math.abs(is.damage - was.damage),
+        });
+      if (Math.abs(is.whiteApart - was.whiteApart) >= TELLING_WHITE)
+        say(is.whiteApart > was.whiteApart ? 'greyMore' : 'greyLess', {});
+      if (was.stretch !== is.stretch) say('stretch', { a: was.stretch, b: is.stretch });
+      if (Math.abs(is.missed - was.missed) >= TELLING_MISSED)
+        say('missed', { a: Math.round(was.missed * 100) / 100, b: Math.round(is.missed * 100) / 100 });
+      return found;
+    }),
+  );
+}
+
+/** What is the same of every zone is said once, of the whole length. */
+function together(found: Reason[]): Reason[] {
+  const alike = (one: Reason, other: Reason) =>
+    one.code === other.code &&
+    JSON.stringify({ ...one.params, zone: '' }) === JSON.stringify({ ...other.params, zone: '' });
+  return found.flatMap((one) => {
+    const same = found.filter((other) => alike(one, other));
+    if (same.length < LAB_ZONES.length) return [one];
+    return same[0] === one ? [{ ...one, params: { ...one.params, zone: 'whole' } }] : [];
   });
 }

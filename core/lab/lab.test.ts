@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { LIGHTS, differenceOf } from '../colour';
 import { labOfStrand } from '../hair';
 import {
+  LAB_ZONES,
   PRESETS,
   PRESET_NAMES,
   finishedStrand,
@@ -14,8 +15,11 @@ import {
   type PresetName,
 } from '.';
 
+/** What the examples show, zone by zone, also what is said of the whole length at once. */
 const codes = (name: PresetName) =>
-  outcomesChanged(PRESETS[name]).map(({ code, params }) => `${code} ${params.zone}`);
+  outcomesChanged(PRESETS[name]).flatMap(({ code, params }) =>
+    params.zone === 'whole' ? LAB_ZONES.map((zone) => `${code} ${zone}`) : [`${code} ${params.zone}`],
+  );
 
 describe('the laboratory', () => {
   it.each(PRESET_NAMES)('%s is a valid state whose two sides differ, and shows it', (name) => {
@@ -36,10 +40,11 @@ describe('the laboratory', () => {
       porousEnds: ['lab.outcome.lighter ends'],
       overlap: ['lab.outcome.lighter mids'],
       leftover: ['lab.outcome.lighter mids'],
-      greyWithoutNatural: ['lab.outcome.deeper root'],
-      greyTenVol: ['lab.outcome.deeper mids'],
-      greyTakenOffEarly: ['lab.outcome.deeper mids'],
-      resistantGrey: ['lab.outcome.deeper mids'],
+      greyWithoutNatural: ['lab.outcome.greyLess mids'],
+      greyTenVol: ['lab.outcome.greyLess mids'],
+      greyTakenOffEarly: ['lab.outcome.greyLess mids'],
+      greyByDemi: ['lab.outcome.greyLess mids'],
+      resistantGrey: ['lab.outcome.greyLess mids'],
       redWithoutWarmth: ['lab.outcome.stronger mids'],
       fillFirst: ['lab.outcome.tone mids'],
       permanentAsToner: ['lab.outcome.deeper mids', 'lab.outcome.tone mids'],

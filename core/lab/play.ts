@@ -1,5 +1,5 @@
 import type { Light, ToneFamily } from '../colour';
-import { levelOfNaturalPigment, levelOfStrand, naturalStrand, readStrand, type Strand } from '../hair';
+import { levelOfNaturalPigment, naturalStrand, readStrand, whiteApartBy, type Strand } from '../hair';
 import {
   LEVELS_IN_ONE_VISIT,
   VIVID_LOAD,
@@ -115,6 +115,8 @@ export interface ZoneReading {
   /** Levels that lightener may move it in one visit (C4). */
   bears: number;
   damage: number;
+  /** How far white strands stand out from the others, ΔE2000; 0 where none are white. */
+  whiteApart: number;
   /** Fraction 0–1 of the hair that a thin coat missed. */
   missed: number;
   lying: boolean;
@@ -133,6 +135,7 @@ export function readingOf(strand: Strand, lying: boolean): ZoneReading {
     stretch: stretchTest(strand).outcome,
     bears: LEVELS_IN_ONE_VISIT[condition],
     damage: strand.damage,
+    whiteApart: whiteApartBy(strand),
     missed: strand.spots.reduce((sum, { fraction }) => sum + fraction, 0),
     lying,
   };
@@ -182,7 +185,7 @@ export function levelsOver(
   const plans = byZone((zone) => planOf(side, zone));
   return Array.from({ length: Math.floor(minutes / step) + 1 }, (_, i) => {
     const minute = i * step;
-    return { minute, levels: byZone((zone) => levelOfStrand(zoneAt(plans[zone], minute).strand)) };
+    return { minute, levels: byZone((zone) => readStrand(zoneAt(plans[zone], minute).strand).level) };
   });
 }
 

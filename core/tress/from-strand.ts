@@ -1,11 +1,32 @@
 import { labOf, type Light } from '../colour';
 import { reflectanceOfPigmented, reflectanceOfWhite, type Strand } from '../hair';
-import type { HairForm, TressLook } from './look';
+import type { HairForm, TressLook, TressZone } from './look';
 
 export interface StretchOfHair {
   from: number;
   to: number;
   strand: Strand;
+}
+
+/**
+ * The two kinds of fibre a zone is drawn of: pigmented and white, or, where none are white, those a thin coat reached and
+ * those it missed.
+ */
+function fibresOf(strand: Strand, light: Light): Pick<TressZone, 'colour' | 'greyShare' | 'grey'> {
+  const missed = strand.spots.reduce((sum, { fraction }) => sum + fraction, 0);
+  if (strand.white === 0 && missed > 0) {
+    const [largest] = strand.spots;
+    return {
+      colour: labOf(reflectanceOfPigmented({ ...strand, spots: [] }), light),
+      greyShare: missed,
+      grey: labOf(reflectanceOfPigmented(largest.strand), light),
+    };
+  }
+  return {
+    colour: labOf(reflectanceOfPigmented(strand), light),
+    greyShare: strand.white,
+    grey: labOf(reflectanceOfWhite(strand), light),
+  };
 }
 
 /** A lock as the hair model has it, zone by zone, in a light; its shine is that of its surface. */
@@ -21,13 +42,7 @@ export function strandLook(
     0,
   );
   return {
-    zones: stretches.map(({ from, to, strand }) => ({
-      from,
-      to,
-      colour: labOf(reflectanceOfPigmented(strand), light),
-      greyShare: strand.white,
-      grey: labOf(reflectanceOfWhite(strand), light),
-    })),
+    zones: stretches.map(({ from, to, strand }) => ({ from, to, ...fibresOf(strand, light) })),
     form,
     cut: 'lock',
     shine: Math.min(1, Math.max(0.15, shine)),
