@@ -35,7 +35,7 @@ test('dragging the time line lifts the hair before one’s eyes', async ({ page 
   await page.mouse.down();
   await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2, { steps: 12 });
   await page.mouse.up();
-  await expect(slider).toHaveValue('45');
+  await expect(slider).toHaveValue('60');
   expect(await picture(page, 'A')).not.toBe(untouched);
   await expect(page.getByText('Root started at 0 min against 15 min.')).toBeVisible();
   await expect(page.getByText(/Root: B is .* deeper\./)).toBeVisible();
@@ -58,9 +58,9 @@ test('two sides are compared, one setting changed, and the state sent as a link'
 }) => {
   await walkIn(page, 'Odile Brandvoort');
   await page.goto('/lab');
-  await page.getByLabel('Ready-made').selectOption('tonerTooLight');
+  await page.getByLabel('Examples').selectOption('tonerTooLight');
   await expect(page.getByText('Shades 9-U against 7-L.')).toBeVisible();
-  await expect(page.getByText(/Mid-lengths: A reads .*, B neutral\./)).toBeVisible();
+  await expect(page.getByText(/Whole length: A reads .*, B .*\./)).toBeVisible();
   const sideA = page.getByRole('region', { name: 'Side A' });
   await page.getByRole('button', { name: 'Copy A to B' }).click();
   await expect(page.getByText('A and B are set alike.')).toBeVisible();
@@ -76,4 +76,32 @@ test('two sides are compared, one setting changed, and the state sent as a link'
   expect(await picture(other, 'A')).toBe(await picture(page, 'A'));
   await other.goto('/lab?state=nonsense');
   await expect(other.getByText('This link holds no laboratory that could be read')).toBeVisible();
+});
+
+test('a history is laid down layer by layer, and what is never rinsed goes on', async ({ page }) => {
+  await walkIn(page, 'Odile Brandvoort');
+  await page.goto('/lab');
+  const sideA = page.getByRole('region', { name: 'Side A' });
+  const untouched = await picture(page, 'A');
+  await sideA.getByRole('button', { name: 'Add to the history' }).click();
+  await sideA.getByLabel('1.', { exact: true }).selectOption('lightened');
+  await sideA.getByLabel('Level', { exact: true }).selectOption('9');
+  await sideA.getByRole('button', { name: 'Add to the history' }).click();
+  await sideA.getByLabel('2.', { exact: true }).selectOption('direct');
+  await sideA.getByLabel('Dye').selectOption('directGreen');
+  expect(await picture(page, 'A')).not.toBe(untouched);
+  await expect(page.getByText('History: lightened 9, vivid dye green against')).toBeVisible();
+
+  await sideA.getByRole('button', { name: 'Add a second application' }).click();
+  await expect(sideA.getByRole('heading', { name: 'Application 2' })).toBeVisible();
+  await expect(page.getByText('Applications: 2 against 1.')).toBeVisible();
+  await sideA.getByRole('button', { name: 'Remove application 2' }).click();
+  await expect(sideA.getByRole('heading', { name: 'Application 2' })).toHaveCount(0);
+
+  await sideA.getByLabel('Rinse at').selectOption({ label: 'never' });
+  await minuteTo(page, 120);
+  await expect(page.getByRole('table', { name: 'Readings' })).toContainText('mix on');
+  await sideA.getByRole('button', { name: 'Remove entry 2 of the history' }).click();
+  await sideA.getByRole('button', { name: 'Remove entry 1 of the history' }).click();
+  await expect(sideA.getByText('Virgin hair: nothing was done to it.')).toBeVisible();
 });

@@ -81,7 +81,7 @@ test('an educator sets an exercise, a student solves it, it is marked, and a mar
     const outcome = student.locator('section', { hasText: 'What it would have done' });
     for (const name of ['Wanted', 'This formula', 'The computed one'])
       await expect(outcome.getByRole('img', { name, exact: true })).toBeVisible();
-    await expect(outcome).toContainText(/This formulalevel [\d.]+, gold · ΔE \d/);
+    await expect(outcome).toContainText(/This formulalevel [\d.]+, \w+ · ΔE \d/);
     await outcome.getByRole('slider').fill('0');
     await expect(outcome).toContainText(/This formulalevel 5, .*white showing/);
   });

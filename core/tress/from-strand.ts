@@ -8,6 +8,28 @@ export interface StretchOfHair {
   strand: Strand;
 }
 
+/** Porosity above that of grown hair that makes it as frizzy as it gets, and damage from which hair breaks off. */
+const FRIZZY = { from: 0.5, over: 0.5 };
+const BREAKS = { from: 0.4, most: 0.45 };
+/** Moisture under which hair snaps at the ends as it is combed. */
+const SNAPS_UNDER = 0.3;
+const halves = (value: number) => Math.round(2 * Math.min(1, Math.max(0, value))) / 2;
+
+/** How the worst stretch of the hair has worn, as roughly as the eye sees it: open hair frizzes, weak hair breaks, dry hair snaps. */
+function wearOf(stretches: readonly StretchOfHair[]): { frizz: number; broken: number } {
+  const worst = (of: (strand: Strand) => number) => Math.max(...stretches.map(({ strand }) => of(strand)));
+  return {
+    frizz: halves(worst(({ porosity }) => (porosity - FRIZZY.from) / FRIZZY.over)),
+    broken:
+      BREAKS.most *
+      halves(
+        worst(({ damage, moisture }) =>
+          moisture < SNAPS_UNDER ? 1 : (damage - BREAKS.from) / (1 - BREAKS.from),
+        ),
+      ),
+  };
+}
+
 /**
  * The two kinds of fibre a zone is drawn of: pigmented and white, or, where none are white, those a thin coat reached and
  * those it missed.
@@ -46,6 +68,7 @@ export function strandLook(
     form,
     cut: 'lock',
     shine: Math.min(1, Math.max(0.15, shine)),
+    ...wearOf(stretches),
     seed,
   };
 }

@@ -16,7 +16,7 @@ export interface TressZone {
  * Everything a picture of a lock is drawn from. The hair model fills it from the state of a strand; nothing else about
  * the hair is needed, so the model can change without the drawing knowing.
  */
-export const HAIR_FORMS = ['straight', 'wavy', 'curly', 'coily'] as const;
+export const HAIR_FORMS = ['straight', 'wavy', 'curly', 'coily', 'tightlyCoiled'] as const;
 export type HairForm = (typeof HAIR_FORMS)[number];
 
 export interface TressLook {
@@ -26,6 +26,10 @@ export interface TressLook {
   cut: 'lock' | 'swatch';
   /** 0 dull to 1 glossy. */
   shine: number;
+  /** 0 sleek to 1 frizzy; sleek when left out. */
+  frizz?: number;
+  /** Fraction 0–1 of fibres that have broken off; none when left out. */
+  broken?: number;
   seed: number;
 }
 

@@ -13,7 +13,7 @@ import {
 import { FastStrand, playHead, shadeLoad, type Mix } from '../../core/process';
 import { computeKey, solveService } from '../../core/solve';
 import { SHIPPED_LINES, shippedLine } from '../../core/shades';
-import { naturalLook, paintTress } from '../../core/tress';
+import { colourTress, geometryOf, naturalLook, paintTress } from '../../core/tress';
 import { DEFAULT_HOUSE_RULES } from '../../core/theory';
 import { facetsOf, generate, PLAIN_CONTEXT, SKILLS, STEPS } from '../../core/drill';
 import { aCase } from '../../core/testing/cases';
@@ -88,7 +88,15 @@ const headMs = timeOf(() => void playHead(head(), 60));
 const colourOfHeadMs = timeOf(() =>
   playHead(head(), 60).forEach((frame) => frame.forEach(({ strand: s }) => (sink += labOfStrand(s).l))),
 );
-const tressMs = timeOf(() => void paintTress(look, { width: 300, height: 600 }), 7);
+const BIG = { width: 300, height: 600 };
+const shape = { seed: 7, form: look.form, cut: look.cut, frizz: 0, broken: 0 };
+const geometry = geometryOf(shape, BIG);
+const geometryMs = timeOf(() => void geometryOf(shape, BIG), 7);
+const colouringMs = timeOf(() => void colourTress(geometry, look), 15);
+/** A chart: thirty swatches, each a shape of its own that has been drawn before. */
+const swatches = Array.from({ length: 30 }, (_, i) => ({ ...look, seed: 900 + i, cut: 'swatch' as const }));
+const chartMs = timeOf(() => swatches.forEach((one) => void paintTress(one, { width: 76, height: 184 })), 7);
+const tressMs = geometryMs + colouringMs;
 const keyMs = timeOf(() => void computeKey(kase, line, DEFAULT_HOUSE_RULES));
 
 /** Milliseconds of making one item, over all facets and steps of every skill: median, one in a hundred, and the worst. */
@@ -140,8 +148,11 @@ const results = {
   candidatesPerSecondPlain: Math.round(plainPerSecond),
   fastOverPlain: fastPerSecond / plainPerSecond,
   fastWorstDeltaE: worst,
-  tress300x600Ms: tressMs,
-  tressOverWholeHead: tressMs / headMs,
+  tressGeometryMs: geometryMs,
+  tressColouringMs: colouringMs,
+  tressGeometryOverColouring: geometryMs / colouringMs,
+  chartOf30Ms: chartMs,
+  tressColouringOverWholeHead: colouringMs / headMs,
   keyMs,
   itemMedianMs: Math.max(...itemTimes.map(({ median }) => median)),
   itemP99Ms: slowest.p99,
@@ -158,7 +169,7 @@ console.log(
   `whole head, 3 zones × 60 min           ${round(headMs)} ms   with colours ${round(colourOfHeadMs)} ms`,
 );
 console.log(
-  `tress 300 × 600                        ${round(tressMs)} ms   = ${round(results.tressOverWholeHead)} × a whole head`,
+  `tress 300 × 600                        geometry once ${round(geometryMs)} ms, colouring ${round(colouringMs)} ms (1 : ${round(geometryMs / colouringMs)}); chart of 30 swatches ${round(chartMs)} ms`,
 );
 console.log(
   `drill item, slowest skill (${slowest.skill})   median ${round(slowest.median)} ms, 1 in 100 ${round(slowest.p99)} ms   = ${round(results.itemP99OverTress)} × a tress`,
