@@ -69,7 +69,7 @@ const LIGHT = { x: -0.25, y: -0.62, z: 0.744 };
  * Two lobes of light along a fibre, after Marschner et al. 2003: a narrow one in the colour of the lamp, tilted to the root,
  * and a broader one in the colour of the hair, further down. Angles in radians of the half inclination.
  */
-const NARROW = { at: -0.02, width: 0.05 };
+const NARROW = { at: -0.02, width: 0.034 };
 const BROAD = { at: -0.14, width: 0.12 };
 const AMBIENT = 0.42;
 const BROAD_LIGHT = 0.5;
@@ -199,7 +199,7 @@ function drawFibres(slots: Slots, shape: Shape, size: TressSize, count: number):
   const scale = max(0.8, width / 300);
   const curled = shape.form !== 'straight';
   const omega = (TAU * facts.turns) / (height * hangs);
-  const scalpRows = swatch ? 0 : 0.03 * height;
+  const scalpRows = swatch ? 0 : 0.05 * height;
 
   for (let f = 0; f < count; f++) {
     const front = 1 - f / count;
@@ -217,16 +217,17 @@ function drawFibres(slots: Slots, shape: Shape, size: TressSize, count: number):
     const turn = omega * ringlet.pace;
     const tilt = (random() - 0.5) * 0.09;
     const warm = 0.92 + 0.16 * random();
-    const thick = (0.34 + 0.24 * random()) * scale;
+    // A fibre in front fills its pixel at small sizes; thinner, it would break into dashes.
+    const thick = max(0.6, (0.42 + 0.26 * random()) * scale);
     const frizzPhase = random() * TAU;
     const frizzTurn = (TAU * (5 + 9 * random())) / height;
-    const frizzBy = (0.4 + 4.2 * frizz) * scale * random();
+    const frizzBy = ((curled ? 0.4 : 0.1) + 4.2 * frizz) * scale * random();
     const jitter = (random() - 0.5) * 0.05 * STEPS_ALONG;
     const ragged = swatch
       ? 0.006 * random()
       : 0.02 * random() + 0.16 * random() * random() * random() + (rear ? 0 : ringlet.shorter);
     const snaps = !swatch && random() < broken + 0.05 ? 0.12 + 0.5 * random() : 0;
-    const first = floor(scalpRows * (0.25 * at * at + 0.5 * random()));
+    const first = floor(scalpRows * (0.6 * at * at + 0.4 * random()));
     const last = min(height - 1, floor(height * hangs * (1 - max(ragged, snaps))));
     const depthShade = (rear ? 0.6 : 0.74 + 0.26 * front) * (1 + 0.1 * ringlet.depth) * warm;
     const fades = 0.07 * height;

@@ -22,7 +22,7 @@ const BYTE_OF = Uint8Array.from({ length: STEPS + 1 }, (_, i) => round(255 * fro
 /** Light of the narrow lobe on glossy hair, linear. */
 const GLINT = 0.07;
 /** On dark hair the glint stays so many times the darkest channel, or its mean could not be the colour asked for. */
-const DARKEST_GLINT = 2.5;
+const DARKEST_GLINT = 1.6;
 /** Pixels that are enough for a mean; it is taken a few times. */
 const SAMPLED = 9;
 
