@@ -3,7 +3,7 @@ import { fromLinear, linearOf, rowColours, toLinear, zoneMean, type Triple } fro
 import type { TressLook, TressPixels, TressSize, TressZone } from './look';
 
 // Bound once: these run millions of times a picture.
-const { abs, min, round } = Math;
+const { abs, max, min, round } = Math;
 
 /**
  * Draws a lock: many fibres, thinner than a pixel, each catching the light along its own bends. Where they lie is worked
@@ -23,8 +23,8 @@ const BYTE_OF = Uint8Array.from({ length: STEPS + 1 }, (_, i) => round(255 * fro
 const GLINT = 0.07;
 /** On dark hair the glint stays so many times the darkest channel, or its mean could not be the colour asked for. */
 const DARKEST_GLINT = 1.6;
-/** Pixels that are enough for a mean; it is taken a few times. */
-const SAMPLED = 9;
+/** Pixels that are enough for a mean, taken a few times: few white fibres on black weigh most of it, so no fewer. */
+const ENOUGH = 16_000;
 
 /** Colours along the hair, three channels a step: the pigmented fibres', and from `WHITE_AT` on the white ones'. */
 const WHITE_AT = 3 * STEPS_ALONG;
@@ -63,7 +63,8 @@ const placeOf = (along: number, rank: number, grey: Int32Array) =>
 /** Sum of light and weight per step along the hair, over a sample of the pixels, as they would be written. */
 function sumsAlong({ cover, places, light }: Geometry, { colours, grey, glint }: Tables): Float64Array {
   const sums = new Float64Array(STEPS_ALONG * 4);
-  for (let i = 0; i < cover.length; i += SAMPLED) {
+  const every = max(1, Math.floor(cover.length / ENOUGH));
+  for (let i = 0; i < cover.length; i += every) {
     const weight = cover[i];
     const a = placeOf(places[4 * i], places[4 * i + 2], grey);
     const b = placeOf(places[4 * i + 1], places[4 * i + 3], grey);

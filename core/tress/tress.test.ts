@@ -48,11 +48,17 @@ describe('a drawn tress', () => {
           zones: look.zones.map((zone) => ({ ...zone, greyShare, grey: { l: 88, a: 0, b: 3 } })),
         };
       });
+    // A third white on black once came out too light: a sample of the pixels was too small for its mean.
+    const black = toneLook(1, { primary: 'neutral' }, 1955285128);
+    const saltAndPepper: TressLook = {
+      ...black,
+      zones: black.zones.map((zone) => ({ ...zone, greyShare: 0.3, grey: { l: 88, a: 0, b: 3 } })),
+    };
     fc.assert(
       fc.property(looks, (look) => {
         expect(differenceOf(meanLab(paintTress(look, SIZE)), zoneMeanLab(look.zones[0]))).toBeLessThan(2);
       }),
-      { numRuns: 60 },
+      { numRuns: 60, examples: [[saltAndPepper]] },
     );
   });
 
