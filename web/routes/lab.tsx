@@ -60,14 +60,12 @@ function Stage({
         width={150}
         height={400}
         label={t('lab.tress', { side: name, minute: state.minute })}
-        className="-mt-1"
       />
       <figcaption className="font-display text-xl font-semibold">{name}</figcaption>
     </figure>
   );
   return (
-    <div className="bg-surround text-on-surround flex flex-col rounded-sm">
-      <div className="bg-on-surround h-3 rounded-t-sm" />
+    <div className="bg-surround text-on-surround flex flex-col rounded-sm pt-3">
       <div className="flex justify-around gap-2 px-4">
         {lock('A', a)}
         {lock('B', b)}

@@ -63,19 +63,18 @@ export function Strand({ looks, service, nowLabel, targetLabel, children }: Stra
   return (
     <aside
       aria-label={t('bench.strand')}
-      className="bg-surround text-on-surround sticky top-[3.1rem] flex h-fit max-h-[calc(100dvh-3.1rem)] min-h-[calc(100dvh-3.1rem)] flex-col"
+      className="bg-surround text-on-surround sticky top-[3.1rem] flex h-fit max-h-[calc(100dvh-3.1rem)] min-h-[calc(100dvh-3.1rem)] flex-col pt-3"
     >
-      <div className="bg-on-surround h-3 shrink-0" />
       <div className="flex justify-center gap-3 wide:gap-4 wide:px-3 max-wide:flex-col max-wide:items-center">
         <figure className="flex flex-col items-center">
-          <div className="-mt-1 flex">
+          <div className="flex">
             {wide ? <Ruler cm={LENGTH_CM[service]} height={now.height} /> : null}
             <Tress look={looks.now} {...now} label={nowLabel} />
           </div>
           <figcaption className="mt-1 text-sm font-semibold">{t('bench.now')}</figcaption>
         </figure>
         <figure className="flex flex-col items-center">
-          <Tress look={looks.target} {...target} label={targetLabel} className="-mt-1" />
+          <Tress look={looks.target} {...target} label={targetLabel} />
           <figcaption className="mt-1 text-sm font-semibold">{t('bench.target')}</figcaption>
         </figure>
         {children}

@@ -67,20 +67,19 @@ export function HeadStrand({
   return (
     <aside
       aria-label={t('bench.strand')}
-      className="bg-surround text-on-surround sticky top-[3.1rem] flex h-fit max-h-[calc(100dvh-3.1rem)] min-h-[calc(100dvh-3.1rem)] flex-col"
+      className="bg-surround text-on-surround sticky top-[3.1rem] flex h-fit max-h-[calc(100dvh-3.1rem)] min-h-[calc(100dvh-3.1rem)] flex-col pt-3"
     >
-      <div className="bg-on-surround h-3 shrink-0" />
       <div className="flex justify-center gap-2 wide:px-2 max-wide:flex-col max-wide:items-center">
         <figure className="flex flex-col items-center">
           {/* The ruler is drawn to the left of the tress in every language. */}
-          <div className="-mt-1 flex" dir="ltr">
+          <div className="flex" dir="ltr">
             {wide ? <ZoneRuler zones={zones} height={size.height} active={active} /> : null}
             <Tress look={looks.now} {...size} label={nowLabel} />
           </div>
           <figcaption className="mt-1 ps-2 text-center text-sm font-semibold">{caption}</figcaption>
         </figure>
         <figure className="flex flex-col items-center">
-          <Tress look={looks.target} {...wish} label={t('service.wishLabel')} className="-mt-1" />
+          <Tress look={looks.target} {...wish} label={t('service.wishLabel')} />
           <figcaption className="mt-1 text-sm font-semibold">{t('bench.target')}</figcaption>
         </figure>
       </div>
