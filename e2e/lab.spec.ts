@@ -82,13 +82,18 @@ test('a history is laid down layer by layer, and what is never rinsed goes on', 
   await walkIn(page, 'Odile Brandvoort');
   await page.goto('/lab');
   const sideA = page.getByRole('region', { name: 'Side A' });
+  const layer = (n: number) =>
+    sideA
+      .getByRole('listitem')
+      .nth(n - 1)
+      .getByRole('combobox');
   const untouched = await picture(page, 'A');
   await sideA.getByRole('button', { name: 'Add to the history' }).click();
-  await sideA.getByLabel('1.', { exact: true }).selectOption('lightened');
-  await sideA.getByLabel('Level', { exact: true }).selectOption('9');
+  await layer(1).nth(0).selectOption('lightened');
+  await layer(1).nth(1).selectOption('9');
   await sideA.getByRole('button', { name: 'Add to the history' }).click();
-  await sideA.getByLabel('2.', { exact: true }).selectOption('direct');
-  await sideA.getByLabel('Dye').selectOption('directGreen');
+  await layer(2).nth(0).selectOption('direct');
+  await layer(2).nth(1).selectOption('directGreen');
   expect(await picture(page, 'A')).not.toBe(untouched);
   await expect(page.getByText('History: lightened 9, vivid dye green against')).toBeVisible();
 

@@ -124,7 +124,10 @@ describe('a student at the bench', () => {
       'reveal.history.coloured',
     ]);
     const test = await room.student.post(mine('/reveal'), { test: 'elasticity' }).expect(200);
-    expect(test.body.reasons[0]).toMatchObject({ code: 'reveal.elasticity.returns', params: { zone: 'regrowth' } });
+    expect(test.body.reasons[0]).toMatchObject({
+      code: 'reveal.elasticity.returns',
+      params: { zone: 'regrowth' },
+    });
     const answer = { ...EMPTY_PLAN, asked: ['reactions'], tests: ['patch'] };
     await room.student.put(mine('/draft'), { answer, version: 0, writer: 'one' }).expect(200);
     const { body } = await room.student.get(mine()).expect(200);

@@ -96,15 +96,19 @@ function active({ draw, step }: Making): Made {
   };
 }
 
-/** R2: how often what is looked at. */
+/** R2: how often what is looked at, at least. */
 const WATCHED = {
   lightenerStrong: 'everyFiveToTen',
   lightenerGentle: 'everyFiveToTen',
   acidGloss: 'everyTwoToThree',
 } as const;
-const WATCHES = ['everyTwoToThree', 'everyFiveToTen', 'everyTwenty', 'onlyAtEnd'] as const;
+/** The most watchful first. */
+const WATCHES = ['everyTwoToThree', 'everyFiveToTen', 'everyTwenty', 'onceHalfWay', 'onlyAtEnd'] as const;
 function check({ draw }: Making): Made {
   const product = draw.pick(['lightenerStrong', 'lightenerGentle', 'acidGloss'] as const);
+  // Who looks more often than asked makes no mistake: that is no wrong answer to offer.
+  const suffices = (watch: (typeof WATCHES)[number]) =>
+    WATCHES.indexOf(watch) <= WATCHES.indexOf(WATCHED[product]);
   return {
     ask: term('timing.check', { product }),
     ...chooseAmong(
@@ -118,7 +122,7 @@ function check({ draw }: Making): Made {
         words: term('option.watch', { watch }),
         slip: reason('drill.timing.watchOther', 'R2', { product }),
       })),
-      (watch) => watch === WATCHED[product],
+      suffices,
     ),
     why: [reason('drill.timing.watch', 'R2', { product, watch: WATCHED[product] })],
   };

@@ -250,10 +250,12 @@ const timing = (item: Item, { rules }: DrillContext) => {
       return figure(item, count);
     }
     default:
-      onlyRight(item, ({ params }) =>
-        askWords(item).product === 'acidGloss'
-          ? params.watch === 'everyTwoToThree'
-          : params.watch === 'everyFiveToTen',
+      // Looking more often than asked suffices as well, so it must not be offered as a wrong answer.
+      onlyRight(
+        item,
+        ({ params }) =>
+          params.watch === 'everyTwoToThree' ||
+          (askWords(item).product !== 'acidGloss' && params.watch === 'everyFiveToTen'),
       );
   }
 };

@@ -120,7 +120,8 @@ export function rulingsFor(task: Task): RouteRuling[] {
       say('fillThenColour', false, 'nothingToFill', 'F6', { levels: -up });
     }
     // Half a level is moved with colour where nothing has been done to the hair yet.
-    if (history.kind === 'untouched' && up > 0 && !palest) say('liftWithColour', true, 'lift', 'F2', { levels: up });
+    if (history.kind === 'untouched' && up > 0 && !palest)
+      say('liftWithColour', true, 'lift', 'F2', { levels: up });
     if (history.kind === 'coloured') say('removeThenColour', false, 'nothingToRemove', 'C6');
   } else if (history.kind === 'coloured') {
     if (target.level <= natural + SAME_LEVEL)
