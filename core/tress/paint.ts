@@ -100,19 +100,39 @@ function gainsOf(zones: readonly TressZone[], sums: Float64Array): Map<TressZone
 }
 
 /** Passes of the correction: the later ones answer to what clips at white and to the glint, which is not gained. */
-const PASSES = 3;
+const PASSES = 6;
 const SETTLED = 0.004;
+
+/**
+ * Gains along the hair, in a straight line from the middle of one zone to the middle of the next. A gain for each zone as
+ * a whole would end in a step, and hair that is one colour all along would look as if it were two.
+ */
+function gainsAlong(zones: readonly TressZone[], gains: ReadonlyMap<TressZone, Triple>): Float32Array {
+  const nodes = zones.map((zone) => ({
+    at: (STEPS_ALONG * (zone.from + zone.to)) / 2,
+    gain: gains.get(zone)!,
+  }));
+  const along = new Float32Array(WHITE_AT);
+  for (let step = 0, next = 0; step < STEPS_ALONG; step++) {
+    while (next < nodes.length && nodes[next].at <= step) next++;
+    const below = nodes[max(0, next - 1)];
+    const above = nodes[min(nodes.length - 1, next)];
+    const share = above === below ? 0 : (step - below.at) / (above.at - below.at);
+    for (let c = 0; c < 3; c++) along[3 * step + c] = below.gain[c] + share * (above.gain[c] - below.gain[c]);
+  }
+  return along;
+}
 
 function corrected(geometry: Geometry, look: TressLook): Tables {
   const tables = tablesOf(look);
   for (let pass = 0; pass < PASSES; pass++) {
     const gains = gainsOf(look.zones, sumsAlong(geometry, tables));
-    const along = rowColours(look.zones, STEPS_ALONG, (zone) => gains.get(zone)!);
+    if ([...gains.values()].every((gain) => gain.every((one) => abs(one - 1) < SETTLED))) break;
+    const along = gainsAlong(look.zones, gains);
     for (let i = 0; i < WHITE_AT; i++) {
       tables.colours[i] *= along[i];
       tables.colours[WHITE_AT + i] *= along[i];
     }
-    if ([...gains.values()].every((gain) => gain.every((one) => abs(one - 1) < SETTLED))) break;
   }
   return tables;
 }

@@ -16,17 +16,16 @@ import { Tress } from '../ui/tress';
 
 type Form = z.input<typeof signInSchema>;
 
-const RAIL = [3, 4, 5, 6, 7, 8, 9];
+const LEVELS = [3, 4, 5, 6, 7, 8, 9];
 const hanging = (naturalLevel: number) =>
   naturalLook({ naturalLevel, greyShare: 0, porosity: 'low', diameter: 'medium' }, 11 * naturalLevel);
 
-/** Locks on a rail, dark to light: the thing all of this is about. */
-function Rail() {
+/** Locks in a row, dark to light: the thing all of this is about. */
+function Row() {
   const { t } = useTranslation();
   return (
     <figure className="bg-surround relative flex h-[640px] flex-1 items-start justify-center gap-2 overflow-hidden rounded-sm px-4 max-wide:hidden">
-      <div className="bg-on-surround absolute inset-x-0 top-0 h-3" />
-      {RAIL.map((level) => (
+      {LEVELS.map((level) => (
         <Tress
           key={level}
           look={hanging(level)}
@@ -139,7 +138,7 @@ export function SignIn() {
           </form>
         </Sheet>
       </div>
-      <Rail />
+      <Row />
     </div>
   );
 }

@@ -68,7 +68,6 @@ function HangingExercise({ exercise }: { exercise: StudentExerciseSummary }) {
   return (
     <li className="bg-sheet border-line flex overflow-hidden rounded-sm border">
       <div className="bg-surround relative flex w-24 shrink-0 justify-center">
-        <div className="bg-on-surround absolute inset-x-0 top-0 h-2" />
         <Tress
           look={exercise.now}
           width={72}

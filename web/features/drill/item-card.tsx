@@ -198,9 +198,8 @@ export function ItemCard({
       className={`grid flex-1 grid-rows-[auto_1fr] ${hairs.length > 0 ? 'wide:grid-cols-[minmax(0,1fr)_minmax(0,1fr)] wide:grid-rows-1' : ''}`}
     >
       {hairs.length > 0 ? (
-        <div className="bg-surround text-on-surround flex flex-col">
-          <div className="bg-on-surround h-2.5" />
-          <div className="-mt-1 flex-1">{stage()}</div>
+        <div className="bg-surround text-on-surround flex flex-col pt-2">
+          <div className="flex-1">{stage()}</div>
           <div className="flex items-center gap-2 px-4 py-2 text-sm">
             <LightIcon aria-hidden className="size-4" />
             {t(`craft:light.${question.light}`)}

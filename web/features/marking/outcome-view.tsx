@@ -11,7 +11,7 @@ import { ReasonList } from './reasons';
 function Lock({ name, look, words }: { name: string; look: TressLook; words: string }) {
   return (
     <figure className="flex flex-col items-center">
-      <Tress look={look} width={104} height={250} label={name} className="-mt-1" />
+      <Tress look={look} width={104} height={250} label={name} />
       <figcaption className="pb-2 text-center">
         <strong className="block">{name}</strong>
         <span className="text-sm">{words}</span>
@@ -47,8 +47,7 @@ export function OutcomeView({ result }: { result: Result }) {
   return (
     <Sheet className="flex flex-col gap-3">
       <h2 className="text-lg">{t('outcome.title')}</h2>
-      <div className="bg-surround text-on-surround rounded-sm">
-        <div className="bg-on-surround h-2 rounded-t-sm" />
+      <div className="bg-surround text-on-surround rounded-sm pt-2">
         <div className="flex flex-wrap justify-around gap-x-2 px-2">
           <Lock
             name={t('outcome.wanted')}

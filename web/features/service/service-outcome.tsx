@@ -11,7 +11,7 @@ import { Tress } from '../../ui/tress';
 function Lock({ name, look }: { name: string; look: TressLook }) {
   return (
     <figure className="flex flex-col items-center">
-      <Tress look={look} width={96} height={250} label={name} className="-mt-1" />
+      <Tress look={look} width={96} height={250} label={name} />
       <figcaption className="pb-2 text-center font-semibold">{name}</figcaption>
     </figure>
   );
@@ -55,8 +55,7 @@ export function ServiceOutcome({
   return (
     <Sheet className="flex flex-col gap-3">
       <h2 className="text-lg">{t('outcome.title')}</h2>
-      <div className="bg-surround text-on-surround rounded-sm">
-        <div className="bg-on-surround h-2 rounded-t-sm" />
+      <div className="bg-surround text-on-surround rounded-sm pt-2">
         <div className="flex flex-wrap justify-around gap-x-2 px-2">
           <Lock name={t('outcome.wanted')} look={wishLook(kase, 'daylight', seed + 1)} />
           <Lock name={t('service.yours')} look={played.own.lookAt(shown, 'daylight', seed)} />
