@@ -48,8 +48,13 @@ export function ServiceOutcome({
   }, [running, last]);
   const shown = useDeferredValue(minute);
   const seed = seedFrom(exerciseId);
-  const words = ({ level, tone, away, condition }: PartOutcome) =>
-    t('service.outcomeWords', { level: Math.round(level * 10) / 10, tone, away, condition });
+  const words = ({ level, tone, away, condition, greyShows }: PartOutcome) =>
+    t(greyShows ? 'service.outcomeWordsWithGrey' : 'service.outcomeWords', {
+      level: Math.round(level * 10) / 10,
+      tone,
+      away,
+      condition,
+    });
   const at = (plan: PlayedPlan) => plan.outcomeAt(shown);
   const [own, best] = [at(played.own), at(played.best)];
   return (
