@@ -219,11 +219,14 @@ function brownTo(level: number, pigment: NaturalPigment, under: Dye): number {
 
 /**
  * Part of the dye that is left where a mix lifts hair that was lifted before: the lift brings out more warmth than forms
- * over it (D7). A trace of lift, as of a deposit strength, undoes nothing.
+ * over it (D7). A shade deeper than the hair has dye enough and keeps most of it; a trace of lift, as of a deposit
+ * strength, undoes nothing.
  * @rule D7
  */
-const leftByLiftOnLift = (dose: number, exposure: number) =>
-  Math.exp(-((FIGURES.model.liftOnLift * dose) ** 2) * exposure);
+function leftByLiftOnLift(dose: number, start: Strand, level: number): number {
+  const most = Math.min(1, brownBlackOfLevel(reachedLevelOf(start)) / brownBlackOfLevel(level)) ** 2;
+  return 1 - most * (1 - Math.exp(-((FIGURES.model.liftOnLift * dose) ** 2) * exposureOf(start)));
+}
 
 /** What a coat leaves on a strand that it lifts by a dose; null for products without dye. */
 export function depositOf(coat: Coat, start: Strand, dose: number): Deposit | null {
@@ -249,7 +252,7 @@ export function depositOf(coat: Coat, start: Strand, dose: number): Deposit | nu
   // Warmth that is there beyond what natural hair of the level has.
   const own = naturalPigment(reachedLevelOf(lifted));
   const bared = warmthLess(shown, own);
-  const undone = leftByLiftOnLift(dose, exposureOf(start));
+  const undone = leftByLiftOnLift(dose, start, level ?? reached);
   const reach = figures.masks * uptake * undone;
   const want = { red: loads.cancels.red * reach, yellow: loads.cancels.yellow * reach };
   // What was made for more red than there is goes on to the yellow: a deep shade on hair lifted past it.

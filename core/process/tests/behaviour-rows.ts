@@ -554,7 +554,16 @@ practice('6 neutral with 10 vol on a warm 8 root', () => off(after(permanent('6:
   null,
   6,
 ]);
-practice('the same with 20 vol', () => off(after(permanent('6:0', 20), warm8, 35), to(6)), [8, null]);
+const lifted8 = (vol: number) => after(permanent('6:0', vol), warm8, 35);
+practice('the same with 20 vol', () => off(lifted8(20), to(6)), [6.5, 12]);
+// A deep shade stays in: it comes out warm and too light, and never as light as before.
+practice('6 on lightened 8 with 20 vol reads', () => level(lifted8(20)), [6.2, 7.2]);
+practice('6 on lightened 8 with 40 vol reads', () => level(lifted8(40)), [6.5, 7.9]);
+practice(
+  '8 on lightened 9 with 20 vol reads',
+  () => level(after(permanent('8:0', 20), lightenedStrand(9), 35)),
+  [7.9, 8.8],
+);
 practice('demi 6 neutral on a warm 8 root', () => off(after(toner('6-L'), warm8, 20), to(6)), [null, 6]);
 practice(
   '9 beige with 30 vol on natural 7',
