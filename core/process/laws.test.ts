@@ -9,12 +9,13 @@ import {
   dyeLoadOf,
   dyeOf,
   labOfStrand,
+  levelOfStrand,
   lightenedStrand,
   naturalStrand,
   type Strand,
 } from '../hair';
 import { DIRECT_DYES, SHIPPED_LINES, shadesOf } from '../shades';
-import { after } from '../testing/bowls';
+import { after, permanent } from '../testing/bowls';
 import {
   CONDITIONS,
   DAMAGE_LIMITS,
@@ -322,4 +323,31 @@ it('lightened hair of the tables reads as its level whatever it grew at', () => 
         labOfStrand(lightenedStrand(reached)).l,
         0,
       );
+});
+
+describe('permanent colour on hair that was lightened (D7)', () => {
+  const on = (shade: number, vol: number, start: Strand) =>
+    levelOfStrand(after(permanent(`${shade}:0`, vol), start, 35));
+  const starts = fc.integer({ min: 12, max: 20 }).map((n) => lightenedStrand(n / 2));
+  const vols = fc.constantFrom(10, 20, 30, 40);
+
+  it('comes out the deeper, the deeper the shade', () => {
+    fc.assert(
+      fc.property(starts, vols, fc.integer({ min: 4, max: 9 }), (start, vol, shade) => {
+        // Shades paler than the hair hardly differ on it.
+        fc.pre(shade < levelOfStrand(start) - 0.9);
+        expect(on(shade, vol, start)).toBeLessThan(on(shade + 1, vol, start));
+      }),
+    );
+  });
+
+  it('comes out the lighter, the stronger the developer, and a deep shade never as light as the hair was', () => {
+    fc.assert(
+      fc.property(starts, fc.integer({ min: 4, max: 9 }), (start, shade) => {
+        const levels = [10, 20, 30, 40].map((vol) => on(shade, vol, start));
+        levels.slice(1).forEach((one, i) => expect(one).toBeGreaterThan(levels[i] - 0.05));
+        if (shade <= levelOfStrand(start) - 2) expect(levels[1]).toBeLessThan(levelOfStrand(start) - 1);
+      }),
+    );
+  });
 });

@@ -77,6 +77,26 @@ describe('a drawn tress', () => {
     expect(differenceOf(meanLab(picture, 0.45, 1), tip.colour)).toBeLessThan(2.5);
   });
 
+  it('has no step where zones of one colour meet', () => {
+    const zone = toneLook(8, { primary: 'beige' }, 1).zones[0];
+    const joints = [0, 0.2, 0.75, 1];
+    fc.assert(
+      fc.property(fc.nat(), fc.constantFrom<HairForm>('straight', 'wavy'), (seed, form) => {
+        const look: TressLook = {
+          ...toneLook(8, { primary: 'beige' }, seed),
+          form,
+          zones: joints.slice(1).map((to, i) => ({ ...zone, from: joints[i], to })),
+        };
+        const [parts, whole] = [look, { ...look, zones: [zone] }].map((one) => paintTress(one, SIZE));
+        const step = (picture: TressPixels, at: number) =>
+          meanLab(picture, at, at + 0.03).l - meanLab(picture, at - 0.03, at).l;
+        for (const at of joints.slice(1, -1))
+          expect(Math.abs(step(parts, at) - step(whole, at))).toBeLessThan(1.5);
+      }),
+      { numRuns: 20 },
+    );
+  });
+
   it('is the same picture for the same seed and another for another', () => {
     const zone = { naturalLevel: 6, greyShare: 0.2, porosity: 'normal', diameter: 'medium' } as const;
     const draw = (seed: number) =>
