@@ -8,11 +8,11 @@ export const classSummarySchema = z.object({
   name: z.string(),
   joinCode: z.string(),
   students: z.number(),
-  exercises: z.number(),
+  assignments: z.number(),
 });
 export type ClassSummary = z.infer<typeof classSummarySchema>;
 
-/** Where one student stands with one exercise. */
+/** Where one student stands with one assignment. */
 export const standingSchema = z.object({
   attemptId: z.uuid().nullable(),
   state: z.enum(['notStarted', 'inWork', 'handedIn']),
@@ -27,10 +27,9 @@ export const classDetailSchema = z.object({
   name: z.string(),
   joinCode: z.string(),
   houseRules: z.custom<HouseRules>(),
-  exercises: z.array(
+  assignments: z.array(
     z.object({
       id: z.uuid(),
-      kind: z.enum(['formula', 'service']),
       title: z.string(),
       dueAt: z.iso.datetime(),
       max: z.number(),

@@ -1,29 +1,19 @@
-import { EMPTY_PLAN } from '@cimbel/core/plan';
-import { perfectAnswer, keyOf } from '@cimbel/core/testing/cases';
+import type { EducatorAssignment } from '@cimbel/contract';
 import { allRoutes } from './routes';
-import { CASE, browser, classroom, harness, newId, type Harness } from './testing/harness';
+import { assignmentBody, browser, classroom, harness, newId, type Harness } from './testing/harness';
 
 let h: Harness;
 let room: Awaited<ReturnType<typeof classroom>>;
 let attemptId: string;
-let planId: string;
 
 beforeAll(async () => {
   h = await harness();
   room = await classroom(h);
-  const answer = perfectAnswer(CASE, keyOf(CASE));
+  const page = (await room.educator.get(`/api/assignments/${room.assignmentId}`)).body as EducatorAssignment;
   await room.student
-    .post(`/api/my/exercises/${room.exerciseId}/submission`, { id: newId(), answer })
+    .post(`/api/my/assignments/${room.assignmentId}/submission`, { id: newId(), answer: page.solution.best })
     .expect(200);
-  attemptId = (await room.educator.get(`/api/exercises/${room.exerciseId}`)).body.rows.find(
-    (row: { studentId: string }) => row.studentId === room.student.account.id,
-  ).attemptId;
-  await room.student
-    .post(`/api/my/services/${room.serviceId}/submission`, { id: newId(), answer: EMPTY_PLAN })
-    .expect(200);
-  planId = (await room.educator.get(`/api/services/${room.serviceId}`)).body.rows.find(
-    (row: { studentId: string }) => row.studentId === room.student.account.id,
-  ).attemptId;
+  attemptId = (await h.db('attempts').where({ student_id: room.student.account.id }).first('id')).id;
 }, 60_000);
 afterAll(() => h.close());
 
@@ -34,8 +24,8 @@ const routes = allRoutes().map((definition) => ({
 const address = (path: string) =>
   path
     .replace(':classId', room.classId)
-    .replace(':exerciseId', path.includes('/services/') ? room.serviceId : room.exerciseId)
-    .replace(':attemptId', path.includes('/plans/') ? planId : attemptId)
+    .replace(':assignmentId', room.assignmentId)
+    .replace(':attemptId', attemptId)
     .replace(':practiceId', room.practiceId)
     .replace(':bookId', room.bookId)
     .replace(':testId', room.testId)
@@ -96,28 +86,52 @@ describe('every route, by everyone', () => {
 });
 
 describe('what a student is sent before release', () => {
-  it('holds neither the natural level, nor the key, nor marks', async () => {
+  it('holds neither the natural level, nor the model answer, nor marks', async () => {
     for (const page of [room.student, room.classmate]) {
-      const list = await page.get('/api/my/exercises').expect(200);
-      const one = await page.get(`/api/my/exercises/${room.exerciseId}`).expect(200);
+      const list = await page.get('/api/my/assignments').expect(200);
+      const one = await page.get(`/api/my/assignments/${room.assignmentId}`).expect(200);
       // What the student wrote comes back to the student; everything else is ours to keep.
       const text = JSON.stringify([list.body, { ...one.body, draft: null }]);
-      expect(text).not.toContain('naturalLevel');
-      expect(text).not.toContain('"key":{"version"');
-      expect(text).not.toContain('developerVol"');
-      expect(text).not.toContain('"grade"');
+      for (const secret of ['naturalLevel', '"history":', '"best"', 'solution', 'equivalents', '"grade"'])
+        expect(text).not.toContain(secret);
+      expect(one.body.given).toMatchObject({ bowls: [], steps: [], readings: {} });
       for (const { points } of list.body) expect(points).toBeNull();
-      await page.get(`/api/my/exercises/${room.exerciseId}/result`).expect(page === room.student ? 403 : 404);
+      await page
+        .get(`/api/my/assignments/${room.assignmentId}/result`)
+        .expect(page === room.student ? 403 : 404);
     }
   });
 
+  it('tells no time of what the student has to time', async () => {
+    const id: string = (
+      await room.educator
+        .post(
+          `/api/classes/${room.classId}/assignments`,
+          assignmentBody({ open: ['process'], rubric: { timing: 3 } }, {}, 'first-blonde'),
+        )
+        .expect(201)
+    ).body.id;
+    const { body } = await room.student.get(`/api/my/assignments/${id}`).expect(200);
+    const { steps } = (await room.educator.get(`/api/assignments/${id}`)).body.solution.best;
+    expect(body.given.steps).toEqual([]);
+    expect(body.applications).toHaveLength(steps.length);
+    for (const application of body.applications) {
+      expect(Object.keys(application)).not.toEqual(expect.arrayContaining(['minutes']));
+      expect(Object.keys(application)).not.toEqual(expect.arrayContaining(['start']));
+      expect(Object.keys(application)).not.toEqual(expect.arrayContaining(['checkEvery']));
+    }
+    await room.educator.delete(`/api/assignments/${id}`).expect(200);
+  });
+
   it('opens to the one who handed in when released, and to no one else', async () => {
-    await room.educator.patch(`/api/exercises/${room.exerciseId}`, { released: true }).expect(200);
-    const result = await room.student.get(`/api/my/exercises/${room.exerciseId}/result`).expect(200);
-    expect(result.body.grade.points).toBe(result.body.grade.max);
-    expect(result.body.key.developerVol).toBe(20);
-    await room.classmate.get(`/api/my/exercises/${room.exerciseId}/result`).expect(404);
-    await room.stranger.get(`/api/my/exercises/${room.exerciseId}/result`).expect(404);
+    const result = (page: { get: typeof room.student.get }) =>
+      page.get(`/api/my/assignments/${room.assignmentId}/result`);
+    await room.educator.patch(`/api/assignments/${room.assignmentId}`, { released: true }).expect(200);
+    const { body } = await result(room.student).expect(200);
+    expect(body.grade.points).toBe(body.grade.max);
+    expect(body.solution.best.bowls.length).toBeGreaterThan(0);
+    await result(room.classmate).expect(404);
+    await result(room.stranger).expect(404);
   });
 });
 

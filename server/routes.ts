@@ -1,12 +1,11 @@
 import { accountRoutes } from './accounts/routes';
+import { assignmentRoutes } from './assignments/routes';
 import { attemptRoutes } from './attempts/routes';
 import { classRoutes } from './classes/routes';
-import { exerciseRoutes } from './exercises/routes';
 import type { Route } from './http/route';
 import { practiceRoutes } from './practice/routes';
 import { readingRoutes } from './reading/routes';
 import { sittingRoutes } from './reading/sitting-routes';
-import { serviceRoutes } from './services/routes';
 import { shadeBookRoutes } from './shade-books/routes';
 
 /** Every route of the application. The access test walks this list, so nothing can be mounted beside it. */
@@ -14,10 +13,9 @@ export const allRoutes = (): Route[] => [
   ...accountRoutes(),
   ...shadeBookRoutes(),
   ...classRoutes(),
-  ...exerciseRoutes(),
+  ...assignmentRoutes(),
   ...attemptRoutes(),
   ...practiceRoutes(),
   ...readingRoutes(),
   ...sittingRoutes(),
-  ...serviceRoutes(),
 ];

@@ -1,27 +1,29 @@
 import fc from 'fast-check';
-import { playPlan, serviceCaseSchema, servicePlanSchema, type LineOf } from '../plan';
+import { clientCaseSchema, recordCardSchema, type LineOf } from '../card';
+import { simulateCard } from '../simulate';
 import { shippedLine } from '../shades';
-import { REACHED_AWAY, ROUTES, rulingsFor, tasksOf } from '../solve';
-import { SERVICE_MISCONCEPTIONS, gradeService, nearMisses } from '../grade';
-import { gradingOf, solved } from '../grade/service/tests/solved';
+import { REACHED_DELTA_E, ROUTES, rulingsFor, tasksOf } from '../solve';
+import { MISCONCEPTIONS, markCard, nearMisses } from '../mark';
+import { gradingOf, solved } from '../mark/tests/solved';
 import { choicesOf, HOUSE_RULES, type HouseRules } from '../theory';
 import { SHIPPED_CASES } from '.';
 
 const lineOf: LineOf = (id) => shippedLine(id);
 const ids = SHIPPED_CASES.map(({ id }) => id);
 
-describe('the twenty shipped cases', () => {
-  it('are twenty, well-formed, of three difficulties, and walk every route', () => {
-    expect(new Set(ids).size).toBe(20);
-    for (const { kase } of SHIPPED_CASES) expect(serviceCaseSchema.parse(kase)).toEqual(kase);
-    expect(new Set(SHIPPED_CASES.map(({ kase }) => kase.difficulty)).size).toBe(3);
+describe('the shipped cases', () => {
+  it('are well-formed, of three difficulties, and walk every route', () => {
+    expect(new Set(ids).size).toBe(ids.length);
+    for (const { clientCase } of SHIPPED_CASES)
+      expect(clientCaseSchema.parse(clientCase)).toEqual(clientCase);
+    expect(new Set(SHIPPED_CASES.map(({ clientCase }) => clientCase.difficulty)).size).toBe(3);
     const walked = new Set(ids.flatMap((id) => solved(id).choices.map(({ route }) => route)));
     expect([...walked].sort()).toEqual([...ROUTES].sort());
   });
 
   it.each(ids)('%s has an answer that the rules allow and the hair model brings home', (id) => {
     const { best, visit, choices, stops } = solved(id);
-    expect(servicePlanSchema.parse(best)).toEqual(best);
+    expect(recordCardSchema.parse(best)).toEqual(best);
     if (stops.length > 0) {
       expect(best).toMatchObject({ decision: 'decline', steps: [], bowls: [] });
       return;
@@ -30,11 +32,11 @@ describe('the twenty shipped cases', () => {
       const choice = choices.find(({ part }) => part.startsWith(task.part.zone))!;
       expect(rulingsFor(task).find(({ route }) => route === choice.route)?.allowed).toBe(true);
     }
-    const played = playPlan(visit, best, lineOf);
-    for (const { part, away, level, condition } of played.outcomeAt(played.minutes)) {
+    const played = simulateCard(visit, best, lineOf);
+    for (const { part, deltaE, level, condition } of played.outcomeAt(played.minutes)) {
       expect(condition).not.toBe('failed');
       if (!part.target) continue;
-      expect(away).toBeLessThan(REACHED_AWAY);
+      expect(deltaE).toBeLessThan(REACHED_DELTA_E);
       if (!part.target.vivid) expect(Math.abs(level - part.target.level)).toBeLessThan(0.75);
     }
   });
@@ -42,7 +44,7 @@ describe('the twenty shipped cases', () => {
   it.each(ids)('%s: its best plan and every equivalent get full marks', (id) => {
     const input = gradingOf(id);
     for (const plan of [input.solution.best, ...input.solution.equivalents]) {
-      const { points, max, dangers, misconceptions } = gradeService(input, plan);
+      const { points, max, dangers, misconceptions } = markCard(input, plan);
       expect({ points, dangers, misconceptions }).toEqual({ points: max, dangers: [], misconceptions: [] });
     }
   });
@@ -54,7 +56,7 @@ describe('the twenty shipped cases', () => {
     fc.assert(
       fc.property(fc.constantFrom(...ids), house, (id, rules) => {
         const input = gradingOf(id, rules);
-        const { points, max } = gradeService(input, input.solution.best);
+        const { points, max } = markCard(input, input.solution.best);
         expect(points).toBe(max);
       }),
       { numRuns: 15 },
@@ -74,7 +76,7 @@ describe('the twenty shipped cases', () => {
         expect(grade.points).toBeLessThan(grade.max);
       }
     }
-    expect([...SERVICE_MISCONCEPTIONS].filter((name) => !seen.has(name))).toEqual([]);
+    expect([...MISCONCEPTIONS].filter((name) => !seen.has(name))).toEqual([]);
   });
 
   it('promises silver in two visits, and says why not in one', () => {

@@ -4,7 +4,7 @@ import { coloured, lightened, makeCase, to, zone, type ShippedCase } from './mak
 export const HARD_CASES: readonly ShippedCase[] = [
   {
     id: 'dark-band',
-    kase: makeCase({
+    clientCase: makeCase({
       title: 'A dark band',
       difficulty: 3,
       client: {
@@ -23,7 +23,7 @@ export const HARD_CASES: readonly ShippedCase[] = [
   },
   {
     id: 'faded-pink',
-    kase: makeCase({
+    clientCase: makeCase({
       title: 'What to make of a faded pink',
       difficulty: 3,
       client: {
@@ -46,7 +46,7 @@ export const HARD_CASES: readonly ShippedCase[] = [
   },
   {
     id: 'dark-to-light',
-    kase: makeCase({
+    clientCase: makeCase({
       title: 'Dark to light',
       difficulty: 3,
       client: {
@@ -66,7 +66,7 @@ export const HARD_CASES: readonly ShippedCase[] = [
   },
   {
     id: 'dream-of-silver',
-    kase: makeCase({
+    clientCase: makeCase({
       title: 'A dream of silver',
       difficulty: 3,
       client: {
@@ -84,7 +84,7 @@ export const HARD_CASES: readonly ShippedCase[] = [
   },
   {
     id: 'not-today',
-    kase: makeCase({
+    clientCase: makeCase({
       title: 'Not today',
       difficulty: 3,
       client: {
@@ -102,7 +102,7 @@ export const HARD_CASES: readonly ShippedCase[] = [
   },
   {
     id: 'violet-ends',
-    kase: makeCase({
+    clientCase: makeCase({
       title: 'Violet ends on lightened hair',
       difficulty: 3,
       client: {

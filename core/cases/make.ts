@@ -1,6 +1,6 @@
 import type { Tone, ToneFamily } from '../colour';
 import type { Porosity } from '../hair';
-import type { HeadZone, History, ServiceCase, Target, ZoneOfHead } from '../plan';
+import type { BenchStep, HeadZone, History, ClientCase, Target, ZoneOfHead } from '../card';
 
 export const tone = (primary: ToneFamily, secondary?: ToneFamily): Tone =>
   secondary ? { primary, secondary } : { primary };
@@ -38,15 +38,15 @@ export const zone = (name: HeadZone, words: ZoneWords): ZoneOfHead => ({
   damage: words.damage ?? 0,
 });
 
-type Words = Pick<ServiceCase, 'title' | 'difficulty' | 'client' | 'wish' | 'lineIds'> & {
+type Words = Pick<ClientCase, 'title' | 'difficulty' | 'client' | 'wish' | 'lineIds'> & {
   zones: ZoneOfHead[];
-  head?: Partial<Omit<ServiceCase['head'], 'zones'>>;
-  facts?: Partial<ServiceCase['facts']>;
-  weave?: ServiceCase['weave'];
+  head?: Partial<Omit<ClientCase['head'], 'zones'>>;
+  facts?: Partial<ClientCase['facts']>;
+  weave?: ClientCase['weave'];
 };
 
 /** A case in few words. */
-export const makeCase = ({ zones, head, facts, ...rest }: Words): ServiceCase => ({
+export const makeCase = ({ zones, head, facts, ...rest }: Words): ClientCase => ({
   ...rest,
   head: {
     zones,
@@ -68,5 +68,7 @@ export const makeCase = ({ zones, head, facts, ...rest }: Words): ServiceCase =>
 
 export interface ShippedCase {
   id: string;
-  kase: ServiceCase;
+  clientCase: ClientCase;
+  /** Steps that are worked unless the educator says otherwise; all of them when left out. */
+  open?: readonly BenchStep[];
 }

@@ -4,7 +4,7 @@ import { coloured, lightened, makeCase, to, zone, type ShippedCase } from './mak
 export const MIDDLE_CASES: readonly ShippedCase[] = [
   {
     id: 'two-lighter-cool',
-    kase: makeCase({
+    clientCase: makeCase({
       title: 'Two levels lighter, and cool',
       difficulty: 2,
       client: {
@@ -18,7 +18,7 @@ export const MIDDLE_CASES: readonly ShippedCase[] = [
   },
   {
     id: 'first-blonde',
-    kase: makeCase({
+    clientCase: makeCase({
       title: 'First time blonde',
       difficulty: 2,
       client: {
@@ -36,7 +36,7 @@ export const MIDDLE_CASES: readonly ShippedCase[] = [
   },
   {
     id: 'back-to-brown',
-    kase: makeCase({
+    clientCase: makeCase({
       title: 'Back to brown',
       difficulty: 2,
       client: {
@@ -54,7 +54,7 @@ export const MIDDLE_CASES: readonly ShippedCase[] = [
   },
   {
     id: 'too-dark',
-    kase: makeCase({
+    clientCase: makeCase({
       title: 'Too dark from the box',
       difficulty: 2,
       client: {
@@ -73,7 +73,7 @@ export const MIDDLE_CASES: readonly ShippedCase[] = [
   },
   {
     id: 'root-and-ends',
-    kase: makeCase({
+    clientCase: makeCase({
       title: 'Dark root, pale ends, one gold',
       difficulty: 2,
       client: {
@@ -91,7 +91,7 @@ export const MIDDLE_CASES: readonly ShippedCase[] = [
   },
   {
     id: 'high-lift',
-    kase: makeCase({
+    clientCase: makeCase({
       title: 'Three levels with high-lift',
       difficulty: 2,
       client: {
@@ -105,7 +105,7 @@ export const MIDDLE_CASES: readonly ShippedCase[] = [
   },
   {
     id: 'woven-light',
-    kase: makeCase({
+    clientCase: makeCase({
       title: 'A third of the hair woven light',
       difficulty: 2,
       client: {
@@ -120,7 +120,7 @@ export const MIDDLE_CASES: readonly ShippedCase[] = [
   },
   {
     id: 'gold-over-white',
-    kase: makeCase({
+    clientCase: makeCase({
       title: 'Gold over four fifths white',
       difficulty: 2,
       client: {

@@ -4,7 +4,7 @@ import { coloured, lightened, makeCase, to, zone, type ShippedCase } from './mak
 export const PLAIN_CASES: readonly ShippedCase[] = [
   {
     id: 'retouch-grey',
-    kase: makeCase({
+    clientCase: makeCase({
       title: 'Retouch over half grey',
       difficulty: 1,
       client: {
@@ -23,7 +23,7 @@ export const PLAIN_CASES: readonly ShippedCase[] = [
   },
   {
     id: 'one-lighter',
-    kase: makeCase({
+    clientCase: makeCase({
       title: 'One level lighter, never coloured',
       difficulty: 1,
       client: {
@@ -38,7 +38,7 @@ export const PLAIN_CASES: readonly ShippedCase[] = [
   },
   {
     id: 'golden-gloss',
-    kase: makeCase({
+    clientCase: makeCase({
       title: 'A golden gloss',
       difficulty: 1,
       client: {
@@ -52,7 +52,7 @@ export const PLAIN_CASES: readonly ShippedCase[] = [
   },
   {
     id: 'winter-brown',
-    kase: makeCase({
+    clientCase: makeCase({
       title: 'A quiet brown for winter',
       difficulty: 1,
       client: {
@@ -67,7 +67,7 @@ export const PLAIN_CASES: readonly ShippedCase[] = [
   },
   {
     id: 'pale-toner',
-    kase: makeCase({
+    clientCase: makeCase({
       title: 'Tone pale lengths to pearl',
       difficulty: 1,
       client: {
@@ -85,7 +85,7 @@ export const PLAIN_CASES: readonly ShippedCase[] = [
   },
   {
     id: 'lunch-hour',
-    kase: makeCase({
+    clientCase: makeCase({
       title: 'Grey covered in a lunch hour',
       difficulty: 1,
       client: {

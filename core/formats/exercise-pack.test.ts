@@ -2,8 +2,9 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import fc from 'fast-check';
 import { SHIPPED_CASES } from '../cases';
-import { BENCH_STEPS, gradeService } from '../grade';
-import { gradingOf } from '../grade/service/tests/solved';
+import { markCard } from '../mark';
+import { BENCH_STEPS } from '../card';
+import { gradingOf } from '../mark/tests/solved';
 import { shippedLine } from '../shades';
 import {
   exercisePackJsonSchema,
@@ -18,7 +19,7 @@ const pack: ExercisePack = {
   format: 'cimbel.exercise-pack',
   formatVersion: 1,
   name: 'All that ship',
-  cases: SHIPPED_CASES.map(({ id, kase }) => ({ id, case: kase, open: [...BENCH_STEPS] })),
+  cases: SHIPPED_CASES.map(({ id, clientCase }) => ({ id, case: clientCase, open: [...BENCH_STEPS] })),
 };
 /** The pack with one place changed, as text. */
 function changed(path: (string | number)[], value: unknown): string {
@@ -92,7 +93,7 @@ describe('an exercise pack', () => {
     if (!example.ok) throw new Error(JSON.stringify(example.problems));
     for (const { id, answers } of example.value.cases) {
       const marks = answers!
-        .map(({ plan }) => gradeService(gradingOf(id), plan))
+        .map(({ plan }) => markCard(gradingOf(id), plan))
         .map(({ points, max }) => points / max);
       expect(marks[0]).toBe(1);
       expect(marks[1]).toBeLessThan(1);

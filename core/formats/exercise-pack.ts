@@ -1,6 +1,7 @@
 import { z } from 'zod';
-import { OPEN_STEPS, SERVICE_MISCONCEPTIONS, serviceRubricSchema } from '../grade';
-import { serviceCaseSchema, servicePlanSchema } from '../plan';
+import { MISCONCEPTIONS, rubricSchema } from '../mark';
+import { OPEN_STEPS } from '../card';
+import { clientCaseSchema, recordCardSchema } from '../card';
 import { SHIPPED_LINES, lineSchema, type Line } from '../shades';
 import { houseRulesSchema } from '../theory';
 import type { Problem, Read } from './problem';
@@ -15,14 +16,14 @@ const idSchema = z.string().regex(/^[a-z0-9][a-z0-9-]{0,59}$/);
 export const packedCaseSchema = z
   .object({
     id: idSchema,
-    case: serviceCaseSchema,
+    case: clientCaseSchema,
     /** Steps of the bench that are worked; all of them where it is left out. */
     open: z.array(z.enum(OPEN_STEPS)).min(1).optional(),
     /** The way of thinking behind the slip on a card that has to be put right. */
-    slip: z.enum(SERVICE_MISCONCEPTIONS).optional(),
-    rubric: serviceRubricSchema.optional(),
+    slip: z.enum(MISCONCEPTIONS).optional(),
+    rubric: rubricSchema.optional(),
     answers: z
-      .array(z.object({ name: z.string().min(1).max(60), plan: servicePlanSchema }).strict())
+      .array(z.object({ name: z.string().min(1).max(60), plan: recordCardSchema }).strict())
       .max(500)
       .optional(),
   })

@@ -3,7 +3,7 @@ import { z } from 'zod';
 export const POROSITIES = ['low', 'normal', 'high'] as const;
 export const DIAMETERS = ['veryFine', 'fine', 'medium', 'coarse'] as const;
 export const DENSITIES = ['sparse', 'medium', 'dense'] as const;
-export const SERVICES = ['retouch', 'shortAllOver', 'shoulderAllOver', 'longAllOver'] as const;
+export const APPLICATION_AREAS = ['retouch', 'shortAllOver', 'shoulderAllOver', 'longAllOver'] as const;
 
 /** Levels stand in halves, 1 to 10. Shares run 0 to 1 in steps of a tenth or quarter as they are read (L3). */
 /** A level of hair, read to the half (L1). Which of them a class has numbers for is its house rule. */
@@ -24,4 +24,4 @@ export type Zone = z.infer<typeof zoneSchema>;
 export type Porosity = (typeof POROSITIES)[number];
 export type Diameter = (typeof DIAMETERS)[number];
 export type Density = (typeof DENSITIES)[number];
-export type Service = (typeof SERVICES)[number];
+export type Service = (typeof APPLICATION_AREAS)[number];

@@ -4,7 +4,7 @@ import { after, permanent, powder, toner } from '../testing/bowls';
 import { FIGURES } from './figures';
 import { FIGURE_SOURCES, figurePaths, sourceOf } from './figure-sources';
 import { BEHAVIOUR } from './tests/behaviour-rows';
-import { playHead } from '.';
+import { zoneAt } from '.';
 
 const ids = [...new Set(BEHAVIOUR.map(({ row }) => row))];
 
@@ -97,25 +97,19 @@ it('wrong bowls land visibly elsewhere, in the expected direction', () => {
   expect(differenceOf(land(toner('6-O 7-O'), porous, 20), toneLab(6, { primary: 'beige' }))).toBeLessThan(9);
 });
 
-it('a whole head is played minute by minute, every place by its own plan', () => {
-  const head = playHead(
-    [
-      {
-        start: naturalStrand(4, { fromScalpCm: 1 }),
-        events: [{ at: 15, do: 'apply', coat: { mix: powder(20) } }],
-      },
-      {
-        start: naturalStrand(4),
-        events: [
-          { at: 0, do: 'apply', coat: { mix: powder(20) } },
-          { at: 20, do: 'heat', on: true },
-        ],
-      },
+it('every place of a head goes by its own plan', () => {
+  const root = {
+    start: naturalStrand(4, { fromScalpCm: 1 }),
+    events: [{ at: 15, do: 'apply' as const, coat: { mix: powder(20) } }],
+  };
+  const lengths = {
+    start: naturalStrand(4),
+    events: [
+      { at: 0, do: 'apply' as const, coat: { mix: powder(20) } },
+      { at: 20, do: 'heat' as const, on: true },
     ],
-    40,
-  );
-  expect(head).toHaveLength(41);
-  expect(head[10][0].lying).toBeNull();
-  expect(head[20][1].lying).toMatchObject({ minutes: 20 });
-  expect(levelOfStrand(head[40][1].strand)).toBeGreaterThan(levelOfStrand(head[20][1].strand));
+  };
+  expect(zoneAt(root, 10).lying).toBeNull();
+  expect(zoneAt(lengths, 20).lying).toMatchObject({ minutes: 20 });
+  expect(levelOfStrand(zoneAt(root, 40).strand)).toBeGreaterThan(levelOfStrand(zoneAt(root, 20).strand));
 });

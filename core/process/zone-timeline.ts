@@ -99,8 +99,3 @@ export function zoneAt(plan: ZonePlan, minute: number): ZoneMoment {
     lying: span.under ? { mix: span.under.application.coat.mix, minutes: minute - span.under.since } : null,
   };
 }
-
-/** A whole head, minute by minute: frames[minute][place]. */
-export function playHead(places: readonly ZonePlan[], minutes: number): ZoneMoment[][] {
-  return Array.from({ length: minutes + 1 }, (_, minute) => places.map((place) => zoneAt(place, minute)));
-}

@@ -33,3 +33,9 @@ export const HOUSE_FIGURES = ['minutesTolerance', 'weighingTolerance'] as const;
 export type HouseRule = Exclude<keyof HouseRules, (typeof HOUSE_FIGURES)[number]>;
 
 export const DEFAULT_HOUSE_RULES: HouseRules = houseRulesSchema.parse({});
+
+/** A house rule that a result rested on, and how the class has it. */
+export interface HouseRuleUse {
+  rule: HouseRule;
+  choice: string;
+}

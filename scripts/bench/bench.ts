@@ -1,5 +1,6 @@
 import { SHIPPED_CASES } from '../../core/cases';
-import { BENCH_STEPS, defaultServiceRubric, gradeService, nearMisses } from '../../core/grade';
+import { defaultRubric, markCard, nearMisses } from '../../core/mark';
+import { BENCH_STEPS } from '../../core/card';
 import { differenceOf, type Lab } from '../../core/colour';
 import {
   NO_DYE,
@@ -10,13 +11,12 @@ import {
   naturalStrand,
   type Strand,
 } from '../../core/hair';
-import { FastStrand, playHead, shadeLoad, type Mix } from '../../core/process';
-import { computeKey, solveService } from '../../core/solve';
-import { SHIPPED_LINES, shippedLine } from '../../core/shades';
+import { FastStrand, shadeLoad, zoneAt, type ZoneMoment, type Mix } from '../../core/process';
+import { solveCase } from '../../core/solve';
+import { SHIPPED_LINES } from '../../core/shades';
 import { colourTress, geometryOf, naturalLook, paintTress } from '../../core/tress';
 import { DEFAULT_HOUSE_RULES } from '../../core/theory';
 import { facetsOf, generate, PLAIN_CONTEXT, SKILLS, STEPS } from '../../core/drill';
-import { aCase } from '../../core/testing/cases';
 
 /** Milliseconds a call takes: warmed up, then the median of several rounds, so that a hiccup does not count. */
 function timeOf(work: () => void, rounds = 9, calls = 1): number {
@@ -39,6 +39,11 @@ const head = () =>
       { at: 50, do: 'rinse' as const },
     ],
   }));
+/** A head minute by minute, places within. */
+const minuteByMinute = (): ZoneMoment[][] => {
+  const places = head();
+  return Array.from({ length: 61 }, (_, minute) => places.map((place) => zoneAt(place, minute)));
+};
 
 const strand = lightenedStrand(7);
 const dyes = (['ash', 'violet', 'gold'] as const).map((primary) => shadeLoad(7, { primary }).tone);
@@ -79,14 +84,12 @@ for (let i = 0; i < 400; i++) {
 }
 
 const look = naturalLook({ naturalLevel: 5, greyShare: 0.3, porosity: 'normal', diameter: 'medium' }, 7);
-const line = shippedLine('tarnwick')!;
-const kase = aCase({ natural: 5, target: 7, tone: 'ash', grey: 0.3 });
 
 const fastPerSecond = (BATCH / timeOf(fastBatch)) * 1000;
 const plainPerSecond = (BATCH / 10 / timeOf(plainBatch)) * 1000;
-const headMs = timeOf(() => void playHead(head(), 60));
+const headMs = timeOf(() => void minuteByMinute());
 const colourOfHeadMs = timeOf(() =>
-  playHead(head(), 60).forEach((frame) => frame.forEach(({ strand: s }) => (sink += labOfStrand(s).l))),
+  minuteByMinute().forEach((frame) => frame.forEach(({ strand: s }) => (sink += labOfStrand(s).l))),
 );
 const BIG = { width: 300, height: 600 };
 const shape = { seed: 7, form: look.form, cut: look.cut, frizz: 0, broken: 0 };
@@ -97,7 +100,6 @@ const colouringMs = timeOf(() => void colourTress(geometry, look), 15);
 const swatches = Array.from({ length: 30 }, (_, i) => ({ ...look, seed: 900 + i, cut: 'swatch' as const }));
 const chartMs = timeOf(() => swatches.forEach((one) => void paintTress(one, { width: 76, height: 184 })), 7);
 const tressMs = geometryMs + colouringMs;
-const keyMs = timeOf(() => void computeKey(kase, line, DEFAULT_HOUSE_RULES));
 
 /** Milliseconds of making one item, over all facets and steps of every skill: median, one in a hundred, and the worst. */
 const itemTimes = SKILLS.map((skill) => {
@@ -114,10 +116,10 @@ const itemTimes = SKILLS.map((skill) => {
 const slowest = itemTimes.reduce((a, b) => (b.p99 > a.p99 ? b : a));
 
 /** The search over every shipped case, cold and again, and marking: what a class of answers comes to. */
-const searches = SHIPPED_CASES.map(({ id, kase: whole }) => {
+const searches = SHIPPED_CASES.map(({ id, clientCase: whole }) => {
   const once = () => {
     const begun = performance.now();
-    const solved = solveService(whole, SHIPPED_LINES, DEFAULT_HOUSE_RULES);
+    const solved = solveCase(whole, SHIPPED_LINES, DEFAULT_HOUSE_RULES);
     return { ms: performance.now() - begun, solved };
   };
   const { ms: cold, solved } = once();
@@ -126,10 +128,10 @@ const searches = SHIPPED_CASES.map(({ id, kase: whole }) => {
 const gradeMs = searches.map(({ solved }) => {
   if (!solved.ok) throw new Error('a shipped case has no plan');
   const { solution } = solved;
-  const rubric = defaultServiceRubric(solution, solution.visit);
+  const rubric = defaultRubric(solution, solution.visit);
   const input = { solution, rules: DEFAULT_HOUSE_RULES, rubric, lines: SHIPPED_LINES, open: BENCH_STEPS };
   const plans = [solution.best, ...nearMisses(input).map(({ plan }) => plan)];
-  return timeOf(() => plans.forEach((plan) => void gradeService(input, plan))) / plans.length;
+  return timeOf(() => plans.forEach((plan) => void markCard(input, plan))) / plans.length;
 });
 const meanGradeMs = gradeMs.reduce((sum, ms) => sum + ms, 0) / gradeMs.length;
 const slowestSearch = searches.reduce((a, b) => (b.cold > a.cold ? b : a));
@@ -153,7 +155,6 @@ const results = {
   tressGeometryOverColouring: geometryMs / colouringMs,
   chartOf30Ms: chartMs,
   tressColouringOverWholeHead: colouringMs / headMs,
-  keyMs,
   itemMedianMs: Math.max(...itemTimes.map(({ median }) => median)),
   itemP99Ms: slowest.p99,
   itemWorstMs: Math.max(...itemTimes.map(({ worst }) => worst)),
@@ -184,7 +185,6 @@ console.log(
 console.log(
   `marking a whole service                ${round(meanGradeMs)} ms   = ${round(results.gradeOverWholeHead)} × a whole head; ten thousand ${round(results.tenThousandGradesS)} s (wanted: under 30 s)`,
 );
-console.log(`computed key                           ${round(keyMs)} ms`);
 console.log(
   `\n${JSON.stringify(Object.fromEntries(Object.entries(results).map(([name, value]) => [name, round(value)])))}`,
 );

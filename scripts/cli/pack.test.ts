@@ -40,12 +40,12 @@ describe('a pack on the command line', () => {
     const cases = pack.cases.map(({ answers: _, ...rest }) => rest);
     const { results } = runPack('simulate', { ...pack, cases });
     const [{ plays }] = results as {
-      plays: { name: string; minutes: { minute: number; parts: Record<string, { away: number }> }[] }[];
+      plays: { name: string; minutes: { minute: number; parts: Record<string, { deltaE: number }> }[] }[];
     }[];
     expect(plays).toHaveLength(1);
     expect(plays[0].minutes.map(({ minute }) => minute)).toEqual([0, 5, 10, 15, 20, 25, 30, 35, 40, 45]);
-    expect(plays[0].minutes.at(-1)!.parts.regrowth.away).toBeLessThan(
-      plays[0].minutes[0].parts.regrowth.away,
+    expect(plays[0].minutes.at(-1)!.parts.regrowth.deltaE).toBeLessThan(
+      plays[0].minutes[0].parts.regrowth.deltaE,
     );
   });
 

@@ -1,13 +1,9 @@
 import { linesOfPack, type ExercisePack, type PackedCase, type Problem } from '../../core/formats';
-import {
-  BENCH_STEPS,
-  defaultServiceRubric,
-  gradeService,
-  nearMisses,
-  type ServiceGradeInput,
-} from '../../core/grade';
-import { partName, playPlan, type ServicePlan } from '../../core/plan';
-import { solveService, type Solution } from '../../core/solve';
+import { defaultRubric, markCard, nearMisses, type MarkingInput } from '../../core/mark';
+import { BENCH_STEPS } from '../../core/card';
+import { partName, type RecordCard } from '../../core/card';
+import { simulateCard } from '../../core/simulate';
+import { solveCase, type Solution } from '../../core/solve';
 import { DEFAULT_HOUSE_RULES } from '../../core/theory';
 
 export const PACK_COMMANDS = ['solve', 'grade', 'simulate'] as const;
@@ -20,27 +16,27 @@ function inputFor(
   pack: ExercisePack,
   { rubric, open = [...BENCH_STEPS] }: PackedCase,
   solution: Solution,
-): ServiceGradeInput {
+): MarkingInput {
   return {
     solution,
     rules: pack.houseRules ?? DEFAULT_HOUSE_RULES,
-    rubric: rubric ?? defaultServiceRubric(solution, solution.visit, open),
+    rubric: rubric ?? defaultRubric(solution, solution.visit, open),
     lines: linesOfPack(pack),
     open,
   };
 }
 
-function simulated(pack: ExercisePack, solution: Solution, plan: ServicePlan) {
+function simulated(pack: ExercisePack, solution: Solution, plan: RecordCard) {
   const lines = linesOfPack(pack);
-  const played = playPlan(solution.visit, plan, (id) => lines.find((line) => line.id === id));
+  const played = simulateCard(solution.visit, plan, (id) => lines.find((line) => line.id === id));
   const at = (minute: number) => ({
     minute,
     parts: Object.fromEntries(
       played
         .outcomeAt(minute)
-        .map(({ part, level, tone, away, condition }) => [
+        .map(({ part, level, tone, deltaE, condition }) => [
           partName(part),
-          { level: Number(level.toFixed(2)), tone, away: Number(away.toFixed(2)), condition },
+          { level: Number(level.toFixed(2)), tone, deltaE: Number(deltaE.toFixed(2)), condition },
         ]),
     ),
   });
@@ -60,7 +56,7 @@ export function runPack(
   const rules = pack.houseRules ?? DEFAULT_HOUSE_RULES;
   const problems: Problem[] = [];
   const results = pack.cases.flatMap((packed, i): unknown[] => {
-    const solved = solveService(packed.case, lines, rules);
+    const solved = solveCase(packed.case, lines, rules);
     if (!solved.ok) {
       const [{ code, params }] = solved.reasons;
       problems.push({
@@ -84,7 +80,7 @@ export function runPack(
       return [{ id, best, choices, visits, stops, proof, equivalents, nearMisses: misses }];
     }
     if (command === 'grade')
-      return [{ id, answers: answers.map(({ name, plan }) => ({ name, grade: gradeService(input, plan) })) }];
+      return [{ id, answers: answers.map(({ name, plan }) => ({ name, grade: markCard(input, plan) })) }];
     const plans = answers.length > 0 ? answers : [{ name: 'best', plan: solution.best }];
     return [
       { id, plays: plans.map(({ name, plan }) => ({ name, minutes: simulated(pack, solution, plan) })) },

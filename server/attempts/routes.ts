@@ -1,71 +1,64 @@
-import { draftSchema, markChangeSchema, submissionSchema, type EducatorResult } from '@cimbel/contract';
-import { exerciseSetToMe, type ExerciseOfClass } from '../exercises/access';
-import { isReleased, type AnyExerciseRow, type ExerciseRow } from '../exercises/row';
+import {
+  draftSchema,
+  markChangeSchema,
+  revealSchema,
+  simulationSchema,
+  submissionSchema,
+  type EducatorResult,
+} from '@cimbel/contract';
+import { assignedToMe } from '../assignments/access';
+import { isReleased, type AssignmentRow } from '../assignments/row';
+import { simulateForStudent } from '../assignments/simulate';
 import { HttpError } from '../http/errors';
 import { route, type Call, type Route } from '../http/route';
-import { studentList, studentView } from './student-view';
-import {
-  attemptOf,
-  changeMark,
-  handIn,
-  resultOf,
-  saveDraft,
-  type AnyAttemptRow,
-  type AttemptRow,
-} from './store';
+import { attemptOf, changeMark, handIn, resultOf, saveDraft, type AttemptRow } from './store';
+import { revealed, studentList, studentView } from './student-view';
 
-export interface HandedIn<Exercise = ExerciseRow, Attempt = AttemptRow> {
-  attempt: Attempt;
-  exercise: Exercise;
-  studentName: string;
+interface HandedIn {
+  attempt: AttemptRow;
+  assignment: AssignmentRow;
 }
 
-/** A handed-in answer of any kind, for the educator of its class. */
-export async function anyAnswerInMyClass({
+/** A handed-in answer, for the educator of its class. */
+async function answerInMyClass({
   db,
   me,
   param,
-}: Call): Promise<HandedIn<AnyExerciseRow, AnyAttemptRow> | null> {
-  const attempt: AnyAttemptRow | undefined = await db('attempts')
+}: Call): Promise<(HandedIn & { studentName: string }) | null> {
+  const attempt: AttemptRow | undefined = await db('attempts')
     .where({ id: param('attemptId') })
     .whereNotNull('submitted_at')
     .first();
   if (!attempt) return null;
-  const exercise: AnyExerciseRow | undefined = await db('exercises')
-    .join('classes', 'classes.id', 'exercises.class_id')
-    .where({ 'exercises.id': attempt.exercise_id, 'classes.educator_id': me!.id })
-    .select('exercises.*')
+  const assignment: AssignmentRow | undefined = await db('assignments')
+    .join('classes', 'classes.id', 'assignments.class_id')
+    .where({ 'assignments.id': attempt.assignment_id, 'classes.educator_id': me!.id })
+    .select('assignments.*')
     .first();
-  if (!exercise) return null;
+  if (!assignment) return null;
   const student = await db('users').where({ id: attempt.student_id }).first('name');
-  return { attempt, exercise, studentName: student.name };
-}
-
-async function answerInMyClass(call: Call): Promise<HandedIn | null> {
-  const found = await anyAnswerInMyClass(call);
-  return found?.exercise.kind === 'formula' ? (found as HandedIn) : null;
+  return { attempt, assignment, studentName: student.name };
 }
 
 /** My own handed-in answer, once its result is released. */
-async function myResult(call: Call): Promise<{ exercise: ExerciseOfClass; attempt: AttemptRow } | null> {
-  const exercise = await exerciseSetToMe(call);
-  if (!exercise) return null;
-  const attempt = await attemptOf(call.db, exercise.id, call.me!.id);
+async function myResult(call: Call): Promise<HandedIn | null> {
+  const assignment = await assignedToMe(call);
+  if (!assignment) return null;
+  const attempt = await attemptOf(call.db, assignment.id, call.me!.id);
   if (!attempt?.submitted_at) return null;
-  if (!isReleased(exercise, call.now())) {
+  if (!isReleased(assignment, call.now()))
     throw new HttpError(403, 'result.notReleased', 'Your educator has not released the results yet.');
-  }
-  return { exercise, attempt };
+  return { assignment, attempt };
 }
 
 /** The answers before and after this one, by student name. */
-export async function neighbours(
+async function neighbours(
   { db }: Call,
-  { attempt }: { attempt: Pick<AnyAttemptRow, 'id' | 'exercise_id'> },
+  { attempt }: Pick<HandedIn, 'attempt'>,
 ): Promise<Pick<EducatorResult, 'previousId' | 'nextId'>> {
   const ids: string[] = await db('attempts')
     .join('users', 'users.id', 'attempts.student_id')
-    .where({ exercise_id: attempt.exercise_id })
+    .where({ assignment_id: attempt.assignment_id })
     .whereNotNull('submitted_at')
     .orderBy('users.name')
     .pluck('attempts.id');
@@ -76,30 +69,46 @@ export async function neighbours(
 export const attemptRoutes = (): Route[] => [
   route({
     method: 'get',
-    path: '/api/my/exercises',
+    path: '/api/my/assignments',
     who: 'student',
     handle: ({ db, me, now }) => studentList(db, me.id, now()),
   }),
   route({
     method: 'get',
-    path: '/api/my/exercises/:exerciseId',
+    path: '/api/my/assignments/:assignmentId',
     who: 'student',
-    reach: exerciseSetToMe,
+    reach: assignedToMe,
     handle: ({ db, me, now, reached }) => studentView(db, reached, me.id, now()),
   }),
   route({
-    method: 'put',
-    path: '/api/my/exercises/:exerciseId/draft',
+    method: 'post',
+    path: '/api/my/assignments/:assignmentId/reveal',
     who: 'student',
-    reach: exerciseSetToMe,
+    reach: assignedToMe,
+    body: revealSchema,
+    handle: async ({ reached, body }) => revealed(reached.client_case, body),
+  }),
+  route({
+    method: 'post',
+    path: '/api/my/assignments/:assignmentId/simulation',
+    who: 'student',
+    reach: assignedToMe,
+    body: simulationSchema,
+    handle: async ({ reached, body }) => simulateForStudent(reached, body),
+  }),
+  route({
+    method: 'put',
+    path: '/api/my/assignments/:assignmentId/draft',
+    who: 'student',
+    reach: assignedToMe,
     body: draftSchema,
     handle: ({ db, me, now, reached, body }) => saveDraft(db, reached, me.id, body, now()),
   }),
   route({
     method: 'post',
-    path: '/api/my/exercises/:exerciseId/submission',
+    path: '/api/my/assignments/:assignmentId/submission',
     who: 'student',
-    reach: exerciseSetToMe,
+    reach: assignedToMe,
     body: submissionSchema,
     handle: async ({ db, me, now, reached, body }) => {
       const attempt = await handIn(db, reached, me.id, body, now());
@@ -108,10 +117,10 @@ export const attemptRoutes = (): Route[] => [
   }),
   route({
     method: 'get',
-    path: '/api/my/exercises/:exerciseId/result',
+    path: '/api/my/assignments/:assignmentId/result',
     who: 'student',
     reach: myResult,
-    handle: ({ db, me, reached }) => resultOf(db, reached.exercise, reached.attempt, me.name),
+    handle: ({ db, me, reached }) => resultOf(db, reached.assignment, reached.attempt, me.name),
   }),
   route({
     method: 'get',
@@ -119,9 +128,9 @@ export const attemptRoutes = (): Route[] => [
     who: 'educator',
     reach: answerInMyClass,
     handle: async (call): Promise<EducatorResult> => {
-      const { exercise, attempt, studentName } = call.reached;
+      const { assignment, attempt, studentName } = call.reached;
       return {
-        ...(await resultOf(call.db, exercise, attempt, studentName)),
+        ...(await resultOf(call.db, assignment, attempt, studentName)),
         ...(await neighbours(call, call.reached)),
       };
     },
@@ -130,7 +139,7 @@ export const attemptRoutes = (): Route[] => [
     method: 'post',
     path: '/api/attempts/:attemptId/mark-changes',
     who: 'educator',
-    reach: anyAnswerInMyClass,
+    reach: answerInMyClass,
     body: markChangeSchema,
     handle: async ({ db, me, now, reached, body, res }) => {
       await changeMark(db, reached.attempt, me.id, body, now());

@@ -7,40 +7,36 @@ import type {
   Standing,
   Submission,
 } from '@cimbel/contract';
-import { grade as markAnswer, type Answer, type Grade, type ServiceGrade } from '@cimbel/core/grade';
-import type { ServicePlan } from '@cimbel/core/plan';
-import { readLabel } from '@cimbel/core/shades';
+import type { RecordCard } from '@cimbel/core/card';
+import { markCard, withGiven, type Grade, type MarkingInput } from '@cimbel/core/mark';
 import type { Knex } from 'knex';
-import { looksOf, type ExerciseRow, type SetRow } from '../exercises/row';
+import type { AssignmentRow } from '../assignments/row';
+import { checkCard } from '../assignments/store';
 import { HttpError, invalidField } from '../http/errors';
 
-/** One student's answer to something set: a formula, or a whole plan. */
-export interface AttemptRow<A = Answer, G = Grade> {
+/** One student's record card for an assignment: being written, or handed in and marked. */
+export interface AttemptRow {
   id: string;
-  exercise_id: string;
+  assignment_id: string;
   student_id: string;
-  answer: A;
+  answer: RecordCard;
   version: number;
   writer: string;
   updated_at: Date;
   submission_id: string | null;
   submitted_at: Date | null;
-  grade: G | null;
+  grade: Grade | null;
 }
-export type ServiceAttemptRow = AttemptRow<ServicePlan, ServiceGrade>;
-export type AnyAttemptRow = AttemptRow | ServiceAttemptRow;
 
-export const attemptsOf = <Row extends AnyAttemptRow = AttemptRow>(
-  db: Knex,
-  exerciseIds: string[],
-): Promise<Row[]> => db('attempts').whereIn('exercise_id', exerciseIds);
+export const attemptsOf = (db: Knex, assignmentIds: string[]): Promise<AttemptRow[]> =>
+  db('attempts').whereIn('assignment_id', assignmentIds);
 
-export const attemptOf = <Row extends AnyAttemptRow = AttemptRow>(
+export const attemptOf = (
   db: Knex,
-  exerciseId: string,
+  assignmentId: string,
   studentId: string,
-): Promise<Row | undefined> =>
-  db('attempts').where({ exercise_id: exerciseId, student_id: studentId }).first();
+): Promise<AttemptRow | undefined> =>
+  db('attempts').where({ assignment_id: assignmentId, student_id: studentId }).first();
 
 /** Changes of marks, oldest first, by attempt. */
 export async function changesOf(db: Knex, attemptIds: string[]): Promise<Map<string, MarkChange[]>> {
@@ -65,10 +61,7 @@ export async function changesOf(db: Knex, attemptIds: string[]): Promise<Map<str
 }
 
 /** The computed grade with the educator's last word on each criterion. The computed one is kept as it was. */
-export function effectiveGrade<G extends Grade | ServiceGrade>(
-  computed: G,
-  changes: readonly MarkChange[],
-): G {
+export function effectiveGrade(computed: Grade, changes: readonly MarkChange[]): Grade {
   if (changes.length === 0) return computed;
   const last = new Map<string, number>(changes.map(({ criterion, to }) => [criterion, to]));
   const criteria = computed.criteria.map((mark) => ({
@@ -77,11 +70,10 @@ export function effectiveGrade<G extends Grade | ServiceGrade>(
   }));
   const sum = criteria.reduce((all, { points }) => all + points, 0);
   // What would hurt the client caps the points whoever gave them.
-  const cap = 'capPoints' in computed && computed.capPoints !== null ? computed.capPoints : sum;
-  return { ...computed, criteria, points: Math.min(sum, cap) };
+  return { ...computed, criteria, points: Math.min(sum, computed.capPoints ?? sum) };
 }
 
-export async function pointsOf(db: Knex, attempts: readonly AnyAttemptRow[]): Promise<Map<string, number>> {
+export async function pointsOf(db: Knex, attempts: readonly AttemptRow[]): Promise<Map<string, number>> {
   const changes = await changesOf(
     db,
     attempts.map(({ id }) => id),
@@ -94,15 +86,15 @@ export async function pointsOf(db: Knex, attempts: readonly AnyAttemptRow[]): Pr
 }
 
 export function standingOf(
-  attempt: Pick<AnyAttemptRow, 'id' | 'submitted_at'> | undefined,
-  exercise: Pick<SetRow, 'due_at'>,
+  attempt: Pick<AttemptRow, 'id' | 'submitted_at'> | undefined,
+  assignment: Pick<AssignmentRow, 'due_at'>,
   points: ReadonlyMap<string, number>,
 ): Standing {
   const submittedAt = attempt?.submitted_at ?? null;
   return {
     attemptId: submittedAt ? attempt!.id : null,
     state: submittedAt ? 'handedIn' : attempt ? 'inWork' : 'notStarted',
-    late: submittedAt !== null && submittedAt > exercise.due_at,
+    late: submittedAt !== null && submittedAt > assignment.due_at,
     points: (attempt && points.get(attempt.id)) ?? null,
     submittedAt: submittedAt?.toISOString() ?? null,
   };
@@ -113,14 +105,14 @@ const handedIn = () =>
 
 export async function saveDraft(
   db: Knex,
-  exercise: Pick<SetRow, 'id'>,
+  assignment: Pick<AssignmentRow, 'id'>,
   studentId: string,
-  draft: Omit<DraftWrite, 'answer'> & { answer: Answer | ServicePlan },
+  draft: DraftWrite,
   now: Date,
 ): Promise<DraftSaved> {
   return db.transaction(async (trx) => {
     const kept = await trx<AttemptRow>('attempts')
-      .where({ exercise_id: exercise.id, student_id: studentId })
+      .where({ assignment_id: assignment.id, student_id: studentId })
       .forUpdate()
       .first();
     if (kept?.submitted_at) throw handedIn();
@@ -133,63 +125,51 @@ export async function saveDraft(
     if (kept) await trx('attempts').where({ id: kept.id }).update(columns);
     else {
       await trx('attempts')
-        .insert({ exercise_id: exercise.id, student_id: studentId, ...columns })
-        .onConflict(['exercise_id', 'student_id'])
+        .insert({ assignment_id: assignment.id, student_id: studentId, ...columns })
+        .onConflict(['assignment_id', 'student_id'])
         .merge();
     }
     return { version, updatedAt: now.toISOString() };
   });
 }
 
-/** Labels must be of the exercise's line; a slip of typing is said now, not marked as a fault of craft. */
-function checkLabels(answer: Answer, exercise: ExerciseRow): void {
-  answer.shades.forEach(({ label }, i) => {
-    const known = exercise.line.shades.includes(label) && readLabel(exercise.line, label).ok;
-    if (!known)
-      throw invalidField(
-        `answer.shades.${i}.label`,
-        'unknown',
-        `${exercise.line.name} has no shade ${label}.`,
-      );
-  });
-}
+/** What cards of an assignment are marked by. */
+export const markingOf = (
+  assignment: Pick<AssignmentRow, 'model_answer' | 'house_rules' | 'rubric' | 'lines' | 'open_steps'>,
+): MarkingInput => ({
+  solution: assignment.model_answer,
+  rules: assignment.house_rules,
+  rubric: assignment.rubric,
+  lines: assignment.lines,
+  open: assignment.open_steps,
+});
 
-/** Marks a formula and hands it in. */
+/**
+ * Marks a card and hands it in, once. The id is made by the student's device, so sending the same answer twice makes
+ * one.
+ */
 export async function handIn(
   db: Knex,
-  exercise: ExerciseRow,
+  assignment: AssignmentRow,
   studentId: string,
   submission: Submission,
   now: Date,
 ): Promise<AttemptRow> {
-  checkLabels(submission.answer, exercise);
-  const { kase, line, house_rules: rules, rubric, key } = exercise;
-  const grade = markAnswer({ kase, line, rules, rubric, key }, submission.answer);
-  return keepHandedIn<AttemptRow>(db, exercise.id, studentId, submission, grade, now);
-}
-
-/** Hands in once. The id is made by the student's device, so sending the same answer twice makes one. */
-export async function keepHandedIn<Row extends AnyAttemptRow>(
-  db: Knex,
-  exerciseId: string,
-  studentId: string,
-  submission: { id: string; answer: Row['answer'] },
-  grade: NonNullable<Row['grade']>,
-  now: Date,
-): Promise<Row> {
+  checkCard(submission.answer, assignment.lines);
+  const grade = markCard(markingOf(assignment), submission.answer);
   return db.transaction(async (trx) => {
     await trx('attempts')
       .insert({
-        exercise_id: exerciseId,
+        assignment_id: assignment.id,
         student_id: studentId,
         answer: JSON.stringify(submission.answer),
         writer: 'hand-in',
         updated_at: now,
       })
-      .onConflict(['exercise_id', 'student_id'])
+      .onConflict(['assignment_id', 'student_id'])
       .ignore();
-    const kept: Row = await trx('attempts')
-      .where({ exercise_id: exerciseId, student_id: studentId })
+    const kept: AttemptRow = await trx('attempts')
+      .where({ assignment_id: assignment.id, student_id: studentId })
       .forUpdate()
       .first();
     if (kept.submission_id === submission.id) return kept;
@@ -212,7 +192,7 @@ export async function keepHandedIn<Row extends AnyAttemptRow>(
 
 export async function changeMark(
   db: Knex,
-  attempt: Pick<AnyAttemptRow, 'id' | 'grade'>,
+  attempt: Pick<AttemptRow, 'id' | 'grade'>,
   educatorId: string,
   change: MarkChangeWrite,
   now: Date,
@@ -241,25 +221,27 @@ export async function changeMark(
 
 export async function resultOf(
   db: Knex,
-  exercise: ExerciseRow,
+  assignment: AssignmentRow,
   attempt: AttemptRow,
   studentName: string,
 ): Promise<Result> {
+  const { model_answer: solution, open_steps: open } = assignment;
   const changes = (await changesOf(db, [attempt.id])).get(attempt.id) ?? [];
   return {
     attemptId: attempt.id,
-    exerciseId: exercise.id,
-    title: exercise.title,
+    assignmentId: assignment.id,
+    title: assignment.title,
     studentName,
-    kase: exercise.kase,
-    line: exercise.line,
-    houseRules: exercise.house_rules,
-    key: exercise.key,
-    answer: attempt.answer,
+    clientCase: solution.visit,
+    lines: assignment.lines,
+    houseRules: assignment.house_rules,
+    solution,
+    open,
+    slip: assignment.slip,
+    answer: withGiven(attempt.answer, solution.best, open),
     grade: effectiveGrade(attempt.grade!, changes),
     changes,
     submittedAt: attempt.submitted_at!.toISOString(),
-    late: attempt.submitted_at! > exercise.due_at,
-    looks: looksOf(exercise),
+    late: attempt.submitted_at! > assignment.due_at,
   };
 }

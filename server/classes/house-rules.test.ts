@@ -1,6 +1,6 @@
 import { shippedCase } from '@cimbel/core/cases';
 import { DEFAULT_HOUSE_RULES, HOUSE_RULES, choicesOf } from '@cimbel/core/theory';
-import { classroom, exerciseBody, harness, serviceBody, type Harness } from '../testing/harness';
+import { assignmentBody, classroom, harness, type Harness } from '../testing/harness';
 
 let h: Harness;
 let room: Awaited<ReturnType<typeof classroom>>;
@@ -39,34 +39,34 @@ describe('the house rules of a class', () => {
   it('hold for what is set from then on; what was set keeps its own', async () => {
     await put({ units: 'flOz', levelScale: 'twelve' }).expect(200);
     const { body: made } = await room.educator
-      .post(`/api/classes/${room.classId}/exercises`, exerciseBody({ title: 'In ounces' }))
+      .post(`/api/classes/${room.classId}/assignments`, assignmentBody({ title: 'In ounces' }))
       .expect(201);
-    const of = async (id: string) => (await room.student.get(`/api/my/exercises/${id}`).expect(200)).body;
+    const of = async (id: string) => (await room.student.get(`/api/my/assignments/${id}`).expect(200)).body;
     expect((await of(made.id)).houseRules).toMatchObject({ units: 'flOz', levelScale: 'twelve' });
-    expect((await of(room.exerciseId)).houseRules).toMatchObject({ units: 'grams', levelScale: 'ten' });
+    expect((await of(room.assignmentId)).houseRules).toMatchObject({ units: 'grams', levelScale: 'ten' });
     await put({}).expect(200);
     expect((await of(made.id)).houseRules.units).toBe('flOz');
   });
 
   it('decide whether hair can be asked to be an 11', async () => {
-    const { kase } = shippedCase('high-lift')!;
-    const zones = kase.head.zones.map((zone) => ({ ...zone, naturalLevel: 8 }));
+    const { clientCase } = shippedCase('high-lift')!;
+    const zones = clientCase.head.zones.map((zone) => ({ ...zone, naturalLevel: 8 }));
     const to = { level: 11, tone: { primary: 'pearl' as const } };
     const pale = {
-      ...kase,
-      head: { ...kase.head, zones },
+      ...clientCase,
+      head: { ...clientCase.head, zones },
       wish: Object.fromEntries(zones.map(({ zone }) => [zone, to])),
     };
     const set = () =>
-      room.educator.post(`/api/classes/${room.classId}/services`, serviceBody({ kase: pale }));
+      room.educator.post(`/api/classes/${room.classId}/assignments`, assignmentBody({ clientCase: pale }));
     const refused = await set().expect(422);
     expect(refused.body.error.reasons).toMatchObject([
       { code: 'solve.beyondScale', params: { level: 11, most: 10 } },
     ]);
     await put({ levelScale: 'twelve' }).expect(200);
     const { body } = await set().expect(201);
-    const service = (await room.educator.get(`/api/services/${body.id}`).expect(200)).body;
-    expect(service.solution.choices.map(({ route }: { route: string }) => route)).toContain('highLift');
+    const assignment = (await room.educator.get(`/api/assignments/${body.id}`).expect(200)).body;
+    expect(assignment.solution.choices.map(({ route }: { route: string }) => route)).toContain('highLift');
     await put({}).expect(200);
   });
 

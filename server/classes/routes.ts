@@ -1,6 +1,5 @@
 import { houseRulesSchema } from '@cimbel/core/theory';
-import { joinSchema, keyPreviewSchema, newClassSchema, newExerciseSchema } from '@cimbel/contract';
-import { createExercise, previewKey } from '../exercises/store';
+import { joinSchema, newClassSchema } from '@cimbel/contract';
 import { invalidField } from '../http/errors';
 import { route, type Route } from '../http/route';
 import { ownClass } from './access';
@@ -42,26 +41,6 @@ export const classRoutes = (): Route[] => [
       await db('classes')
         .where({ id: reached.id })
         .update({ house_rules: JSON.stringify(body) });
-    },
-  }),
-  route({
-    method: 'post',
-    path: '/api/classes/:classId/key-preview',
-    who: 'educator',
-    reach: ownClass,
-    body: keyPreviewSchema,
-    handle: ({ db, reached, body }) => previewKey(db, body.kase, reached),
-  }),
-  route({
-    method: 'post',
-    path: '/api/classes/:classId/exercises',
-    who: 'educator',
-    reach: ownClass,
-    body: newExerciseSchema,
-    handle: async ({ db, now, reached, body, res }) => {
-      const { id } = await createExercise(db, reached, body, now());
-      res.status(201);
-      return { id };
     },
   }),
   route({

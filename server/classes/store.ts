@@ -2,8 +2,8 @@ import type { ClassDetail, ClassSummary, Standing } from '@cimbel/contract';
 import { DEFAULT_HOUSE_RULES } from '@cimbel/core/theory';
 import type { Knex } from 'knex';
 import { randomInt } from 'node:crypto';
-import { attemptsOf, pointsOf, standingOf, type AnyAttemptRow } from '../attempts/store';
-import { isReleased, maxPoints, type AnyExerciseRow } from '../exercises/row';
+import { attemptsOf, pointsOf, standingOf, type AttemptRow } from '../attempts/store';
+import { isReleased, maxPoints, type AssignmentRow } from '../assignments/row';
 import type { ClassRow } from './access';
 
 /** No O/0, I/1, so that a code read out in class is typed right. */
@@ -29,9 +29,13 @@ export async function classesOf(db: Knex, educatorId: string): Promise<ClassSumm
     .select('id', 'name', 'join_code as joinCode')
     .select(
       db('memberships').count().where('class_id', db.ref('classes.id')).as('students'),
-      db('exercises').count().where('class_id', db.ref('classes.id')).as('exercises'),
+      db('assignments').count().where('class_id', db.ref('classes.id')).as('assignments'),
     );
-  return rows.map((row) => ({ ...row, students: Number(row.students), exercises: Number(row.exercises) }));
+  return rows.map((row) => ({
+    ...row,
+    students: Number(row.students),
+    assignments: Number(row.assignments),
+  }));
 }
 
 /** True when the code names a class; joining twice is joining once. */
@@ -51,20 +55,20 @@ export function studentsOf(db: Knex, classId: string): Promise<{ id: string; nam
 }
 
 export async function classDetail(db: Knex, row: ClassRow, now: Date): Promise<ClassDetail> {
-  const [students, exercises] = await Promise.all([
+  const [students, assignments] = await Promise.all([
     studentsOf(db, row.id),
-    db<AnyExerciseRow>('exercises').where({ class_id: row.id }).orderBy('due_at'),
+    db<AssignmentRow>('assignments').where({ class_id: row.id }).orderBy('due_at'),
   ]);
-  const ids = exercises.map(({ id }) => id);
+  const ids = assignments.map(({ id }) => id);
   const attempts = await attemptsOf(db, ids);
   const points = await pointsOf(db, attempts);
   const standings = (studentId: string): Record<string, Standing> =>
     Object.fromEntries(
-      exercises.map((exercise) => {
+      assignments.map((assignment) => {
         const attempt = attempts.find(
-          (a: AnyAttemptRow) => a.exercise_id === exercise.id && a.student_id === studentId,
+          (a: AttemptRow) => a.assignment_id === assignment.id && a.student_id === studentId,
         );
-        return [exercise.id, standingOf(attempt, exercise, points)];
+        return [assignment.id, standingOf(attempt, assignment, points)];
       }),
     );
   return {
@@ -72,13 +76,12 @@ export async function classDetail(db: Knex, row: ClassRow, now: Date): Promise<C
     name: row.name,
     joinCode: row.join_code,
     houseRules: row.house_rules,
-    exercises: exercises.map((exercise) => ({
-      id: exercise.id,
-      kind: exercise.kind,
-      title: exercise.title,
-      dueAt: exercise.due_at.toISOString(),
-      max: maxPoints(exercise.rubric),
-      released: isReleased(exercise, now),
+    assignments: assignments.map((assignment) => ({
+      id: assignment.id,
+      title: assignment.title,
+      dueAt: assignment.due_at.toISOString(),
+      max: maxPoints(assignment.rubric),
+      released: isReleased(assignment, now),
     })),
     students: students.map((student) => ({ ...student, standings: standings(student.id) })),
   };

@@ -6,6 +6,7 @@ import * as shadeBooks from './migrations/003_shade_books';
 import * as services from './migrations/004_services';
 import * as schools from './migrations/005_schools';
 import * as craft from './migrations/006_craft';
+import * as oneExercise from './migrations/007_one_exercise';
 
 const MIGRATIONS: Record<string, { up: (knex: Knex) => Promise<void>; down: (knex: Knex) => Promise<void> }> =
   {
@@ -15,6 +16,7 @@ const MIGRATIONS: Record<string, { up: (knex: Knex) => Promise<void>; down: (kne
     '004_services': services,
     '005_schools': schools,
     '006_craft': craft,
+    '007_one_exercise': oneExercise,
   };
 
 /** Migrations are code in the bundle rather than files on disk, so that one file is the whole server. */

@@ -1,24 +1,40 @@
+import { clientCaseSchema, recordCardSchema } from '@cimbel/core/card';
+import { markCard } from '@cimbel/core/mark';
 import { lineSchema, shippedLine } from '@cimbel/core/shades';
 import { DEFAULT_HOUSE_RULES, houseRulesSchema } from '@cimbel/core/theory';
+import type { Knex } from 'knex';
+import { markingOf, resultOf, saveDraft, type AttemptRow } from '../attempts/store';
+import { educatorView } from '../assignments/view';
+import { studentView } from '../attempts/student-view';
+import type { AssignmentOfClass } from '../assignments/access';
 import { classroom, harness, type Harness } from '../testing/harness';
 import { migrate, migrationSource } from './database';
+import before from './tests/before-one-exercise.json';
 
-let h: Harness;
-let room: Awaited<ReturnType<typeof classroom>>;
-beforeAll(async () => {
-  h = await harness();
-  room = await classroom(h);
-}, 60_000);
-afterAll(() => h.close());
+/** Undoes migrations until the named one is the last that stands. */
+async function downTo(db: Knex, name: string): Promise<void> {
+  for (;;) {
+    const [done] = (await db.migrate.list({ migrationSource })) as [{ name: string }[], unknown];
+    if (done.at(-1)!.name === name) return;
+    await db.migrate.down({ migrationSource });
+  }
+}
 
-const columns = async (table: string): Promise<string[]> => Object.keys(await h.db(table).columnInfo());
+describe('rules and removers', () => {
+  let h: Harness;
+  let room: Awaited<ReturnType<typeof classroom>>;
+  beforeAll(async () => {
+    h = await harness();
+    room = await classroom(h);
+  }, 60_000);
+  afterAll(() => h.close());
+  const columns = async (table: string): Promise<string[]> => Object.keys(await h.db(table).columnInfo());
 
-describe('removers of an educator', () => {
-  it('lose the peroxide they never held, and get back what was written on the way down', async () => {
+  it('removers lose the peroxide they never held, and get back what was written on the way down', async () => {
     const book = crypto.randomUUID();
     const saved = new Date();
     const { id: educator } = await h.db('users').where({ role: 'educator' }).first('id');
-    await h.db.migrate.down({ migrationSource, name: '006_craft' } as object);
+    await downTo(h.db, '005_schools');
     await h.db('shade_books').insert({ id: book, educator_id: educator, version: 1, created_at: saved });
     const line = { ...shippedLine('lantry')!, developersVol: [5] };
     await h.db('shade_book_versions').insert({
@@ -30,35 +46,123 @@ describe('removers of an educator', () => {
     const now = async () => (await h.db('shade_book_versions').where({ book_id: book }).first('line')).line;
     await migrate(h.db);
     expect(lineSchema.parse(await now()).developersVol).toEqual([0]);
-    await h.db.migrate.down({ migrationSource, name: '006_craft' } as object);
+    await downTo(h.db, '005_schools');
     expect((await now()).developersVol).toEqual([5]);
     await migrate(h.db);
     await h.db('shade_books').where({ id: book }).delete();
   });
-});
 
-describe('the schools of a class', () => {
-  it('goes back and forth, and gives exercises set before it the rules they were set under', async () => {
-    const rulesOf = () => h.db('exercises').where({ id: room.exerciseId }).first('house_rules');
-    const before = await rulesOf();
-    await h.db.migrate.down({ migrationSource, name: '006_craft' } as object);
-    await h.db.migrate.down({ migrationSource, name: '005_schools' } as object);
+  it('exercises set before the schools get the rules they were set under', async () => {
+    const rulesOf = (table: string) => h.db(table).where({ id: room.assignmentId }).first('house_rules');
+    const set = await rulesOf('assignments');
+    await downTo(h.db, '004_services');
     expect(await columns('exercises')).not.toEqual(expect.arrayContaining(['card']));
     expect(await columns('regrades')).not.toContain('moved_at');
-    const older = (await rulesOf()).house_rules;
+    const older = (await rulesOf('exercises')).house_rules;
     for (const rule of ['levelScale', 'preServiceWash', 'endsRefresh', 'units', 'weighingTolerance'])
       expect(older).not.toHaveProperty(rule);
     await migrate(h.db);
-    expect(await rulesOf()).toEqual(before);
-    expect(await columns('exercises')).toEqual(expect.arrayContaining(['card', 'slip']));
+    expect(await rulesOf('assignments')).toEqual(set);
     // The page of one who was set it then opens as it did.
-    const { body } = await room.student.get(`/api/my/exercises/${room.exerciseId}`).expect(200);
+    const { body } = await room.student.get(`/api/my/assignments/${room.assignmentId}`).expect(200);
     expect(body.houseRules).toEqual(DEFAULT_HOUSE_RULES);
+    for (const { house_rules } of await h.db('assignments').select('house_rules'))
+      expect(houseRulesSchema.parse(house_rules)).toEqual(house_rules);
+  });
+});
+
+/** A class in the middle of its work, as it stood in the database when there were exercises of two kinds. */
+describe('one exercise for two', () => {
+  let h: Harness;
+  const asRow = (row: object) =>
+    Object.fromEntries(
+      Object.entries(row).map(([name, value]) => [
+        name,
+        value !== null && typeof value === 'object' ? JSON.stringify(value) : value,
+      ]),
+    );
+  const kept = () => Promise.all(['exercises', 'attempts', 'mark_changes'].map((t) => h.db(t).orderBy('id')));
+  const assignments = (): Promise<AssignmentOfClass[]> =>
+    h
+      .db('assignments')
+      .join('classes', 'classes.id', 'assignments.class_id')
+      .orderBy('assignments.created_at')
+      .select('assignments.*', 'classes.name as class_name');
+  const old = before.exercises.filter(({ kind }) => kind === 'formula');
+
+  beforeAll(async () => {
+    h = await harness();
+    await downTo(h.db, '006_craft');
+    for (const table of ['users', 'classes', 'memberships', 'exercises', 'attempts', 'mark_changes'] as const)
+      await h.db(table).insert(before[table].map(asRow));
+  }, 60_000);
+  afterAll(() => h.close());
+
+  it('keeps every exercise, answer and mark, and gives all of it back on the way down', async () => {
+    const was = await kept();
+    await migrate(h.db);
+    expect(await h.db('exercises')).toHaveLength(before.exercises.length);
+    expect(await h.db('attempts')).toHaveLength(before.attempts.length);
+    await downTo(h.db, '006_craft');
+    expect(await kept()).toEqual(was);
+    await migrate(h.db);
   });
 
-  it('leaves nothing that a row needs without a value', async () => {
-    const rows = await h.db('exercises').select('house_rules');
-    expect(rows.length).toBeGreaterThan(1);
-    for (const { house_rules } of rows) expect(houseRulesSchema.parse(house_rules)).toEqual(house_rules);
+  it('makes cases and cards that are what they have to be, with the words and points of before', async () => {
+    for (const assignment of await assignments()) {
+      const { client_case, model_answer, id, rubric, open_steps } = assignment;
+      expect(clientCaseSchema.parse(client_case)).toEqual(client_case);
+      expect(recordCardSchema.parse(model_answer.best)).toEqual(model_answer.best);
+      const { kind, rubric: oldRubric } = before.exercises.find((one) => one.id === id)!;
+      const total = (points: object) => Object.values(points).reduce((a: number, b: number) => a + b, 0);
+      expect(total(rubric)).toBe(total(oldRubric));
+      if (kind === 'formula') expect(open_steps).toEqual(['read', 'mix', 'process']);
+      const page = await educatorView(h.db, assignment, h.clock.now);
+      for (const attempt of (await h.db('attempts').where({ assignment_id: id })) as AttemptRow[]) {
+        expect(recordCardSchema.parse(attempt.answer)).toEqual(attempt.answer);
+        const wasGrade = before.attempts.find((one) => one.id === attempt.id)!.grade;
+        expect(attempt.grade?.points).toBe(wasGrade?.points);
+        if (!attempt.submitted_at) continue;
+        const result = await resultOf(h.db, assignment, attempt, 'Someone');
+        const sum = result.grade.criteria.reduce((all, mark) => all + mark.points, 0);
+        expect(result.grade.points).toBe(Math.min(sum, result.grade.capPoints ?? sum));
+        expect(JSON.stringify(result.grade)).not.toMatch(/"away"|"service\.|counterTone|levelReading/);
+      }
+      expect(page.rows.length).toBeGreaterThan(0);
+    }
+    // Two points of the opposite given by hand are points of the prediction now, beside those of the pigment.
+    const changes = await h.db('mark_changes').orderBy('id');
+    expect(changes.map(({ criterion }) => criterion)).toEqual(['amount', 'prediction']);
+    expect(Number(changes[1].to_points) - Number(changes[1].from_points)).toBe(
+      Number(before.mark_changes[1].to_points) - Number(before.mark_changes[1].from_points),
+    );
+  });
+
+  it('lets a half-done answer go on: what was written stands on the card, what was open is open', async () => {
+    const draft = before.attempts.find(
+      ({ exercise_id, submitted_at }) => !submitted_at && old.some(({ id }) => id === exercise_id),
+    )!;
+    const assignment = (await assignments()).find(({ id }) => id === draft.exercise_id)!;
+    const page = await studentView(h.db, assignment, draft.student_id, h.clock.now);
+    const { answer, version } = page.draft!;
+    const written = draft.answer as { naturalLevel: number; underlay: string };
+    expect(answer.readings.mids).toMatchObject({ level: written.naturalLevel, underlay: written.underlay });
+    expect(answer).toMatchObject({ bowls: [], steps: [] });
+    const saved = await saveDraft(
+      h.db,
+      assignment,
+      draft.student_id,
+      { answer: { ...answer, bowls: assignment.model_answer.best.bowls }, version, writer: 'phone' },
+      h.clock.now,
+    );
+    expect(saved.version).toBe(version + 1);
+    const done = {
+      ...answer,
+      bowls: assignment.model_answer.best.bowls,
+      steps: assignment.model_answer.best.steps,
+    };
+    const { criteria } = markCard(markingOf(assignment), done);
+    for (const { criterion, points, max } of criteria)
+      expect({ criterion, points }).toEqual({ criterion, points: max });
   });
 });

@@ -1,4 +1,4 @@
-import type { ReadingDesk } from '@cimbel/contract';
+import type { ClassDetail, ReadingDesk } from '@cimbel/contract';
 import { browser, harness, type Harness } from '../testing/harness';
 import { seedDemo } from './seed';
 import { STUDENTS } from './scene';
@@ -13,9 +13,8 @@ afterAll(() => h.close());
 describe('the demo class', () => {
   it('is put in once, even when two servers start together', async () => {
     expect(await h.db('users')).toHaveLength(STUDENTS.length + 1);
-    const kinds = await h.db('exercises').orderBy('created_at').pluck('kind');
-    expect(kinds.filter((kind) => kind === 'formula')).toHaveLength(3);
-    expect(kinds.filter((kind) => kind === 'service')).toHaveLength(4);
+    expect(await h.db('assignments')).toHaveLength(7);
+    expect(await h.db('exercises')).toHaveLength(7);
   });
 
   it('lets anyone walk in as educator or student', async () => {
@@ -33,31 +32,27 @@ describe('the demo class', () => {
       accountId: demo.find((a: { role: string }) => a.role === 'educator').id,
     });
     const [summary] = (await page.get('/api/classes')).body;
-    const { exercises: all, students } = (await page.get(`/api/classes/${summary.id}`)).body;
-    const ofKind = (kind: string) => all.filter((e: { kind: string }) => e.kind === kind);
-    let exercises = ofKind('formula');
-    const points = (i: number): number[] =>
-      students
-        .map(
-          (s: { standings: Record<string, { points: number | null }> }) =>
-            s.standings[exercises[i].id].points,
-        )
-        .filter((p: number | null) => p !== null);
-    const graded = points(0);
-    expect(graded).toHaveLength(11);
-    expect(Math.max(...graded)).toBe(20);
-    expect(Math.min(...graded)).toBeLessThan(10);
-    expect(new Set(graded).size).toBeGreaterThan(6);
-    expect(points(1)).toHaveLength(7);
-    expect(points(2)).toHaveLength(0);
-    expect(exercises.map((e: { released: boolean }) => e.released)).toEqual([true, false, true]);
-    exercises = ofKind('service');
-    const services = points(0);
-    expect(services).toHaveLength(10);
-    expect(new Set(services).size).toBeGreaterThan(5);
-    // One plan in the second would have hurt its client.
-    expect(Math.min(...points(1))).toBeLessThan(0.45 * exercises[1].max);
-    expect(points(2)).toHaveLength(0);
+    const { assignments, students }: ClassDetail = (await page.get(`/api/classes/${summary.id}`)).body;
+    const of = (title: RegExp) => assignments.find((one) => title.test(one.title))!;
+    const points = (title: RegExp) =>
+      students.flatMap(({ standings }) => standings[of(title).id].points ?? []);
+    for (const [title, count] of [
+      [/half grey, keep it golden/, 11],
+      [/Retouch over half grey/, 10],
+      [/Two levels lighter/, 7],
+      [/winter/, 0],
+      [/Mix only/, 0],
+    ] as const)
+      expect(points(title)).toHaveLength(count);
+    const graded = points(/keep it golden/);
+    expect(Math.max(...graded)).toBe(of(/keep it golden/).max);
+    expect(Math.min(...graded)).toBeLessThan(0.6 * of(/keep it golden/).max);
+    expect(new Set(graded).size).toBeGreaterThan(5);
+    expect(new Set(points(/Retouch/)).size).toBeGreaterThan(5);
+    // One plan here would have hurt its client.
+    expect(Math.min(...points(/blonde/i))).toBeLessThan(0.45 * of(/blonde/i).max);
+    expect(of(/keep it golden/).released).toBe(true);
+    expect(of(/Two levels lighter/).released).toBe(false);
   });
 
   it('has weeks of practice behind it, a test that is done and one that is open', async () => {

@@ -1,7 +1,7 @@
 import type { DrillAnswer, MyPractice, StudentEye } from '@cimbel/contract';
 import { FULL_SCOPE, generate, PLAIN_CONTEXT, rightResponse, type ItemSpec } from '@cimbel/core/drill';
 import { DEFAULT_HOUSE_RULES } from '@cimbel/core/theory';
-import { classroom, exerciseBody, harness, newId, PRACTICE_BODY, type Harness } from '../testing/harness';
+import { assignmentBody, classroom, harness, newId, PRACTICE_BODY, type Harness } from '../testing/harness';
 
 let h: Harness;
 let room: Awaited<ReturnType<typeof classroom>>;
@@ -127,13 +127,13 @@ describe('house rules', () => {
     const change = (rules: object) =>
       room.educator.put(`/api/classes/${room.classId}/house-rules`, { ...DEFAULT_HOUSE_RULES, ...rules });
     const rulesOf = async (id: string) =>
-      (await h.db('exercises').where({ id }).first()).house_rules.greyShare;
+      (await h.db('assignments').where({ id }).first()).house_rules.greyShare;
     await change({ greyShare: 'oneToTwo', timerStarts: 'firstContact' }).expect(200);
     expect((await practiceOf(room.student)).classes[0].houseRules.greyShare).toBe('oneToTwo');
     const later = await room.educator
-      .post(`/api/classes/${room.classId}/exercises`, exerciseBody())
+      .post(`/api/classes/${room.classId}/assignments`, assignmentBody())
       .expect(201);
-    expect([await rulesOf(room.exerciseId), await rulesOf(later.body.id)]).toEqual(['stepped', 'oneToTwo']);
+    expect([await rulesOf(room.assignmentId), await rulesOf(later.body.id)]).toEqual(['stepped', 'oneToTwo']);
 
     // Practised under the old rule, sent after the change: marked as it was asked.
     const spec: ItemSpec = { skill: 'timing', facet: 'rinse', step: 1, seed: 3 };

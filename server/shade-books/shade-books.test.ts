@@ -1,6 +1,8 @@
+import { bowlRatio } from '@cimbel/core/card';
+import { shippedCase } from '@cimbel/core/cases';
 import type { ShadeBook, ShadeBooks } from '@cimbel/contract';
 import { shippedLine, type Line } from '@cimbel/core/shades';
-import { classroom, exerciseBody, harness, type Harness } from '../testing/harness';
+import { classroom, assignmentBody, harness, type Harness } from '../testing/harness';
 
 let h: Harness;
 let room: Awaited<ReturnType<typeof classroom>>;
@@ -23,21 +25,20 @@ describe('a shade book of one’s own', () => {
     expect(shipped).toHaveLength(10);
     const mine = own.find((book) => book.id === id)!;
     expect(mine.line).toMatchObject({ name: 'College Cream', version: 1, id: `book:${id}` });
-    const body = exerciseBody();
-    const kase = { ...(body.kase as object), lineId: mine.line.id };
+    const clientCase = { ...shippedCase('half-grey-gold')!.clientCase, lineIds: [mine.line.id] };
     const set = await room.educator
-      .post(`/api/classes/${room.classId}/exercises`, { ...body, kase })
+      .post(`/api/classes/${room.classId}/assignments`, assignmentBody({ clientCase }))
       .expect(201);
     await room.educator
       .put(`/api/shade-books/${id}`, { line: { ...college, ratios: [2] }, version: 1 })
       .expect(200);
-    const exercise = (await room.educator.get(`/api/exercises/${set.body.id}`).expect(200)).body;
-    expect(exercise.line).toMatchObject({ version: 1, ratios: [1] });
-    expect(exercise.key.ratio).toBe(1);
+    const assignment = (await room.educator.get(`/api/assignments/${set.body.id}`).expect(200)).body;
+    expect(assignment.lines).toMatchObject([{ version: 1, ratios: [1] }]);
+    expect(bowlRatio(assignment.solution.best.bowls[0])).toBe(1);
     const preview = await room.educator
-      .post(`/api/classes/${room.classId}/key-preview`, { kase })
+      .post(`/api/classes/${room.classId}/exercise-preview`, { clientCase })
       .expect(200);
-    expect(preview.body.key.ratio).toBe(2);
+    expect(bowlRatio(preview.body.solution.best.bowls[0])).toBeCloseTo(2, 1);
   });
 
   it('is nobody else’s: neither to see, nor to set, nor among their lines', async () => {
@@ -47,12 +48,15 @@ describe('a shade book of one’s own', () => {
     expect(lines.map((line) => line.name)).not.toContain('College Cream');
     const classId = (await room.otherEducator.post('/api/classes', { name: 'Elsewhere' }).expect(201)).body
       .id;
-    const body = exerciseBody();
-    const refused = await room.otherEducator.post(`/api/classes/${classId}/exercises`, {
-      ...body,
-      kase: { ...(body.kase as object), lineId: `book:${id}` },
-    });
-    expect([refused.status, refused.body.error.fields[0].path]).toEqual([422, 'kase.lineId']);
+    const clientCase = { ...shippedCase('half-grey-gold')!.clientCase, lineIds: [`book:${id}`] };
+    const refused = await room.otherEducator.post(
+      `/api/classes/${classId}/assignments`,
+      assignmentBody({ clientCase }),
+    );
+    expect([refused.status, refused.body.error.fields[0].path]).toEqual([
+      422,
+      'exercise.clientCase.lineIds.0',
+    ]);
   });
 
   it('keeps its versions, and does not overwrite what was saved elsewhere', async () => {

@@ -1,9 +1,7 @@
 import type { Account, Role } from '@cimbel/contract';
-import { aCase } from '@cimbel/core/testing/cases';
 import { shippedCase } from '@cimbel/core/cases';
-import { BENCH_STEPS, defaultRubric } from '@cimbel/core/grade';
+import { BENCH_STEPS } from '@cimbel/core/card';
 import { shippedLine } from '@cimbel/core/shades';
-import type { Case } from '@cimbel/core/solve';
 import type { Express } from 'express';
 import type { Knex } from 'knex';
 import pino from 'pino';
@@ -91,30 +89,20 @@ export async function signedIn(
   return { ...page, account };
 }
 
-export const CASE: Case = aCase({ natural: 5, target: 5, tone: 'gold', grey: 0.5 });
-
-export function exerciseBody(change: object = {}) {
+/** A shipped case set to a class. `change` is of the exercise, `set` of how it is set. */
+export function assignmentBody(change: object = {}, set: object = {}, id = 'retouch-grey') {
+  const { clientCase, open = BENCH_STEPS } = shippedCase(id)!;
   return {
-    title: 'Half grey',
-    kase: CASE,
-    rubric: defaultRubric(true),
+    exercise: {
+      title: clientCase.title,
+      clientCase,
+      open: [...open],
+      rubric: { reading: 3, route: 5, depth: 4, tone: 4, greyShare: 3, developer: 4, safety: 3 },
+      ...change,
+    },
     dueAt: '2026-03-09T18:00:00Z',
     release: 'manual',
-    ...change,
-  };
-}
-
-/** A whole service, by a shipped case. */
-export function serviceBody(change: object = {}) {
-  const { kase } = shippedCase('retouch-grey')!;
-  return {
-    title: kase.title,
-    kase,
-    open: [...BENCH_STEPS],
-    rubric: { reading: 3, route: 5, depth: 4, tone: 4, greyShare: 3, developer: 4, safety: 3 },
-    dueAt: '2026-03-09T18:00:00Z',
-    release: 'manual',
-    ...change,
+    ...set,
   };
 }
 
@@ -140,7 +128,7 @@ export const PRACTICE_BODY = {
   minutesAWeek: 20,
 };
 
-/** One class with an educator, a student, one exercise, one practice, one test that is begun, and strangers of both kinds. */
+/** One class with an educator, a student, one assignment, one practice, one test that is begun, and strangers of both kinds. */
 export async function classroom(h: Harness) {
   const educator = await signedIn(h, 'educator', 'Educator');
   const otherEducator = await signedIn(h, 'educator', 'Other-educator');
@@ -150,15 +138,12 @@ export async function classroom(h: Harness) {
   const classId: string = (await educator.post('/api/classes', { name: 'Evening' }).expect(201)).body.id;
   const joinCode: string = (await educator.get(`/api/classes/${classId}`)).body.joinCode;
   for (const member of [student, classmate]) await member.post('/api/memberships', { joinCode }).expect(201);
-  const exerciseId: string = (
-    await educator.post(`/api/classes/${classId}/exercises`, exerciseBody()).expect(201)
-  ).body.id;
   const made = async (path: string, body: object): Promise<string> =>
     (await educator.post(`/api/classes/${classId}/${path}`, body).expect(201)).body.id;
   const bookId: string = (
     await educator.post('/api/shade-books', { line: shippedLine('tarnwick'), version: 0 }).expect(201)
   ).body.id;
-  const serviceId = await made('services', serviceBody());
+  const assignmentId = await made('assignments', assignmentBody());
   const practiceId = await made('practices', PRACTICE_BODY);
   const testId = await made('reading-tests', TEST_BODY);
   const sittingId: string = (await student.post(`/api/my/reading-tests/${testId}/sittings`).expect(200)).body
@@ -171,8 +156,7 @@ export async function classroom(h: Harness) {
     stranger,
     classId,
     joinCode,
-    exerciseId,
-    serviceId,
+    assignmentId,
     bookId,
     practiceId,
     testId,

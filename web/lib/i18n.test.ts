@@ -6,10 +6,10 @@ const reasons = (code: string, params: object) => i18n.t(code, { ns: 'reasons', 
 
 describe('the craft’s own notation', () => {
   it('writes figures with their units, and shares as percent', () => {
-    expect(reasons('amount.right', { given: 102.5 })).toContain('102.5 g');
-    expect(reasons('ratio.turned', { expected: 1.5 })).toContain('1 : 1.5');
-    expect(reasons('greyShare.right', { given: 1 / 3, grey: 0.5 })).toContain('33%');
-    expect(reasons('developer.right', { given: 20 })).toContain('20 vol');
+    expect(reasons('mark.amount.right', { bowl: 'A', given: 102.5 })).toContain('102.5 g');
+    expect(reasons('mark.ratio.turned', { bowl: 'A', line: 'X', expected: 1.5 })).toContain('1 : 1.5');
+    expect(reasons('mark.greyShare.right', { zone: 'mids', given: 1 / 3, grey: 0.5 })).toContain('33%');
+    expect(reasons('mark.developer.right', { zone: 'mids', given: 20 })).toContain('20 vol');
   });
 
   it('counts levels as one or more, halves and darker ones too', () => {

@@ -9,7 +9,7 @@ import drill from '../locales/en/drill.json';
 import drillReasons from '../locales/en/drill-reasons.json';
 import reasons from '../locales/en/reasons.json';
 import routeReasons from '../locales/en/route-reasons.json';
-import serviceReasons from '../locales/en/service-reasons.json';
+import markReasons from '../locales/en/mark-reasons.json';
 import ui from '../locales/en/ui.json';
 
 /**
@@ -24,7 +24,7 @@ export const LOCALES = {
     reasons: {
       ...reasons,
       drill: drillReasons,
-      service: serviceReasons,
+      mark: markReasons,
       route: routeReasons,
       ...consultReasons,
     },

@@ -40,9 +40,9 @@ describe('amounts as a class measures them', () => {
     const say = (units: 'grams' | 'flOz', code: string, params: object) =>
       wordsIn(units).t(code, { ns: 'reasons', ...params });
     const amount = { given: 20, min: 30, max: 60, bowl: 'A' };
-    expect(say('grams', 'service.amount.tooLittle', amount)).toContain('20 g');
-    expect(say('flOz', 'service.amount.tooLittle', amount)).toContain('0.68 fl oz');
-    expect(say('flOz', 'service.amount.tooLittle', amount)).not.toMatch(/\d g\b/);
+    expect(say('grams', 'mark.amount.tooLittle', amount)).toContain('20 g');
+    expect(say('flOz', 'mark.amount.tooLittle', amount)).toContain('0.68 fl oz');
+    expect(say('flOz', 'mark.amount.tooLittle', amount)).not.toMatch(/\d g\b/);
     expect(say('flOz', 'example.units.grams', { amount: 60 })).toContain('60 g');
     expect(wordsIn('grams').t('service.bowlPart', { label: '5:0', weight: 30 })).toBe('5:0 30.0 g');
     expect(wordsIn('flOz').t('service.bowlPart', { label: '5:0', weight: 30 })).toBe('5:0 1.01 fl oz');

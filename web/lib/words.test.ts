@@ -1,9 +1,10 @@
 import { readFileSync, readdirSync } from 'node:fs';
 import { join } from 'node:path';
-import { CRITERIA, grade, outcomeReasons, play, type Answer } from '@cimbel/core/grade';
+import { CRITERIA } from '@cimbel/core/mark';
+import type { ClientCase } from '@cimbel/core/card';
+import { SHIPPED_CASES, shippedCase } from '@cimbel/core/cases';
 import { LINE_KINDS, SERIES, SHIPPED_LINES, readLabel, shippedLine } from '@cimbel/core/shades';
-import { computeKey } from '@cimbel/core/solve';
-import { aCase, perfectAnswer } from '@cimbel/core/testing/cases';
+import { explain, solveCase } from '@cimbel/core/solve';
 import {
   choicesOf,
   HOUSE_RULES,
@@ -15,10 +16,10 @@ import {
   UNDERLAYS,
   houseRulesSchema,
 } from '@cimbel/core/theory';
-import { TONE_FAMILIES } from '@cimbel/core/colour';
+import { TONE_FAMILIES, type ToneFamily } from '@cimbel/core/colour';
 import type { Reason } from '@cimbel/core';
 import { LIGHTS } from '@cimbel/core/colour';
-import { DIAMETERS, POROSITIES } from '@cimbel/core/hair';
+import { DIAMETERS, POROSITIES, type Porosity } from '@cimbel/core/hair';
 import {
   PRESETS,
   PRESET_NAMES,
@@ -61,80 +62,62 @@ const leaves = (tree: object, at = ''): string[] =>
 
 describe('words', () => {
   const half = fc.integer({ min: 2, max: 20 }).map((n) => n / 2);
-  const line = fc.constantFrom(...SHIPPED_LINES);
-  const maybe = <T>(a: fc.Arbitrary<T>) => fc.option(a, { nil: null });
-  const slips: fc.Arbitrary<Partial<Answer>> = fc.record(
-    {
-      naturalLevel: maybe(half),
-      underlay: maybe(fc.constantFrom(...UNDERLAYS)),
-      counter: maybe(fc.constantFrom(...COUNTERS, 'keep' as const)),
-      shades: fc.array(
-        fc.record({
-          label: fc.constantFrom(...SHIPPED_LINES.flatMap((l) => l.shades)),
-          parts: fc.integer({ min: 1, max: 4 }),
-        }),
-        { maxLength: 3 },
-      ),
-      developer: fc.array(
-        fc.record({ vol: fc.constantFrom(0, 7, 10, 20, 30, 40), parts: fc.constantFrom(1, 2) }),
-        { maxLength: 2 },
-      ),
-      ratio: maybe(fc.constantFrom(0.5, 2 / 3, 1, 1.5, 2)),
-      totalGrams: maybe(fc.integer({ min: 10, max: 400 })),
-      minutes: maybe(fc.integer({ min: 1, max: 90 })),
-    },
-    { requiredKeys: [] },
-  );
   const seen = new Set<string>();
-
-  it('are there for every reason that computing a key and marking an answer can give', () => {
-    const rules = fc.record({
-      liftByColour: fc.constantFrom('targetLevel' as const, 'counterbalance' as const),
-      resistantGrey: fc.constantFrom('max20' as const, 'max30' as const),
-      diluteDeveloper: fc.constantFrom('ifLinePermits' as const, 'never' as const),
-      underlay: fc.constantFrom('fine' as const, 'coarse' as const),
+  const say = (reasons: readonly Reason[]) =>
+    reasons.forEach((one) => {
+      seen.add(one.code);
+      expectWorded(one);
     });
-    fc.assert(
-      fc.property(
-        line,
-        half,
-        fc.integer({ min: -6, max: 7 }),
-        fc.constantFrom(...TONE_FAMILIES),
-        fc.integer({ min: 0, max: 10 }),
-        rules,
-        fc.boolean(),
-        slips,
-        (of, natural, move, tone, tenths, house, porous, slip) => {
-          const target = Math.min(10, Math.max(1, natural + move / 2));
-          const kase = aCase({
-            natural,
-            target,
-            tone,
-            grey: tenths / 10,
-            lineId: of.id,
-            porosity: porous ? 'high' : 'normal',
-          });
-          const houseRules = { ...DEFAULT_HOUSE_RULES, ...house };
-          const result = computeKey(kase, shippedLine(of.id)!, houseRules);
-          const reasons = result.ok ? [...result.key.reasons, ...result.key.notes] : [...result.reasons];
-          if (result.ok) {
-            const rubric = Object.fromEntries(CRITERIA.map((criterion) => [criterion, 2]));
-            const marks = grade(
-              { kase, line: of, rules: houseRules, rubric, key: result.key },
-              perfectAnswer(kase, result.key, slip),
-            );
-            reasons.push(...marks.criteria.flatMap(({ findings }) => findings));
-            const played = play(kase, of, perfectAnswer(kase, result.key, slip));
-            if (played) reasons.push(...outcomeReasons(kase, played.at(played.minutes)));
-          }
-          reasons.forEach((reason) => {
-            seen.add(reason.code);
-            expectWorded(reason);
-          });
-        },
-      ),
-      { numRuns: 1500, seed: 7 },
+
+  it('are there for every reason of a model answer, and what a careful colourist would add', () => {
+    const table = { ...shippedLine('tarnwick')!, id: 'own', greyShares: [{ from: 0.3, natural: 0.4 }] };
+    const lines = [...SHIPPED_LINES, table];
+    const small = shippedCase('half-grey-gold')!.clientCase;
+    const heads = SHIPPED_CASES.map(({ clientCase }) => clientCase);
+    const on = (
+      natural: number,
+      level: number,
+      primary: ToneFamily,
+      more: { grey?: number; porosity?: Porosity; lineIds?: string[] } = {},
+    ): ClientCase => ({
+      ...small,
+      head: {
+        ...small.head,
+        zones: [
+          {
+            ...small.head.zones[0],
+            naturalLevel: natural,
+            greyShare: more.grey ?? 0,
+            porosity: more.porosity ?? 'normal',
+          },
+        ],
+      },
+      wish: { mids: { level, tone: { primary } } },
+      lineIds: more.lineIds ?? ['tarnwick'],
+    });
+    heads.push(
+      on(4, 7, 'copper'),
+      on(8, 6.5, 'ash', { porosity: 'high' }),
+      on(6, 6, 'gold', { grey: 0.6, lineIds: ['own'] }),
+      on(6, 6, 'gold', { grey: 0.1 }),
+      on(5, 6, 'neutral', { grey: 0.95 }),
+      on(5, 7, 'gold', { grey: 0.5 }),
+      on(5, 5, 'neutral', { grey: 0.9 }),
     );
+    for (const rules of [
+      DEFAULT_HOUSE_RULES,
+      { ...DEFAULT_HOUSE_RULES, liftByColour: 'counterbalance' as const, resistantGrey: 'max30' as const },
+    ])
+      for (const clientCase of heads) {
+        const solved = solveCase(clientCase, lines, rules);
+        if (!solved.ok) continue;
+        for (const { reasons, notes } of explain(
+          solved.solution,
+          (id) => lines.find((line) => line.id === id),
+          rules,
+        ))
+          say([...reasons, ...notes]);
+      }
   }, 60_000);
 
   it('are there for everything that can differ between two sides of the laboratory', () => {
@@ -189,33 +172,6 @@ describe('words', () => {
     );
   });
 
-  it('are there for an outcome that is near and no more', () => {
-    const kase = aCase({ natural: 5, target: 7, tone: 'ash' });
-    const result = computeKey(kase, SHIPPED_LINES[0], DEFAULT_HOUSE_RULES);
-    if (!result.ok) throw new Error('no key');
-    const played = play(kase, SHIPPED_LINES[0], perfectAnswer(kase, result.key))!;
-    const near = { ...played.at(35), level: 7, tone: 'ash' as const, away: 6, condition: 'strong' as const };
-    outcomeReasons(kase, near).forEach((one) => {
-      seen.add(one.code);
-      expectWorded(one);
-    });
-  });
-
-  it('are there for a line with a table of its own over grey', () => {
-    const own = { ...SHIPPED_LINES[0], greyShares: [{ from: 0.3, natural: 0.4 }] };
-    const result = computeKey(
-      aCase({ natural: 6, target: 6, tone: 'gold', grey: 0.6 }),
-      own,
-      DEFAULT_HOUSE_RULES,
-    );
-    if (!result.ok) throw new Error('no key');
-    expect(result.key.need.naturalShare).toEqual({ min: 0.4, max: 0.4 });
-    for (const one of result.key.reasons) {
-      seen.add(one.code);
-      expectWorded(one);
-    }
-  });
-
   it('are there for a developer that is not on the shelf', () => {
     const [own] = SHIPPED_LINES;
     const grey = { naturalLevel: 5, targetLevel: 5, greyShare: 0.5 };
@@ -223,6 +179,7 @@ describe('words', () => {
       [[40], true],
       [[10, 30], true],
       [[40], false],
+      [[10, 20], true],
     ] as const)
       chooseDeveloper(
         grey,
@@ -255,7 +212,7 @@ describe('words', () => {
     // Reasons of the drills and of whole services have tests of their own.
     const {
       drill: _drill,
-      service: _s,
+      mark: _s,
       route: _r,
       danger: _d,
       stop: _t,

@@ -31,7 +31,7 @@ function JoinCode({ code }: { code: string }) {
   );
 }
 
-function StandingCell({ standing, max, answerAt }: { standing: Standing; max: number; answerAt: string }) {
+function StandingCell({ standing, max }: { standing: Standing; max: number }) {
   const { t } = useTranslation();
   const { state, points, late, attemptId } = standing;
   const words =
@@ -47,7 +47,7 @@ function StandingCell({ standing, max, answerAt }: { standing: Standing; max: nu
     <td className="px-3 py-1 text-end whitespace-nowrap">
       {late ? <span className="text-warn me-2 text-sm">{t('class.late')}</span> : null}
       {attemptId ? (
-        <Link className="decoration-strong-line underline underline-offset-4" to={`${answerAt}/${attemptId}`}>
+        <Link className="decoration-strong-line underline underline-offset-4" to={`/answers/${attemptId}`}>
           {words}
         </Link>
       ) : (
@@ -57,8 +57,8 @@ function StandingCell({ standing, max, answerAt }: { standing: Standing; max: nu
   );
 }
 
-function meanOf(detail: ClassDetail, exerciseId: string): number | null {
-  const points = detail.students.flatMap(({ standings }) => standings[exerciseId].points ?? []);
+function meanOf(detail: ClassDetail, assignmentId: string): number | null {
+  const points = detail.students.flatMap(({ standings }) => standings[assignmentId].points ?? []);
   return points.length === 0 ? null : points.reduce((a, b) => a + b, 0) / points.length;
 }
 
@@ -73,12 +73,9 @@ function ClassTable({ detail }: { detail: ClassDetail }) {
             <th scope="col" className="px-3 py-2 text-start">
               {t('class.student')}
             </th>
-            {detail.exercises.map(({ id, kind, title, dueAt }) => (
+            {detail.assignments.map(({ id, title, dueAt }) => (
               <th key={id} scope="col" className="px-3 py-2 text-end">
-                <Link
-                  to={`/${kind === 'service' ? 'services' : 'exercises'}/${id}`}
-                  className="underline underline-offset-4"
-                >
+                <Link to={`/assignments/${id}`} className="underline underline-offset-4">
                   {title}
                 </Link>
                 <span className="text-quiet block text-sm font-normal">
@@ -94,13 +91,8 @@ function ClassTable({ detail }: { detail: ClassDetail }) {
               <th scope="row" className="px-3 py-1 text-start font-normal whitespace-nowrap">
                 {name}
               </th>
-              {detail.exercises.map((exercise) => (
-                <StandingCell
-                  key={exercise.id}
-                  standing={standings[exercise.id]}
-                  max={exercise.max}
-                  answerAt={exercise.kind === 'service' ? '/plans' : '/answers'}
-                />
+              {detail.assignments.map((assignment) => (
+                <StandingCell key={assignment.id} standing={standings[assignment.id]} max={assignment.max} />
               ))}
             </tr>
           ))}
@@ -110,7 +102,7 @@ function ClassTable({ detail }: { detail: ClassDetail }) {
             <th scope="row" className="text-quiet px-3 py-1 text-start font-normal">
               {t('class.mean')}
             </th>
-            {detail.exercises.map(({ id }) => (
+            {detail.assignments.map(({ id }) => (
               <td key={id} className="px-3 py-1 text-end">
                 {meanOf(detail, id)?.toFixed(1) ?? ''}
               </td>
@@ -131,9 +123,6 @@ function ClassBody({ detail }: { detail: ClassDetail }) {
           {detail.name}
         </PageTitle>
         <JoinCode code={detail.joinCode} />
-        <ButtonLink icon={<Plus aria-hidden className="size-5" />} to={`/classes/${detail.id}/new-service`}>
-          {t('class.newService')}
-        </ButtonLink>
         <ButtonLink
           weight="main"
           icon={<Plus aria-hidden className="size-5" />}
@@ -143,9 +132,9 @@ function ClassBody({ detail }: { detail: ClassDetail }) {
         </ButtonLink>
       </div>
       <ClassTabs classId={detail.id} />
-      {detail.exercises.length === 0 ? <Empty>{t('class.noExercises')}</Empty> : null}
+      {detail.assignments.length === 0 ? <Empty>{t('class.noExercises')}</Empty> : null}
       {detail.students.length === 0 ? <Empty>{t('class.noStudents')}</Empty> : null}
-      {detail.students.length > 0 || detail.exercises.length > 0 ? <ClassTable detail={detail} /> : null}
+      {detail.students.length > 0 || detail.assignments.length > 0 ? <ClassTable detail={detail} /> : null}
     </div>
   );
 }

@@ -56,7 +56,7 @@ export function Classes() {
       <h1 className="text-2xl">{t('classes.title')}</h1>
       {list.data.length === 0 ? <Empty>{t('classes.empty')}</Empty> : null}
       <ul className="flex flex-col gap-3">
-        {list.data.map(({ id, name, students, exercises }) => (
+        {list.data.map(({ id, name, students, assignments }) => (
           <li key={id}>
             <Link
               to={`/classes/${id}`}
@@ -64,7 +64,7 @@ export function Classes() {
             >
               <span className="font-display me-auto text-xl font-semibold">{name}</span>
               <span>{t('classes.students', { count: students })}</span>
-              <span>{t('classes.exercises', { count: exercises })}</span>
+              <span>{t('classes.exercises', { count: assignments })}</span>
             </Link>
           </li>
         ))}

@@ -1,325 +1,330 @@
 import {
   RELEASES,
-  newExerciseSchema,
+  newAssignmentSchema,
   type ClassDetail,
-  type KeyPreview,
-  type NewExercise,
+  type NewAssignment,
+  type ExercisePreview,
+  type ShadeBooks,
 } from '@cimbel/contract';
-import { defaultRubric } from '@cimbel/core/grade';
-import { DENSITIES, DIAMETERS, POROSITIES, SERVICES } from '@cimbel/core/hair';
-import { familiesOf, type Line } from '@cimbel/core/shades';
-import { hasGreyToCover } from '@cimbel/core/theory';
-import { naturalLook, toneLook } from '@cimbel/core/tress';
+import { SHIPPED_CASES } from '@cimbel/core/cases';
+import { readExercisePack, writeExercisePack } from '@cimbel/core/formats';
+import { cardRubric, defaultRubric } from '@cimbel/core/mark';
+import { BENCH_STEPS } from '@cimbel/core/card';
+import { EMPTY_CARD, stretchesOf, type ClientCase } from '@cimbel/core/card';
+import { simulateCard, wishLook } from '@cimbel/core/simulate';
+import type { Line } from '@cimbel/core/shades';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { addDays, format, setHours, startOfHour } from 'date-fns';
-import { useDeferredValue, useEffect, useState } from 'react';
-import { Controller, useForm, useWatch } from 'react-hook-form';
+import { Download, Upload } from 'lucide-react';
+import { useDeferredValue, useEffect, useRef, useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { useNavigate, useParams } from 'react-router';
-import type { ExerciseFormValues as Form } from '../features/setting/form-values';
-import { RubricFields } from '../features/setting/rubric-fields';
-import { LevelRing } from '../features/bench/level-ring';
-import { Strand } from '../features/bench/strand';
-import { HouseRulesUsed, KeyCard } from '../features/marking/key-card';
+import { useNavigate } from 'react-router';
 import { ReasonList } from '../features/marking/reasons';
+import { WithClass } from '../features/reading/with-class';
+import { CaseFields } from '../features/setting/case-fields';
+import { firstFault } from '../features/setting/case-form';
+import { HeadStrand } from '../features/bench/head-strand';
+import { ModelAnswerPanel } from '../features/marking/model-answer';
+import { RecordCardView } from '../features/bench/record-card';
+import { EMPTY_HEAD, fresh, type Form } from '../features/setting/exercise-form';
+import { RubricFields } from '../features/setting/rubric-fields';
+import { StepsChoice } from '../features/setting/steps-choice';
+import { download } from '../features/shade-books/download';
 import { api, asApiError } from '../lib/api';
-import { useFieldWords } from '../lib/form';
 import { forget, keep, readKept } from '../lib/storage';
 import { InUnits } from '../lib/units';
 import { Button } from '../ui/button';
-import { Choice, Field, Input, Textarea, Select } from '../ui/field';
+import { Choice, Field, Input, Select } from '../ui/field';
 import { Failure, Loading, Notice, Sheet } from '../ui/panel';
 import { PageTitle } from '../ui/page-title';
 
-const LOCAL = "yyyy-MM-dd'T'HH:mm";
-const GREY_STEPS = Array.from({ length: 11 }, (_, i) => i / 10);
-
-const fresh = (lineId: string): Form => ({
-  title: '',
-  kase: {
-    client: { name: '', note: '' },
-    zone: { naturalLevel: 5, greyShare: 0, porosity: 'normal', diameter: 'medium' },
-    service: 'shortAllOver',
-    density: 'medium',
-    target: { level: 6, tone: { primary: 'neutral' } },
-    lineId,
-  },
-  rubric: defaultRubric(false),
-  dueAt: format(setHours(startOfHour(addDays(new Date(), 7)), 18), LOCAL),
-  release: 'onDue',
-});
-
-function Keyed({ preview, naturalLevel }: { preview: ReturnType<typeof usePreview>; naturalLevel: number }) {
-  const { t } = useTranslation();
-  if (preview.isPending) return <Loading />;
-  if (preview.isError) return <Notice kind="bad">{t(`error.${asApiError(preview.error).code}`)}</Notice>;
-  const result = preview.data;
-  if (!result.ok) {
-    return (
-      <Notice kind="bad">
-        <strong>{t('set.noAnswer')}</strong>
-        <ReasonList reasons={result.reasons} />
-      </Notice>
-    );
-  }
-  return (
-    <>
-      <KeyCard computed={result.key} naturalLevel={naturalLevel} />
-      <HouseRulesUsed uses={result.key.houseRules} />
-    </>
-  );
-}
-
-/** The server computes, so that what is shown is what will be assigned; the last answer stays while the next is made. */
-function usePreview(classId: string, kase: Form['kase']) {
-  // A client's name and note do not change the answer.
-  const { client: _, ...rest } = kase;
-  const settled = useDeferredValue(JSON.stringify(rest));
-  return useQuery({
-    queryKey: ['key-preview', classId, settled],
+/** The server computes, so that what is shown is what will be set. */
+function usePreview(classId: string, clientCase: ClientCase) {
+  const { client: _, title: _t, ...rest } = clientCase;
+  const now = JSON.stringify(rest);
+  const settled = useDeferredValue(now);
+  const whole = { ...(JSON.parse(settled) as ClientCase), title: '-', client: { name: '-', note: '' } };
+  const query = useQuery({
+    queryKey: ['exercise-preview', classId, settled],
     queryFn: () =>
-      api<KeyPreview>('POST', `/api/classes/${classId}/key-preview`, {
-        kase: { ...JSON.parse(settled), client: { name: '-', note: '' } },
-      }),
+      api<ExercisePreview>('POST', `/api/classes/${classId}/exercise-preview`, { clientCase: whole }),
     placeholderData: (previous) => previous,
+    enabled: firstFault(whole) === null,
+    retry: false,
   });
+  // What is shown may still be of the case before; points must not be taken from that, nor anything assigned.
+  return { ...query, isBehind: query.isPlaceholderData || settled !== now };
 }
 
 function ExerciseForm({ detail, lines }: { detail: ClassDetail; lines: Line[] }) {
   const { t } = useTranslation(['ui', 'craft']);
-  const words = useFieldWords();
   const client = useQueryClient();
   const navigate = useNavigate();
+  const file = useRef<HTMLInputElement>(null);
   const place = `cimbel.new-exercise.${detail.id}`;
-  const [kept] = useState(() => readKept<Form>(place));
-  const form = useForm<Form>({ defaultValues: kept ?? fresh(lines[0].id) });
-  const { control, register, setValue, setError, clearErrors, formState } = form;
-  const values = useWatch({ control }) as Form;
-  const { kase } = values;
-  const line = lines.find(({ id }) => id === kase.lineId) ?? lines[0];
-  const hasGrey = hasGreyToCover(kase.zone.greyShare);
-  const preview = usePreview(detail.id, kase);
-
-  useEffect(() => keep(place, values), [place, values]);
-
+  const [form, setForm] = useState<Form>(() => ({
+    ...fresh(SHIPPED_CASES[0].id),
+    // What was kept by an older version of the form lacks what has been added since.
+    ...readKept<Partial<Form>>(place),
+  }));
+  const [tried, setTried] = useState(false);
+  const [badFile, setBadFile] = useState<string | null>(null);
+  const { clientCase, open, slip, due, release, title } = form;
+  const set = (part: Partial<Form>) => setForm((before) => ({ ...before, ...part }));
+  useEffect(() => keep(place, form), [place, form]);
+  const preview = usePreview(detail.id, clientCase);
+  const solution = preview.data?.ok ? preview.data.solution : null;
+  const misses = preview.data?.ok ? preview.data.nearMisses : [];
+  const miss = misses.find(({ misconception }) => misconception === slip);
+  const rubric =
+    form.rubric ??
+    (miss ? cardRubric(miss.grade, open) : solution ? defaultRubric(solution, clientCase, open) : {});
+  const fault = firstFault(clientCase);
+  const dueDate = new Date(due);
+  const wanted: NewAssignment = {
+    exercise: { title, clientCase, open, slip, rubric },
+    dueAt: Number.isNaN(dueDate.getTime()) ? '' : dueDate.toISOString(),
+    release,
+  };
   const assign = useMutation({
-    mutationFn: (body: NewExercise) =>
-      api<{ id: string }>('POST', `/api/classes/${detail.id}/exercises`, body),
+    mutationFn: (body: NewAssignment) =>
+      api<{ id: string }>('POST', `/api/classes/${detail.id}/assignments`, body),
     onSuccess: async ({ id }) => {
       forget(place);
       await client.invalidateQueries({ queryKey: ['class', detail.id] });
-      await navigate(`/exercises/${id}`);
-    },
-    onError: (error) => {
-      for (const { path, code } of asApiError(error).fields) setError(path as 'title', { type: code });
+      await navigate(`/assignments/${id}`);
     },
   });
+  const parsed = newAssignmentSchema.safeParse(wanted);
   const submit = () => {
-    clearErrors();
-    const due = new Date(values.dueAt);
-    const parsed = newExerciseSchema.safeParse({
-      ...values,
-      dueAt: Number.isNaN(due.getTime()) ? '' : due.toISOString(),
-    });
-    if (!parsed.success) {
-      for (const issue of parsed.error.issues)
-        setError(issue.path.join('.') as 'title', { type: issue.code });
+    setTried(true);
+    if (parsed.success) assign.mutate(wanted);
+  };
+  const takeFile = async (chosen: File) => {
+    const read = readExercisePack(await chosen.text());
+    if (!read.ok) {
+      const [{ code, path = '' }] = read.problems;
+      setBadFile(t('service.badPack', { name: chosen.name, path, code }));
       return;
     }
-    assign.mutate(parsed.data);
+    const [first] = read.value.cases;
+    setBadFile(null);
+    set({
+      clientCase: first.case,
+      title: first.case.title,
+      open: first.open ?? [...BENCH_STEPS],
+      slip: first.slip ?? null,
+      rubric: first.rubric ?? null,
+    });
   };
-  const { errors } = formState;
-  const families = familiesOf(line);
-  const choice = <T extends string>(
-    name: 'kase.zone.porosity' | 'kase.zone.diameter' | 'kase.density' | 'kase.service' | 'release',
-    label: string,
-    options: readonly T[],
-    text: (value: T) => string,
-  ) => (
-    <Field label={label}>
-      <Controller
-        control={control}
-        name={name}
-        render={({ field }) => (
-          <Choice
-            label={label}
-            value={field.value as T}
-            onChange={field.onChange}
-            options={options.map((value) => ({ value, text: text(value) }))}
-          />
-        )}
-      />
-    </Field>
-  );
-  const ring = (name: 'kase.zone.naturalLevel' | 'kase.target.level', label: string) => (
-    <Field label={label}>
-      <Controller
-        control={control}
-        name={name}
-        render={({ field }) => <LevelRing value={field.value} onChange={field.onChange} label={label} />}
-      />
-    </Field>
-  );
-  const changeGrey = (greyShare: number) => {
-    setValue('kase.zone.greyShare', greyShare);
-    // The rubric follows as long as nobody has changed it.
-    if (JSON.stringify(values.rubric) === JSON.stringify(defaultRubric(hasGrey)))
-      setValue('rubric', defaultRubric(hasGreyToCover(greyShare)));
-  };
-
+  const saveFile = () =>
+    download(
+      `${form.caseId}.json`,
+      writeExercisePack({
+        format: 'cimbel.exercise-pack',
+        formatVersion: 1,
+        name: title || clientCase.title,
+        houseRules: detail.houseRules,
+        lines: lines.filter(({ id }) => clientCase.lineIds.includes(id)),
+        cases: [
+          {
+            id: form.caseId,
+            case: clientCase,
+            open,
+            ...(slip ? { slip } : {}),
+            ...(form.rubric ? { rubric: form.rubric } : {}),
+          },
+        ],
+      }),
+      'application/json',
+    );
+  const stretches = stretchesOf(clientCase.head);
+  const wrong = (field: string) =>
+    tried && !parsed.success && parsed.error.issues.some(({ path }) => path.includes(field));
+  const server = assign.isError ? asApiError(assign.error) : null;
   return (
     <div className="grid min-h-full grid-cols-[76px_minmax(0,1fr)] wide:grid-cols-[320px_minmax(0,1fr)]">
-      <Strand
-        looks={{ now: naturalLook(kase.zone, 5), target: toneLook(kase.target.level, kase.target.tone, 6) }}
-        service={kase.service}
-        nowLabel={t('bench.nowOf', { name: kase.client.name })}
-        targetLabel={t('bench.targetOf', { level: kase.target.level, tone: kase.target.tone.primary })}
+      <HeadStrand
+        zones={clientCase.head.zones.map(({ zone, lengthCm }, i) => ({
+          zone,
+          lengthCm,
+          from: stretches[i].from,
+          to: stretches[i].to,
+        }))}
+        looks={{
+          now: simulateCard(clientCase, EMPTY_CARD, () => undefined).lookAt(0, 'daylight', 5),
+          target: wishLook(clientCase, 'daylight', 6),
+        }}
+        nowLabel={t('bench.nowOf', { name: clientCase.client.name })}
+        caption={t('bench.now')}
       />
-      <div className="grid min-w-0 gap-5 px-4 py-4 wide:px-6 xl:grid-cols-[minmax(0,5fr)_minmax(0,3fr)]">
+      <div className="grid min-w-0 gap-5 px-4 py-4 wide:px-6 xl:grid-cols-[minmax(0,5fr)_minmax(0,4fr)]">
         <form
-          className="flex min-w-0 flex-col gap-5"
+          className="flex min-w-0 flex-col gap-4"
           noValidate
           onSubmit={(event) => {
             event.preventDefault();
             submit();
           }}
         >
-          <PageTitle back={{ to: `/classes/${detail.id}`, text: detail.name }}>{t('set.title')}</PageTitle>
-          <Field label={t('set.exerciseTitle')} error={errors.title ? words('title') : null}>
-            <Input maxLength={120} aria-invalid={Boolean(errors.title)} {...register('title')} />
+          <PageTitle back={{ to: `/classes/${detail.id}`, text: detail.name }}>
+            {t('service.setTitle')}
+          </PageTitle>
+          <div className="flex flex-wrap items-end gap-3">
+            <Field label={t('service.fromCase')} className="w-full">
+              <Select
+                value={form.caseId}
+                onChange={({ target }) => setForm({ ...fresh(target.value), due, release })}
+              >
+                <option value={EMPTY_HEAD}>{t('service.emptyHead')}</option>
+                {([1, 2, 3] as const).map((difficulty) => (
+                  <optgroup key={difficulty} label={t(`service.difficulty.${difficulty}`)}>
+                    {SHIPPED_CASES.filter((one) => one.clientCase.difficulty === difficulty).map(
+                      ({ id, clientCase: one }) => (
+                        <option key={id} value={id}>
+                          {one.title}
+                        </option>
+                      ),
+                    )}
+                  </optgroup>
+                ))}
+              </Select>
+            </Field>
+            <Button icon={<Upload aria-hidden className="size-4" />} onClick={() => file.current?.click()}>
+              {t('service.takePack')}
+            </Button>
+            <Button icon={<Download aria-hidden className="size-4" />} onClick={saveFile}>
+              {t('service.savePack')}
+            </Button>
+            <input
+              ref={file}
+              type="file"
+              accept="application/json,.json"
+              aria-label={t('service.takePack')}
+              className="hidden"
+              onChange={({ target }) => {
+                const [chosen] = target.files ?? [];
+                if (chosen) void takeFile(chosen);
+                target.value = '';
+              }}
+            />
+          </div>
+          {badFile ? <Notice kind="bad">{badFile}</Notice> : null}
+          <Field label={t('set.exerciseTitle')} error={wrong('title') ? t('service.needTitle') : null}>
+            <Input
+              maxLength={120}
+              value={title}
+              aria-invalid={wrong('title')}
+              onChange={({ target }) => set({ title: target.value })}
+            />
           </Field>
           <Sheet className="flex flex-col gap-4">
-            <h2 className="text-lg">{t('set.head')}</h2>
-            <Field label={t('set.client')} error={errors.kase?.client?.name ? words('name') : null}>
-              <Input
-                maxLength={60}
-                aria-invalid={Boolean(errors.kase?.client?.name)}
-                {...register('kase.client.name')}
-              />
-            </Field>
-            <Field label={t('set.note')}>
-              <Textarea rows={2} maxLength={600} {...register('kase.client.note')} />
-            </Field>
-            {ring('kase.zone.naturalLevel', t('set.natural'))}
-            <Field label={t('set.grey')}>
-              <Select value={kase.zone.greyShare} onChange={({ target }) => changeGrey(Number(target.value))}>
-                {GREY_STEPS.map((share) => (
-                  <option key={share} value={share}>
-                    {`${Math.round(share * 100)} %`}
-                  </option>
-                ))}
-              </Select>
-            </Field>
+            <h2 className="text-lg">{t('service.steps')}</h2>
+            <p className="text-quiet text-sm">{t('service.stepsHint')}</p>
+            <StepsChoice form={form} misses={misses} settled={solution !== null} onChange={set} />
+            <RubricFields rubric={rubric} open={open} onChange={(next) => set({ rubric: next })} />
             <div className="grid gap-4 md:grid-cols-2">
-              {choice('kase.zone.porosity', t('bench.consult.porosity'), POROSITIES, (value) =>
-                t(`craft:porosity.${value}`),
-              )}
-              {choice('kase.zone.diameter', t('bench.consult.diameter'), DIAMETERS, (value) =>
-                t(`craft:diameter.${value}`),
-              )}
-              {choice('kase.density', t('bench.consult.density'), DENSITIES, (value) =>
-                t(`craft:density.${value}`),
-              )}
-            </div>
-            {choice('kase.service', t('bench.consult.service'), SERVICES, (value) =>
-              t(`craft:service.${value}`),
-            )}
-          </Sheet>
-          <Sheet className="flex flex-col gap-4">
-            <h2 className="text-lg">{t('set.wish')}</h2>
-            <Field label={t('set.line')}>
-              <Select {...register('kase.lineId')}>
-                {lines.map(({ id, name, kind }) => (
-                  <option key={id} value={id}>
-                    {t('set.lineKind', { name, kind: t(`craft:kind.${kind}`) })}
-                  </option>
-                ))}
-              </Select>
-            </Field>
-            {ring('kase.target.level', t('set.target'))}
-            <div className="grid gap-4 md:grid-cols-2">
-              <Field label={t('set.tone')}>
-                <Select {...register('kase.target.tone.primary')}>
-                  {families.map((family) => (
-                    <option key={family} value={family}>
-                      {t(`craft:tone.${family}`)}
-                    </option>
-                  ))}
-                </Select>
-              </Field>
-              <Field label={t('set.secondary')}>
-                <Select
-                  {...register('kase.target.tone.secondary', {
-                    setValueAs: (value: string) => value || undefined,
-                  })}
-                >
-                  <option value="">{t('set.none')}</option>
-                  {families
-                    .filter((family) => family !== 'neutral')
-                    .map((family) => (
-                      <option key={family} value={family}>
-                        {t(`craft:tone.${family}`)}
-                      </option>
-                    ))}
-                </Select>
+              <Field
+                label={t('set.due')}
+                error={
+                  wrong('dueAt') || server?.fields.some(({ path }) => path === 'dueAt')
+                    ? t('service.needDue')
+                    : null
+                }
+              >
+                <Input
+                  type="datetime-local"
+                  value={due}
+                  onChange={({ target }) => set({ due: target.value })}
+                />
               </Field>
             </div>
-          </Sheet>
-          <Sheet className="flex flex-col gap-4">
-            <h2 className="text-lg">{t('set.marks')}</h2>
-            <RubricFields control={control} hasGrey={hasGrey} />
-            <Field
-              label={t('set.due')}
-              error={errors.dueAt ? words('dueAt', errors.dueAt.type === 'past' ? 'past' : undefined) : null}
-            >
-              <Input
-                type="datetime-local"
-                className="max-w-64"
-                aria-invalid={Boolean(errors.dueAt)}
-                {...register('dueAt')}
+            <Field label={t('set.release')}>
+              <Choice
+                label={t('set.release')}
+                value={release}
+                options={RELEASES.map((value) => ({ value, text: t(`set.releases.${value}`) }))}
+                onChange={(value) => set({ release: value })}
               />
             </Field>
-            {choice('release', t('set.release'), RELEASES, (value) => t(`set.releases.${value}`))}
           </Sheet>
-          {assign.isError ? <Notice kind="bad">{t(`error.${asApiError(assign.error).code}`)}</Notice> : null}
-          {Object.keys(errors).length > 0 && !assign.isError ? (
-            <Notice kind="bad">{t('error.request.invalid')}</Notice>
+          <details className="flex flex-col gap-3" open={form.caseId === EMPTY_HEAD || undefined}>
+            <summary className="cursor-pointer py-1 font-semibold">{t('service.changeCase')}</summary>
+            <CaseFields
+              clientCase={clientCase}
+              lines={lines}
+              scale={detail.houseRules.levelScale}
+              onChange={(next) => set({ clientCase: next })}
+            />
+          </details>
+          {fault ? (
+            <Notice kind="bad">
+              {t(fault === 'wish' ? 'service.needWish' : 'service.needField', { path: fault })}
+            </Notice>
           ) : null}
+          {server ? (
+            <Notice kind="bad">
+              {t(`error.${server.code}`)} {server.fields.map(({ message }) => message).join(' ')}
+              <ReasonList reasons={server.reasons} />
+            </Notice>
+          ) : null}
+          {tried && !parsed.success ? <Notice kind="bad">{t('error.request.invalid')}</Notice> : null}
           <div className="flex flex-wrap gap-3">
-            <Button type="submit" weight="main" disabled={assign.isPending || preview.data?.ok === false}>
+            <Button
+              type="submit"
+              weight="main"
+              disabled={
+                assign.isPending ||
+                preview.isBehind ||
+                fault !== null ||
+                preview.data?.ok === false ||
+                (slip !== null && !miss)
+              }
+            >
               {t(assign.isPending ? 'set.assigning' : 'set.assign')}
             </Button>
-            <Button onClick={() => form.reset(fresh(lines[0].id))}>{t('set.clear')}</Button>
+            <Button onClick={() => setForm(fresh(form.caseId))}>{t('set.clear')}</Button>
           </div>
         </form>
-        <Sheet
+        <section
           aria-label={t('set.keyLive')}
           tabIndex={0}
           className="top-16 flex h-fit flex-col gap-3 xl:sticky xl:max-h-[calc(100dvh-5rem)] xl:overflow-y-auto"
         >
-          <h2 className="text-lg">{t('set.keyLive')}</h2>
-          <InUnits units={detail.houseRules.units}>
-            <Keyed preview={preview} naturalLevel={kase.zone.naturalLevel} />
-          </InUnits>
-        </Sheet>
+          {preview.isError ? (
+            <Notice kind="bad">{t(`error.${asApiError(preview.error).code}`)}</Notice>
+          ) : preview.data === undefined ? (
+            <Loading />
+          ) : preview.data.ok ? (
+            <InUnits units={detail.houseRules.units}>
+              {miss ? (
+                <RecordCardView plan={miss.plan} lines={lines} title={t('service.asHandedOut')} />
+              ) : null}
+              <ModelAnswerPanel
+                solution={preview.data.solution}
+                lines={preview.data.lines}
+                houseRules={detail.houseRules}
+                nearMisses={preview.data.nearMisses}
+              />
+            </InUnits>
+          ) : (
+            <Notice kind="bad">
+              <strong>{t('service.noPlan')}</strong>
+              <ReasonList reasons={preview.data.reasons} />
+            </Notice>
+          )}
+        </section>
       </div>
     </div>
   );
 }
 
 export function NewExercisePage() {
-  const { classId } = useParams();
-  const detail = useQuery({
-    queryKey: ['class', classId],
-    queryFn: () => api<ClassDetail>('GET', `/api/classes/${classId}`),
+  const books = useQuery({
+    queryKey: ['shade-books'],
+    queryFn: () => api<ShadeBooks>('GET', '/api/shade-books'),
   });
-  const lines = useQuery({
-    queryKey: ['lines'],
-    queryFn: () => api<Line[]>('GET', '/api/lines'),
-    staleTime: Infinity,
-  });
-  if (detail.isPending || lines.isPending) return <Loading />;
-  const failed = detail.isError ? detail : lines.isError ? lines : null;
-  if (failed) return <Failure error={failed.error} onRetry={() => void failed.refetch()} />;
-  return <ExerciseForm detail={detail.data!} lines={lines.data!} />;
+  if (books.isPending) return <Loading />;
+  if (books.isError) return <Failure error={books.error} onRetry={() => void books.refetch()} />;
+  const lines = [...books.data.shipped, ...books.data.own.map(({ line }) => line)];
+  return <WithClass>{(detail) => <ExerciseForm detail={detail} lines={lines} />}</WithClass>;
 }

@@ -1,4 +1,5 @@
 import type { EducatorResult } from '@cimbel/contract';
+import type { CriterionMark } from '@cimbel/core/mark';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -10,7 +11,6 @@ import { api } from '../lib/api';
 import { InUnits } from '../lib/units';
 import { Button } from '../ui/button';
 import { Failure, Loading } from '../ui/panel';
-import type { CriterionMark } from '@cimbel/core/grade';
 
 const answerQuery = (attemptId: string) => ({
   queryKey: ['answer', attemptId],
@@ -20,17 +20,17 @@ const answerQuery = (attemptId: string) => ({
 export function ReviewPage() {
   const { t } = useTranslation(['ui', 'craft']);
   const { attemptId } = useParams();
-  const [changing, setChanging] = useState<CriterionMark | null>(null);
   const client = useQueryClient();
+  const [changing, setChanging] = useState<CriterionMark | null>(null);
   const query = useQuery(answerQuery(attemptId!));
-  const { previousId, nextId } = query.data ?? {};
-  // The neighbours are fetched ahead, so that going through thirty answers never waits.
+  const { previousId = null, nextId = null } = query.data ?? {};
   useEffect(() => {
     for (const id of [nextId, previousId]) if (id) void client.prefetchQuery(answerQuery(id));
   }, [client, nextId, previousId]);
   if (query.isPending) return <Loading />;
   if (query.isError) return <Failure error={query.error} onRetry={() => void query.refetch()} />;
   const result = query.data;
+  const nameOf = (mark: CriterionMark) => t(`craft:criterion.${mark.criterion}`);
   return (
     <>
       <InUnits units={result.houseRules.units}>
@@ -40,21 +40,21 @@ export function ReviewPage() {
             <Button
               weight="quiet"
               className="text-sm"
-              aria-label={t('review.changeFor', { criterion: t(`craft:criterion.${mark.criterion}`) })}
+              aria-label={t('review.changeFor', { criterion: nameOf(mark) })}
               onClick={() => setChanging(mark)}
             >
               {t('review.change')}
             </Button>
           )}
-          heading={<ReviewHeading result={result} exerciseAt="/exercises" answersAt="/answers" />}
+          heading={<ReviewHeading result={result} />}
         />
       </InUnits>
       {changing ? (
         <ChangeMarkDialog
           attemptId={result.attemptId}
           mark={changing}
-          name={t(`craft:criterion.${changing.criterion}`)}
-          stale={[['answer', result.attemptId], ['exercise', result.exerciseId], ['class']]}
+          name={nameOf(changing)}
+          stale={[['answer', result.attemptId], ['assignment', result.assignmentId], ['class']]}
           onClose={() => setChanging(null)}
         />
       ) : null}

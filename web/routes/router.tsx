@@ -25,36 +25,16 @@ export const router = createBrowserRouter([
           { path: '/lab', lazy: async () => ({ Component: (await import('./lab')).LabPage }) },
           { path: '/due', lazy: async () => ({ Component: (await import('./student-home')).StudentHome }) },
           {
-            path: '/due/:exerciseId',
-            lazy: async () => ({ Component: (await import('./student-exercise')).StudentExercisePage }),
+            path: '/due/:assignmentId',
+            lazy: async () => ({ Component: (await import('./student-assignment')).StudentAssignmentPage }),
           },
           {
-            path: '/due/:exerciseId/result',
-            lazy: async () => ({ Component: (await import('./student-result')).StudentResult }),
+            path: '/due/:assignmentId/result',
+            lazy: async () => ({ Component: (await import('./student-result')).StudentResultPage }),
           },
           {
-            path: '/bench/:exerciseId',
-            lazy: async () => ({ Component: (await import('./service-bench')).ServiceBenchPage }),
-          },
-          {
-            path: '/bench/:exerciseId/result',
-            lazy: async () => ({ Component: (await import('./service-result')).ServiceResultPage }),
-          },
-          {
-            path: '/bench/:exerciseId/again',
-            lazy: async () => ({ Component: (await import('./service-again')).ServiceAgainPage }),
-          },
-          {
-            path: '/services/:exerciseId',
-            lazy: async () => ({ Component: (await import('./service')).ServicePage }),
-          },
-          {
-            path: '/plans/:attemptId',
-            lazy: async () => ({ Component: (await import('./plan-review')).PlanReviewPage }),
-          },
-          {
-            path: '/classes/:classId/new-service',
-            lazy: async () => ({ Component: (await import('./new-service')).NewServicePage }),
+            path: '/due/:assignmentId/again',
+            lazy: async () => ({ Component: (await import('./student-again')).StudentAgainPage }),
           },
           { path: '/classes', lazy: async () => ({ Component: (await import('./classes')).Classes }) },
           {
@@ -135,8 +115,8 @@ export const router = createBrowserRouter([
             lazy: async () => ({ Component: (await import('./sitting-result')).SittingResultPage }),
           },
           {
-            path: '/exercises/:exerciseId',
-            lazy: async () => ({ Component: (await import('./exercise')).ExercisePage }),
+            path: '/assignments/:assignmentId',
+            lazy: async () => ({ Component: (await import('./assignment')).AssignmentPage }),
           },
           {
             path: '/answers/:attemptId',

@@ -1,4 +1,4 @@
-import { joinSchema, type StudentExerciseSummary } from '@cimbel/contract';
+import { joinSchema, type StudentAssignmentSummary } from '@cimbel/contract';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -20,7 +20,7 @@ function JoinClass() {
     mutationFn: (joinCode: string) => api<{ name: string }>('POST', '/api/memberships', { joinCode }),
     onSuccess: () => {
       setCode('');
-      void client.invalidateQueries({ queryKey: ['my-exercises'] });
+      void client.invalidateQueries({ queryKey: ['my-assignments'] });
     },
   });
   const refused = fieldError(join.error, 'joinCode');
@@ -59,10 +59,10 @@ function JoinClass() {
   );
 }
 
-function HangingExercise({ exercise }: { exercise: StudentExerciseSummary }) {
+function HangingExercise({ exercise }: { exercise: StudentAssignmentSummary }) {
   const { t } = useTranslation();
-  const { id, kind, title, clientName, className, dueAt, state, late, resultReady, points, max } = exercise;
-  const at = `/${kind === 'service' ? 'bench' : 'due'}/${id}`;
+  const { id, title, clientName, className, dueAt, state, late, resultReady, points, max } = exercise;
+  const at = `/due/${id}`;
   const handedIn = state === 'handedIn';
   const overdue = late && !handedIn;
   return (
@@ -112,14 +112,14 @@ function HangingExercise({ exercise }: { exercise: StudentExerciseSummary }) {
 export function StudentHome() {
   const { t } = useTranslation();
   const list = useQuery({
-    queryKey: ['my-exercises'],
-    queryFn: () => api<StudentExerciseSummary[]>('GET', '/api/my/exercises'),
+    queryKey: ['my-assignments'],
+    queryFn: () => api<StudentAssignmentSummary[]>('GET', '/api/my/assignments'),
   });
   if (list.isPending) return <Loading />;
   if (list.isError) return <Failure error={list.error} onRetry={() => void list.refetch()} />;
   const open = list.data.filter(({ state }) => state !== 'handedIn');
   const done = list.data.filter(({ state }) => state === 'handedIn').reverse();
-  const group = (exercises: StudentExerciseSummary[]) => (
+  const group = (exercises: StudentAssignmentSummary[]) => (
     <ul className="grid gap-4 wide:grid-cols-2">
       {exercises.map((exercise) => (
         <HangingExercise key={exercise.id} exercise={exercise} />

@@ -35,9 +35,9 @@ function named(making: Making, truth: Tone, others: readonly Tone[], apartBy: By
   const own = labOfSubject(subject, light);
   // Nearest first, but never nearer than the step allows: that is what makes it hard and still fair.
   const distinct = others
-    .map((tone) => ({ tone, away: differenceOf(own, labOfSubject(toned(level, tone), light)) }))
-    .filter(({ away }) => away >= at(apartBy, step))
-    .sort((a, b) => a.away - b.away);
+    .map((tone) => ({ tone, deltaE: differenceOf(own, labOfSubject(toned(level, tone), light)) }))
+    .filter(({ deltaE }) => deltaE >= at(apartBy, step))
+    .sort((a, b) => a.deltaE - b.deltaE);
   const wrong = (step >= 3 ? distinct : draw.shuffled(distinct)).map(({ tone }) => ({
     value: tone,
     words: toneTerm(tone),
@@ -73,11 +73,11 @@ function cooler(making: Making): Made {
   const families = draw.shuffled(TONE_FAMILIES);
   const [a, b] = [families[0], families[1]].map((primary) => toned(level, { primary }));
   const [labA, labB] = [labOfSubject(a, light), labOfSubject(b, light)];
-  const away = differenceOf(labA, labB);
+  const deltaE = differenceOf(labA, labB);
   const least = at(COOLER_APART, step);
   // Cool is less yellow and not more red: a pair that is cooler in one and warmer in the other has no answer.
   const [db, da] = [labB.b - labA.b, labB.a - labA.a];
-  insist(away >= least && away <= least * 2.5, 'not as far apart as the step asks');
+  insist(deltaE >= least && deltaE <= least * 2.5, 'not as far apart as the step asks');
   insist(Math.abs(db) >= 3 && Math.sign(db) * da >= -1.5, 'cooler in one way and warmer in another');
   const right = db > 0 ? 0 : 1;
   const pair = [a, b];
@@ -102,7 +102,7 @@ function cooler(making: Making): Made {
         warm: families[1 - right],
       }),
     ],
-    apart: { deltaE: away, levels: 0 },
+    apart: { deltaE: deltaE, levels: 0 },
   };
 }
 

@@ -19,10 +19,10 @@ export function otherUnderlays(
   const right = underlayAt(level, rules);
   const table = UNDERLAY_TABLE[rules.underlay];
   const rows = table
-    .map((underlay, i) => ({ underlay, level: i + 1, away: Math.abs(i + 1 - level) }))
+    .map((underlay, i) => ({ underlay, level: i + 1, deltaE: Math.abs(i + 1 - level) }))
     .filter(({ underlay }) => underlay !== right);
-  const far = rows.filter(({ away }) => away >= at([2, 2, 1, 1, 1], step));
-  return step >= 3 ? far.sort((a, b) => a.away - b.away) : draw.shuffled(far);
+  const far = rows.filter(({ deltaE }) => deltaE >= at([2, 2, 1, 1, 1], step));
+  return step >= 3 ? far.sort((a, b) => a.deltaE - b.deltaE) : draw.shuffled(far);
 }
 
 /** Skill 3: the pigment that shows on hair being lightened, and the level reached, read from it (U1). */
@@ -69,14 +69,14 @@ export const underlay: SkillMaker = {
       (name) => name === underlayAt(level, rules),
       { options: at([3, 4, 4, 5, 6], step), least: 2 },
     );
-    const away = choice.order.flatMap((name, i) => (name === right ? [] : [choice.optionSubjects![i]]));
+    const deltaE = choice.order.flatMap((name, i) => (name === right ? [] : [choice.optionSubjects![i]]));
     return {
       ...shared,
       ask: term('underlay.name'),
       ...choice,
       apart: {
-        deltaE: Math.min(...away.map((other) => differenceOf(labOfSubject(subject), labOfSubject(other)))),
-        levels: Math.min(...away.map((other) => Math.abs(other.level - level))),
+        deltaE: Math.min(...deltaE.map((other) => differenceOf(labOfSubject(subject), labOfSubject(other)))),
+        levels: Math.min(...deltaE.map((other) => Math.abs(other.level - level))),
       },
     };
   },

@@ -66,13 +66,13 @@ const tone = (item: Item) => {
     const cooler = (i: number) => shown[i].b < shown[1 - i].b && shown[i].a <= shown[1 - i].a + 1.5;
     return onlyRight(item, (_, i) => cooler(i));
   }
-  const away = item.optionSubjects!.map((subject) =>
+  const deltaE = item.optionSubjects!.map((subject) =>
     differenceOf(labOfSubject(subject, item.question.light), shown[0]),
   );
   // The only option that looks like the picture; the others are seen to differ.
-  onlyRight(item, (_, i) => away[i] < 1.5);
+  onlyRight(item, (_, i) => deltaE[i] < 1.5);
   hold(
-    away.every((d) => d < 1.5 || d >= 2.9),
+    deltaE.every((d) => d < 1.5 || d >= 2.9),
     'two look alike',
     item,
   );
@@ -313,14 +313,14 @@ const toner = (item: Item, { rules }: DrillContext) => {
   const line = shippedLine(item.question.lineId!)!;
   const wish = askWords(item).tone as ToneFamily;
   const goal = toneLab(hair, { primary: wish });
-  const away = item.optionSubjects!.map((subject) => differenceOf(labOfSubject(subject), goal));
+  const deltaE = item.optionSubjects!.map((subject) => differenceOf(labOfSubject(subject), goal));
   const depths = rules.tonerDepth === 'sameLevel' ? [hair] : [hair, hair - 1];
   onlyRight(item, ({ params }, i) => {
     const reading = readLabel(line, String(params.label));
     hold(reading.ok, 'not a label of the line', item);
     const fits = depths.includes(reading.shade.level!) && reading.shade.tone.primary === wish;
     // The theory and the hair model have to agree on which one it is.
-    hold(fits === away.every((d, j) => j === i || d >= away[i] + 1.9), 'theory and model differ', item);
+    hold(fits === deltaE.every((d, j) => j === i || d >= deltaE[i] + 1.9), 'theory and model differ', item);
     return fits;
   });
   hold(TONES[wish].temperature !== 'warm', 'nothing to cancel', item);

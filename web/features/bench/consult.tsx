@@ -1,56 +1,140 @@
-import type { StudentExercise } from '@cimbel/contract';
-import { CAUTIONS } from '@cimbel/core/theory';
+import type { StudentAssignment } from '@cimbel/contract';
+import { QUESTIONS, TESTS, type RecordCard } from '@cimbel/core/card';
+import { Check } from 'lucide-react';
 import { useTranslation } from 'react-i18next';
-import { Facts, Sheet } from '../../ui/panel';
+import { Choice, Field, NumberInput } from '../../ui/field';
+import { Notice, Sheet } from '../../ui/panel';
+import { ClientFacts } from './client-panel';
+import type { DraftOf } from './use-draft';
+import { ReasonText } from '../marking/reasons';
+import type { Reveals } from './use-reveals';
 
-export function useTargetWords(): (target: StudentExercise['facts']['target']) => string {
-  const { t } = useTranslation();
-  return ({ level, tone }) =>
-    tone.secondary
-      ? t('bench.consult.wishWith', { level, tone: tone.primary, second: tone.secondary })
-      : t('bench.consult.wishText', { level, tone: tone.primary });
+interface Asking {
+  name: string;
+  label: string;
+  done: boolean;
+  ask: () => void;
 }
 
-export function Consult({ exercise }: { exercise: StudentExercise }) {
-  const { t } = useTranslation(['ui', 'craft']);
-  const targetWords = useTargetWords();
-  const { client, facts, line } = exercise;
-  const share = new Intl.NumberFormat(undefined, { style: 'percent' }).format(facts.greyShare);
+/** Things to ask or to test; what came of each stands under it once it is done. */
+function AskList({
+  title,
+  hint,
+  items,
+  reveals,
+}: {
+  title: string;
+  hint: string;
+  items: Asking[];
+  reveals: Reveals;
+}) {
   return (
-    <div className="flex flex-col gap-5">
+    <Sheet className="flex flex-col gap-2">
+      <h3 className="text-lg">{title}</h3>
+      <p className="text-quiet text-sm">{hint}</p>
+      <ul className="flex flex-col gap-1.5">
+        {items.map(({ name, label, done, ask }) => (
+          <li key={name}>
+            <button
+              type="button"
+              disabled={done || reveals.busy !== null}
+              onClick={ask}
+              className="border-strong-line bg-raised flex min-h-10 w-full items-center gap-2 rounded-sm border px-3 py-1 text-start font-semibold enabled:hover:bg-sheet disabled:border-transparent"
+            >
+              {done ? <Check aria-hidden className="text-good size-4 shrink-0" /> : null}
+              {label}
+            </button>
+            {done && reveals.known[name] ? (
+              <ul className="border-line ms-3 mt-1 border-s-4 ps-3 text-sm">
+                {reveals.known[name].map((reason) => (
+                  <li key={JSON.stringify(reason)}>
+                    <ReasonText reason={reason} />
+                  </li>
+                ))}
+              </ul>
+            ) : null}
+          </li>
+        ))}
+      </ul>
+    </Sheet>
+  );
+}
+
+export function Consult({
+  assignment,
+  draft,
+  reveals,
+}: {
+  assignment: StudentAssignment;
+  draft: DraftOf<RecordCard>;
+  reveals: Reveals;
+}) {
+  const { t } = useTranslation(['ui', 'craft']);
+  const { answer: plan, change } = draft;
+  const capital = (text: string) => text.charAt(0).toLocaleUpperCase() + text.slice(1);
+  return (
+    <div className="flex flex-col gap-4">
       <h2 className="text-2xl">{t('bench.consult.title')}</h2>
-      <div className="grid gap-5 lg:grid-cols-2">
-        <Sheet className="flex flex-col gap-2">
-          <h3 className="text-lg">{client.name}</h3>
-          <p>{client.note || t('bench.consult.noHistory')}</p>
-          <h3 className="mt-3 text-lg">{t('bench.consult.wish')}</h3>
-          <p>{targetWords(facts.target)}</p>
-        </Sheet>
-        <Sheet className="flex flex-col gap-2">
-          <h3 className="text-lg">{t('bench.consult.facts')}</h3>
-          <Facts
-            rows={[
-              { term: t('bench.consult.grey'), value: share },
-              { term: t('bench.consult.porosity'), value: t(`craft:porosity.${facts.porosity}`) },
-              { term: t('bench.consult.diameter'), value: t(`craft:diameter.${facts.diameter}`) },
-              { term: t('bench.consult.density'), value: t(`craft:density.${facts.density}`) },
-              { term: t('bench.consult.service'), value: t(`craft:service.${facts.service}`) },
-              {
-                term: t('bench.consult.line'),
-                value: t('set.lineKind', { name: line.name, kind: t(`craft:kind.${line.kind}`) }),
-              },
-            ]}
-          />
-          <p className="text-quiet text-sm">{t('bench.consult.readNext')}</p>
-        </Sheet>
+      <div className="grid items-start gap-4 lg:grid-cols-2">
+        <ClientFacts assignment={assignment} />
+        <AskList
+          title={t('service.ask')}
+          hint={t('service.askHint')}
+          reveals={reveals}
+          items={QUESTIONS.map((question) => ({
+            name: question,
+            label: capital(t(`craft:question.${question}`)),
+            done: plan.asked.includes(question),
+            ask: () =>
+              void reveals
+                .ask({ question })
+                .then((told) => told && change({ asked: [...plan.asked, question] })),
+          }))}
+        />
+        <AskList
+          title={t('service.test')}
+          hint={t('service.testHint')}
+          reveals={reveals}
+          items={TESTS.map((test) => ({
+            name: test,
+            label: capital(t(`craft:hairTest.${test}`)),
+            done: plan.tests.includes(test),
+            ask: () =>
+              void reveals.ask({ test }).then((told) => told && change({ tests: [...plan.tests, test] })),
+          }))}
+        />
       </div>
-      <Sheet>
-        <h3 className="text-lg">{t('bench.consult.cautions')}</h3>
-        <ul className="mt-2 list-disc ps-5 text-sm">
-          {CAUTIONS.map((caution) => (
-            <li key={caution}>{t(`craft:${caution}`)}</li>
-          ))}
-        </ul>
+      {reveals.failed ? (
+        <Notice kind="bad">
+          {t(reveals.failed === 'network' ? 'service.askOffline' : `error.${reveals.failed}`)}
+        </Notice>
+      ) : null}
+      <Sheet className="flex flex-col gap-3">
+        <h3 className="text-lg">{t('service.decide')}</h3>
+        <Choice
+          label={t('service.decide')}
+          value={plan.decision}
+          options={[
+            { value: 'goOn' as const, text: t('service.goOn') },
+            { value: 'decline' as const, text: t('service.decline') },
+          ]}
+          onChange={(decision) => change(decision === 'decline' ? { decision, visits: null } : { decision })}
+        />
+        {plan.decision === 'goOn' ? (
+          <Field label={t('service.visits')} hint={t('service.visitsHint')}>
+            <NumberInput
+              aria-label={t('service.visits')}
+              value={plan.visits}
+              min={1}
+              max={8}
+              step={1}
+              className="w-20!"
+              onValue={(visits) =>
+                change({ visits: visits === null ? null : Math.min(8, Math.round(visits)) })
+              }
+            />
+          </Field>
+        ) : null}
       </Sheet>
     </div>
   );

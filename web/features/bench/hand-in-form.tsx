@@ -10,8 +10,8 @@ import { Confirm } from '../../ui/dialog';
 import { Notice } from '../../ui/panel';
 
 /** The id is kept, so that an answer sent into a lost connection is the same answer when it is sent again. */
-function submissionId(exerciseId: string): string {
-  const place = `cimbel.submission.${exerciseId}`;
+function submissionId(assignmentId: string): string {
+  const place = `cimbel.submission.${assignmentId}`;
   const known = readKept<string>(place);
   if (known) return known;
   const made = newId();
@@ -46,7 +46,7 @@ export function HandInForm({
     mutationFn: () =>
       api<{ resultReady: boolean }>('POST', `${url}/submission`, { id: submissionId(id), answer }),
     onSuccess: async ({ resultReady }) => {
-      await client.invalidateQueries({ queryKey: ['my-exercises'] });
+      await client.invalidateQueries({ queryKey: ['my-assignments'] });
       await client.invalidateQueries({ queryKey });
       await navigate(resultReady ? resultAt : '/due');
     },

@@ -1,42 +1,27 @@
-import type { StudentExercise } from '@cimbel/contract';
-import { CRITERIA, openParts, type Criterion } from '@cimbel/core/grade';
+import type { StudentAssignment } from '@cimbel/contract';
+import type { RecordCard } from '@cimbel/core/card';
 import { useTranslation } from 'react-i18next';
-import { Facts, Sheet } from '../../ui/panel';
-import { useAnswerWords } from '../marking/answer-words';
 import { HandInForm } from './hand-in-form';
-import type { Draft } from './use-draft';
+import type { DraftOf } from './use-draft';
+import { RecordCardView } from './record-card';
+import { isStepComplete } from './steps';
 
-/** Parts as they stand on the card; depth, tone and grey share are one choice of shades. */
-const ON_CARD: readonly Criterion[] = CRITERIA.filter(
-  (criterion) => criterion !== 'tone' && criterion !== 'greyShare',
-);
-
-export function HandIn({ exercise, draft }: { exercise: StudentExercise; draft: Draft }) {
-  const { t } = useTranslation(['ui', 'craft']);
-  const answerWords = useAnswerWords();
-  const { answer } = draft;
-  const { id, late } = exercise;
+export function HandIn({ assignment, draft }: { assignment: StudentAssignment; draft: DraftOf<RecordCard> }) {
+  const { t } = useTranslation();
+  const { id, late, open, lines } = assignment;
+  const left = open.filter((step) => !isStepComplete(step, draft.answer, assignment)).length;
   return (
-    <div className="flex flex-col gap-5">
+    <div className="flex flex-col gap-4">
       <h2 className="text-2xl">{t('bench.handIn.title')}</h2>
-      <Sheet>
-        <Facts
-          rows={ON_CARD.map((criterion) => ({
-            term: criterion === 'depth' ? t('key.shades') : t(`craft:criterion.${criterion}`),
-            value: answerWords(criterion, answer) ?? (
-              <span className="text-warn">{t('bench.handIn.notAnswered')}</span>
-            ),
-          }))}
-        />
-      </Sheet>
+      <RecordCardView plan={draft.answer} lines={lines} title={t('service.card')} />
       <HandInForm
         id={id}
-        url={`/api/my/exercises/${id}`}
-        answer={answer}
-        open={openParts(answer).length}
+        url={`/api/my/assignments/${id}`}
+        answer={draft.answer}
+        open={left}
         late={late}
         resultAt={`/due/${id}/result`}
-        queryKey={['my-exercise', id]}
+        queryKey={['my-assignment', id]}
       />
     </div>
   );

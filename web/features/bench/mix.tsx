@@ -1,147 +1,98 @@
-import type { StudentExercise } from '@cimbel/contract';
-import type { Answer } from '@cimbel/core/grade';
-import { bowlFromTotal, splitByParts } from '@cimbel/core/measure';
-import { X } from 'lucide-react';
+import type { StudentAssignment } from '@cimbel/contract';
+import type { Bowl, RecordCard } from '@cimbel/core/card';
+import { Plus, Trash2 } from 'lucide-react';
+import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { WeightInput } from '../../lib/units';
-import { Field, NumberInput } from '../../ui/field';
-import { Facts, Sheet } from '../../ui/panel';
-import { DeveloperPour } from './pour';
-import { LineKey, ShadeChart } from './shade-chart';
-import type { Draft } from './use-draft';
+import { Button } from '../../ui/button';
+import { Field, Select } from '../../ui/field';
+import { Empty } from '../../ui/panel';
+import type { DraftOf } from './use-draft';
+import { BowlForm } from './bowl-form';
+import { emptyBowl, nextName, withLine } from './recipe';
 
-const MOST_SHADES = 3;
-
-/** What goes on the scale, from parts, ratio and the amount in all. */
-function Weights({ answer }: { answer: Answer }) {
-  const { t } = useTranslation();
-  const { shades, ratio, totalGrams, developer } = answer;
-  if (shades.length === 0 || ratio === null || totalGrams === null) {
-    return <p className="text-quiet text-sm">{t('bench.mix.weighOpen')}</p>;
-  }
-  const bowl = bowlFromTotal(totalGrams, ratio);
-  const ofShade = splitByParts(
-    bowl.colourGrams,
-    shades.map(({ parts }) => parts),
-  );
-  const ofDeveloper = splitByParts(
-    bowl.developerGrams,
-    developer.map(({ parts }) => parts),
-  );
-  return (
-    <Facts
-      rows={[
-        ...shades.map(({ label }, i) => ({
-          term: label,
-          value: t('answer.weighed', { weight: ofShade[i] }),
-        })),
-        ...developer.map(({ vol }, i) => ({
-          term: vol === 0 ? t('answer.water') : t('answer.pour', { vol }),
-          value: t('answer.weighed', { weight: ofDeveloper[i] }),
-        })),
-      ]}
-    />
-  );
-}
-
-export function Mix({ exercise, draft }: { exercise: StudentExercise; draft: Draft }) {
-  const { t } = useTranslation();
-  const { answer, change } = draft;
-  const { line } = exercise;
-  const chosen = answer.shades.map(({ label }) => label);
-  const full = chosen.length >= MOST_SHADES;
-  const toggle = (label: string) =>
+export function Mix({ assignment, draft }: { assignment: StudentAssignment; draft: DraftOf<RecordCard> }) {
+  const { t } = useTranslation(['ui', 'craft']);
+  const { answer: plan, change } = draft;
+  const [wanted, setWanted] = useState<string | null>(null);
+  const bowl = plan.bowls.find(({ name }) => name === wanted) ?? plan.bowls[0];
+  const line = assignment.lines.find(({ id }) => id === bowl?.lineId);
+  const set = (next: Bowl) =>
+    change({ bowls: plan.bowls.map((one) => (one.name === next.name ? next : one)) });
+  const free = nextName(plan.bowls);
+  const add = () => {
+    if (!free) return;
+    change({ bowls: [...plan.bowls, emptyBowl(free)] });
+    setWanted(free);
+  };
+  const remove = (name: string) =>
     change({
-      shades: chosen.includes(label)
-        ? answer.shades.filter((shade) => shade.label !== label)
-        : [...answer.shades, { label, parts: 1 }],
+      bowls: plan.bowls.filter((one) => one.name !== name),
+      steps: plan.steps.filter((step) => step.bowl !== name),
     });
   return (
-    <div className="flex flex-col gap-5">
-      <h2 className="text-2xl">{t('bench.mix.title')}</h2>
-      <div className="flex flex-col gap-2">
-        <h3 className="text-lg">{t('bench.mix.chart', { line: line.name })}</h3>
-        <LineKey line={line} />
-        <div className="grid items-start gap-4 xl:grid-cols-[auto_minmax(13rem,1fr)]">
-          <ShadeChart line={line} chosen={chosen} disabled={full} onPick={toggle} />
-          <Sheet className="flex flex-col gap-3 xl:sticky xl:top-16">
-            <h3 className="text-lg">{t('bench.mix.shades')}</h3>
-            <p className="text-quiet text-sm">{t(full ? 'bench.mix.full' : 'bench.mix.chartHint')}</p>
-            {answer.shades.length === 0 ? <p className="text-quiet">{t('bench.mix.noShades')}</p> : null}
-            <ul className="flex flex-col gap-2">
-              {answer.shades.map(({ label, parts }, i) => (
-                <li key={label} className="flex flex-wrap items-center gap-2">
-                  <span className="font-display w-14 text-xl font-semibold">{label}</span>
-                  <NumberInput
-                    aria-label={t('bench.mix.parts', { label })}
-                    value={parts}
-                    min={0.25}
-                    step={0.25}
-                    className="w-20"
-                    unit={t('bench.mix.partsShort')}
-                    onValue={(value) =>
-                      change({
-                        shades: answer.shades.map((shade, at) =>
-                          at === i ? { ...shade, parts: value ?? 1 } : shade,
-                        ),
-                      })
-                    }
-                  />
-                  <button
-                    type="button"
-                    className="hover:bg-raised ms-auto rounded-sm p-2"
-                    aria-label={t('bench.mix.removeShade', { label })}
-                    onClick={() => toggle(label)}
-                  >
-                    <X aria-hidden className="size-5" />
-                  </button>
-                </li>
-              ))}
-            </ul>
-          </Sheet>
-        </div>
+    <div className="flex flex-col gap-4">
+      <h2 className="text-2xl">{t('service.mixTitle')}</h2>
+      <div className="flex flex-wrap items-center gap-2" role="group" aria-label={t('service.bowls')}>
+        {plan.bowls.map(({ name, lineId }) => (
+          <button
+            key={name}
+            type="button"
+            aria-pressed={name === bowl?.name}
+            onClick={() => setWanted(name)}
+            className="border-strong-line bg-raised aria-pressed:border-accent aria-pressed:bg-accent aria-pressed:text-on-accent min-h-10 rounded-sm border px-3"
+          >
+            {t('service.bowlTab', {
+              name,
+              line: assignment.lines.find(({ id }) => id === lineId)?.name ?? t('answer.none'),
+            })}
+          </button>
+        ))}
+        <Button icon={<Plus aria-hidden className="size-5" />} disabled={!free} onClick={add}>
+          {t('service.addBowl')}
+        </Button>
       </div>
-      <div className="grid gap-5 lg:grid-cols-2">
-        <Sheet className="flex flex-col gap-3">
-          <h3 className="text-lg">{t('bench.mix.developer')}</h3>
-          <DeveloperPour
-            line={line}
-            pour={answer.developer}
-            onChange={(developer) => change({ developer })}
-          />
-        </Sheet>
-        <Sheet className="flex flex-col gap-3">
-          <Field label={t('bench.mix.ratio')}>
-            <span className="flex flex-wrap items-center gap-2">
-              {t('bench.mix.ratioTo')}
-              <NumberInput
-                aria-label={t('bench.mix.ratio')}
-                value={answer.ratio}
-                min={0.25}
-                max={10}
-                step={0.25}
-                className="w-20"
-                unit={t('bench.mix.ratioUnit')}
-                onValue={(ratio) => change({ ratio })}
-              />
-            </span>
-          </Field>
-          <Field label={t('bench.mix.total')}>
-            <WeightInput
-              aria-label={t('bench.mix.total')}
-              value={answer.totalGrams}
-              min={5}
-              max={2000}
-              step={5}
-              onValue={(totalGrams) => change({ totalGrams })}
+      {bowl ? (
+        <>
+          <div className="flex flex-wrap items-end gap-4">
+            <Field label={t('service.lineOf', { name: bowl.name })} className="w-72">
+              <Select
+                value={bowl.lineId ?? ''}
+                onChange={({ target }) => {
+                  const next = assignment.lines.find(({ id }) => id === target.value);
+                  if (next) set(withLine(bowl, next));
+                }}
+              >
+                <option value="" disabled>
+                  {t('service.pickLine')}
+                </option>
+                {assignment.lines.map(({ id, name, kind }) => (
+                  <option key={id} value={id}>
+                    {t('set.lineKind', { name, kind: t(`craft:kind.${kind}`) })}
+                  </option>
+                ))}
+              </Select>
+            </Field>
+            <Button
+              weight="quiet"
+              icon={<Trash2 aria-hidden className="size-4" />}
+              onClick={() => remove(bowl.name)}
+            >
+              {t('service.removeBowl', { name: bowl.name })}
+            </Button>
+          </div>
+          {line ? (
+            <BowlForm
+              key={`${bowl.name} ${line.id}`}
+              bowl={bowl}
+              line={line}
+              assignment={assignment}
+              onChange={set}
             />
-          </Field>
-        </Sheet>
-        <Sheet className="flex flex-col gap-3">
-          <h3 className="text-lg">{t('bench.mix.weighOut')}</h3>
-          <Weights answer={answer} />
-        </Sheet>
-      </div>
+          ) : null}
+        </>
+      ) : (
+        <Empty>{t('service.noBowls')}</Empty>
+      )}
     </div>
   );
 }

@@ -1,49 +1,122 @@
-import type { StudentExercise } from '@cimbel/contract';
+import type { StudentAssignment } from '@cimbel/contract';
+import { NO_READING, type HeadZone, type RecordCard, type ZoneReading } from '@cimbel/core/card';
+import { LIGHTS, type Light } from '@cimbel/core/colour';
 import { COUNTERS } from '@cimbel/core/theory';
+import { topLevel } from '@cimbel/core/colour';
 import { useTranslation } from 'react-i18next';
-import { Choice } from '../../ui/field';
+import { Choice, Select } from '../../ui/field';
 import { Sheet } from '../../ui/panel';
 import { LevelRing } from './level-ring';
-import type { Draft } from './use-draft';
+import type { DraftOf } from './use-draft';
+import { BalanceBeam } from '../marking/balance';
 
-export function Read({ exercise, draft }: { exercise: StudentExercise; draft: Draft }) {
+const GREYS = [0, 0.1, 0.2, 0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 0.9, 1];
+
+/** Zone by zone: what there is, and what will show on the way. */
+export function Read({
+  assignment,
+  draft,
+  zone,
+  onZone,
+  light,
+  onLight,
+}: {
+  assignment: StudentAssignment;
+  draft: DraftOf<RecordCard>;
+  zone: HeadZone;
+  onZone: (zone: HeadZone) => void;
+  light: Light;
+  onLight: (light: Light) => void;
+}) {
   const { t } = useTranslation(['ui', 'craft']);
-  const { answer, change } = draft;
-  const { level } = exercise.facts.target;
+  const { answer: plan, change } = draft;
+  const read = plan.readings[zone] ?? NO_READING;
+  const set = (part: Partial<ZoneReading>) =>
+    change({ readings: { ...plan.readings, [zone]: { ...read, ...part } } });
+  const target =
+    assignment.wish[zone] ?? (assignment.weave?.zones.includes(zone) ? assignment.weave.target : null);
+  const name = t(`craft:headZone.${zone}`);
   return (
-    <div className="flex flex-col gap-5">
+    <div className="flex flex-col gap-4">
       <h2 className="text-2xl">{t('bench.read.title')}</h2>
-      <div className="flex flex-col gap-2">
-        <h3 className="text-lg">{t('bench.read.level')}</h3>
-        <p className="text-quiet text-sm">{t('bench.read.levelHint')}</p>
-        <LevelRing
-          value={answer.naturalLevel}
-          onChange={(naturalLevel) => change({ naturalLevel })}
-          label={t('bench.read.level')}
+      <div className="flex flex-wrap items-center justify-between gap-x-6 gap-y-2">
+        <Choice
+          label={t('service.zone')}
+          value={zone}
+          options={assignment.zones.map((one) => {
+            const done = plan.readings[one.zone]?.level != null;
+            return { value: one.zone, text: `${t(`craft:headZone.${one.zone}`)}${done ? ' ✓' : ''}` };
+          })}
+          onChange={onZone}
+        />
+        <Choice
+          label={t('lab.light')}
+          value={light}
+          options={LIGHTS.map((value) => ({ value, text: t(`craft:light.${value}`) }))}
+          onChange={onLight}
         />
       </div>
-      <Sheet className="flex flex-col gap-3">
-        <h3 className="text-lg">{t('bench.read.pigment', { level })}</h3>
-        <Choice
-          label={t('bench.read.pigment', { level })}
-          value={answer.underlay}
-          onChange={(underlay) => change({ underlay })}
-          options={exercise.underlayChoices.map((value) => ({ value, text: t(`craft:underlay.${value}`) }))}
+      <div className="flex flex-col gap-1.5">
+        <h3 className="text-lg">{t('service.levelOf', { zone: name })}</h3>
+        <LevelRing
+          value={read.level}
+          onChange={(level) => set({ level })}
+          label={t('service.levelOf', { zone: name })}
+          top={topLevel(assignment.houseRules.levelScale)}
         />
-        <p className="text-quiet text-sm">{t('bench.read.school')}</p>
+      </div>
+      <Sheet className="flex flex-wrap items-center gap-x-4 gap-y-2">
+        <label className="flex items-center gap-3 font-semibold">
+          {t('service.greyOf', { zone: name })}
+          <span className="w-32">
+            <Select
+              value={read.greyShare === null ? '' : String(read.greyShare)}
+              onChange={({ target: field }) =>
+                set({ greyShare: field.value === '' ? null : Number(field.value) })
+              }
+            >
+              <option value="">{t('answer.none')}</option>
+              {GREYS.map((share) => (
+                <option key={share} value={share}>
+                  {t('service.share', { share })}
+                </option>
+              ))}
+            </Select>
+          </span>
+        </label>
       </Sheet>
-      <Sheet className="flex flex-col gap-3">
-        <h3 className="text-lg">{t('bench.read.counter')}</h3>
-        <Choice
-          label={t('bench.read.counter')}
-          value={answer.counter}
-          onChange={(counter) => change({ counter })}
-          options={(['keep', ...COUNTERS] as const).map((value) => ({
-            value,
-            text: t(`craft:counter.${value}`),
-          }))}
-        />
-      </Sheet>
+      {target ? (
+        <div className="grid items-start gap-4 xl:grid-cols-[minmax(0,1fr)_20rem]">
+          <Sheet className="flex flex-col gap-3">
+            <h3 className="text-lg">{t('service.showsOn', { zone: name, level: target.level })}</h3>
+            <p className="text-quiet text-sm">{t('service.showsHint')}</p>
+            <Choice
+              label={t('service.showsOn', { zone: name, level: target.level })}
+              value={read.underlay}
+              onChange={(underlay) => set({ underlay })}
+              options={assignment.underlayChoices.map((value) => ({
+                value,
+                text: t(`craft:underlay.${value}`),
+              }))}
+            />
+            <h3 className="text-lg">{t('bench.read.counter')}</h3>
+            <Choice
+              label={t('bench.read.counter')}
+              value={read.counter}
+              onChange={(counter) => set({ counter })}
+              options={(['keep', ...COUNTERS] as const).map((value) => ({
+                value,
+                text: t(`craft:counter.${value}`),
+              }))}
+            />
+          </Sheet>
+          {read.underlay ? (
+            <BalanceBeam levelReached={target.level} mix={[]} rules={assignment.houseRules} title={name} />
+          ) : null}
+        </div>
+      ) : (
+        <p className="text-quiet">{t('service.noWishHere', { zone: name })}</p>
+      )}
     </div>
   );
 }

@@ -4,9 +4,9 @@ import { useTranslation } from 'react-i18next';
 import { dateTime } from '../../lib/i18n';
 import { Button } from '../../ui/button';
 import { Dialog } from '../../ui/dialog';
-import type { Draft } from './use-draft';
+import type { DraftOf } from './use-draft';
 
-type Kept = Pick<Draft, 'save' | 'savedAt' | 'undo' | 'redo' | 'settle'>;
+type Kept = Pick<DraftOf<object>, 'save' | 'savedAt' | 'undo' | 'redo' | 'settle'>;
 
 /** Where the work is kept, and the way back. */
 export function SaveLine({ draft }: { draft: Kept }) {

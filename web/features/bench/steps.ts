@@ -1,24 +1,38 @@
-import type { Answer } from '@cimbel/core/grade';
+import type { StudentAssignment } from '@cimbel/contract';
+import type { BenchStep } from '@cimbel/core/card';
+import type { RecordCard } from '@cimbel/core/card';
+import { hasDeveloper } from '@cimbel/core/shades';
 
-export const STEPS = ['consult', 'read', 'mix', 'process', 'handIn'] as const;
-export type Step = (typeof STEPS)[number];
+/** Steps of the bench in the order of the service; steps that an exercise gives are left out. */
+export type WorkStep = BenchStep | 'handIn';
+export const stepsOf = ({ open }: Pick<StudentAssignment, 'open'>): WorkStep[] => [...open, 'handIn'];
 
-/** Whether a step has nothing open; looking at the client is complete once one has gone on. */
-export function isComplete(step: Step, answer: Answer, seen: ReadonlySet<Step>): boolean {
+/** Whether nothing of a step is open. */
+export function isStepComplete(
+  step: WorkStep,
+  plan: RecordCard,
+  { zones, lines, applications }: Pick<StudentAssignment, 'zones' | 'lines' | 'applications'>,
+): boolean {
+  const declines = plan.decision === 'decline';
   switch (step) {
     case 'consult':
-      return seen.has('read');
+      return plan.asked.length > 0 && plan.decision !== null && (declines || plan.visits !== null);
     case 'read':
-      return answer.naturalLevel !== null && answer.underlay !== null && answer.counter !== null;
+      return zones.every(({ zone }) => plan.readings[zone]?.level != null);
     case 'mix':
-      return (
-        answer.shades.length > 0 &&
-        answer.developer.length > 0 &&
-        answer.ratio !== null &&
-        answer.totalGrams !== null
-      );
+      return declines || (plan.bowls.length > 0 && plan.bowls.every(({ lineId }) => lineId !== null));
+    case 'apply':
+      return declines || plan.steps.length > 0;
     case 'process':
-      return answer.minutes !== null;
+      return declines || plan.steps.length >= Math.max(1, applications.length);
+    case 'finish':
+      return declines || (plan.aftercare.length > 0 && plan.nextVisitWeeks !== null);
+    case 'developer':
+      return plan.bowls.every(
+        ({ lineId, developer }) =>
+          !lines.some(({ id, kind }) => id === lineId && hasDeveloper(kind)) ||
+          developer.some(({ grams }) => grams > 0),
+      );
     case 'handIn':
       return false;
   }

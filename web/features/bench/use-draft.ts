@@ -1,6 +1,5 @@
 import type { DraftSaved } from '@cimbel/contract';
 import { useCallback, useEffect, useReducer, useRef, useState } from 'react';
-import type { Answer } from '@cimbel/core/grade';
 import { api, asApiError } from '../../lib/api';
 import { newId } from '../../lib/id';
 import { keep, readKept } from '../../lib/storage';
@@ -161,6 +160,5 @@ export function useDraft<A extends object>(exercise: Drafted<A>, studentId: stri
     settle,
   };
 }
-/** An answer being written, of any kind; what only shows where it is kept needs no more. */
+/** An answer being written; what only shows where it is kept needs no more. */
 export type DraftOf<A extends object> = ReturnType<typeof useDraft<A>>;
-export type Draft = DraftOf<Answer>;

@@ -36,7 +36,7 @@ export interface MarkedCriterion {
   name: string;
 }
 
-function useColumns(marked: readonly MarkedCriterion[], answerAt: string) {
+function useColumns(marked: readonly MarkedCriterion[]) {
   const { t } = useTranslation(['ui', 'craft']);
   return useMemo(
     () => [
@@ -44,7 +44,7 @@ function useColumns(marked: readonly MarkedCriterion[], answerAt: string) {
         header: t('exercise.student'),
         cell: ({ row, getValue }) =>
           row.original.attemptId ? (
-            <Link className="underline underline-offset-4" to={`${answerAt}/${row.original.attemptId}`}>
+            <Link className="underline underline-offset-4" to={`/answers/${row.original.attemptId}`}>
               {getValue()}
             </Link>
           ) : (
@@ -93,24 +93,15 @@ function useColumns(marked: readonly MarkedCriterion[], answerAt: string) {
           ),
       }),
     ],
-    [marked, answerAt, t],
+    [marked, t],
   );
 }
 
 /** Thirty students on a screen: who has handed in, points by criterion, sorted by any of them. */
-export function AnswersTable({
-  rows,
-  marked,
-  answerAt,
-}: {
-  rows: AnswerRow[];
-  marked: readonly MarkedCriterion[];
-  /** Address under which an answer is read. */
-  answerAt: string;
-}) {
+export function AnswersTable({ rows, marked }: { rows: AnswerRow[]; marked: readonly MarkedCriterion[] }) {
   const { t } = useTranslation();
   const [sorting, setSorting] = useState<SortingState>([{ id: 'name', desc: false }]);
-  const columns = useColumns(marked, answerAt);
+  const columns = useColumns(marked);
   // eslint-disable-next-line react-hooks/incompatible-library -- the table keeps its own identity between renders.
   const table = useReactTable({
     data: rows,

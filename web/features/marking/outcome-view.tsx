@@ -1,80 +1,136 @@
 import type { Result } from '@cimbel/contract';
 import { seedFrom } from '@cimbel/core';
-import { answerOfKey, outcomeReasons, play, type Played } from '@cimbel/core/grade';
+import { partName } from '@cimbel/core/card';
+import { simulateCard, wishLook, type PartOutcome, type SimulatedCard } from '@cimbel/core/simulate';
 import type { TressLook } from '@cimbel/core/tress';
-import { useDeferredValue, useMemo, useState } from 'react';
+import { Pause, Play } from 'lucide-react';
+import { useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Sheet } from '../../ui/panel';
 import { Tress } from '../../ui/tress';
-import { ReasonList } from './reasons';
 
-function Lock({ name, look, words }: { name: string; look: TressLook; words: string }) {
+function Lock({ name, look }: { name: string; look: TressLook }) {
   return (
     <figure className="flex flex-col items-center">
-      <Tress look={look} width={104} height={250} label={name} />
-      <figcaption className="pb-2 text-center">
-        <strong className="block">{name}</strong>
-        <span className="text-sm">{words}</span>
-      </figcaption>
+      <Tress look={look} width={96} height={250} label={name} />
+      <figcaption className="pb-2 text-center font-semibold">{name}</figcaption>
     </figure>
   );
 }
 
-/**
- * The formula on the head it was made for, by the hair model: beside the wish, and beside the computed answer under the
- * same clock. It shows what a slip would have done; the marks do not come from it.
- */
-export function OutcomeView({ result }: { result: Result }) {
+const STEP_MS = 90;
+
+/** The handed-in plan on the head, beside the computed one and the wish, under one clock: what each would have done. */
+export function OutcomeView({
+  result,
+}: {
+  result: Pick<Result, 'assignmentId' | 'clientCase' | 'lines' | 'answer' | 'solution'>;
+}) {
   const { t } = useTranslation(['ui', 'craft']);
-  const { kase, line, answer, key, looks } = result;
-  const played = useMemo(
-    () => ({ own: play(kase, line, answer), key: play(kase, line, answerOfKey(kase, key)) }),
-    [kase, line, answer, key],
-  );
-  const last = Math.max(played.own?.minutes ?? 0, played.key?.minutes ?? 0);
+  const { clientCase, lines, answer, solution, assignmentId } = result;
+  const played = useMemo(() => {
+    const lineOf = (id: string) => lines.find((line) => line.id === id);
+    return {
+      own: simulateCard(clientCase, answer, lineOf),
+      best: simulateCard(clientCase, solution.best, lineOf),
+    };
+  }, [clientCase, lines, answer, solution]);
+  const last = Math.max(played.own.minutes, played.best.minutes);
   const [minute, setMinute] = useState(last);
+  const [running, setRunning] = useState(false);
+  useEffect(() => {
+    if (!running) return;
+    const timer = setInterval(
+      () =>
+        setMinute((now) => {
+          if (now + 1 >= last) setRunning(false);
+          return Math.min(last, now + 1);
+        }),
+      STEP_MS,
+    );
+    return () => clearInterval(timer);
+  }, [running, last]);
   const shown = useDeferredValue(minute);
-  const seed = seedFrom(result.exerciseId);
-  const words = (one: Played) => {
-    const { level, tone, away, greyShows } = one.at(shown);
-    return t(greyShows ? 'outcome.readsWithGrey' : 'outcome.reads', {
+  const seed = seedFrom(assignmentId);
+  const words = ({ level, tone, deltaE, condition, greyShows }: PartOutcome) =>
+    t(greyShows ? 'service.outcomeWordsWithGrey' : 'service.outcomeWords', {
       level: Math.round(level * 10) / 10,
       tone,
-      away,
+      deltaE,
+      condition,
     });
-  };
-  const { own } = played;
+  const at = (plan: SimulatedCard) => plan.outcomeAt(shown);
+  const [own, best] = [at(played.own), at(played.best)];
   return (
     <Sheet className="flex flex-col gap-3">
       <h2 className="text-lg">{t('outcome.title')}</h2>
       <div className="bg-surround text-on-surround rounded-sm pt-2">
         <div className="flex flex-wrap justify-around gap-x-2 px-2">
-          <Lock
-            name={t('outcome.wanted')}
-            look={looks.target}
-            words={t('outcome.wish', { level: kase.target.level, tone: kase.target.tone.primary })}
-          />
-          {own ? <Lock name={t('outcome.own')} look={own.lookAt(shown, seed)} words={words(own)} /> : null}
-          {played.key ? (
-            <Lock name={t('outcome.key')} look={played.key.lookAt(shown, seed)} words={words(played.key)} />
-          ) : null}
+          <Lock name={t('outcome.wanted')} look={wishLook(clientCase, 'daylight', seed + 1)} />
+          <Lock name={t('service.yours')} look={played.own.lookAt(shown, 'daylight', seed)} />
+          <Lock name={t('outcome.key')} look={played.best.lookAt(shown, 'daylight', seed)} />
         </div>
-        <label className="flex items-center gap-3 px-4 pb-3 font-semibold">
-          {t('lab.minute')}
-          <input
-            type="range"
-            className="accent-on-surround h-8 flex-1"
-            min={0}
-            max={last}
-            step={1}
-            value={minute}
-            onChange={({ target }) => setMinute(Number(target.value))}
-          />
-          <output className="font-display w-10 text-end text-xl">{minute}</output>
-        </label>
+        {last > 0 ? (
+          <div className="flex items-center gap-3 px-4 pb-3">
+            <button
+              type="button"
+              aria-label={t(running ? 'service.pause' : 'service.run')}
+              className="border-on-surround inline-flex size-10 items-center justify-center rounded-sm border"
+              onClick={() => {
+                if (minute >= last) setMinute(0);
+                setRunning(!running);
+              }}
+            >
+              {running ? <Pause aria-hidden className="size-5" /> : <Play aria-hidden className="size-5" />}
+            </button>
+            <label className="flex flex-1 items-center gap-3 font-semibold">
+              {t('lab.minute')}
+              <input
+                type="range"
+                className="accent-on-surround h-8 flex-1"
+                min={0}
+                max={last}
+                step={1}
+                value={minute}
+                onChange={({ target }) => {
+                  setRunning(false);
+                  setMinute(Number(target.value));
+                }}
+              />
+              <output className="font-display w-10 text-end text-xl">{minute}</output>
+            </label>
+          </div>
+        ) : null}
       </div>
-      {own ? <ReasonList reasons={outcomeReasons(kase, own.at(own.minutes))} /> : <p>{t('outcome.open')}</p>}
-      <p className="text-quiet text-sm">{t('outcome.note')}</p>
+      <table className="w-full text-sm">
+        <caption className="sr-only">{t('outcome.title')}</caption>
+        <thead>
+          <tr className="text-quiet border-line border-b">
+            <th scope="col" className="py-1 text-start font-normal">
+              {t('service.zone')}
+            </th>
+            <th scope="col" className="py-1 text-start font-normal">
+              {t('service.yours')}
+            </th>
+            <th scope="col" className="py-1 text-start font-normal">
+              {t('outcome.key')}
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {own.map((part, i) => (
+            <tr key={partName(part.part)} className="border-line border-b align-top last:border-b-0">
+              <th scope="row" className="py-1 pe-2 text-start">
+                <span className="first-letter:uppercase">{t(`craft:headZone.${part.part.zone}`)}</span>
+                {part.part.woven ? ` (${t('service.wovenShort')})` : ''}
+              </th>
+              <td className="py-1 pe-2">{words(part)}</td>
+              <td className="py-1">{words(best[i])}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="text-quiet text-sm">{t('service.outcomeNote')}</p>
     </Sheet>
   );
 }

@@ -4,14 +4,22 @@ import { Link } from 'react-router';
 import { dateTime } from '../../lib/i18n';
 import { PageTitle } from '../../ui/page-title';
 import { Neighbours } from './neighbours';
-import { PointsLine } from './result-view';
 
 interface HandedInResult {
-  exerciseId: string;
+  assignmentId: string;
   title: string;
   submittedAt: string;
   late: boolean;
   grade: { points: number; max: number };
+}
+
+export function PointsLine({ result }: { result: Pick<HandedInResult, 'grade'> }) {
+  const { t } = useTranslation();
+  return (
+    <p className="font-display text-3xl font-semibold">
+      {t('result.points', { points: result.grade.points, max: result.grade.max })}
+    </p>
+  );
 }
 
 function When({ result }: { result: HandedInResult }) {
@@ -43,27 +51,22 @@ export function MyResultHeading({ result, children }: { result: HandedInResult; 
 /** Over an answer that an educator reads: whose it is, what it is to, and the way to the next. */
 export function ReviewHeading({
   result,
-  exerciseAt,
-  answersAt,
 }: {
   result: HandedInResult & { studentName: string; previousId: string | null; nextId: string | null };
-  /** Addresses of exercises and of answers of this kind. */
-  exerciseAt: string;
-  answersAt: string;
 }) {
   return (
     <div className="flex flex-wrap items-center gap-3">
       <div className="me-auto">
         <h1 className="text-2xl">{result.studentName}</h1>
         <p className="text-quiet text-sm">
-          <Link to={`${exerciseAt}/${result.exerciseId}`} className="underline">
+          <Link to={`/assignments/${result.assignmentId}`} className="underline">
             {result.title}
           </Link>{' '}
           · <When result={result} />
         </p>
       </div>
       <PointsLine result={result} />
-      <Neighbours previousId={result.previousId} nextId={result.nextId} at={answersAt} />
+      <Neighbours previousId={result.previousId} nextId={result.nextId} at="/answers" />
     </div>
   );
 }

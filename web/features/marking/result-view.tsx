@@ -1,16 +1,16 @@
 import type { Result } from '@cimbel/contract';
-import { DEFAULT_HOUSE_RULES } from '@cimbel/core/theory';
-import { mixOf, type CriterionMark } from '@cimbel/core/grade';
+import type { CriterionMark } from '@cimbel/core/mark';
 import type { ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
-import { Sheet } from '../../ui/panel';
-import { Strand } from '../bench/strand';
-import { BalanceBeam } from './balance';
+import { Notice, Sheet } from '../../ui/panel';
+import { HouseRulesUsed } from './house-rules-used';
+import { ReasonText } from './reasons';
+import { RecordCardView } from '../bench/record-card';
 import { CriteriaTable } from './criteria-table';
-import { HouseRulesUsed, KeyCard } from './key-card';
+import { WhyThis } from './model-answer';
 import { OutcomeView } from './outcome-view';
 
-/** One answer beside the key: for the student who gave it, and for the educator who looks it over. */
+/** A handed-in plan: marks with reasons, what it would have done, its card beside the computed one. */
 export function ResultView({
   result,
   heading,
@@ -20,50 +20,73 @@ export function ResultView({
   heading: ReactNode;
   action?: (mark: CriterionMark) => ReactNode;
 }) {
-  const { t } = useTranslation();
-  const { kase, key, grade, line, answer } = result;
-  const school =
-    grade.houseRules.find(({ rule }) => rule === 'underlay')?.choice === 'coarse'
-      ? 'coarse'
-      : DEFAULT_HOUSE_RULES.underlay;
+  const { t } = useTranslation(['ui', 'craft']);
+  const { grade, solution, answer, lines } = result;
   return (
-    <div className="grid min-h-full grid-cols-[76px_minmax(0,1fr)] wide:grid-cols-[320px_minmax(0,1fr)]">
-      <Strand
-        looks={result.looks}
-        service={kase.service}
-        nowLabel={t('bench.nowOf', { name: kase.client.name })}
-        targetLabel={t('bench.targetOf', { level: kase.target.level, tone: kase.target.tone.primary })}
-      />
-      <div className="flex min-w-0 flex-col gap-5 px-4 py-4 wide:px-8">
-        {heading}
-        <CriteriaTable result={result} action={action} />
-        <OutcomeView result={result} />
-        <div className="grid gap-5 lg:grid-cols-2">
-          <Sheet className="flex flex-col gap-3">
-            <h2 className="text-lg">{t('result.keyTitle')}</h2>
-            <KeyCard computed={key} naturalLevel={kase.zone.naturalLevel} />
-          </Sheet>
-          <div className="flex flex-col gap-5">
-            <BalanceBeam
-              levelReached={key.levelReached}
-              mix={mixOf(answer, line)}
-              rules={{ underlay: school }}
-            />
-            <Sheet>
-              <HouseRulesUsed uses={grade.houseRules} />
+    <div className="mx-auto flex w-full max-w-7xl flex-col gap-4 px-4 py-4 wide:px-8">
+      {heading}
+      {grade.dangers.length > 0 ? (
+        <Notice kind="bad">
+          <strong>{t('service.capped', { points: grade.points, uncapped: grade.uncapped })}</strong>
+          <ul className="list-disc ps-5">
+            {grade.dangers.map((danger) => (
+              <li key={JSON.stringify(danger)}>
+                <ReasonText reason={danger} />
+              </li>
+            ))}
+          </ul>
+        </Notice>
+      ) : null}
+      {result.slip ? (
+        <p>
+          <strong>{t('service.slipWas')}</strong> {t(`craft:slip.${result.slip}`)}.
+        </p>
+      ) : null}
+      <div className="grid items-start gap-4 wide:grid-cols-[minmax(0,1fr)_30rem]">
+        <div className="flex flex-col gap-4">
+          {grade.misconceptions.length > 0 ? (
+            <Sheet className="flex flex-col gap-1">
+              <h2 className="text-lg">{t('service.thinking')}</h2>
+              <ul>
+                {grade.misconceptions.map(({ name, evidence }) => (
+                  <li key={name}>
+                    <strong>{t(`craft:slip.${name}`)}.</strong>{' '}
+                    <span className="text-sm">
+                      <ReasonText reason={evidence} />
+                    </span>
+                  </li>
+                ))}
+              </ul>
             </Sheet>
-          </div>
+          ) : null}
+          <Sheet>
+            <CriteriaTable result={result} action={action} />
+          </Sheet>
+        </div>
+        <div className="flex flex-col gap-4">
+          <OutcomeView result={result} />
+          <Sheet>
+            <HouseRulesUsed uses={grade.houseRules} />
+          </Sheet>
+          {solution.visits.length > 1 ? (
+            <Sheet className="flex flex-col gap-1">
+              <h2 className="text-lg">{t('service.visitsTitle', { count: solution.visits.length })}</h2>
+              {solution.proof.map((reason) => (
+                <p key={JSON.stringify(reason)} className="text-sm">
+                  <ReasonText reason={reason} />
+                </p>
+              ))}
+            </Sheet>
+          ) : null}
+        </div>
+      </div>
+      <div className="grid items-start gap-4 lg:grid-cols-2">
+        <RecordCardView plan={answer} lines={lines} title={t('service.yours')} />
+        <div className="flex flex-col gap-4">
+          <RecordCardView plan={solution.best} lines={lines} title={t('result.keyTitle')} />
+          <WhyThis solution={solution} lines={lines} houseRules={result.houseRules} />
         </div>
       </div>
     </div>
-  );
-}
-
-export function PointsLine({ result }: { result: { grade: { points: number; max: number } } }) {
-  const { t } = useTranslation();
-  return (
-    <p className="font-display text-3xl font-semibold">
-      {t('result.points', { points: result.grade.points, max: result.grade.max })}
-    </p>
   );
 }

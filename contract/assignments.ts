@@ -1,0 +1,227 @@
+import { z } from 'zod';
+import type { Reason } from '@cimbel/core';
+import type { Light } from '@cimbel/core/colour';
+import {
+  CRITERIA,
+  MISCONCEPTIONS,
+  rubricSchema,
+  type Criterion,
+  type NearMiss,
+  type Grade,
+  type Misconception,
+  type Rubric,
+} from '@cimbel/core/mark';
+import { OPEN_STEPS, type BenchStep } from '@cimbel/core/card';
+import {
+  QUESTIONS,
+  TESTS,
+  bowlSchema,
+  clientCaseSchema,
+  recordCardSchema,
+  stepSchema,
+  type Application,
+  type Head,
+  type HeadZone,
+  type ClientCase,
+  type RecordCard,
+} from '@cimbel/core/card';
+import type { Line } from '@cimbel/core/shades';
+import type { Solution } from '@cimbel/core/solve';
+import type { HouseRules, Underlay } from '@cimbel/core/theory';
+import type { TressLook } from '@cimbel/core/tress';
+import type { standingSchema } from './classes';
+
+/** When students who have handed in may see their marks and the model answer. */
+export const RELEASES = ['onSubmit', 'onDue', 'manual'] as const;
+export type Release = (typeof RELEASES)[number];
+
+/** What a case comes to under a class's rules, before it is set. */
+export const exercisePreviewSchema = z.object({ clientCase: clientCaseSchema });
+export type ExercisePreview =
+  | { ok: true; solution: Solution; rubric: Rubric; nearMisses: NearMiss[]; lines: Line[] }
+  | { ok: false; reasons: Reason[] };
+
+/** A case with the steps that are worked and the points they are worth. */
+export const exerciseSchema = z.object({
+  title: z.string().trim().min(1).max(120),
+  clientCase: clientCaseSchema,
+  /** Steps of the bench that are worked; the others are given. */
+  open: z.array(z.enum(OPEN_STEPS)).min(1),
+  /** Set as a card with this slip on it, to be put right. */
+  slip: z.enum(MISCONCEPTIONS).nullable().default(null),
+  rubric: rubricSchema,
+});
+
+/** An exercise set to a class. */
+export const newAssignmentSchema = z.object({
+  exercise: exerciseSchema,
+  dueAt: z.iso.datetime(),
+  release: z.enum(RELEASES),
+});
+export type NewAssignment = z.input<typeof newAssignmentSchema>;
+
+export const assignmentChangeSchema = z
+  .object({
+    title: z.string().trim().min(1).max(120),
+    dueAt: z.iso.datetime(),
+    release: z.enum(RELEASES),
+    released: z.boolean(),
+  })
+  .partial()
+  .strict();
+export type AssignmentChange = z.infer<typeof assignmentChangeSchema>;
+
+/** What only the educator of the class sees. */
+export interface EducatorAssignment {
+  id: string;
+  classId: string;
+  className: string;
+  title: string;
+  clientCase: ClientCase;
+  lines: Line[];
+  houseRules: HouseRules;
+  solution: Solution;
+  open: BenchStep[];
+  /** What is wrong with the card that is to be put right; null where the card starts empty. */
+  slip: Misconception | null;
+  rubric: Rubric;
+  max: number;
+  dueAt: string;
+  release: Release;
+  released: boolean;
+  /** How often each misconception shows, most often first. */
+  misconceptions: { name: string; students: number }[];
+  rows: (z.infer<typeof standingSchema> & {
+    studentId: string;
+    name: string;
+    grade: Grade | null;
+    changed: boolean;
+  })[];
+}
+
+/** What a student may know of a head before the key is released: how it looks and what was asked, never its figures. */
+export interface StudentAssignment {
+  id: string;
+  title: string;
+  className: string;
+  client: ClientCase['client'];
+  looks: { now: TressLook; target: TressLook };
+  /** The same under each light, for reading. */
+  lit: Record<Light, { now: TressLook; target: TressLook }>;
+  zones: { zone: HeadZone; lengthCm: number; from: number; to: number }[];
+  hair: Pick<Head, 'diameter' | 'density' | 'length' | 'form'>;
+  wish: ClientCase['wish'];
+  weave: ClientCase['weave'] | null;
+  lines: Line[];
+  houseRules: HouseRules;
+  underlayChoices: Underlay[];
+  open: BenchStep[];
+  /** What the exercise gives: the fields of steps that are off, and all of a card that is to be put right. */
+  given: RecordCard;
+  /** Where the student times what is given: what is applied, without its times. Else empty. */
+  applications: Application[];
+  toCorrect: boolean;
+  rubric: Rubric;
+  /** What the questions and tests of the draft have brought to light. */
+  reveals: Record<string, Reason[]>;
+  dueAt: string;
+  late: boolean;
+  draft: { answer: RecordCard; version: number; updatedAt: string } | null;
+  submittedAt: string | null;
+  resultReady: boolean;
+}
+
+export interface StudentAssignmentSummary {
+  id: string;
+  title: string;
+  className: string;
+  clientName: string;
+  now: TressLook;
+  dueAt: string;
+  state: 'notStarted' | 'inWork' | 'handedIn';
+  late: boolean;
+  resultReady: boolean;
+  points: number | null;
+  max: number;
+}
+
+export const draftSchema = z.object({
+  answer: recordCardSchema,
+  /** Version the device last saw; a newer one by another device is not overwritten unasked. */
+  version: z.number().int().min(0),
+  writer: z.string().min(1).max(64),
+});
+export type DraftWrite = z.infer<typeof draftSchema>;
+export interface DraftSaved {
+  version: number;
+  updatedAt: string;
+}
+
+export const submissionSchema = z.object({ id: z.uuid(), answer: recordCardSchema });
+export type Submission = z.infer<typeof submissionSchema>;
+
+export const revealSchema = z.union([
+  z.object({ question: z.enum(QUESTIONS) }).strict(),
+  z.object({ test: z.enum(TESTS) }).strict(),
+]);
+export interface Revealed {
+  reasons: Reason[];
+}
+
+export const simulationSchema = z.object({
+  bowls: z.array(bowlSchema).max(8),
+  steps: z.array(stepSchema).max(16),
+});
+export type SimulationAsked = z.infer<typeof simulationSchema>;
+export type { ShownSimulation } from '@cimbel/core/simulate';
+
+/** A mark that the educator has changed by hand, with why. */
+export interface MarkChange {
+  criterion: Criterion;
+  from: number;
+  to: number;
+  reason: string;
+  by: string;
+  /** ISO date and time. */
+  at: string;
+}
+export const markChangeSchema = z.object({
+  criterion: z.enum(CRITERIA),
+  points: z.number().min(0).max(100).multipleOf(0.25),
+  reason: z.string().trim().min(3).max(500),
+});
+export type MarkChangeWrite = z.infer<typeof markChangeSchema>;
+
+/** A handed-in card beside the model answer: the student's own once released, and the educator's. */
+export interface Result {
+  attemptId: string;
+  assignmentId: string;
+  title: string;
+  studentName: string;
+  clientCase: ClientCase;
+  lines: Line[];
+  houseRules: HouseRules;
+  solution: Solution;
+  open: BenchStep[];
+  slip: Misconception | null;
+  answer: RecordCard;
+  grade: Grade;
+  changes: MarkChange[];
+  submittedAt: string;
+  late: boolean;
+}
+/** The educator's view adds the way to the neighbours, so that thirty answers are read without going back. */
+export interface EducatorResult extends Result {
+  previousId: string | null;
+  nextId: string | null;
+}
+
+export const regradeSchema = z.object({ rubric: rubricSchema.optional() });
+/** How far marking again has come. */
+export interface Regrade {
+  total: number;
+  done: number;
+  /** Answers whose points are others than before. */
+  changed: number;
+  finished: boolean;
+}

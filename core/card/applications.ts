@@ -1,0 +1,57 @@
+import type { RecordCard, Step } from './record-card';
+
+/** When a bowl goes on and how it is watched is timing; all else of a step is how it is applied. */
+type Timing = Pick<Step, 'start' | 'minutes' | 'warmth' | 'checkEvery'>;
+const timingOf = ({ minutes, warmth, checkEvery }: Step): Omit<Timing, 'start'> => ({
+  minutes,
+  warmth,
+  checkEvery,
+});
+
+/** A bowl applied, without its times: what stands before it and how long it waits, so that no time can be read off. */
+export interface Application extends Omit<Step, keyof Timing> {
+  /** Places in the list of what has to be rinsed before this goes on. */
+  after: number[];
+  /** Minutes it waits from then, or from the start of the service. */
+  wait: number;
+}
+
+const endOf = ({ start, minutes }: Step) => start + minutes;
+
+/** Steps in the order they begin, without their times. */
+export function applicationsOf(steps: readonly Step[]): Application[] {
+  const inOrder = [...steps].sort((a, b) => a.start - b.start);
+  return inOrder.map((step, at): Application => {
+    const { start, minutes: _m, warmth: _w, checkEvery: _c, ...applied } = step;
+    const after = inOrder.slice(0, at).flatMap((other, i) => (endOf(other) <= start ? [i] : []));
+    return { ...applied, after, wait: start - Math.max(0, ...after.map((i) => endOf(inOrder[i]))) };
+  });
+}
+
+const isOf = (application: Application, { bowl, zones, share }: Step) =>
+  application.bowl === bowl && application.zones.join() === zones.join() && application.share === share;
+
+/** Applications with the times that a card gives them; what has not been timed is not on. */
+export function timedBy(applications: readonly Application[], { steps }: Pick<RecordCard, 'steps'>): Step[] {
+  const ends: (number | null)[] = [];
+  return applications.flatMap((application): Step[] => {
+    const own = steps.find((step) => isOf(application, step));
+    if (!own) {
+      ends.push(null);
+      return [];
+    }
+    const { after, wait, ...applied } = application;
+    const start = Math.max(0, ...after.map((i) => ends[i] ?? 0)) + wait;
+    ends.push(start + own.minutes);
+    return [{ ...applied, ...timingOf(own), start }];
+  });
+}
+
+const onSameHair = (a: Step, b: Step) => a.bowl === b.bowl && a.zones.some((zone) => b.zones.includes(zone));
+
+/** Steps with times that are given: those of the same bowl on the same hair, where there is one. */
+export const timesFrom = (given: readonly Step[], steps: readonly Step[]): Step[] =>
+  steps.map((step) => {
+    const same = given.find((one) => onSameHair(one, step));
+    return same ? { ...step, ...timingOf(same) } : step;
+  });

@@ -1,0 +1,114 @@
+import { z } from 'zod';
+import { toneSchema } from '../colour';
+import {
+  DENSITIES,
+  DIAMETERS,
+  POROSITIES,
+  APPLICATION_AREAS,
+  levelSchema,
+  naturalLevelSchema,
+  shareSchema,
+} from '../hair';
+import { DIRECT_DYES } from '../shades';
+import { HAIR_FORMS } from '../tress';
+
+/** Zones of a head from the scalp to the tips; a head has those that differ (handbook section 1, Read). */
+export const HEAD_ZONES = ['regrowth', 'band', 'mids', 'ends'] as const;
+export type HeadZone = (typeof HEAD_ZONES)[number];
+
+/** What was done to a zone before. Levels are what is seen today. */
+export const historySchema = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('untouched') }).strict(),
+  /** Oxidative colour. */
+  z
+    .object({
+      kind: z.literal('coloured'),
+      level: levelSchema,
+      tone: toneSchema,
+      /** Share of its dye that has gone since. */
+      faded: shareSchema.default(0),
+    })
+    .strict(),
+  z.object({ kind: z.literal('lightened'), level: levelSchema }).strict(),
+  /** Ready-made dye on hair lightened to a level. */
+  z
+    .object({
+      kind: z.literal('vivid'),
+      level: levelSchema,
+      dye: z.enum(DIRECT_DYES),
+      faded: shareSchema.default(0),
+    })
+    .strict(),
+]);
+export type History = z.infer<typeof historySchema>;
+
+export const zoneOfHeadSchema = z
+  .object({
+    zone: z.enum(HEAD_ZONES),
+    lengthCm: z.number().positive().max(80),
+    naturalLevel: naturalLevelSchema,
+    greyShare: shareSchema,
+    porosity: z.enum(POROSITIES),
+    history: historySchema,
+    /** 0 sound to 1 lost; what the stretch test shows comes from it. */
+    damage: z.number().min(0).max(1),
+    /** Water the hair holds, 0 brittle to 1 over-soft; by the damage when left out. */
+    moisture: z.number().min(0).max(1).optional(),
+  })
+  .strict();
+export type ZoneOfHead = z.infer<typeof zoneOfHeadSchema>;
+
+export const headSchema = z
+  .object({
+    zones: z.array(zoneOfHeadSchema).min(1).max(HEAD_ZONES.length),
+    diameter: z.enum(DIAMETERS),
+    density: z.enum(DENSITIES),
+    /** Length of the hair, for the guide of amounts (M2). */
+    length: z.enum(APPLICATION_AREAS),
+    form: z.enum(HAIR_FORMS),
+  })
+  .strict()
+  .superRefine(({ zones }, context) => {
+    zones.forEach(({ zone }, i) => {
+      const before = i > 0 ? HEAD_ZONES.indexOf(zones[i - 1].zone) : -1;
+      if (HEAD_ZONES.indexOf(zone) <= before)
+        context.addIssue({
+          code: 'custom',
+          path: ['zones', i, 'zone'],
+          params: { code: 'zonesInOrder' },
+          message: 'zonesInOrder',
+        });
+    });
+  });
+export type Head = z.infer<typeof headSchema>;
+
+/** The level a zone shows today: as it grew, or as it was left. */
+export const presentLevel = ({ history, naturalLevel }: Pick<ZoneOfHead, 'history' | 'naturalLevel'>) =>
+  history.kind === 'untouched' ? naturalLevel : history.level;
+
+export const zoneOf = (head: Head, zone: HeadZone): ZoneOfHead | undefined =>
+  head.zones.find((one) => one.zone === zone);
+
+/** Centimetres of the middle of a zone from the scalp. */
+export function fromScalpCm(head: Head, zone: HeadZone): number {
+  let cm = 0;
+  for (const one of head.zones) {
+    if (one.zone === zone) return cm + one.lengthCm / 2;
+    cm += one.lengthCm;
+  }
+  throw new RangeError(`the head has no zone ${zone}`);
+}
+
+/** Where each zone lies along the lock, 0 at the root to 1 at the tip. A short zone is drawn long enough to be seen. */
+export function stretchesOf(head: Head): { zone: HeadZone; from: number; to: number }[] {
+  const LEAST = 0.16;
+  const total = head.zones.reduce((sum, { lengthCm }) => sum + lengthCm, 0);
+  const shown = head.zones.map(({ lengthCm }) => Math.max(LEAST, lengthCm / total));
+  const all = shown.reduce((sum, share) => sum + share, 0);
+  let at = 0;
+  return head.zones.map(({ zone }, i) => {
+    const from = at;
+    at += shown[i] / all;
+    return { zone, from, to: i === head.zones.length - 1 ? 1 : at };
+  });
+}

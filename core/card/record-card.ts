@@ -1,0 +1,111 @@
+import { z } from 'zod';
+import { levelSchema, shareSchema } from '../hair';
+import { COUNTERS, UNDERLAYS, WASHES } from '../theory';
+import { HEAD_ZONES } from './head';
+
+/** What a client is asked before anything is mixed (section 1, Consult; section 13). */
+export const QUESTIONS = ['lastColour', 'reactions', 'scalp', 'metallicSalts', 'upkeep'] as const;
+export type Question = (typeof QUESTIONS)[number];
+/** C1–C3. */
+export const TESTS = ['patch', 'strand', 'incompatibility', 'elasticity', 'porosity'] as const;
+export type HairTest = (typeof TESTS)[number];
+export const DECISIONS = ['goOn', 'decline'] as const;
+/** Openly, in foils, or between foils that are in: then what is in them is not reached (A6). */
+export const PLACEMENTS = ['open', 'foils', 'between'] as const;
+/** Where the brush begins (A4). */
+export const STARTS_AT = ['nape', 'front', 'crown'] as const;
+export const ENDINGS = ['rinse', 'stay'] as const;
+/** Section 14. */
+export const AFTERCARES = [
+  'gentleWash',
+  'violetCare',
+  'blueCare',
+  'heatProtection',
+  'weeklyTreatment',
+  'coolWater',
+] as const;
+export type Aftercare = (typeof AFTERCARES)[number];
+
+const grams = z.number().min(0).max(2000);
+const pouredSchema = z.object({ vol: z.number().min(0).max(40), grams }).strict();
+
+/** A bowl as weighed. Grams are what is graded; parts follow from them. */
+export const bowlSchema = z
+  .object({
+    /** A letter on the card. */
+    name: z.string().min(1).max(4),
+    lineId: z.string().min(1).max(60).nullable(),
+    shades: z.array(z.object({ label: z.string().min(1).max(20), grams }).strict()).max(4),
+    /** Powder, or a remover's colour part: grams of a product without shades. */
+    productGrams: grams,
+    /** 0 vol is water. */
+    developer: z.array(pouredSchema).max(2),
+    additive: z.boolean(),
+  })
+  .strict();
+export type Bowl = z.infer<typeof bowlSchema>;
+
+/** A bowl put on named zones. Minutes count from the start of the service and to the rinse. */
+export const stepSchema = z
+  .object({
+    bowl: z.string().min(1).max(4),
+    zones: z.array(z.enum(HEAD_ZONES)).min(1).max(HEAD_ZONES.length),
+    placement: z.enum(PLACEMENTS),
+    /** Share of the hair covered: what is woven out, or what is left between; 1 is all of it. */
+    share: z.number().min(0.1).max(1),
+    startsAt: z.enum(STARTS_AT),
+    /** Stops at the line where the old colour begins. */
+    stopsAtLine: z.boolean(),
+    wet: z.boolean(),
+    start: z.number().int().min(0).max(300),
+    minutes: z.number().int().min(1).max(240),
+    warmth: z.boolean(),
+    /** A strand is wiped every so many minutes; null is not at all. */
+    checkEvery: z.number().int().min(1).max(60).nullable(),
+    ends: z.enum(ENDINGS),
+  })
+  .strict();
+export type Step = z.infer<typeof stepSchema>;
+
+export const zoneReadingSchema = z
+  .object({
+    level: levelSchema.nullable(),
+    greyShare: shareSchema.nullable(),
+    underlay: z.enum(UNDERLAYS).nullable(),
+    counter: z.enum([...COUNTERS, 'keep']).nullable(),
+  })
+  .strict();
+export type ZoneReading = z.infer<typeof zoneReadingSchema>;
+export const NO_READING: ZoneReading = { level: null, greyShare: null, underlay: null, counter: null };
+
+/** What a colourist would write on the card for one visit. Everything may still be open. */
+export const recordCardSchema = z
+  .object({
+    readings: z.partialRecord(z.enum(HEAD_ZONES), zoneReadingSchema),
+    asked: z.array(z.enum(QUESTIONS)),
+    tests: z.array(z.enum(TESTS)),
+    decision: z.enum(DECISIONS).nullable(),
+    /** Visits the client is told of; this card is the first. */
+    visits: z.number().int().min(1).max(8).nullable(),
+    bowls: z.array(bowlSchema).max(8),
+    /** What is done with the hair before the first bowl. */
+    wash: z.enum(WASHES).nullable().default(null),
+    steps: z.array(stepSchema).max(16),
+    aftercare: z.array(z.enum(AFTERCARES)),
+    nextVisitWeeks: z.number().int().min(1).max(26).nullable(),
+  })
+  .strict();
+export type RecordCard = z.infer<typeof recordCardSchema>;
+
+export const EMPTY_CARD: RecordCard = {
+  readings: {},
+  asked: [],
+  tests: [],
+  decision: null,
+  visits: null,
+  bowls: [],
+  wash: null,
+  steps: [],
+  aftercare: [],
+  nextVisitWeeks: null,
+};

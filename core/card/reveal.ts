@@ -1,0 +1,49 @@
+import { stretchTest } from '../process';
+import { reason, type Reason } from '../reason';
+import { forbidsPeroxide } from '../theory';
+import { saltsOf, type ClientCase } from './client-case';
+import type { HairTest, Question } from './record-card';
+import { strandOfZone } from './strand-of-zone';
+
+const percent = (share: number) => Math.round(share * 100) / 100;
+
+/** What a question brings to light: what the client knows, never what the eye has to read. */
+export function answerTo({ head, facts }: Pick<ClientCase, 'head' | 'facts'>, question: Question): Reason[] {
+  switch (question) {
+    case 'lastColour':
+      return head.zones.map(({ zone, history }) =>
+        reason(`reveal.history.${history.kind}`, undefined, { zone, weeks: facts.weeksSinceColour ?? 0 }),
+      );
+    case 'reactions':
+      return [reason(facts.reaction ? 'reveal.reaction.yes' : 'reveal.reaction.no', undefined)];
+    case 'scalp':
+      return [reason(`reveal.scalp.${facts.scalp}`, undefined)];
+    case 'metallicSalts':
+      return [reason(`reveal.metallic.${saltsOf(facts)}`, 'C8')];
+    case 'upkeep':
+      return [reason('reveal.upkeep', undefined, { weeks: facts.upkeepWeeks })];
+  }
+}
+
+/** What a test shows (C1–C3). */
+export function showsIn({ head, facts }: Pick<ClientCase, 'head' | 'facts'>, test: HairTest): Reason[] {
+  switch (test) {
+    case 'patch':
+      return [reason(facts.reaction ? 'reveal.patch.reacts' : 'reveal.patch.clear', 'C3')];
+    case 'strand':
+      return [reason('reveal.strand.sound', 'C3')];
+    case 'incompatibility':
+      return [reason(`reveal.incompatibility.${forbidsPeroxide(saltsOf(facts)) ? 'heats' : 'quiet'}`, 'C3')];
+    case 'elasticity':
+      return head.zones.map(({ zone }) => {
+        const { outcome, stretches, returns } = stretchTest(strandOfZone(head, zone));
+        return reason(`reveal.elasticity.${outcome}`, 'C1', {
+          zone,
+          stretches: percent(stretches),
+          returns: percent(returns),
+        });
+      });
+    case 'porosity':
+      return head.zones.map(({ zone, porosity }) => reason(`reveal.porosity.${porosity}`, 'C2', { zone }));
+  }
+}

@@ -1,7 +1,0 @@
-export * from './rubric';
-export * from './seen';
-export { CAPS } from './mark-safety';
-export * from './misconception';
-export * from './grade-service';
-export * from './slip';
-export * from './house-rules-used';

@@ -1,0 +1,498 @@
+import type { Bowl, RecordCard, Step } from '../card';
+import { markCard, type Criterion, type CriterionMark } from '.';
+import { gradingOf } from './tests/solved';
+
+type Change = (plan: RecordCard) => RecordCard;
+const steps =
+  (pick: (step: Step) => boolean, words: Partial<Step>): Change =>
+  (plan) => ({ ...plan, steps: plan.steps.map((step) => (pick(step) ? { ...step, ...words } : step)) });
+const bowls =
+  (name: string, change: (bowl: Bowl) => Bowl): Change =>
+  (plan) => ({ ...plan, bowls: plan.bowls.map((bowl) => (bowl.name === name ? change(bowl) : bowl)) });
+const on = (zone: string) => (step: Step) => step.zones.some((one) => one === zone);
+const scaled =
+  (by: number) =>
+  (bowl: Bowl): Bowl => ({
+    ...bowl,
+    productGrams: bowl.productGrams * by,
+    shades: bowl.shades.map((shade) => ({ ...shade, grams: shade.grams * by })),
+    developer: bowl.developer.map((part) => ({ ...part, grams: part.grams * by })),
+  });
+const poured =
+  (vol: number): ((bowl: Bowl) => Bowl) =>
+  (bowl) => ({
+    ...bowl,
+    developer: [{ vol, grams: bowl.developer.reduce((sum, { grams }) => sum + grams, 0) }],
+  });
+
+function markOf(id: string, change: Change, criterion: Criterion): CriterionMark {
+  const input = gradingOf(id);
+  return markCard(input, change(input.solution.best)).criteria.find((one) => one.criterion === criterion)!;
+}
+const same: Change = (plan) => plan;
+
+/** A change, what it is marked under, what is said of it, and the share that is left, from and to. */
+const TABLE: [string, string, Change, Criterion, string, number, number][] = [
+  // Route.
+  [
+    'nothing done to the ends',
+    'retouch-grey',
+    (p) => ({ ...p, steps: p.steps.filter((s) => !on('ends')(s)) }),
+    'route',
+    'route.faded',
+    0.4,
+    0.6,
+  ],
+  [
+    'mid-lengths worked unasked',
+    'retouch-grey',
+    steps(on('regrowth'), { zones: ['regrowth', 'mids'] }),
+    'route',
+    'mark.route.notAsked',
+    0.5,
+    0.8,
+  ],
+  [
+    'toner left out',
+    'first-blonde',
+    (p) => ({ ...p, steps: p.steps.filter(({ bowl }) => bowl === 'A') }),
+    'route',
+    'mark.route.unfinished',
+    0.4,
+    0.6,
+  ],
+  [
+    'a second bowl of the same',
+    'golden-gloss',
+    (p) => ({ ...p, steps: [...p.steps, { ...p.steps[0], start: 60 }] }),
+    'route',
+    'mark.route.extra',
+    0.7,
+    0.8,
+  ],
+  // Developer, ratio, amount.
+  [
+    '40 vol to deposit',
+    'retouch-grey',
+    bowls('A', poured(40)),
+    'developer',
+    'mark.developer.tooStrong',
+    0.4,
+    0.8,
+  ],
+  [
+    '10 vol over grey',
+    'retouch-grey',
+    bowls('A', poured(10)),
+    'developer',
+    'mark.developer.tooWeak',
+    0.4,
+    0.85,
+  ],
+  [
+    'a strength the line has not',
+    'retouch-grey',
+    bowls('A', poured(25)),
+    'developer',
+    'mark.developer.notOfLine',
+    0.5,
+    0.8,
+  ],
+  [
+    'no developer at all',
+    'retouch-grey',
+    bowls('A', (b) => ({ ...b, developer: [] })),
+    'developer',
+    'mark.developer.open',
+    0.4,
+    0.6,
+  ],
+  [
+    'lightener with 40 at the scalp',
+    'first-blonde',
+    bowls('A', poured(40)),
+    'developer',
+    'mark.developer.lightenerStrong',
+    0.4,
+    0.8,
+  ],
+  [
+    'ratio turned round',
+    'retouch-grey',
+    bowls('A', (b) => ({ ...scaled(1.5)(b), developer: b.developer.map((d) => ({ ...d, grams: 30 })) })),
+    'ratio',
+    'mark.ratio.turned',
+    0.4,
+    0.6,
+  ],
+  [
+    'too thick',
+    'retouch-grey',
+    bowls('A', (b) => ({ ...b, developer: b.developer.map((d) => ({ ...d, grams: d.grams * 0.8 })) })),
+    'ratio',
+    'mark.ratio.tooThick',
+    0.5,
+    0.99,
+  ],
+  [
+    'too thin',
+    'retouch-grey',
+    bowls('A', (b) => ({ ...b, developer: b.developer.map((d) => ({ ...d, grams: d.grams * 1.4 })) })),
+    'ratio',
+    'mark.ratio.tooThin',
+    0.5,
+    0.99,
+  ],
+  [
+    'a third of the product',
+    'retouch-grey',
+    bowls('A', scaled(1 / 3)),
+    'amount',
+    'mark.amount.tooLittle',
+    0.4,
+    0.9,
+  ],
+  [
+    'three times the product',
+    'retouch-grey',
+    bowls('A', scaled(3)),
+    'amount',
+    'mark.amount.tooMuch',
+    0.4,
+    0.9,
+  ],
+  // Shades.
+  [
+    'a level lighter',
+    'retouch-grey',
+    bowls('A', (b) => ({
+      ...b,
+      shades: [
+        { label: '6:0', grams: 15 },
+        { label: '6:1', grams: 15 },
+      ],
+    })),
+    'depth',
+    'mark.depth.tooLight',
+    0.4,
+    0.9,
+  ],
+  [
+    'a level deeper',
+    'retouch-grey',
+    bowls('A', (b) => ({
+      ...b,
+      shades: [
+        { label: '4:0', grams: 15 },
+        { label: '4:1', grams: 15 },
+      ],
+    })),
+    'depth',
+    'mark.depth.tooDark',
+    0.4,
+    0.9,
+  ],
+  [
+    'no natural over grey',
+    'retouch-grey',
+    bowls('A', (b) => ({ ...b, shades: [{ label: '5:1', grams: 30 }] })),
+    'greyShare',
+    'mark.greyShare.none',
+    0,
+    0.01,
+  ],
+  [
+    'too little natural over grey',
+    'retouch-grey',
+    bowls('A', (b) => ({
+      ...b,
+      shades: [
+        { label: '5:1', grams: 24 },
+        { label: '5:0', grams: 6 },
+      ],
+    })),
+    'greyShare',
+    'mark.greyShare.short',
+    0.2,
+    0.6,
+  ],
+  [
+    'no tone at all',
+    'retouch-grey',
+    bowls('A', (b) => ({ ...b, shades: [{ label: '5:0', grams: 30 }] })),
+    'tone',
+    'mark.tone.missing',
+    0.4,
+    0.9,
+  ],
+  // Order.
+  [
+    'root and lengths together',
+    'first-blonde',
+    steps(on('regrowth'), { start: 0 }),
+    'order',
+    'mark.order.rootFirst',
+    0.1,
+    0.9,
+  ],
+  [
+    'the root far too late',
+    'first-blonde',
+    (p) => ({
+      ...p,
+      steps: p.steps.map((s) => (s.bowl === 'A' && on('regrowth')(s) ? { ...s, start: s.start + 30 } : s)),
+    }),
+    'order',
+    'mark.order.rootTime',
+    0.3,
+    0.95,
+  ],
+  [
+    'toner on before lightener is off',
+    'first-blonde',
+    steps(({ bowl }) => bowl === 'B', { start: 5 }),
+    'order',
+    'mark.order.tooSoon',
+    0.2,
+    0.9,
+  ],
+  [
+    'grey begun at the nape',
+    'retouch-grey',
+    steps(on('regrowth'), { startsAt: 'nape' }),
+    'order',
+    'mark.order.greyLast',
+    0.3,
+    0.9,
+  ],
+  [
+    'over the line',
+    'retouch-grey',
+    steps(on('regrowth'), { stopsAtLine: false }),
+    'order',
+    'mark.order.overlap',
+    0.3,
+    0.9,
+  ],
+  [
+    'ends refreshed from the start',
+    'retouch-grey',
+    steps(on('ends'), { start: 0 }),
+    'order',
+    'mark.order.refreshEarly',
+    0.3,
+    0.9,
+  ],
+  [
+    'on wet hair',
+    'first-blonde',
+    steps(({ bowl }) => bowl === 'B', { wet: true }),
+    'order',
+    'mark.order.wet',
+    0.3,
+    0.95,
+  ],
+  // Timing.
+  [
+    'half the time on grey',
+    'retouch-grey',
+    steps(on('regrowth'), { minutes: 20 }),
+    'timing',
+    'mark.timing.greyShort',
+    0.3,
+    0.9,
+  ],
+  [
+    'far too long',
+    'golden-gloss',
+    steps(() => true, { minutes: 60 }),
+    'timing',
+    'mark.timing.tooLong',
+    0,
+    0.6,
+  ],
+  [
+    'lightener off too early',
+    'first-blonde',
+    steps(({ bowl }) => bowl === 'A', { minutes: 6 }),
+    'timing',
+    'mark.timing.notThere',
+    0.3,
+    0.9,
+  ],
+  [
+    'lightener past the active time',
+    'first-blonde',
+    steps(({ bowl }) => bowl === 'A', { minutes: 70 }),
+    'timing',
+    'mark.timing.pastActive',
+    0.3,
+    0.95,
+  ],
+  [
+    'lightener not looked at',
+    'first-blonde',
+    steps(({ bowl }) => bowl === 'A', { checkEvery: null }),
+    'timing',
+    'mark.timing.noChecks',
+    0.3,
+    0.95,
+  ],
+  [
+    'lightener seldom looked at',
+    'first-blonde',
+    steps(({ bowl }) => bowl === 'A', { checkEvery: 20 }),
+    'timing',
+    'mark.timing.seldom',
+    0.5,
+    0.99,
+  ],
+  [
+    'warmth the line does not want',
+    'first-blonde',
+    steps(({ bowl }) => bowl === 'B', { warmth: true }),
+    'timing',
+    'mark.timing.warmth',
+    0.3,
+    0.95,
+  ],
+  // Safety and aftercare.
+  [
+    'a question not asked',
+    'retouch-grey',
+    (p) => ({ ...p, asked: p.asked.slice(1) }),
+    'safety',
+    'mark.safety.notAsked',
+    0.7,
+    0.95,
+  ],
+  [
+    'no patch test',
+    'retouch-grey',
+    (p) => ({ ...p, tests: [] }),
+    'safety',
+    'mark.safety.notTested',
+    0.5,
+    0.95,
+  ],
+  [
+    'declined without need',
+    'retouch-grey',
+    (p) => ({ ...p, decision: 'decline' }),
+    'safety',
+    'mark.safety.needlessDecline',
+    0.5,
+    0.9,
+  ],
+  [
+    'no decision',
+    'retouch-grey',
+    (p) => ({ ...p, decision: null }),
+    'safety',
+    'mark.safety.undecided',
+    0.5,
+    0.9,
+  ],
+  [
+    'three visits promised for one',
+    'retouch-grey',
+    (p) => ({ ...p, visits: 3 }),
+    'safety',
+    'mark.safety.tooManyVisits',
+    0.5,
+    0.95,
+  ],
+  [
+    'visits left open',
+    'retouch-grey',
+    (p) => ({ ...p, visits: null }),
+    'safety',
+    'mark.safety.visitsOpen',
+    0.5,
+    0.95,
+  ],
+  [
+    'silver in one visit',
+    'dream-of-silver',
+    (p) => ({ ...p, visits: 1 }),
+    'safety',
+    'mark.safety.tooFewVisits',
+    0.3,
+    0.9,
+  ],
+  [
+    'served in spite of a stop',
+    'not-today',
+    (p) => ({ ...p, decision: 'goOn' }),
+    'safety',
+    'mark.safety.shouldDecline',
+    0.2,
+    0.8,
+  ],
+  [
+    'no date to come back',
+    'retouch-grey',
+    (p) => ({ ...p, nextVisitWeeks: null }),
+    'aftercare',
+    'mark.aftercare.noDate',
+    0.5,
+    0.9,
+  ],
+  [
+    'a date far off',
+    'retouch-grey',
+    (p) => ({ ...p, nextVisitWeeks: 20 }),
+    'aftercare',
+    'mark.aftercare.otherDate',
+    0.5,
+    0.9,
+  ],
+  [
+    'a care forgotten',
+    'retouch-grey',
+    (p) => ({ ...p, aftercare: p.aftercare.slice(1) }),
+    'aftercare',
+    'mark.aftercare.missing',
+    0.5,
+    0.9,
+  ],
+  [
+    'violet care on brown hair',
+    'retouch-grey',
+    (p) => ({ ...p, aftercare: [...p.aftercare, 'violetCare'] }),
+    'aftercare',
+    'mark.aftercare.besides',
+    0.5,
+    0.95,
+  ],
+];
+
+describe('each criterion says what is wrong, and leaves what is right', () => {
+  it.each(TABLE)('%s (%s)', (_name, id, change, criterion, code, from, to) => {
+    expect(markOf(id, same, criterion).share).toBe(1);
+    const mark = markOf(id, change, criterion);
+    expect(mark.findings.map((one) => one.code)).toContain(code);
+    expect(mark.share).toBeGreaterThanOrEqual(from);
+    expect(mark.share).toBeLessThanOrEqual(to);
+  });
+
+  it('marks the parts of a criterion apart: the worse the time, the fewer the points', () => {
+    const shares = [45, 40, 35, 30, 25, 20].map(
+      (minutes) => markOf('retouch-grey', steps(on('regrowth'), { minutes }), 'timing').share,
+    );
+    expect(shares).toEqual([...shares].sort((a, b) => b - a));
+    expect(shares[0]).toBe(1);
+    expect(shares.at(-1)).toBeLessThan(shares[2]);
+  });
+
+  it('leaves what is in no step of the service out of the marks', () => {
+    const spare: Change = (plan) => ({
+      ...plan,
+      bowls: [...plan.bowls, { ...plan.bowls[0], name: 'X', developer: [{ vol: 40, grams: 500 }] }],
+    });
+    const input = gradingOf('retouch-grey');
+    expect(markCard(input, spare(input.solution.best)).points).toBe(
+      markCard(input, input.solution.best).points,
+    );
+  });
+});

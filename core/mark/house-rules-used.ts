@@ -1,0 +1,42 @@
+import { TOP_OF_TEN } from '../colour';
+import { presentLevel, type LineOf } from '../card';
+import type { Solution } from '../solve';
+import { hasGreyToCover, type HouseRule, type HouseRuleUse, type HouseRules } from '../theory';
+
+/** From here on the schools differ on the strength over grey (F8). */
+const VERY_GREY = 0.75;
+
+/** The house rules a solution rested on, so that a grade can name them: one that changed nothing is left out. */
+export function houseRulesUsedBy(
+  { visit, choices, best }: Solution,
+  rules: HouseRules,
+  lineOf: LineOf,
+): HouseRuleUse[] {
+  const routes = new Set(choices.map(({ route }) => route));
+  const covered = visit.head.zones.filter(({ zone }) =>
+    choices.some(
+      ({ part, route }) => part === zone && ['deposit', 'liftWithColour', 'removeThenColour'].includes(route),
+    ),
+  );
+  const greys = covered.map(({ greyShare }) => greyShare);
+  const used: HouseRule[] = [];
+  const pale = Object.values(visit.wish).some((wish) => wish.level >= TOP_OF_TEN);
+  if (pale || visit.head.zones.some((zone) => presentLevel(zone) >= TOP_OF_TEN)) used.push('levelScale');
+  if (Object.values(best.readings).some((reading) => reading?.underlay)) used.push('underlay');
+  if (routes.has('liftWithColour')) used.push('liftByColour');
+  // A line with a table of its own leaves nothing for the class's to say.
+  const byTable = best.bowls.some(({ name, lineId, shades }) => {
+    const line = lineId ? lineOf(lineId) : undefined;
+    const covers = best.steps.some(
+      ({ bowl, zones }) => bowl === name && covered.some(({ zone }) => zones.includes(zone)),
+    );
+    return covers && shades.length > 0 && line && !line.greyShares;
+  });
+  if (byTable && greys.some(hasGreyToCover)) used.push('greyShare');
+  if (greys.some((grey) => grey > VERY_GREY)) used.push('resistantGrey');
+  if (routes.has('lightenThenTone'))
+    used.push('tonerDepth', 'lightenerOnScalp', 'tenVolLightener', 'fortyVolLightener', 'preServiceWash');
+  if (routes.has('refresh')) used.push('endsRefresh');
+  if (best.bowls.some(({ developer }) => developer.length > 0)) used.push('diluteDeveloper', 'timerStarts');
+  return used.map((rule) => ({ rule, choice: rules[rule] }));
+}

@@ -1,0 +1,268 @@
+import fc from 'fast-check';
+import { SHIPPED_CASES } from '../cases';
+import { EMPTY_CARD, type RecordCard } from '../card';
+import { BENCH_STEPS } from '../card';
+import { slip, markCard, withGiven, defaultRubric, type Grade } from '.';
+import { gradingOf, solved } from './tests/solved';
+
+const ids = SHIPPED_CASES.map(({ id }) => id);
+const shareOf = (grade: Grade, criterion: string) =>
+  grade.criteria.find((one) => one.criterion === criterion)!.share;
+const graded = (id: string, change: (plan: RecordCard) => RecordCard) => {
+  const input = gradingOf(id);
+  return markCard(input, change(input.solution.best));
+};
+
+/** One thing made worse, whatever the rest of the plan is like. */
+const WORSE: Record<string, (plan: RecordCard) => RecordCard> = {
+  unasked: (plan) => ({ ...plan, asked: plan.asked.slice(1) }),
+  untested: (plan) => ({ ...plan, tests: plan.tests.slice(1) }),
+  carelessAfter: (plan) => ({ ...plan, aftercare: plan.aftercare.slice(1), nextVisitWeeks: null }),
+  misread: (plan) => ({
+    ...plan,
+    readings: Object.fromEntries(
+      Object.entries(plan.readings).map(([zone, read]) => [
+        zone,
+        { ...read!, greyShare: 1, underlay: null, counter: null },
+      ]),
+    ),
+  }),
+  unchecked: (plan) => ({ ...plan, steps: plan.steps.map((step) => ({ ...step, checkEvery: null })) }),
+  wet: (plan) => ({ ...plan, steps: plan.steps.map((step) => ({ ...step, wet: true })) }),
+  fromTheNape: (plan) => ({
+    ...plan,
+    steps: plan.steps.map((step) => ({ ...step, startsAt: 'nape' as const })),
+  }),
+  overTheLine: (plan) => ({ ...plan, steps: plan.steps.map((step) => ({ ...step, stopsAtLine: false })) }),
+  tooLittle: (plan) => ({
+    ...plan,
+    bowls: plan.bowls.map((bowl) => ({
+      ...bowl,
+      productGrams: bowl.productGrams / 4,
+      shades: bowl.shades.map((shade) => ({ ...shade, grams: shade.grams / 4 })),
+      developer: bowl.developer.map((part) => ({ ...part, grams: part.grams / 4 })),
+    })),
+  }),
+  unfinished: (plan) => ({ ...plan, steps: plan.steps.slice(0, -1) }),
+  undecided: (plan) => ({ ...plan, decision: null, visits: null }),
+};
+
+describe('the marks of a whole service', () => {
+  it('never rise when one thing is changed for the worse, from wherever', () => {
+    const names = Object.keys(WORSE);
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...ids),
+        fc.subarray(names, { maxLength: 4 }),
+        fc.constantFrom(...names),
+        (id, before, last) => {
+          const start = (plan: RecordCard) =>
+            before.filter((name) => name !== last).reduce((sofar, name) => WORSE[name](sofar), plan);
+          const from = graded(id, start);
+          const worse = graded(id, (plan) => WORSE[last](start(plan)));
+          expect(worse.points).toBeLessThanOrEqual(from.points);
+        },
+      ),
+      { numRuns: 60 },
+    );
+  });
+
+  it('are nothing for an empty card', () => {
+    for (const id of ids) {
+      const { points, max } = graded(id, () => EMPTY_CARD);
+      expect(points / max).toBeLessThan(0.12);
+    }
+  });
+
+  it('are the same when the same bowl is said in another way', () => {
+    fc.assert(
+      fc.property(fc.constantFrom(...ids), fc.double({ min: 0.1, max: 0.9, noNaN: true }), (id, share) => {
+        const input = gradingOf(id);
+        const { best } = input.solution;
+        const renamed = { A: 'K', B: 'L', C: 'M', D: 'N', E: 'O' } as Record<string, string>;
+        const said: RecordCard = {
+          ...best,
+          bowls: [...best.bowls].reverse().map((bowl) => ({
+            ...bowl,
+            name: renamed[bowl.name],
+            // Two part tubes are a tube.
+            shades: bowl.shades.flatMap(({ label, grams }, i) =>
+              i > 0
+                ? [{ label, grams }]
+                : [
+                    { label, grams: grams * share },
+                    { label, grams: grams * (1 - share) },
+                  ],
+            ),
+          })),
+          steps: best.steps.map((step) => ({ ...step, bowl: renamed[step.bowl] })),
+        };
+        expect(markCard(input, said).points).toBe(markCard(input, best).points);
+      }),
+      { numRuns: 30 },
+    );
+  });
+
+  it('takes 20 vol out of 40 and water for 20 vol where the line permits it, and says so', () => {
+    const input = gradingOf('retouch-grey');
+    const halved = (plan: RecordCard): RecordCard => ({
+      ...plan,
+      bowls: plan.bowls.map((bowl) =>
+        bowl.lineId === 'tarnwick'
+          ? {
+              ...bowl,
+              developer: [
+                { vol: 40, grams: bowl.developer[0].grams / 2 },
+                { vol: 0, grams: bowl.developer[0].grams / 2 },
+              ],
+            }
+          : bowl,
+      ),
+    });
+    const grade = markCard(input, halved(input.solution.best));
+    expect(grade.points).toBe(grade.max);
+    expect(JSON.stringify(grade.criteria)).toContain('mark.developer.dilutionAllowed');
+    const never = gradingOf('retouch-grey', { diluteDeveloper: 'never' });
+    expect(shareOf(markCard(never, halved(never.solution.best)), 'developer')).toBeLessThan(1);
+  });
+
+  it('allow a careful hand as many grams as the class does (M4)', () => {
+    const off = (weighingTolerance: number) => {
+      const input = gradingOf('retouch-grey', { weighingTolerance });
+      const { best } = input.solution;
+      const bowls = best.bowls.map((bowl) => ({
+        ...bowl,
+        developer: bowl.developer.map((part) => ({ ...part, grams: part.grams + 3 })),
+      }));
+      return shareOf(markCard(input, { ...best, bowls }), 'ratio');
+    };
+    expect(off(4)).toBe(1);
+    expect(off(2)).toBeLessThan(1);
+  });
+
+  it('follows what was read: one wrong reading is paid for once, and never pays', () => {
+    const input = gradingOf('two-lighter-cool');
+    const { best } = input.solution;
+    const readings = Object.fromEntries(
+      Object.entries(best.readings).map(([zone, read]) => [zone, { ...read!, level: 6 }]),
+    );
+    // Read as 6, one level is to be lifted: 20 vol is right for that.
+    const asRead: RecordCard = {
+      ...best,
+      readings,
+      bowls: best.bowls.map((bowl) => ({ ...bowl, developer: [{ ...bowl.developer[0], vol: 20 }] })),
+    };
+    const grade = markCard(input, asRead);
+    expect(shareOf(grade, 'reading')).toBe(0.5);
+    expect(grade.criteria.find(({ criterion }) => criterion === 'developer')).toMatchObject({
+      share: 1,
+      followed: true,
+    });
+    expect(grade.points).toBeLessThan(grade.max);
+    // The same bowl without the wrong reading is a plain mistake.
+    expect(shareOf(markCard(input, { ...asRead, readings: best.readings }), 'developer')).toBeLessThan(1);
+  });
+
+  it('never gives more with any wrong reading than with the right one', () => {
+    const level = fc.integer({ min: 2, max: 20 }).map((half) => half / 2);
+    fc.assert(
+      fc.property(
+        fc.constantFrom('retouch-grey', 'two-lighter-cool', 'root-and-ends', 'first-blonde'),
+        level,
+        (id, read) => {
+          const input = gradingOf(id);
+          const { best } = input.solution;
+          const readings = Object.fromEntries(
+            Object.entries(best.readings).map(([zone, one]) => [zone, { ...one!, level: read }]),
+          );
+          expect(markCard(input, { ...best, readings }).points).toBeLessThanOrEqual(
+            markCard(input, best).points,
+          );
+        },
+      ),
+      { numRuns: 40 },
+    );
+  });
+
+  it('cap a plan that would hurt the client below a pass, and say why', () => {
+    const served = gradingOf('not-today');
+    const inSpite = slip('servedInSpite', {
+      plan: served.solution.best,
+      solution: served.solution,
+      lines: served.lines,
+    })!;
+    expect(markCard(served, inSpite)).toMatchObject({
+      points: 1,
+      max: 6,
+      dangers: [{ code: 'danger.served', params: { stop: 'stop.reaction' } }],
+    });
+    const blonde = gradingOf('first-blonde');
+    const strong = slip('strongOnScalp', {
+      plan: blonde.solution.best,
+      solution: blonde.solution,
+      lines: blonde.lines,
+    })!;
+    const grade = markCard(blonde, strong);
+    expect(grade.uncapped / grade.max).toBeGreaterThan(0.8);
+    expect(grade.points / grade.max).toBeLessThanOrEqual(0.4);
+    expect(grade.dangers[0]).toMatchObject({
+      code: 'danger.strongOnScalp',
+      rule: 'D4',
+      params: { given: 40, most: 20 },
+    });
+  });
+
+  it('count another mix as right when the hair comes out as well', () => {
+    const input = gradingOf('golden-gloss');
+    const { best } = input.solution;
+    // A fifth of neutral in a gold is a step off by the rules of thumb, and no eye sees it on the hair.
+    const thinned: RecordCard = {
+      ...best,
+      bowls: best.bowls.map((bowl) => ({
+        ...bowl,
+        shades: [
+          { label: '7-H', grams: bowl.shades[0].grams * 0.8 },
+          { label: '7-L', grams: bowl.shades[0].grams * 0.2 },
+        ],
+      })),
+    };
+    const grade = markCard(input, thinned);
+    expect(shareOf(grade, 'tone')).toBe(1);
+    expect(JSON.stringify(grade.criteria)).toContain('mark.shades.equivalent');
+  });
+
+  it('are the same to the letter when made again', () => {
+    const input = gradingOf('dark-band');
+    const plan = slip('colourLiftsColour', {
+      plan: input.solution.best,
+      solution: input.solution,
+      lines: input.lines,
+    })!;
+    expect(JSON.stringify(markCard(input, plan))).toBe(
+      JSON.stringify(markCard(JSON.parse(JSON.stringify(input)), plan)),
+    );
+  });
+
+  it('name the house rules they rest on, and only those', () => {
+    const used = (id: string) => {
+      const input = gradingOf(id);
+      return markCard(input, input.solution.best).houseRules.map(({ rule }) => rule);
+    };
+    expect(used('two-lighter-cool')).toEqual(['underlay', 'liftByColour', 'diluteDeveloper', 'timerStarts']);
+    expect(used('gold-over-white')).toEqual(['greyShare', 'resistantGrey', 'diluteDeveloper', 'timerStarts']);
+    expect(used('first-blonde')).toContain('lightenerOnScalp');
+    expect(used('not-today')).toEqual([]);
+  });
+
+  it('leave out what is switched off, and give it', () => {
+    const solution = solved('two-lighter-cool');
+    const open = ['mix'] as const;
+    const rubric = defaultRubric(solution, solution.visit, open);
+    expect(Object.keys(rubric).sort()).toEqual(['amount', 'depth', 'developer', 'ratio', 'tone']);
+    const only: RecordCard = { ...EMPTY_CARD, bowls: solution.best.bowls };
+    expect(withGiven(only, solution.best, open)).toEqual(solution.best);
+    expect(withGiven(EMPTY_CARD, solution.best, BENCH_STEPS)).toEqual(EMPTY_CARD);
+    const { points, max } = markCard({ ...gradingOf('two-lighter-cool'), open, rubric }, only);
+    expect(points).toBe(max);
+  });
+});

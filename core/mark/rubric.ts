@@ -1,0 +1,151 @@
+import { z } from 'zod';
+import {
+  BENCH_STEPS,
+  CARD_STEPS,
+  applicationsOf,
+  timedBy,
+  timesFrom,
+  type Application,
+  type BenchStep,
+  type Bowl,
+  type ClientCase,
+  type RecordCard,
+} from '../card';
+import type { Solution } from '../solve';
+import { hasGreyToCover } from '../theory';
+
+/** What a whole service is marked by, in the order of the work. */
+export const CRITERIA = [
+  'reading',
+  'prediction',
+  'route',
+  'depth',
+  'tone',
+  'greyShare',
+  'developer',
+  'ratio',
+  'amount',
+  'order',
+  'timing',
+  'safety',
+  'aftercare',
+] as const;
+export type Criterion = (typeof CRITERIA)[number];
+
+const STEP_OF: Record<Criterion, BenchStep> = {
+  reading: 'read',
+  prediction: 'read',
+  route: 'apply',
+  depth: 'mix',
+  tone: 'mix',
+  greyShare: 'mix',
+  developer: 'mix',
+  ratio: 'mix',
+  amount: 'mix',
+  order: 'apply',
+  timing: 'process',
+  safety: 'consult',
+  aftercare: 'finish',
+};
+/** Whether a criterion can be marked where these parts are worked. */
+export const isOpenIn = (open: readonly BenchStep[], criterion: Criterion): boolean =>
+  open.includes(STEP_OF[criterion]) ||
+  (open.includes('developer') && (criterion === 'developer' || criterion === 'ratio'));
+
+export const rubricSchema = z
+  .partialRecord(z.enum(CRITERIA), z.number().min(0).max(100).multipleOf(0.5))
+  .refine((rubric) => Object.values(rubric).some((points) => (points ?? 0) > 0), { message: 'rubric.empty' });
+export type Rubric = z.infer<typeof rubricSchema>;
+
+const WEIGHTS: Record<Criterion, number> = {
+  reading: 3,
+  prediction: 2,
+  route: 5,
+  depth: 4,
+  tone: 4,
+  greyShare: 3,
+  developer: 4,
+  ratio: 2,
+  amount: 1,
+  order: 3,
+  timing: 3,
+  safety: 3,
+  aftercare: 1,
+};
+
+/** Points for what a case asks: nothing that it does not put to the test, nothing of a step that is off. */
+export function defaultRubric(
+  { best, choices, stops }: Pick<Solution, 'best' | 'choices' | 'stops'>,
+  clientCase: Pick<ClientCase, 'head'>,
+  open: readonly BenchStep[] = BENCH_STEPS,
+): Rubric {
+  const covers = choices.some(({ part, route }) => {
+    const zone = clientCase.head.zones.find((one) => part.startsWith(one.zone));
+    return (
+      zone &&
+      hasGreyToCover(zone.greyShare) &&
+      ['deposit', 'liftWithColour', 'removeThenColour'].includes(route)
+    );
+  });
+  const foretold = Object.values(best.readings).some((reading) => reading?.underlay);
+  const rubric: Rubric = {};
+  for (const criterion of CRITERIA) {
+    if (!isOpenIn(open, criterion)) continue;
+    if (criterion === 'greyShare' && !covers) continue;
+    if (criterion === 'prediction' && !foretold) continue;
+    // Where the service has to be declined there is nothing to mix.
+    if (stops.length > 0 && criterion !== 'reading' && criterion !== 'safety') continue;
+    rubric[criterion] = WEIGHTS[criterion];
+  }
+  return rubric;
+}
+
+/**
+ * Points for a card that has to be put right: only what the slip costs counts, or handing it in as it is would earn
+ * most of them.
+ */
+export function cardRubric(
+  { criteria }: { criteria: readonly { criterion: Criterion; share: number; max: number }[] },
+  open: readonly BenchStep[] = CARD_STEPS,
+): Rubric {
+  return Object.fromEntries(
+    criteria
+      .filter(({ criterion, share }) => share < 1 && isOpenIn(open, criterion))
+      .map(({ criterion, max }) => [criterion, max]),
+  );
+}
+
+/** Bowls as given, with what was poured into them. */
+const poured = (bowls: readonly Bowl[], by: readonly Bowl[]): Bowl[] =>
+  bowls.map((bowl) => ({ ...bowl, developer: by.find(({ name }) => name === bowl.name)?.developer ?? [] }));
+
+/**
+ * The plan with what the exercise gives: fields of steps that are off come from the computed plan. Where a student times
+ * what is given, `applications` stand for its steps; by default they are those of the computed plan.
+ */
+export function withGiven(
+  plan: RecordCard,
+  best: RecordCard,
+  open: readonly BenchStep[],
+  applications: readonly Application[] = applicationsOf(best.steps),
+): RecordCard {
+  const own = (step: BenchStep) => open.includes(step);
+  return {
+    readings: own('read') ? plan.readings : best.readings,
+    asked: own('consult') ? plan.asked : best.asked,
+    tests: own('consult') ? plan.tests : best.tests,
+    decision: own('consult') ? plan.decision : best.decision,
+    visits: own('consult') ? plan.visits : best.visits,
+    bowls: own('mix') ? plan.bowls : own('developer') ? poured(best.bowls, plan.bowls) : best.bowls,
+    wash: own('apply') ? plan.wash : best.wash,
+    steps: own('apply')
+      ? own('process')
+        ? plan.steps
+        : timesFrom(best.steps, plan.steps)
+      : own('process')
+        ? timedBy(applications, plan)
+        : best.steps,
+    aftercare: own('finish') ? plan.aftercare : best.aftercare,
+    nextVisitWeeks: own('finish') ? plan.nextVisitWeeks : best.nextVisitWeeks,
+  };
+}

@@ -1,0 +1,166 @@
+import { bowlGrams, type Bowl, type RecordCard, type Step } from '../../card';
+import { writeLabel, type Line } from '../../shades';
+import { rulingsFor, tasksOf } from '../../solve';
+import { CHECKS } from '../../theory';
+import type { Misconception } from '../misconception';
+import {
+  bowlWhere,
+  lineOf,
+  ofKind,
+  tenth,
+  withBowl,
+  withSteps,
+  type Slip,
+  type SlipContext,
+} from './context';
+
+/** How long lightener can lie, minutes. */
+const TO_THE_END = 50;
+
+const WORKS: readonly Line['kind'][] = ['lightenerStrong', 'lightenerGentle', 'remover'];
+
+/** One bowl of a line, one shade, on the zones that were to be lightened or cleared first. */
+function colourAlone(context: SlipContext, vol: number, kinds: Line['kind'][]): RecordCard | null {
+  const { plan, solution } = context;
+  const line = ofKind(context, ...kinds);
+  const worked = plan.bowls.filter((bowl) => WORKS.includes(lineOf(context, bowl)?.kind ?? 'demi'));
+  if (!line || worked.length === 0) return null;
+  const steps = plan.steps.filter(({ bowl }) => worked.some(({ name }) => name === bowl));
+  const zones = [...new Set(steps.flatMap((step) => step.zones))];
+  const task = tasksOf(solution.visit)
+    .filter(({ part, target }) => zones.includes(part.zone) && !target.vivid)
+    .sort((a, b) => b.target.level - a.target.level)[0];
+  if (!task) return null;
+  const { level, tone } = task.target;
+  const label = writeLabel(line, level, tone) ?? writeLabel(line, level, { primary: 'neutral' });
+  const shade =
+    label && line.shades.includes(label) ? label : writeLabel(line, level, { primary: 'neutral' });
+  if (!shade || !line.shades.includes(shade)) return null;
+  const total = worked.reduce((sum, bowl) => sum + bowlGrams(bowl), 0);
+  const colour = total / (1 + line.ratios[0]);
+  const strength = line.developersVol.includes(vol) ? vol : line.developersVol[0];
+  const bowl: Bowl = {
+    name: 'A',
+    lineId: line.id,
+    shades: [{ label: shade, grams: tenth(colour) }],
+    productGrams: 0,
+    developer: [{ vol: strength, grams: tenth(total - colour) }],
+    additive: false,
+  };
+  return {
+    ...plan,
+    bowls: [bowl],
+    steps: [{ ...steps[0], bowl: 'A', zones, start: 0, minutes: line.minutes.standard, checkEvery: null }],
+  };
+}
+
+/** Slips of what is done at all: the route, the visits, the decision. */
+export const ROUTE_SLIPS = {
+  colourLiftsColour: (context) => {
+    const coloured = context.solution.visit.head.zones.some(({ history }) => history.kind === 'coloured');
+    const clears = bowlWhere(context, ({ kind }) => kind === 'remover');
+    return coloured && clears ? colourAlone(context, 30, ['permanent']) : null;
+  },
+  tonerLightens: (context) => {
+    const lightens = bowlWhere(
+      context,
+      ({ kind }) => kind === 'lightenerStrong' || kind === 'lightenerGentle',
+    );
+    return lightens ? colourAlone(context, 7, ['demi', 'acidGloss']) : null;
+  },
+  liftOnLift: (context) => {
+    const { plan, solution } = context;
+    const line = ofKind(context, 'permanent');
+    const tones = bowlWhere(context, ({ kind }) => kind === 'demi' || kind === 'acidGloss');
+    const lightened = solution.choices.some(
+      ({ part, route }) =>
+        route === 'deposit' &&
+        solution.visit.head.zones.some(({ zone, history }) => zone === part && history.kind === 'lightened'),
+    );
+    if (!line || !tones || !lightened) return null;
+    const task = tasksOf(solution.visit).find(({ history }) => history.kind === 'lightened');
+    const label = task && writeLabel(line, Math.floor(task.target.level), task.target.tone);
+    if (!label || !line.shades.includes(label)) return null;
+    const total = bowlGrams(tones);
+    const colour = total / (1 + line.ratios[0]);
+    return {
+      ...withBowl(plan, tones.name, (bowl) => ({
+        ...bowl,
+        lineId: line.id,
+        shades: [{ label, grams: tenth(colour) }],
+        developer: [{ vol: 20, grams: tenth(total - colour) }],
+      })),
+      steps: plan.steps.map((step) =>
+        step.bowl === tones.name ? { ...step, minutes: line.minutes.standard } : step,
+      ),
+    };
+  },
+  noFiller: (context) => {
+    const fills = bowlWhere(context, ({ kind }) => kind === 'filler');
+    if (!fills) return null;
+    const { plan } = context;
+    return {
+      ...plan,
+      bowls: plan.bowls.filter((bowl) => bowl !== fills),
+      steps: plan.steps.filter(({ bowl }) => bowl !== fills.name),
+    };
+  },
+  tooFarByColour: (context) => {
+    const tasks = tasksOf(context.solution.visit);
+    const forbidden = tasks.some((task) =>
+      rulingsFor(task).some(
+        ({ route, allowed }) => route === 'liftWithColour' && !allowed && task.history.kind === 'untouched',
+      ),
+    );
+    return forbidden ? colourAlone(context, 40, ['permanent']) : null;
+  },
+  tooMuchAtOnce: ({ plan, solution }) => {
+    if (solution.visits.length < 2) return null;
+    if (!solution.proof.some(({ code }) => code === 'route.beyondCondition')) return null;
+    // Left on to the end, so that all that comes after it waits.
+    const lightens = (step: Step) => step.checkEvery === CHECKS.lightener.best;
+    const longer = Math.max(0, ...plan.steps.filter(lightens).map(({ minutes }) => TO_THE_END - minutes));
+    const later = (step: Step) =>
+      lightens(step) ? { ...step, minutes: TO_THE_END } : { ...step, start: step.start + longer };
+    return { ...withSteps(plan, later), visits: 1 };
+  },
+  oneVisitPromise: ({ plan, solution }) => (solution.visits.length > 1 ? { ...plan, visits: 1 } : null),
+  servedInSpite: (context) => {
+    const { plan, solution } = context;
+    const line = ofKind(context, 'permanent');
+    const task = tasksOf(solution.visit)[0];
+    if (solution.stops.length === 0 || !line || !task) return null;
+    const label = writeLabel(line, Math.floor(task.target.level), task.target.tone) ?? line.shades[0];
+    return {
+      ...plan,
+      decision: 'goOn',
+      visits: 1,
+      bowls: [
+        {
+          name: 'A',
+          lineId: line.id,
+          shades: [{ label, grams: 30 }],
+          productGrams: 0,
+          developer: [{ vol: 20, grams: 30 * line.ratios[0] }],
+          additive: false,
+        },
+      ],
+      steps: [
+        {
+          bowl: 'A',
+          zones: [task.part.zone],
+          placement: 'open',
+          share: 1,
+          startsAt: 'nape',
+          stopsAtLine: true,
+          wet: false,
+          start: 0,
+          minutes: line.minutes.standard,
+          warmth: false,
+          checkEvery: null,
+          ends: 'rinse',
+        },
+      ],
+    };
+  },
+} satisfies Partial<Record<Misconception, Slip>>;

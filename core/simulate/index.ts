@@ -1,0 +1,2 @@
+export * from './simulate';
+export * from './shown';

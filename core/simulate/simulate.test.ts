@@ -1,0 +1,209 @@
+import fc from 'fast-check';
+import { SHIPPED_CASES, shippedCase } from '../cases';
+import { PRODUCTS } from '../process';
+import { shippedLine } from '../shades';
+import {
+  EMPTY_CARD,
+  HEAD_ZONES,
+  answerTo,
+  bowlGrams,
+  bowlRatio,
+  bowlVol,
+  fromScalpCm,
+  headSchema,
+  lastMinute,
+  mixOfBowl,
+  partName,
+  partsOf,
+  productOf,
+  recordCardSchema,
+  shadePartsOf,
+  showsIn,
+  stepsOn,
+  stretchesOf,
+  targetLab,
+  type Bowl,
+  type LineOf,
+  type Step,
+} from '../card';
+import { simulateCard, showSimulation, wishLook } from '.';
+
+const tarnwick = shippedLine('tarnwick')!;
+const lineOf: LineOf = (id) => shippedLine(id);
+const caseOf = (id: string) => shippedCase(id)!.clientCase;
+const bowl = (change: Partial<Bowl> = {}): Bowl => ({
+  name: 'A',
+  lineId: 'tarnwick',
+  shades: [{ label: '6:0', grams: 20 }],
+  productGrams: 0,
+  developer: [{ vol: 20, grams: 30 }],
+  additive: false,
+  ...change,
+});
+const step = (change: Partial<Step> = {}): Step => ({
+  bowl: 'A',
+  zones: ['mids'],
+  placement: 'open',
+  share: 1,
+  startsAt: 'nape',
+  stopsAtLine: true,
+  wet: false,
+  start: 0,
+  minutes: 35,
+  warmth: false,
+  checkEvery: null,
+  ends: 'rinse',
+  ...change,
+});
+
+describe('a bowl as weighed', () => {
+  it('has the ratio and strength that its grams come to, correctors and all', () => {
+    const two = bowl({
+      shades: [
+        { label: '6:0', grams: 18 },
+        { label: 'K:7', grams: 2 },
+      ],
+      developer: [
+        { vol: 40, grams: 15 },
+        { vol: 0, grams: 15 },
+      ],
+    });
+    expect([bowlGrams(two), bowlRatio(two), bowlVol(two)]).toEqual([50, 1.5, 20]);
+    expect(mixOfBowl(two, tarnwick)).toMatchObject({ product: 'permanent', developerVol: 20, ratio: 1.5 });
+  });
+
+  it('is no mix while something is missing, and acts as high-lift when its shades are', () => {
+    expect(mixOfBowl(bowl({ shades: [] }), tarnwick)).toBeNull();
+    expect(mixOfBowl(bowl({ developer: [] }), tarnwick)).toBeNull();
+    expect(mixOfBowl(bowl({ productGrams: 0, shades: [] }), shippedLine('calder')!)).toBeNull();
+    const high = bowl({ shades: [{ label: '12:0', grams: 20 }] });
+    expect(productOf(tarnwick, shadePartsOf(high, tarnwick))).toBe('highLift');
+    const dye = bowl({
+      lineId: 'brindle',
+      shades: [
+        { label: 'Damson', grams: 5 },
+        { label: 'Lagoon', grams: 15 },
+      ],
+      developer: [],
+    });
+    const { vivid } = mixOfBowl(dye, shippedLine('brindle')!)!;
+    expect(vivid!.directBlue! / vivid!.directViolet!).toBeCloseTo(3);
+    expect(PRODUCTS.direct.kind).toBe('direct');
+  });
+
+  it('reads nothing that is not in the key of its line', () => {
+    expect(shadePartsOf(bowl({ shades: [{ label: '6-L', grams: 9 }] }), tarnwick)).toEqual([]);
+  });
+});
+
+describe('a head', () => {
+  it('has its zones in order, once each, and a middle for each', () => {
+    const { head } = caseOf('retouch-grey');
+    expect(headSchema.safeParse({ ...head, zones: [...head.zones].reverse() }).success).toBe(false);
+    expect(headSchema.safeParse({ ...head, zones: [head.zones[0], head.zones[0]] }).success).toBe(false);
+    expect(head.zones.map(({ zone }) => fromScalpCm(head, zone))).toEqual([0.75, 10.5, 23.5]);
+    expect(() => fromScalpCm(head, 'band')).toThrow(RangeError);
+  });
+
+  it('is drawn from root to tip without a gap', () => {
+    for (const { clientCase } of SHIPPED_CASES) {
+      const stretches = stretchesOf(clientCase.head);
+      expect([stretches[0].from, stretches.at(-1)!.to]).toEqual([0, 1]);
+      for (let i = 1; i < stretches.length; i++) expect(stretches[i].from).toBeCloseTo(stretches[i - 1].to);
+    }
+  });
+});
+
+describe('a card on its head', () => {
+  const woven = caseOf('woven-light');
+
+  it('reaches woven strands with what is in foils, and all of the hair with what is not', () => {
+    const steps = [step({ share: 0.3, placement: 'foils' }), step({ start: 40, bowl: 'B' })];
+    const names = (isWoven: boolean) =>
+      stepsOn({ steps }, { zone: 'mids', woven: isWoven }).map((one) => one.bowl);
+    expect(names(true)).toEqual(['A', 'B']);
+    expect(names(false)).toEqual(['B']);
+    expect(partsOf(woven).map(partName)).toEqual(['regrowth', 'regrowth.woven', 'mids', 'mids.woven']);
+  });
+
+  it('draws woven strands among the others, and the wish as it is wished', () => {
+    const look = wishLook(woven, 'daylight', 1);
+    expect(look.zones.map(({ greyShare }) => greyShare)).toEqual([0.3, 0.3]);
+    expect(look.zones[0].grey).toEqual(targetLab(woven.weave!.target));
+    const gloss = wishLook(caseOf('golden-gloss'), 'daylight', 1);
+    expect(
+      gloss.zones.every(({ colour }) => colour.l === targetLab({ level: 7, tone: { primary: 'gold' } }).l),
+    ).toBe(true);
+  });
+
+  it('does nothing without a finished bowl, and ends with its last rinse', () => {
+    const clientCase = caseOf('winter-brown');
+    const empty = simulateCard(clientCase, { bowls: [bowl({ developer: [] })], steps: [step()] }, lineOf);
+    const [before, after] = [0, 35].map((minute) => empty.outcomeAt(minute)[0].level);
+    expect(after).toBe(before);
+    expect(lastMinute({ steps: [step(), step({ start: 40, minutes: 20 })] })).toBe(60);
+    expect(simulateCard(clientCase, EMPTY_CARD, lineOf).minutes).toBe(0);
+  });
+
+  it('shows what the eye sees: covered while a bowl lies, the same hair before and after nothing', () => {
+    const clientCase = caseOf('winter-brown');
+    const shown = showSimulation(clientCase, { bowls: [bowl()], steps: [step({ start: 5 })] }, lineOf, 3);
+    expect(shown.frames).toHaveLength(41);
+    expect(shown.frames.map(({ covered }) => covered.length).slice(4, 7)).toEqual([0, 1, 1]);
+    expect(shown.frames[40].covered).toEqual([]);
+    expect(shown.frames[4].zones).toEqual(shown.frames[0].zones);
+    const long = showSimulation(
+      clientCase,
+      { bowls: [bowl()], steps: [step({ start: 200, minutes: 35 })] },
+      lineOf,
+      3,
+    );
+    expect(long.frames.at(-1)!.minute).toBe(235);
+    expect(long.frames.length).toBeLessThan(130);
+  });
+
+  it('gives the same at a minute whatever was asked before', () => {
+    const clientCase = caseOf('first-blonde');
+    const plan = {
+      bowls: [bowl({ lineId: 'calder', shades: [], productGrams: 20, developer: [{ vol: 20, grams: 40 }] })],
+      steps: [step({ zones: ['mids', 'ends'], minutes: 30 })],
+    };
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 40 }), fc.integer({ min: 0, max: 40 }), (one, other) => {
+        const played = simulateCard(clientCase, plan, lineOf);
+        played.outcomeAt(other);
+        expect(played.outcomeAt(one)).toEqual(simulateCard(clientCase, plan, lineOf).outcomeAt(one));
+      }),
+      { numRuns: 15 },
+    );
+  });
+});
+
+describe('what a client tells and a test shows', () => {
+  it('never gives away a level or a share that is to be read', () => {
+    for (const { clientCase } of SHIPPED_CASES) {
+      const told = [
+        ...(['lastColour', 'reactions', 'scalp', 'metallicSalts', 'upkeep'] as const).flatMap((one) =>
+          answerTo(clientCase, one),
+        ),
+        ...(['patch', 'strand', 'elasticity', 'porosity'] as const).flatMap((one) =>
+          showsIn(clientCase, one),
+        ),
+      ];
+      for (const { params } of told)
+        expect(Object.keys(params).filter((name) => /level|grey|natural/i.test(name))).toEqual([]);
+    }
+  });
+
+  it('shows strength that is lost as hair that does not come back', () => {
+    const weak = showsIn(caseOf('dream-of-silver'), 'elasticity');
+    const [root, , ends] = weak.map(({ params }) => Number(params.returns));
+    expect(ends).toBeLessThan(root);
+  });
+
+  it('is asked for by a card that holds together', () => {
+    expect(recordCardSchema.parse(EMPTY_CARD)).toEqual(EMPTY_CARD);
+    expect(recordCardSchema.safeParse({ ...EMPTY_CARD, steps: [step({ zones: [] })] }).success).toBe(false);
+    expect(HEAD_ZONES).toHaveLength(4);
+  });
+});

@@ -1,0 +1,178 @@
+import { differenceOf, type Lab, type Light, type ToneFamily } from '../colour';
+import { greyShows, labOfStrand, readStrand, type Strand } from '../hair';
+import {
+  conditionOf,
+  zoneAt,
+  type Condition,
+  type ZoneEvent,
+  type ZoneMoment,
+  type ZonePlan,
+} from '../process';
+import {
+  amountFor,
+  bowlGrams,
+  bowlOf,
+  lastMinute,
+  mixOfBowl,
+  partsOf,
+  stepsOn,
+  strandOfZone,
+  stretchesOf,
+  targetLab,
+  type Bowl,
+  type ClientCase,
+  type Head,
+  type HeadZone,
+  type LineOf,
+  type Part,
+  type RecordCard,
+} from '../card';
+import { strandLook, type TressLook, type TressZone } from '../tress';
+
+/**
+ * How much of a bowl there is against what its places need (M2, R8): 1 is all of it. What is worked through wet hair at the
+ * end takes no product of its own.
+ */
+function amountOf(head: Head, plan: Pick<RecordCard, 'steps'>, bowl: Bowl): number {
+  const needed = plan.steps
+    .filter((step) => step.bowl === bowl.name && !step.wet)
+    .reduce((sum, { zones, share }) => sum + amountFor(head, zones, share).minGrams, 0);
+  return needed > 0 ? bowlGrams(bowl) / needed : 1;
+}
+
+/** What happens to a part of the head, for the hair model. Steps with an unfinished bowl do nothing. */
+export function zonePlanOf(
+  head: Head,
+  plan: Pick<RecordCard, 'bowls' | 'steps'>,
+  part: Pick<Part, 'zone' | 'woven'>,
+  lineOf: LineOf,
+): ZonePlan {
+  const events = stepsOn(plan, part).flatMap((step): ZoneEvent[] => {
+    const bowl = bowlOf(plan, step);
+    const line = bowl?.lineId ? lineOf(bowl.lineId) : undefined;
+    const mix = bowl && line ? mixOfBowl(bowl, line) : null;
+    if (!mix) return [];
+    const end = step.start + step.minutes;
+    return [
+      { at: step.start, do: 'heat', on: step.warmth },
+      { at: step.start, do: 'apply', coat: { mix, wet: step.wet, amount: amountOf(head, plan, bowl!) } },
+      { at: end, do: 'rinse' },
+    ];
+  });
+  return { start: strandOfZone(head, part.zone), events };
+}
+
+/** What a part is like when it is looked at. */
+export interface PartOutcome {
+  part: Part;
+  strand: Strand;
+  level: number;
+  tone: ToneFamily;
+  /** ΔE2000 to the wish; to how it came in, where nothing is wished for. */
+  deltaE: number;
+  condition: Condition;
+  /** White strands stand out: level and tone are read from the others alone (L3). */
+  greyShows: boolean;
+}
+
+/** How a strand reads beside what is wanted of its part. */
+export function outcomeOf(part: Part, strand: Strand, start: Strand): PartOutcome {
+  const whole = labOfStrand(strand);
+  const { level, tone } = readStrand(strand);
+  const goal = part.target ? targetLab(part.target) : labOfStrand(start);
+  return {
+    part,
+    strand,
+    level,
+    tone,
+    deltaE: differenceOf(whole, goal),
+    condition: conditionOf(strand),
+    greyShows: greyShows(strand),
+  };
+}
+
+/** A plan on its head, asked for any minute of the service. */
+export interface SimulatedCard {
+  minutes: number;
+  parts: readonly Part[];
+  momentOf: (part: Part, minute: number) => ZoneMoment;
+  outcomeAt: (minute: number) => PartOutcome[];
+  lookAt: (minute: number, light: Light, seed: number) => TressLook;
+}
+
+export function simulateCard(
+  clientCase: Pick<ClientCase, 'head' | 'wish' | 'weave'>,
+  plan: Pick<RecordCard, 'bowls' | 'steps'>,
+  lineOf: LineOf,
+): SimulatedCard {
+  const parts = partsOf(clientCase);
+  const plans = new Map(parts.map((part) => [part, zonePlanOf(clientCase.head, plan, part, lineOf)]));
+  const seen = new Map<Part, Map<number, ZoneMoment>>(parts.map((part) => [part, new Map()]));
+  const momentOf = (part: Part, minute: number): ZoneMoment => {
+    const kept = seen.get(part)!.get(minute) ?? zoneAt(plans.get(part)!, minute);
+    seen.get(part)!.set(minute, kept);
+    return kept;
+  };
+  const outcomes = new Map<number, PartOutcome[]>();
+  const stretch = (zone: HeadZone, woven: boolean, minute: number): Strand | undefined => {
+    const part = parts.find((one) => one.zone === zone && one.woven === woven);
+    return part && momentOf(part, minute).strand;
+  };
+  return {
+    minutes: lastMinute(plan),
+    parts,
+    momentOf,
+    outcomeAt: (minute) => {
+      const kept =
+        outcomes.get(minute) ??
+        parts.map((part) => outcomeOf(part, momentOf(part, minute).strand, plans.get(part)!.start));
+      outcomes.set(minute, kept);
+      return kept;
+    },
+    lookAt: (minute, light, seed) => {
+      const stretches = stretchesOf(clientCase.head);
+      const whole = strandLook(
+        stretches.map(({ zone, from, to }) => ({ from, to, strand: stretch(zone, false, minute)! })),
+        light,
+        clientCase.head.form,
+        seed,
+      );
+      const zones = whole.zones.map((zone, i) => {
+        const strand = stretch(stretches[i].zone, true, minute);
+        return strand ? withWoven(zone, clientCase.weave!.share, labOfStrand(strand, light)) : zone;
+      });
+      return { ...whole, zones };
+    },
+  };
+}
+
+/** Woven strands are drawn as the white ones are: single fibres of another colour among the rest. */
+const withWoven = (zone: TressZone, share: number, colour: Lab): TressZone => ({
+  ...zone,
+  greyShare: share,
+  grey: colour,
+});
+
+/** The head as it is wished for: zones without a wish stay as they come in. */
+export function wishLook(
+  { head, wish, weave }: Pick<ClientCase, 'head' | 'wish' | 'weave'>,
+  light: Light,
+  seed: number,
+): TressLook {
+  const stretches = stretchesOf(head);
+  const now = strandLook(
+    stretches.map(({ zone, from, to }) => ({ from, to, strand: strandOfZone(head, zone) })),
+    light,
+    head.form,
+    seed,
+  );
+  const zones = now.zones.map((zone, i): TressZone => {
+    const wanted = wish[stretches[i].zone];
+    const colour = wanted && targetLab(wanted);
+    const whole = colour ? { ...zone, colour, greyShare: 0, grey: colour } : zone;
+    return weave?.zones.includes(stretches[i].zone)
+      ? withWoven(whole, weave.share, targetLab(weave.target))
+      : whole;
+  });
+  return { ...now, zones, shine: 0.8 };
+}

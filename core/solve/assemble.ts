@@ -1,0 +1,348 @@
+import { splitByParts } from '../measure';
+import {
+  amountFor,
+  bowlGrams,
+  type Bowl,
+  type Head,
+  type HeadZone,
+  type ClientCase,
+  type RecordCard,
+  type Step,
+} from '../card';
+import { conditionOf } from '../process';
+import {
+  LEFTOVER_WATER,
+  BEGIN_AT,
+  BLUE_CARE_FROM,
+  CHECKS,
+  LIFTING,
+  VIOLET_CARE_FROM,
+  RINSING,
+  pourOf,
+  counterAt,
+  hasGreyToCover,
+  startsToEndTogether,
+  underlayAt,
+  washBefore,
+  type HouseRules,
+} from '../theory';
+import { sameTone } from './combine';
+import type { ChosenLayer, Job, Way } from './job';
+import { HEAD_START, keepsWarmth, warmthLevelOf } from './layer';
+import { NEEDED_QUESTIONS, neededTests } from './safety';
+
+/** Jobs that share their bowls, and the way chosen for them. */
+export interface Group {
+  jobs: Job[];
+  way: Way;
+}
+
+/** Minutes for rinsing and two gentle washes between one bowl and the next (R5). */
+export const BETWEEN_MINUTES = RINSING.minutes;
+
+const tenth = (grams: number) => Math.round(grams * 10) / 10;
+const NAMES = 'ABCDEFGH';
+
+/** Developer of a strength out of what the line has: as it is, mixed, or thinned with water (D8). */
+function poured({ line }: ChosenLayer, vol: number, grams: number): Bowl['developer'] {
+  // That the class may dilute was settled when the strength was chosen.
+  const pour = pourOf(vol, line.developersVol, true) ?? [{ vol, parts: 1 }];
+  const weights = splitByParts(
+    grams,
+    pour.map(({ parts }) => parts),
+  );
+  return pour.map((part, i) => ({ vol: part.vol, grams: tenth(weights[i]) }));
+}
+
+/** The bowl as it is weighed out for some zones. */
+function weigh(name: string, layer: ChosenLayer, head: Head, zones: HeadZone[], share: number): Bowl {
+  const { minGrams, maxGrams } = amountFor(head, zones, share);
+  const total = Math.max(5, Math.round((minGrams + maxGrams) / 2 / 5) * 5);
+  const colour = layer.ratio === null ? total : total / (1 + layer.ratio);
+  const shares = splitByParts(
+    colour,
+    layer.shades.map(({ parts }) => parts),
+  );
+  return {
+    name,
+    lineId: layer.line.id,
+    shades: layer.shades.map(({ shade }, i) => ({ label: shade.label, grams: tenth(shares[i]) })),
+    productGrams: layer.shades.length === 0 ? tenth(colour) : 0,
+    developer: layer.vol === null ? [] : poured(layer, layer.vol, total - colour),
+    additive: false,
+  };
+}
+
+/** Hair that others are woven out of: it is coloured between their foils, or the colour would reach them too (A6). */
+const isBetween = ({ task: { part } }: Job, jobs: readonly Job[]): boolean =>
+  !part.woven && jobs.some(({ task }) => task.part.woven && task.part.zone === part.zone);
+/** Share of the hair that is covered for a job. */
+const shareOf = (job: Job, jobs: readonly Job[], { weave }: ClientCase): number => {
+  if (job.task.part.woven) return weave!.share;
+  return isBetween(job, jobs) ? Math.round((1 - weave!.share) * 100) / 100 : 1;
+};
+
+/**
+ * Phase in which the bowls of a group begin. Work with fewer bowls joins at the end, so that all is rinsed and looked
+ * at together; what goes between foils goes on while they are in.
+ */
+function beginsIn(
+  { jobs, way }: Group,
+  groups: readonly Group[],
+  all: readonly Job[],
+  phases: number,
+): number {
+  const own = phases - way.layers.length;
+  if (!jobs.some((job) => isBetween(job, all))) return own;
+  const foils = groups.filter((group) => group.jobs.some(({ task }) => task.part.woven));
+  const foilsIn = Math.min(...foils.map((group) => phases - group.way.layers.length));
+  return Math.max(0, Math.min(own, foilsIn - way.layers.length + 1));
+}
+
+interface Placed {
+  job: Job;
+  layer: ChosenLayer;
+  minutes: number;
+  bowl: string;
+  start: number;
+  wet: boolean;
+}
+
+/**
+ * The bowl that ends are refreshed from where the school uses up what is left of the one for the regrowth (A1); null
+ * where no such bowl was mixed, and a gloss is used in every school.
+ */
+function leftoverFor(
+  { jobs }: Group,
+  groups: readonly Group[],
+  refresh: HouseRules['endsRefresh'],
+): Group | null {
+  if (refresh === 'gloss' || jobs.some(({ route }) => route !== 'refresh')) return null;
+  const { target } = jobs[0].task;
+  return (
+    groups.find((other) => {
+      const last = other.way.layers.at(-1);
+      if (!last || last.role !== 'colour' || !LIFTING.includes(last.line.kind)) return false;
+      return other.jobs.some(
+        ({ task, route }) =>
+          route !== 'refresh' &&
+          !task.part.woven &&
+          task.target.level === target.level &&
+          sameTone(task.target.tone, target.tone),
+      );
+    }) ?? null
+  );
+}
+
+/** Colour that would lift or cover by itself, mixed afresh to refresh with: thinned as a leftover would be. */
+const isThinned = ({ jobs, way }: Group) =>
+  jobs.every(({ route }) => route === 'refresh') &&
+  way.layers.every(({ line }) => LIFTING.includes(line.kind));
+
+/** The same mix with water in it. */
+function thinned(bowl: Bowl): Bowl {
+  const poured = bowl.developer.reduce((sum, { grams }) => sum + grams, 0);
+  const water = poured * LEFTOVER_WATER;
+  const all = bowlGrams(bowl);
+  const less = (grams: number) => tenth((grams * all) / (all + water));
+  return {
+    ...bowl,
+    shades: bowl.shades.map((shade) => ({ ...shade, grams: less(shade.grams) })),
+    developer: [
+      ...bowl.developer.map((part) => ({ ...part, grams: less(part.grams) })),
+      { vol: 0, grams: less(water) },
+    ],
+  };
+}
+
+/**
+ * Lightening hair that has never been coloured: the warm root waits (A2).
+ * @rule A9
+ */
+export const rootWaits = ({ task, route }: Pick<Job, 'task' | 'route'>, layer: { role: string }): boolean =>
+  task.place === 'onScalp' &&
+  task.history.kind === 'untouched' &&
+  (layer.role === 'lighten' || route === 'liftWithColour' || route === 'highLift');
+
+/** Starts within one phase: all end together, the root of untouched hair waits at least its head start. */
+function schedule(placed: Placed[], from: number): void {
+  const starts = startsToEndTogether(placed.map(({ minutes }) => minutes));
+  const firstLength = Math.min(
+    ...placed.flatMap(({ job }, i) =>
+      job.task.place === 'offScalp' && !job.task.part.woven ? [starts[i]] : [],
+    ),
+  );
+  placed.forEach((one, i) => {
+    one.start = from + starts[i];
+    if (rootWaits(one.job, one.layer) && Number.isFinite(firstLength)) {
+      const waited = Math.min(HEAD_START.most, Math.max(HEAD_START.least, starts[i] - firstLength));
+      one.start = from + firstLength + waited;
+    }
+  });
+}
+
+function stepsOf(placed: Placed[], clientCase: ClientCase, jobs: readonly Job[]): Step[] {
+  const steps: Step[] = [];
+  const grey = clientCase.head.zones.some(({ greyShare }) => hasGreyToCover(greyShare));
+  for (const { job, layer, minutes, bowl, start, wet } of placed) {
+    const { zone, woven } = job.task.part;
+    const share = shareOf(job, jobs, clientCase);
+    const toner =
+      layer.role === 'colour' &&
+      (layer.line.kind === 'demi' || layer.line.kind === 'acidGloss') &&
+      (job.route === 'lightenThenTone' || job.task.history.kind === 'lightened');
+    const same = steps.find(
+      (step) =>
+        step.bowl === bowl &&
+        step.start === start &&
+        step.minutes === minutes &&
+        step.share === share &&
+        step.wet === wet,
+    );
+    if (same) {
+      same.zones.push(zone);
+      continue;
+    }
+    steps.push({
+      bowl,
+      zones: [zone],
+      placement: woven ? 'foils' : isBetween(job, jobs) ? 'between' : 'open',
+      share,
+      startsAt: grey && layer.role === 'colour' ? BEGIN_AT.grey : BEGIN_AT.usual,
+      stopsAtLine: true,
+      wet,
+      start,
+      minutes,
+      warmth: false,
+      checkEvery: layer.role === 'lighten' ? CHECKS.lightener.best : toner ? CHECKS.toner.best : null,
+      ends: layer.role === 'fill' ? 'stay' : 'rinse',
+    });
+  }
+  return steps;
+}
+
+/** What the student is to have read and foretold of every zone. */
+export function readingsOf(
+  clientCase: ClientCase,
+  jobs: readonly Job[],
+  rules: HouseRules,
+): RecordCard['readings'] {
+  return Object.fromEntries(
+    clientCase.head.zones.map(({ zone, naturalLevel, history, greyShare }) => {
+      const job =
+        jobs.find(({ task }) => task.part.zone === zone && task.part.woven) ??
+        jobs.find(({ task }) => task.part.zone === zone);
+      const warm = job ? warmthLevelOf(job.task, job.route) : null;
+      return [
+        zone,
+        {
+          level: history.kind === 'untouched' ? naturalLevel : history.level,
+          greyShare,
+          underlay: warm === null ? null : underlayAt(warm, rules),
+          counter:
+            job && warm !== null ? (keepsWarmth(job.task, job.route) ? 'keep' : counterAt(warm)) : null,
+        },
+      ];
+    }),
+  );
+}
+
+/** What keeps the work (section 14): care by what was done and what can come back. */
+export function aftercareFor(jobs: readonly Job[]): Pick<RecordCard, 'aftercare' | 'nextVisitWeeks'> {
+  const bared = jobs.filter(
+    ({ task, route }) => route === 'lightenThenTone' || task.history.kind === 'lightened',
+  );
+  const cool = bared.filter(({ task }) => !task.target.vivid && !keepsWarmth(task, 'lightenThenTone'));
+  const worn = jobs.some(({ start }) => conditionOf(start) !== 'strong');
+  return {
+    aftercare: [
+      'gentleWash',
+      ...(cool.some(({ task }) => task.target.level >= VIOLET_CARE_FROM) ? (['violetCare'] as const) : []),
+      ...(cool.some(({ task }) => task.target.level >= BLUE_CARE_FROM && task.target.level < VIOLET_CARE_FROM)
+        ? (['blueCare'] as const)
+        : []),
+      'heatProtection',
+      ...(bared.length > 0 || worn ? (['weeklyTreatment'] as const) : []),
+      'coolWater',
+    ],
+    nextVisitWeeks: 5,
+  };
+}
+
+/** Only lightener asks for it; before colour it is left open. */
+function washOf(groups: readonly Group[], rules: HouseRules): RecordCard['wash'] {
+  const lightener = groups.flatMap(({ way }) => way.layers).find(({ role }) => role === 'lighten');
+  return lightener ? washBefore(lightener.line, rules) : null;
+}
+
+/** The card for a head: bowls weighed, zones in order, times that end together. */
+export function assemble(
+  clientCase: ClientCase,
+  groups: readonly Group[],
+  rules: HouseRules,
+  visits: number,
+  /** How ends are refreshed with the lines at hand. */
+  refresh: HouseRules['endsRefresh'],
+): RecordCard {
+  const jobs = groups.flatMap((group) => group.jobs);
+  const phases = Math.max(0, ...groups.map(({ way }) => way.layers.length));
+  const bowls: Bowl[] = [];
+  const steps: Step[] = [];
+  let from = 0;
+  const begins = new Map(groups.map((group) => [group, beginsIn(group, groups, jobs, phases)]));
+  const endsIn = (group: Group) => begins.get(group)! + group.way.layers.length;
+  // A leftover is there only where its bowl is mixed for the same part of the service; else the ends get their gloss.
+  const donors = new Map(
+    groups.flatMap((group) => {
+      const donor = leftoverFor(group, groups, refresh);
+      return donor && endsIn(donor) === endsIn(group) ? [[group, donor] as const] : [];
+    }),
+  );
+  // What is made of a leftover comes after the bowl it is left from.
+  const inOrder = [...groups].sort((a, b) => Number(donors.has(a)) - Number(donors.has(b)));
+  for (let phase = 0; phase < phases; phase++) {
+    const placed: Placed[] = [];
+    const mixed = new Map<Group, string>();
+    for (const group of inOrder) {
+      const own = group.way.layers[phase - begins.get(group)!];
+      if (!own) continue;
+      const donor = donors.get(group);
+      const emulsified = donor && refresh === 'waterEmulsify' ? mixed.get(donor) : undefined;
+      const layer = donor ? { ...donor.way.layers.at(-1)!, minutes: own.minutes } : own;
+      const name = emulsified ?? NAMES[bowls.length];
+      const zones = group.jobs.map(({ task }) => task.part.zone);
+      const share = Math.max(...group.jobs.map((job) => shareOf(job, jobs, clientCase)));
+      if (emulsified === undefined) {
+        const bowl = weigh(name, layer, clientCase.head, zones, share);
+        bowls.push(donor || isThinned(group) ? thinned(bowl) : bowl);
+      }
+      mixed.set(group, name);
+      group.jobs.forEach((job, i) =>
+        placed.push({
+          job,
+          layer,
+          minutes: layer.minutes[i],
+          bowl: name,
+          start: 0,
+          wet: emulsified !== undefined,
+        }),
+      );
+    }
+    schedule(placed, from);
+    steps.push(...stepsOf(placed, clientCase, jobs));
+    const end = Math.max(...placed.map(({ start, minutes }) => start + minutes));
+    const stays = placed.every(({ layer }) => layer.role === 'fill');
+    from = end + (stays ? 0 : BETWEEN_MINUTES);
+  }
+  return {
+    readings: readingsOf(clientCase, jobs, rules),
+    asked: [...NEEDED_QUESTIONS],
+    tests: neededTests(jobs, clientCase),
+    decision: 'goOn',
+    visits,
+    bowls,
+    wash: washOf(groups, rules),
+    steps: steps.sort((a, b) => a.start - b.start),
+    ...aftercareFor(jobs),
+  };
+}

@@ -1,0 +1,104 @@
+import { hasShades, shadesOf, mixLevel, type Line, type Shade, type ShadePart } from '../shades';
+import { FIT_TOLERANCE, fitOf, isRightMix, type MixFit } from './fit';
+import { combinations, cost, partings, sameTone } from './combine';
+import type { ShadeNeed } from './layer';
+
+const clamp = (value: number, { min, max }: { min: number; max: number }) =>
+  Math.min(max, Math.max(min, value));
+
+/** How far a mix is from a need whose level is a span: the gap is to its nearer end. */
+export function fitOfNeed(mix: readonly ShadePart[], need: ShadeNeed): MixFit {
+  const level = mixLevel(mix) ?? need.levels.min;
+  const fit = fitOf(mix, {
+    level: clamp(level, need.levels),
+    tone: need.tone,
+    naturalShare: need.naturalShare,
+  });
+  if (!need.highLift) return fit;
+  const lifts = mix.some(({ shade }) => shade.series === 'highLift');
+  return { ...fit, levelGap: lifts ? 0 : Infinity };
+}
+
+export const isRightFor = (fit: MixFit) => isRightMix(fit);
+
+/** Shares of a corrector worth trying: a gram or two in a full bowl (U5). */
+const CORRECTOR_SHARES = [0.025, 0.05, 0.1];
+/** A corrector where a shade would do is one thing more to weigh to the tenth of a gram. */
+const CORRECTOR_PRICE = 4;
+/** Extra-pigment naturals are for white that resists (T2, F8); elsewhere the plain series does. */
+const EXTRA_PIGMENT_PRICE = 2;
+/** How far from the wanted level a shade of a mix may lie. */
+const REACH = 1.5;
+
+function candidates(line: Line, need: ShadeNeed): Shade[] {
+  const { tone, levels } = need;
+  const wanted = [tone, { primary: tone.primary }, ...(tone.secondary ? [{ primary: tone.secondary }] : [])];
+  return shadesOf(line).filter((shade) => {
+    if (shade.level === null || shade.series === 'filler') return false;
+    if (need.highLift !== (shade.series === 'highLift')) return false;
+    if (!need.highLift && (shade.level < levels.min - REACH || shade.level > levels.max + REACH))
+      return false;
+    const natural =
+      shade.series === 'natural' || (shade.series === 'highLift' && shade.tone.primary === 'neutral');
+    return natural || shade.series === 'extraNatural' || wanted.some((one) => sameTone(one, shade.tone));
+  });
+}
+
+const correctorsFor = (line: Line, { tone }: ShadeNeed): Shade[] =>
+  tone.primary === 'neutral' && !tone.secondary
+    ? []
+    : shadesOf(line).filter(
+        (shade) =>
+          shade.series === 'corrector' &&
+          (shade.tone.primary === tone.primary || shade.tone.primary === tone.secondary),
+      );
+
+/** A corrector stirred into a mix: so large a share of it, the shades keeping their proportions. */
+const withCorrector = (mix: readonly ShadePart[], shade: Shade, share: number): ShadePart[] => {
+  const all = mix.reduce((sum, { parts }) => sum + parts, 0);
+  return [...mix, { shade, parts: (all * share) / (1 - share) }];
+};
+
+export interface RightMix {
+  mix: ShadePart[];
+  fit: MixFit;
+  /** The lower, the nearer, simpler and smaller. */
+  cost: number;
+}
+
+/**
+ * Every mix of a line that is right for a need by the theory: up to three shades in one to four parts each, and a
+ * corrector. Cheapest first, at most `most` of them. Same input, same order.
+ */
+export function rightMixes(line: Line, need: ShadeNeed, most: number): RightMix[] {
+  if (!hasShades(line.kind)) return [];
+  const shades = candidates(line, need);
+  const correctors = correctorsFor(line, need);
+  const found: RightMix[] = [];
+  const consider = (mix: ShadePart[], extra = 0) => {
+    const fit = fitOfNeed(mix, need);
+    if (!isRightFor(fit)) return;
+    const level = clamp(mixLevel(mix) ?? need.levels.min, need.levels);
+    const price = need.highLift
+      ? 2 * fit.toneGap + 0.15 * mix.length
+      : cost({ mix, fit }, { level, tone: need.tone, naturalShare: need.naturalShare });
+    const doubled = mix.some(({ shade }) => shade.series === 'extraNatural') ? EXTRA_PIGMENT_PRICE : 0;
+    found.push({ mix, fit, cost: price + extra + doubled });
+  };
+  for (const chosen of combinations(shades)) {
+    // A coarse look before the parts are gone through: shades all to one side of the levels never meet them.
+    if (!need.highLift) {
+      const all = chosen.map(({ level }) => level ?? 0);
+      if (Math.min(...all) > need.levels.max + FIT_TOLERANCE.level) continue;
+      if (Math.max(...all) < need.levels.min - FIT_TOLERANCE.level) continue;
+    }
+    for (const parts of partings(chosen.length)) {
+      const mix = chosen.map((shade, i) => ({ shade, parts: parts[i] }));
+      consider(mix);
+      if (chosen.length > 2) continue;
+      for (const corrector of correctors)
+        for (const share of CORRECTOR_SHARES) consider(withCorrector(mix, corrector, share), CORRECTOR_PRICE);
+    }
+  }
+  return found.sort((a, b) => a.cost - b.cost).slice(0, most);
+}

@@ -1,0 +1,265 @@
+import { labOfStrand, levelOfPigmented, type Strand } from '../hair';
+import { differenceOf, type Lab } from '../colour';
+import { targetLab, vividMix } from '../card';
+import {
+  apply,
+  conditionOf,
+  isGivingWay,
+  strandAfter,
+  strandUnder,
+  type Mix,
+  type ProductKind,
+} from '../process';
+import type { Line, ShadePart } from '../shades';
+import { LEFTOVER_WATER, LIFTING, type HouseRules } from '../theory';
+import { rightMixes, type RightMix } from './compose';
+import { needOnLine, termsOf, type Layer, type ShadeNeed, type Terms } from './layer';
+import type { Route } from './route';
+import type { Task } from './task';
+
+/** A part of the head, how it is to be done, and its strand as it comes in. */
+export interface Job {
+  task: Task;
+  route: Route;
+  layers: Layer[];
+  start: Strand;
+}
+
+/** What one bowl of a group of jobs is, and how long it lies on each of them. */
+export interface ChosenLayer {
+  role: Layer['role'];
+  line: Line;
+  mix: Mix;
+  /** Shades by parts, where the bowl has shades. */
+  shades: ShadePart[];
+  ratio: number | null;
+  vol: number | null;
+  /** Minutes by job. */
+  minutes: number[];
+}
+
+/** One way to do a group, and what it comes to. */
+export interface Way {
+  layers: ChosenLayer[];
+  /** Colours at the end, by job, and ΔE2000 to the wish. */
+  labs: Lab[];
+  deltaE: number[];
+  cost: number;
+}
+
+const kindOf = (product: ProductKind): Line['kind'] => (product === 'highLift' ? 'permanent' : product);
+function linesFor(layer: Layer, lines: readonly Line[]): Line[] {
+  const found = layer.products.flatMap((product) =>
+    lines.filter(({ kind, highLift }) => kind === kindOf(product) && (product !== 'highLift' || highLift)),
+  );
+  const gentle = found.filter(({ kind }) => !LIFTING.includes(kind));
+  return layer.refresh && gentle.length > 0 ? gentle : found;
+}
+/** A leftover of colour that lifts and covers refreshes only when it is thinned (A1). */
+const thinnedAs = (layer: Layer, line: Line) =>
+  layer.refresh && LIFTING.includes(line.kind) ? { thinned: LEFTOVER_WATER } : {};
+
+export const lie = (mix: Mix, strand: Strand, minutes: number): Strand =>
+  strandUnder({ mix }, strand, minutes);
+
+/** Strengths to try with lightener, gentle hair first slow, sound hair at the usual pace (D3). */
+function inOrder(vols: readonly number[], { diameter, condition, history }: Task): number[] {
+  const gentle = diameter === 'fine' || condition !== 'strong' || history.kind === 'lightened';
+  const usual = gentle ? [10, 20, 30, 40] : [20, 30, 10, 40];
+  return usual.filter((vol) => vols.includes(vol));
+}
+
+/** Level that counts as reached when it is watched for. */
+export const REACHED_WITHIN = 0.1;
+/** First whole minute at which the strand has lightened to a level; null when it does not in the time. */
+export function minutesToLevel(mix: Mix, strand: Strand, aim: number, most: number): number | null {
+  const application = apply({ mix }, strand);
+  const levelAt = (minute: number) => levelOfPigmented(strandAfter(application, minute));
+  if (levelAt(most) < aim - REACHED_WITHIN) return null;
+  let [low, high] = [0, most];
+  while (high - low > 1) {
+    const middle = Math.floor((low + high) / 2);
+    if (levelAt(middle) >= aim - REACHED_WITHIN) high = middle;
+    else low = middle;
+  }
+  return high;
+}
+
+const LEAST_MINUTES = 5;
+
+function lighten(
+  jobs: readonly Job[],
+  strands: readonly Strand[],
+  layer: Layer,
+  lines: readonly Line[],
+  rules: HouseRules,
+): ChosenLayer | null {
+  for (const line of linesFor(layer, lines)) {
+    const terms = jobs.map(({ task, route }) => termsOf(task, route, layer, line, rules));
+    if (terms.some((one) => one === null)) continue;
+    const all = terms as Terms[];
+    const shared = all[0].vols.filter((vol) => all.every(({ vols }) => vols.includes(vol)));
+    for (const vol of inOrder(shared, jobs[0].task)) {
+      const mix: Mix = { product: line.kind, shades: [], developerVol: vol, ratio: line.ratios[0] };
+      const minutes = jobs.map(({ task }, i) =>
+        minutesToLevel(mix, strands[i], task.target.level, all[i].minutes.max),
+      );
+      if (minutes.some((one) => one === null || one < LEAST_MINUTES)) continue;
+      const worn = jobs.some((_, i) => isGivingWay(conditionOf(lie(mix, strands[i], minutes[i]!))));
+      if (worn) continue;
+      return { role: 'lighten', line, mix, shades: [], ratio: mix.ratio, vol, minutes: minutes as number[] };
+    }
+  }
+  return null;
+}
+
+function plain(
+  jobs: readonly Job[],
+  layer: Layer,
+  lines: readonly Line[],
+  rules: HouseRules,
+): ChosenLayer | null {
+  const line = linesFor(layer, lines)[0];
+  if (!line) return null;
+  const { task, route } = jobs[0];
+  const terms = termsOf(task, route, layer, line, rules);
+  if (!terms) return null;
+  const minutes = jobs.map(() => terms.minutes.best);
+  if (layer.role === 'remove') {
+    const [vol, ratio] = [terms.vols[0], terms.ratios[0]];
+    const mix: Mix = { product: 'remover', shades: [], developerVol: vol, ratio };
+    return { role: 'remove', line, mix, shades: [], ratio, vol, minutes };
+  }
+  if (layer.role === 'fill') {
+    const fills = jobs[0].task.target.level;
+    const named = Object.entries(line.key.named ?? {}).flatMap(([label, shade]) =>
+      shade.series === 'filler' && shade.level === Math.floor(fills) ? [label] : [],
+    );
+    if (named.length === 0) return null;
+    const shade = {
+      label: named[0],
+      series: 'filler' as const,
+      level: Math.floor(fills),
+      tone: { primary: 'warmBrown' as const },
+    };
+    const mix: Mix = { product: 'filler', shades: [], fillsLevel: shade.level, developerVol: 0, ratio: 1 };
+    return { role: 'fill', line, mix, shades: [{ shade, parts: 1 }], ratio: null, vol: null, minutes };
+  }
+  const dye = jobs[0].task.target.vivid!;
+  const label = Object.entries(line.key.named ?? {}).find(
+    ([, shade]) => shade.series === 'direct' && shade.dye === dye,
+  )?.[0];
+  if (label === undefined) return null;
+  const shade = { label, series: 'direct' as const, level: null, tone: { primary: 'neutral' as const }, dye };
+  return {
+    role: 'colour',
+    line,
+    mix: vividMix(dye),
+    shades: [{ shade, parts: 1 }],
+    ratio: null,
+    vol: null,
+    minutes,
+  };
+}
+
+/** Mixes looked at by the hair model for each line; the theory has sorted them. */
+const LOOKED_AT = 48;
+/** What a less simple mix, a line further down the list or a ratio that is not the standard costs against a ΔE of 1. */
+const PRICE = { mix: 1, line: 0.8, ratio: 0.25, vol: 0.3, minutes: 0.05 };
+
+const rightKept = new WeakMap<Line, Map<string, RightMix[]>>();
+function rightMixesOf(line: Line, need: ShadeNeed): RightMix[] {
+  const kept = rightKept.get(line) ?? new Map<string, RightMix[]>();
+  rightKept.set(line, kept);
+  const name = JSON.stringify(need);
+  const found = kept.get(name) ?? rightMixes(line, need, LOOKED_AT);
+  kept.set(name, found);
+  return found;
+}
+
+/** Every two of two lists, with their places. */
+const pairs = (a: readonly number[], b: readonly number[]): [number, number, number, number][] =>
+  a.flatMap((one, i) => b.map((other, j): [number, number, number, number] => [i, one, j, other]));
+
+/** Every colour layer that the rules allow, with what it makes of the strands. */
+function* colours(
+  jobs: readonly Job[],
+  strands: readonly Strand[],
+  layer: Layer,
+  lines: readonly Line[],
+  rules: HouseRules,
+  startsFirst: readonly boolean[],
+): Generator<{ chosen: ChosenLayer; labs: Lab[]; price: number }> {
+  for (const [rank, line] of linesFor(layer, lines).entries()) {
+    const terms = jobs.map(({ task, route }, i) => termsOf(task, route, layer, line, rules, startsFirst[i]));
+    if (terms.some((one) => one === null)) continue;
+    const all = terms as Terms[];
+    const shared = all[0].vols.filter((one) => all.every(({ vols }) => vols.includes(one)));
+    const product: ProductKind = layer.need!.highLift ? 'highLift' : line.kind;
+    const [need, ...others] = jobs.map(({ task }) => needOnLine(layer.need!, task.greyShare, line, rules));
+    // By the line's own table the jobs may need bowls of their own; they are then tried apart.
+    if (others.some(({ naturalShare }) => naturalShare.min !== need.naturalShare.min)) continue;
+    for (const { mix: shades, cost } of rightMixesOf(line, need)) {
+      for (const [i, ratio, j, vol] of pairs(all[0].ratios, shared)) {
+        const mix: Mix = { product, shades, developerVol: vol, ratio, ...thinnedAs(layer, line) };
+        const best = all.map(({ minutes }) => minutes.best);
+        const short = all.map(({ minutes }) => minutes.min);
+        const middle = all.map(({ minutes }) => Math.round((minutes.best + minutes.min) / 2));
+        for (const minutes of best.every((m, at) => m === short[at]) ? [best] : [best, middle, short]) {
+          const labs = jobs.map((_, at) => labOfStrand(lie(mix, strands[at], minutes[at])));
+          yield {
+            chosen: { role: 'colour', line, mix, shades, ratio, vol, minutes },
+            labs,
+            price:
+              PRICE.mix * cost +
+              PRICE.line * rank +
+              PRICE.ratio * i +
+              PRICE.vol * j +
+              (minutes === best ? 0 : PRICE.minutes),
+          };
+        }
+      }
+    }
+  }
+}
+
+/**
+ * All ways the rules allow to do a group of jobs that share their layers, best first: nearness to the wish by the hair
+ * model, then simplicity. Empty where no line at hand can do it.
+ */
+export function waysOf(
+  jobs: readonly Job[],
+  lines: readonly Line[],
+  rules: HouseRules,
+  startsFirst: readonly boolean[] = jobs.map(() => false),
+): Way[] {
+  let strands = jobs.map(({ start }) => start);
+  const before: ChosenLayer[] = [];
+  const goals = jobs.map(({ task }) => targetLab(task.target));
+  const wayOf = (layers: ChosenLayer[], labs: Lab[], price: number): Way => {
+    const deltaE = labs.map((lab, i) => differenceOf(lab, goals[i]));
+    return { layers, labs, deltaE, cost: deltaE.reduce((sum, one) => sum + one, 0) / jobs.length + price };
+  };
+  for (const layer of jobs[0].layers) {
+    if (layer.role === 'colour' && layer.need) {
+      const ways = [...colours(jobs, strands, layer, lines, rules, startsFirst)].map(
+        ({ chosen, labs, price }) => wayOf([...before, chosen], labs, price),
+      );
+      return ways.sort((a, b) => a.cost - b.cost);
+    }
+    const chosen =
+      layer.role === 'lighten'
+        ? lighten(jobs, strands, layer, lines, rules)
+        : plain(jobs, layer, lines, rules);
+    if (!chosen) return [];
+    before.push(chosen);
+    strands = strands.map((strand, i) => lie(chosen.mix, strand, chosen.minutes[i]));
+  }
+  return [
+    wayOf(
+      before,
+      strands.map((strand) => labOfStrand(strand)),
+      0,
+    ),
+  ];
+}

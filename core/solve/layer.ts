@@ -1,0 +1,311 @@
+import { isFashion, type Tone } from '../colour';
+import type { ProductKind } from '../process';
+import type { Line } from '../shades';
+import {
+  REFRESH_MINUTES,
+  chooseDeveloper,
+  type DeveloperChoice,
+  greyLimitOf,
+  hasGreyToCover,
+  keepsWarmthUnder,
+  mayDilute,
+  pourOf,
+  lightenerVols,
+  naturalShareFor,
+  shadeLevelFor,
+  tonerLevels,
+  type HouseRules,
+  type ShareSpan,
+} from '../theory';
+import type { Route } from './route';
+import type { Task } from './task';
+
+/** What one bowl on a zone is there for. */
+export const LAYER_ROLES = ['remove', 'lighten', 'fill', 'colour'] as const;
+export type LayerRole = (typeof LAYER_ROLES)[number];
+
+/** What the shades of a bowl have to be. */
+export interface ShadeNeed {
+  /** Levels from deepest to lightest that are right, both included. */
+  levels: { min: number; max: number };
+  tone: Tone;
+  naturalShare: ShareSpan;
+  /** Grey has to be covered, so that a line with a table of its own is mixed by that. */
+  covers: boolean;
+  /** High-lift shades stand above the levels: only their tone is chosen. */
+  highLift: boolean;
+}
+
+/** One thing put on a zone, as the rules ask for it. */
+export interface Layer {
+  role: LayerRole;
+  /** Products that are right, the preferred one first. */
+  products: ProductKind[];
+  need: ShadeNeed | null;
+  /** Level to be watched for; null where the clock decides. */
+  aim: number | null;
+  /** The layer only tops up colour that is there. */
+  refresh: boolean;
+}
+
+/** What the directions of one line say for a layer. */
+export interface Terms {
+  /** Strengths that are right, the preferred one first; empty where nothing is poured. */
+  vols: number[];
+  /** Strengths that are right only with extra-pigment naturals in the bowl (F8). */
+  volsWithExtraNatural: number[];
+  ratios: number[];
+  minutes: { best: number; min: number; max: number };
+}
+
+/** No natural series is asked for; what is put in thins the tone. */
+const NO_SHARE: ShareSpan = { min: 0, max: 0 };
+/**
+ * Porous hair takes colour deeper: up to a level lighter is right (F11).
+ * @rule F11
+ */
+const POROUS_LIGHTER = 1;
+
+function colourNeed(
+  task: Task,
+  route: Route,
+  rules: HouseRules,
+  level: { min: number; max: number },
+): ShadeNeed {
+  const { target, greyShare } = task;
+  const { tone } = target;
+  const fashion = isFashion(tone);
+  const covers = route === 'deposit' || route === 'liftWithColour' || route === 'removeThenColour';
+  const grey = covers && hasGreyToCover(greyShare);
+  const naturalShare = grey ? naturalShareFor(greyShare, rules, fashion) : NO_SHARE;
+  // A natural target is natural through and through; without grey that is tone's to say.
+  return { levels: level, tone, naturalShare, covers: grey, highLift: false };
+}
+
+/** What the shades have to be when they are taken from a line: its directions come before the class's table. */
+export function needOnLine(need: ShadeNeed, greyShare: number, line: Line, rules: HouseRules): ShadeNeed {
+  if (!need.covers || !line.greyShares) return need;
+  return { ...need, naturalShare: naturalShareFor(greyShare, rules, isFashion(need.tone), line) };
+}
+
+/** Over lightened hair a toner is never lighter than the hair, porous or not: it is thinned or rinsed sooner (F11). */
+const porous = (task: Task, route: Route, level: { min: number; max: number }) => {
+  const tones =
+    route === 'lightenThenTone' ||
+    (task.history.kind === 'lightened' && task.target.level >= task.present - 0.5);
+  return task.porosity === 'high' && !tones ? { min: level.min, max: level.max + POROUS_LIGHTER } : level;
+};
+
+/** Coloured hair that is to have the level it shows: permanent over it would be an overlap (A1, F11). */
+const overItsOwn = ({ history, present, target }: Task) =>
+  history.kind === 'coloured' && !target.vivid && Math.abs(target.level - present) <= 0.5;
+
+/** Kinds of line that may colour hair as it then is. */
+function colourKinds(task: Task, route: Route): ProductKind[] {
+  const bared =
+    route === 'lightenThenTone' || (task.history.kind === 'lightened' && route !== 'fillThenColour');
+  if (task.target.vivid) return ['direct'];
+  // F4: tone with low-strength products; permanent over bared hair only to take it darker, at 10 vol.
+  const kinds: ProductKind[] = bared
+    ? task.target.level < task.present - 0.5 && route === 'deposit'
+      ? ['demi', 'acidGloss', 'permanent']
+      : ['demi', 'acidGloss']
+    : route === 'liftWithColour'
+      ? ['permanent', 'express']
+      : route === 'refresh'
+        ? // Permanent only as a leftover, thinned, where there is nothing gentler (A1).
+          ['demi', 'acidGloss', 'permanent', 'express']
+        : route === 'removeThenColour' || route === 'fillThenColour'
+          ? ['demi', 'acidGloss', 'permanent']
+          : hasGreyToCover(task.greyShare)
+            ? ['permanent', 'express', 'demi']
+            : ['demi', 'acidGloss', 'permanent', 'express'];
+  // A1: permanent over its own colour only makes it darker; what is coloured already has its grey covered.
+  if (route === 'refresh') return kinds;
+  if (overItsOwn(task)) return ['demi', 'acidGloss'];
+  const covers = route === 'deposit' || route === 'liftWithColour' || route === 'removeThenColour';
+  if (!covers || !hasGreyToCover(task.greyShare)) return kinds;
+  return kinds.filter((kind) => task.greyShare <= greyLimitOf(kind as Line['kind']));
+}
+
+/**
+ * @rule P3
+ */
+function lightenerKinds({ natural, present, history, target, diameter, condition }: Task): ProductKind[] {
+  const weak = diameter === 'fine' || condition === 'weak' || condition === 'fair';
+  const light = (history.kind === 'lightened' ? present : natural) >= 7;
+  const levels = target.level - present;
+  // P3: strong for dark or dyed hair, gentle for light, fine or weakened hair.
+  if (history.kind === 'coloured') return ['lightenerStrong'];
+  if (light) return ['lightenerGentle'];
+  if (weak) return ['lightenerGentle', 'lightenerStrong'];
+  return levels <= 4 ? ['lightenerStrong', 'lightenerGentle'] : ['lightenerStrong'];
+}
+
+/** What a route comes to on a part of the head, bowl after bowl. */
+export function layersOf(task: Task, route: Route, rules: HouseRules): Layer[] {
+  const { target } = task;
+  const plain = { need: null, aim: null, refresh: false };
+  const colour = (level: { min: number; max: number }, refresh = false): Layer => ({
+    role: 'colour',
+    products: colourKinds(task, route),
+    need: target.vivid ? null : colourNeed(task, route, rules, porous(task, route, level)),
+    aim: null,
+    refresh,
+  });
+  const lighten: Layer = { ...plain, role: 'lighten', products: lightenerKinds(task), aim: target.level };
+  const exactly = { min: target.level, max: target.level };
+  const asToner = tonerLevels(target.level, rules);
+  const toner = { min: Math.min(...asToner), max: Math.max(...asToner) };
+  switch (route) {
+    case 'leave':
+      return [];
+    case 'refresh':
+      return [colour(exactly, true)];
+    case 'deposit':
+      return [
+        colour(task.history.kind === 'lightened' && target.level >= task.present - 0.5 ? toner : exactly),
+      ];
+    case 'liftWithColour': {
+      const { level } = shadeLevelFor(
+        { naturalLevel: task.natural, targetLevel: target.level, porosity: task.porosity },
+        rules,
+      );
+      return [colour({ min: level, max: level })];
+    }
+    case 'highLift':
+      return [
+        {
+          ...plain,
+          role: 'colour',
+          products: ['highLift'],
+          need: { levels: exactly, tone: target.tone, naturalShare: NO_SHARE, covers: false, highLift: true },
+        },
+      ];
+    case 'lightenThenTone':
+      return [lighten, colour(toner)];
+    case 'removeThenColour': {
+      const remove: Layer = { ...plain, role: 'remove', products: ['remover'] };
+      const dark = task.history.kind === 'vivid' && target.level > task.present + 0.5;
+      return dark ? [remove, lighten, colour(exactly)] : [remove, colour(exactly)];
+    }
+    case 'fillThenColour':
+      return [{ ...plain, role: 'fill', products: ['filler'] }, colour(exactly)];
+  }
+}
+
+const span = (best: number, min = best, max = best) => ({ best, min, max });
+/** Hair off the scalp is a little behind the root when it is lifted by colour, and gets a head start (A2). */
+export const HEAD_START = { least: 10, most: 20 };
+const LIGHTENER_LEAST = 5;
+/** A toner on lightened hair is watched from here on (section 6). */
+export const TONER_LEAST = 5;
+const none: Omit<Terms, 'minutes'> = { vols: [], volsWithExtraNatural: [], ratios: [] };
+
+/** Grey that is still there when the colour goes on: lightened and filled hair shows none. */
+const greyUnder = ({ greyShare }: Task, route: Route) =>
+  route === 'lightenThenTone' || route === 'fillThenColour' ? 0 : greyShare;
+
+/** Strength for the colour of a route (D2, F8), with its reasons. */
+export function developerFor(task: Task, route: Route, line: Line, rules: HouseRules): DeveloperChoice {
+  // What was put on before has brought the hair to the level; colour after it only deposits.
+  const from = route === 'deposit' ? task.present : route === 'liftWithColour' ? task.natural : target(task);
+  return chooseDeveloper(
+    {
+      naturalLevel: Math.max(from, route === 'deposit' ? target(task) : from),
+      targetLevel: target(task),
+      greyShare: greyUnder(task, route),
+    },
+    line,
+    rules,
+  );
+}
+
+/** What a line's directions and the class's rules ask of a layer; null where the line cannot do it. */
+export function termsOf(
+  task: Task,
+  route: Route,
+  layer: Layer,
+  line: Line,
+  rules: HouseRules,
+  startsFirst = false,
+): Terms | null {
+  const { minutes } = line;
+  switch (layer.role) {
+    case 'remove':
+      return { ...none, vols: line.developersVol, ratios: line.ratios, minutes: span(20, 15, 20) };
+    case 'fill':
+      return { ...none, minutes: span(15, 10, 15) };
+    case 'lighten': {
+      const may = mayDilute(line, rules);
+      const vols = lightenerVols(task.place, rules).filter((vol) => pourOf(vol, line.developersVol, may));
+      if (vols.length === 0) return null;
+      return {
+        ...none,
+        vols,
+        ratios: line.ratios,
+        minutes: span(minutes.standard, LIGHTENER_LEAST, minutes.standard),
+      };
+    }
+    case 'colour':
+      break;
+  }
+  if (line.kind === 'direct') return { ...none, minutes: span(minutes.standard, 20, 30) };
+  const deposits = line.kind === 'demi' || line.kind === 'acidGloss';
+  if (layer.need?.highLift) {
+    const levels = target(task) - task.natural;
+    const vols = line.developersVol.filter((vol) => vol >= (levels <= 3 ? 30 : 40));
+    if (!line.highLift || vols.length === 0) return null;
+    return {
+      ...none,
+      vols,
+      ratios: line.highLift.ratios,
+      minutes: startsFirst
+        ? span(
+            line.highLift.minutes + HEAD_START.least,
+            line.highLift.minutes,
+            line.highLift.minutes + HEAD_START.most,
+          )
+        : span(line.highLift.minutes, line.highLift.minutes - 5),
+    };
+  }
+  if (layer.refresh)
+    return { ...none, vols: line.developersVol.slice(0, 1), ratios: line.ratios, minutes: REFRESH_MINUTES };
+  const choice = developerFor(task, route, line, rules);
+  if (!choice.ok) return null;
+  const grey = greyUnder(task, route);
+  const vols = [choice.vol];
+  const volsWithExtraNatural: number[] = [];
+  for (const also of choice.alsoVol) (also.onlyWithExtraNatural ? volsWithExtraNatural : vols).push(also.vol);
+  const usual = hasGreyToCover(grey) ? minutes.grey : minutes.standard;
+  const bared = deposits && (route === 'lightenThenTone' || task.history.kind === 'lightened');
+  const time = bared
+    ? // A toner is watched: from five minutes on it may be ready (section 6, R2).
+      span(usual, Math.min(usual, TONER_LEAST))
+    : startsFirst && route === 'liftWithColour'
+      ? span(usual + 15, usual, usual + HEAD_START.most)
+      : span(usual);
+  return { vols, volsWithExtraNatural, ratios: line.ratios, minutes: time };
+}
+const target = (task: Task) => task.target.level;
+
+/** A prediction is asked where warmth shows on the way: when hair lightens, is toned, or has warmth put back. */
+export function warmthLevelOf(task: Task, route: Route): number | null {
+  if (task.target.vivid) return null;
+  switch (route) {
+    case 'liftWithColour':
+    case 'highLift':
+    case 'lightenThenTone':
+    case 'fillThenColour':
+      return task.target.level;
+    case 'removeThenColour':
+      return task.target.level;
+    case 'deposit':
+      return task.history.kind === 'lightened' ? task.present : null;
+    default:
+      return null;
+  }
+}
+/** Whether the warmth that shows is used rather than cancelled (U3, F6). */
+export const keepsWarmth = (task: Task, route: Route) =>
+  route === 'fillThenColour' || keepsWarmthUnder(task.target.tone);

@@ -1,0 +1,164 @@
+import { differenceOf } from '../colour';
+import { partName, strandOfZone, type ClientCase, type RecordCard } from '../card';
+import { reason, type Reason } from '../reason';
+import type { Line } from '../shades';
+import { refreshWay, type HouseRules } from '../theory';
+import { assemble, readingsOf, rootWaits, type Group } from './assemble';
+import { waysOf, type Job, type Way } from './job';
+import { layersOf } from './layer';
+import { rulingsFor, type Route } from './route';
+import { tasksOf, type Task } from './task';
+
+/** ΔE2000 within which a plan is as good as the best. */
+export const AS_GOOD_WITHIN = 3;
+/** Further from the wish than this, ΔE2000, the hair model does not see it as reached. */
+export const REACHED_DELTA_E = 6.5;
+/**
+ * The theory has the last word on what is right, so a school's way that the model sees fall short is still its way; a
+ * plan this far off, ΔE2000, is no plan.
+ */
+const NO_PLAN_DELTA_E = 20;
+/** What falling short costs against the ΔE of other routes. */
+const SHORT_PRICE = 20;
+
+const jobOf = (clientCase: ClientCase, task: Task, route: Route, rules: HouseRules): Job => ({
+  task,
+  route,
+  layers: layersOf(task, route, rules),
+  start: strandOfZone(clientCase.head, task.part.zone),
+});
+
+/** A step down the list of routes costs as much as this ΔE: the plainest that gets there is taken. */
+const ROUTE_PRICE = 2.5;
+
+/** Parts that are alike in what they are and what is wished for take one route together. */
+function alike(tasks: readonly Task[]): Task[][] {
+  const groups = new Map<string, Task[]>();
+  for (const task of tasks) {
+    const name = JSON.stringify([task.history, task.target, task.natural, task.part.woven]);
+    groups.set(name, [...(groups.get(name) ?? []), task]);
+  }
+  return [...groups.values()];
+}
+
+/** The route for the parts of a head, alike parts together, each tried alone; or why none gets there. */
+function chooseJobs(
+  clientCase: ClientCase,
+  tasks: readonly Task[],
+  lines: readonly Line[],
+  rules: HouseRules,
+): { jobs: Job[]; failed: { task: Task; reasons: Reason[] }[] } {
+  const jobs: Job[] = [];
+  const failed: { task: Task; reasons: Reason[] }[] = [];
+  for (const group of alike(tasks)) {
+    let best: { jobs: Job[]; cost: number } | null = null;
+    const allowed = rulingsFor(group[0]).filter((ruling) => ruling.allowed);
+    allowed.forEach(({ route }, rank) => {
+      const tried = group.map((task) => jobOf(clientCase, task, route, rules));
+      // A route that one of them is not allowed, for its condition say, is none for all.
+      if (group.some((task) => !rulingsFor(task).find((ruling) => ruling.route === route)?.allowed)) return;
+      const ways = tried.map((job) => (route === 'leave' ? leaveWay(job) : waysOf([job], lines, rules)[0]));
+      if (ways.some((way) => !way || way.deltaE[0] > NO_PLAN_DELTA_E)) return;
+      const short = ways.some((way) => way!.deltaE[0] > REACHED_DELTA_E) ? SHORT_PRICE : 0;
+      const cost = ways.reduce((sum, way) => sum + way!.cost, 0) / ways.length + ROUTE_PRICE * rank + short;
+      if (!best || cost < best.cost - 1e-9) best = { jobs: tried, cost };
+    });
+    const chosen = best as { jobs: Job[] } | null;
+    if (chosen) jobs.push(...chosen.jobs);
+    else if (group.length > 1) {
+      const apart = group.map((task) => chooseJobs(clientCase, [task], lines, rules));
+      jobs.push(...apart.flatMap((one) => one.jobs));
+      failed.push(...apart.flatMap((one) => one.failed));
+    } else failed.push({ task: group[0], reasons: whyNot(group[0], allowed.length > 0) });
+  }
+  const order = (task: Task) => tasks.indexOf(task);
+  return { jobs: jobs.sort((a, b) => order(a.task) - order(b.task)), failed };
+}
+
+const whyNot = (task: Task, someAllowed: boolean): Reason[] =>
+  someAllowed
+    ? [reason('solve.noLine', 'T2', { zone: partName(task.part), level: task.target.level })]
+    : rulingsFor(task)
+        .filter(({ route }) => route !== 'leave')
+        .map((ruling) => ruling.reason);
+
+const leaveWay = (job: Job): Way | undefined => waysOf([{ ...job, layers: [] }], [], {} as HouseRules)[0];
+
+/** Jobs that come to the same bowls are done from one. */
+function grouped(jobs: readonly Job[]): Job[][] {
+  const groups = new Map<string, Job[]>();
+  for (const job of jobs) {
+    if (job.layers.length === 0) continue;
+    const name = JSON.stringify([job.route, job.layers, job.task.part.woven, job.task.greyShare >= 0.25]);
+    groups.set(name, [...(groups.get(name) ?? []), job]);
+  }
+  return [...groups.values()];
+}
+
+/** Groups with all their ways; one that has no bowl for all of its zones together is taken apart. */
+function waysByGroup(
+  jobs: readonly Job[],
+  lines: readonly Line[],
+  rules: HouseRules,
+): { jobs: Job[]; ways: Way[] }[] {
+  const lengths = jobs.filter(({ task }) => task.place === 'offScalp');
+  return grouped(jobs).flatMap((group) => {
+    // Lengths begin first where the root of untouched hair waits for them.
+    const waits = group.some((job) => rootWaits(job, job.layers[0]));
+    const first = group.map((job) => waits && lengths.includes(job));
+    const ways = waysOf(group, lines, rules, first);
+    if (ways.length > 0 || group.length === 1) return [{ jobs: group, ways }];
+    return group.map((job, i) => ({ jobs: [job], ways: waysOf([job], lines, rules, [first[i]]) }));
+  });
+}
+
+const MOST_EQUIVALENTS = 8;
+const labelsOf = ({ layers }: Way) =>
+  layers
+    .map(
+      ({ line, shades }) =>
+        `${line.id} ${shades
+          .map(({ shade }) => shade.label)
+          .sort()
+          .join()}`,
+    )
+    .join();
+
+/** One visit's worth of a case: routes, bowls, the card and what is as good; or which parts fail, and why. */
+export function oneVisit(clientCase: ClientCase, lines: readonly Line[], rules: HouseRules, visits: number) {
+  const tasks = tasksOf(clientCase);
+  const { jobs, failed } = chooseJobs(clientCase, tasks, lines, rules);
+  if (failed.length > 0) return { ok: false as const, failed };
+  const groups = waysByGroup(jobs, lines, rules);
+  if (groups.some(({ ways }) => ways.length === 0))
+    return {
+      ok: false as const,
+      failed: tasks.map((task) => ({ task, reasons: [reason('solve.noLine', 'T2')] })),
+    };
+  const planWith = (pick: (index: number) => Way): RecordCard => {
+    const chosen: Group[] = groups.map((group, i) => ({ jobs: group.jobs, way: pick(i) }));
+    const plan = assemble(clientCase, chosen, rules, visits, refreshWay(rules, lines));
+    // Zones that are left as they are have been read all the same.
+    return { ...plan, readings: readingsOf(clientCase, jobs, rules) };
+  };
+  const best = planWith((i) => groups[i].ways[0]);
+  const equivalents: RecordCard[] = [];
+  groups.forEach(({ ways }, at) => {
+    const [first] = ways;
+    const seen = new Set([labelsOf(first)]);
+    for (const way of ways) {
+      if (equivalents.length >= MOST_EQUIVALENTS) return;
+      const near = way.labs.every((lab, j) => differenceOf(lab, first.labs[j]) <= AS_GOOD_WITHIN);
+      const reaches = way.deltaE.every(
+        (deltaE, j) => deltaE <= Math.max(AS_GOOD_WITHIN, first.deltaE[j] + 1),
+      );
+      if (!near || !reaches || seen.has(labelsOf(way))) continue;
+      seen.add(labelsOf(way));
+      equivalents.push(planWith((i) => (i === at ? way : groups[i].ways[0])));
+    }
+  });
+  return { ok: true as const, best, equivalents, jobs };
+}
+
+/** A visit that brings all of its parts home. */
+export type VisitFound = Extract<ReturnType<typeof oneVisit>, { ok: true }>;

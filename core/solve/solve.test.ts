@@ -1,0 +1,159 @@
+import fc from 'fast-check';
+import { shippedCase } from '../cases';
+import { levelOfStrand } from '../hair';
+import { amountFor, presentLevel, strandOfZone, type ClientCase } from '../card';
+import { SHIPPED_LINES, mixLevel } from '../shades';
+import { DEFAULT_HOUSE_RULES, type HouseRules } from '../theory';
+import { SHIPPED_CASES } from '../cases';
+import { rulingOn, solveCase, taskOf, tasksOf } from '.';
+
+const rules = (change: Partial<HouseRules> = {}): HouseRules => ({ ...DEFAULT_HOUSE_RULES, ...change });
+const caseOf = (id: string) => shippedCase(id)!.clientCase;
+const solve = (clientCase: ClientCase, house: Partial<HouseRules> = {}) =>
+  solveCase(clientCase, SHIPPED_LINES, rules(house));
+const solution = (id: string, house: Partial<HouseRules> = {}) => {
+  const result = solve(caseOf(id), house);
+  if (!result.ok) throw new Error(JSON.stringify(result.reasons));
+  return result.solution;
+};
+
+describe('routes (section 7, P1, C4)', () => {
+  const taskFor = (id: string, zone: string) => tasksOf(caseOf(id)).find(({ part }) => part.zone === zone)!;
+  it.each([
+    ['too-dark', 'mids', 'liftWithColour', false, 'route.colourLiftsNothing'],
+    ['too-dark', 'mids', 'removeThenColour', true, 'route.remove'],
+    ['back-to-brown', 'mids', 'deposit', false, 'route.fillFirst'],
+    ['back-to-brown', 'mids', 'fillThenColour', true, 'route.fill'],
+    ['first-blonde', 'mids', 'deposit', false, 'route.tonerCannotLighten'],
+    ['first-blonde', 'mids', 'lightenThenTone', true, 'route.lighten'],
+    ['dream-of-silver', 'mids', 'lightenThenTone', false, 'route.beyondCondition'],
+    ['dream-of-silver', 'mids', 'highLift', false, 'route.highLiftTooDark'],
+    ['two-lighter-cool', 'mids', 'liftWithColour', true, 'route.lift'],
+    ['retouch-grey', 'ends', 'leave', false, 'route.faded'],
+    ['golden-gloss', 'mids', 'removeThenColour', false, 'route.notHere'],
+  ] as const)('%s, %s: %s is %s', (id, zone, route, allowed, code) => {
+    const ruling = rulingOn(taskFor(id, zone), route);
+    expect(ruling).toMatchObject({ allowed, reason: { code } });
+  });
+});
+
+describe('a zone with a history', () => {
+  it('shows the level its history left, within a quarter', () => {
+    for (const { clientCase } of SHIPPED_CASES)
+      for (const zone of clientCase.head.zones) {
+        if (zone.history.kind === 'vivid' || zone.greyShare > 0) continue;
+        expect(
+          Math.abs(levelOfStrand(strandOfZone(clientCase.head, zone.zone)) - presentLevel(zone)),
+        ).toBeLessThan(0.3);
+      }
+  });
+});
+
+describe('the search', () => {
+  it('begins the lengths of untouched hair first, the root ten to twenty minutes later (A2)', () => {
+    for (const id of ['one-lighter', 'two-lighter-cool', 'first-blonde', 'high-lift']) {
+      const { best } = solution(id);
+      const root = best.steps.find(({ zones }) => zones.includes('regrowth'))!;
+      const lengths = best.steps.find(({ zones }) => zones.includes('mids'))!;
+      expect(root.start - lengths.start).toBeGreaterThanOrEqual(10);
+      expect(root.start - lengths.start).toBeLessThanOrEqual(20);
+    }
+  });
+
+  it('covers grey with 20 vol for the full time, and refreshes the ends at the end (F8, A1)', () => {
+    const { best } = solution('retouch-grey');
+    const [root, ends] = best.steps;
+    expect(best.bowls.find(({ name }) => name === root.bowl)).toMatchObject({
+      lineId: 'tarnwick',
+      developer: [{ vol: 20 }],
+    });
+    expect(root).toMatchObject({ zones: ['regrowth'], minutes: 45, stopsAtLine: true, startsAt: 'front' });
+    expect(ends.start + ends.minutes).toBe(root.start + root.minutes);
+    expect(ends.minutes).toBeLessThanOrEqual(10);
+  });
+
+  it('follows the school of the class', () => {
+    const depth = (house: Partial<HouseRules>) => {
+      const { best } = solution('two-lighter-cool', house);
+      const line = SHIPPED_LINES.find(({ id }) => id === best.bowls[0].lineId)!;
+      return mixLevel(
+        best.bowls[0].shades.map(({ label, grams }) => ({
+          shade: {
+            label,
+            series: 'fashion',
+            level: Number(label.split(line.key.separator)[0]),
+            tone: { primary: 'neutral' },
+          },
+          parts: grams,
+        })),
+      );
+    };
+    expect(depth({})).toBeCloseTo(7);
+    expect(depth({ liftByColour: 'counterbalance' })).toBeGreaterThan(8.5);
+    const vols = (house: Partial<HouseRules>) =>
+      solution('first-blonde', house).best.bowls[0].developer[0].vol;
+    expect(vols({})).toBe(20);
+    expect(vols({ tenVolLightener: 'notAllowed', lightenerOnScalp: 'max30' })).toBeGreaterThanOrEqual(20);
+  });
+
+  it('gives the same for the same, and equivalents that are not the best over again', () => {
+    const one = solution('root-and-ends');
+    expect(JSON.stringify(solution('root-and-ends'))).toBe(JSON.stringify(one));
+    const bowls = [one.best, ...one.equivalents].map((plan) => JSON.stringify(plan.bowls));
+    expect(new Set(bowls).size).toBe(bowls.length);
+    expect(one.equivalents.length).toBeGreaterThan(1);
+  });
+
+  it('stops before anything is mixed where the client would be hurt (section 13)', () => {
+    const clientCase = caseOf('golden-gloss');
+    for (const facts of [{ reaction: true }, { scalp: 'irritated' as const }, { metallicSalts: true }]) {
+      const result = solve({ ...clientCase, facts: { ...clientCase.facts, ...facts } });
+      expect(result).toMatchObject({ ok: true, solution: { best: { decision: 'decline', bowls: [] } } });
+    }
+  });
+
+  it('says what stands in the way where no line at hand can do it', () => {
+    const result = solve({ ...caseOf('first-blonde'), lineIds: ['quillet'] });
+    expect(result.ok).toBe(false);
+  });
+
+  it('asks no more of hair than its condition allows: worse hair never takes fewer visits (C4)', () => {
+    const clientCase = caseOf('dream-of-silver');
+    const visits = (damage: number) => {
+      const zones = clientCase.head.zones.map((zone) => ({ ...zone, damage }));
+      const result = solve({ ...clientCase, head: { ...clientCase.head, zones } });
+      return result.ok ? result.solution.visits.length : Infinity;
+    };
+    const counts = [0.05, 0.25, 0.45].map(visits);
+    expect(counts[0]).toBe(1);
+    expect([...counts].sort((a, b) => a - b)).toEqual(counts);
+    expect(visits(0.8)).toBe(Infinity);
+  });
+});
+
+describe('amounts (M2)', () => {
+  it('are the guide of a retouch for the regrowth, less for fewer zones and for foils', () => {
+    const { head } = caseOf('retouch-grey');
+    expect(amountFor(head, ['regrowth'], 1)).toEqual({ minGrams: 60, maxGrams: 90 });
+    expect(amountFor(head, ['regrowth', 'mids', 'ends'], 1)).toEqual({ minGrams: 120, maxGrams: 180 });
+    fc.assert(
+      fc.property(
+        fc.subarray(['regrowth', 'mids', 'ends'] as const, { minLength: 1 }),
+        fc.double({ min: 0.1, max: 1, noNaN: true }),
+        (zones, share) => {
+          const some = amountFor(head, [...zones], share);
+          expect(some.maxGrams).toBeLessThanOrEqual(
+            amountFor(head, ['regrowth', 'mids', 'ends'], 1).maxGrams,
+          );
+          expect(some.minGrams).toBeGreaterThan(0);
+        },
+      ),
+    );
+  });
+
+  it('a part without a wish is no task', () => {
+    const clientCase = caseOf('woven-light');
+    expect(tasksOf(clientCase).every(({ part }) => part.woven)).toBe(true);
+    expect(taskOf(clientCase, { zone: 'ends', woven: false, target: null })).toBeNull();
+  });
+});

@@ -1,0 +1,238 @@
+import { TOP_OF_TEN, topLevel } from '../colour';
+import { levelOfPigmented } from '../hair';
+import {
+  EMPTY_CARD,
+  partName,
+  presentLevel,
+  type HeadZone,
+  type LineOf,
+  type ClientCase,
+  type RecordCard,
+  type Target,
+} from '../card';
+import { simulateCard, type PartOutcome } from '../simulate';
+import { CONDITIONS } from '../process';
+import { reason, type Reason } from '../reason';
+import type { Line } from '../shades';
+import type { HouseRules } from '../theory';
+import { readingsOf } from './assemble';
+import { oneVisit, type VisitFound } from './one-visit';
+import { PALEST_FROM, levelsToday, rulingsFor, type Route } from './route';
+import { neededTests, stopsService } from './safety';
+import type { Task } from './task';
+
+/** Raised whenever the same case could get another solution; stored with every grade. */
+export const SOLVER_VERSION = 2;
+
+export interface PartChoice {
+  part: string;
+  route: Route;
+  reason: Reason;
+  /** ΔE2000 to the wish, by the hair model; null in answers from before it was kept. */
+  deltaE: number | null;
+}
+
+/** One visit of several: what it goes for, and when the next may be. */
+export interface Visit {
+  wish: ClientCase['wish'];
+  weave?: ClientCase['weave'];
+  /** Weeks to wait before it; 0 for the first. */
+  afterWeeks: number;
+}
+
+export interface Solution {
+  version: number;
+  /** The case as this visit has it: with several visits, the wish of the first. */
+  visit: ClientCase;
+  visits: Visit[];
+  /** What stops the service; the best plan is then to decline. */
+  stops: Reason[];
+  best: RecordCard;
+  choices: PartChoice[];
+  /** Other plans that are as good: within the ΔE of the best and of the wish, no rule broken. */
+  equivalents: RecordCard[];
+  /** Why one visit is not enough; empty when it is. */
+  proof: Reason[];
+}
+export type SolveResult = { ok: true; solution: Solution } | { ok: false; reasons: Reason[] };
+
+const half = (level: number) => Math.floor(level * 2) / 2;
+const WEEKS_BETWEEN = 4;
+const MOST_VISITS = 6;
+/** Share of its dye that colour loses in the weeks between. */
+const FADES = 0.3;
+/** Share of the damage that weeks of treatment between visits make good, in effect if not in the fibre. */
+const TREATED = 0.7;
+
+/** Where a part that one visit cannot bring home is taken in it: as far as its condition allows, toned quietly (C4). */
+function interim(task: Task): Target {
+  const limit = levelsToday(task);
+  const up = task.target.level - task.present;
+  // What is not light yet is made light first (L1).
+  const most =
+    task.present < PALEST_FROM.lightener ? Math.min(task.target.level, TOP_OF_TEN) : task.target.level;
+  const level = Math.min(most, half(task.present + Math.max(0, Math.min(up, limit))));
+  return { level: Math.max(1, level), tone: { primary: 'neutral' } };
+}
+
+/** The case after a visit: what was reached is where the next begins. */
+function headAfter(
+  clientCase: ClientCase,
+  outcomes: readonly PartOutcome[],
+  onTheWay: readonly HeadZone[],
+): ClientCase {
+  const zones = clientCase.head.zones.map((zone) => {
+    const out = outcomes.find(({ part }) => part.zone === zone.zone && !part.woven);
+    if (!out || !clientCase.wish[zone.zone]) return zone;
+    const wish = clientCase.wish[zone.zone]!;
+    const { damage } = out.strand;
+    // A zone that is home only has its colour to be kept up.
+    if (!onTheWay.includes(zone.zone))
+      return {
+        ...zone,
+        history: { kind: 'coloured' as const, level: wish.level, tone: wish.tone, faded: FADES },
+        damage,
+      };
+    const level = Math.min(
+      topLevel('twelve'),
+      Math.max(zone.naturalLevel, half(levelOfPigmented(out.strand) + 0.25)),
+    );
+    return { ...zone, history: { kind: 'lightened' as const, level }, damage: out.strand.damage * TREATED };
+  });
+  return { ...clientCase, head: { ...clientCase.head, zones } };
+}
+
+/**
+ * The farthest stage on the way that one visit can bring home; null where nothing moves. The condition of the hair sets
+ * the first try, what the lines at hand can do may be less.
+ */
+function partWay(
+  clientCase: ClientCase,
+  failed: readonly { task: Task }[],
+  lines: readonly Line[],
+  rules: HouseRules,
+): { clientCase: ClientCase; step: VisitFound } | null {
+  if (failed.some(({ task }) => task.part.woven)) return null;
+  for (let less = 0; ; less += 0.5) {
+    const wish = { ...clientCase.wish };
+    for (const { task } of failed) {
+      const stage = interim(task);
+      const level = stage.level - less;
+      if (level <= task.present + 0.5) return null;
+      wish[task.part.zone] = { ...stage, level };
+    }
+    const stage = { ...clientCase, wish };
+    const step = oneVisit(stage, lines, rules, 1);
+    if (step.ok) return { clientCase: stage, step };
+  }
+}
+
+/** Levels of a case that the class has no numbers for (L1). */
+function beyondScale({ head, wish, weave }: ClientCase, { levelScale }: HouseRules): Reason[] {
+  const most = topLevel(levelScale);
+  const levels = [
+    ...head.zones.map(presentLevel),
+    ...Object.values(wish).map(({ level }) => level),
+    ...(weave ? [weave.target.level] : []),
+  ];
+  const level = Math.max(...levels);
+  return level > most ? [reason('solve.beyondScale', 'L1', { level, most })] : [];
+}
+
+/**
+ * Searches routes, shades, developer, ratio and time for a whole head. Everything the rules forbid is left out; what is
+ * left is ranked by what the hair model makes of it. Where one visit cannot do it, says why and plans the visits.
+ * Same input, same output.
+ */
+export function solveCase(clientCase: ClientCase, lines: readonly Line[], rules: HouseRules): SolveResult {
+  const beyond = beyondScale(clientCase, rules);
+  if (beyond.length > 0) return { ok: false, reasons: beyond };
+  const stops = stopsService(clientCase);
+  if (stops.length > 0) {
+    const readings = readingsOf(clientCase, [], rules);
+    const best: RecordCard = {
+      ...EMPTY_CARD,
+      readings,
+      asked: ['lastColour', 'reactions', 'scalp', 'metallicSalts', 'upkeep'],
+      tests: neededTests([], clientCase),
+      decision: 'decline',
+    };
+    return {
+      ok: true,
+      solution: {
+        version: SOLVER_VERSION,
+        visit: clientCase,
+        visits: [{ wish: clientCase.wish, weave: clientCase.weave, afterWeeks: 0 }],
+        stops,
+        best,
+        choices: [],
+        equivalents: [],
+        proof: [],
+      },
+    };
+  }
+  const atHand = lines.filter(({ id }) => clientCase.lineIds.includes(id));
+  const lineOf: LineOf = (id) => atHand.find((line) => line.id === id);
+  const visits: Visit[] = [];
+  let first: { clientCase: ClientCase; found: VisitFound } | null = null;
+  let proof: Reason[] = [];
+  let now = clientCase;
+  while (visits.length < MOST_VISITS) {
+    const found = oneVisit(now, atHand, rules, 1);
+    const afterWeeks = visits.length === 0 ? 0 : WEEKS_BETWEEN;
+    if (found.ok) {
+      visits.push({ wish: now.wish, weave: now.weave, afterWeeks });
+      first ??= { clientCase: now, found };
+      return { ok: true, solution: finished(first, visits, proof, lineOf) };
+    }
+    if (visits.length === 0) {
+      const all = found.failed.flatMap(({ reasons }) => reasons);
+      // The condition of the hair is what says how many visits; the other routes are ruled out besides.
+      const byCondition = all.filter(({ code }) => code === 'route.beyondCondition');
+      proof = byCondition.length > 0 ? byCondition : all;
+    }
+    const onTheWay = found.failed.map(({ task }) => task.part.zone);
+    const partial = partWay(now, found.failed, atHand, rules);
+    if (!partial) return { ok: false, reasons: proof };
+    const { clientCase: stage, step } = partial;
+    visits.push({ wish: stage.wish, weave: now.weave, afterWeeks });
+    first ??= { clientCase: stage, found: step };
+    const played = simulateCard(stage, step.best, lineOf);
+    now = { ...headAfter(stage, played.outcomeAt(played.minutes), onTheWay), wish: now.wish };
+  }
+  return { ok: false, reasons: proof };
+}
+
+function finished(
+  { clientCase, found }: { clientCase: ClientCase; found: VisitFound },
+  visits: Visit[],
+  proof: Reason[],
+  lineOf: LineOf,
+): Solution {
+  const told = (plan: RecordCard): RecordCard => ({ ...plan, visits: visits.length });
+  const best = told(found.best);
+  const played = simulateCard(clientCase, best, lineOf);
+  const outcomes = played.outcomeAt(played.minutes);
+  return {
+    version: SOLVER_VERSION,
+    visit: clientCase,
+    visits,
+    stops: [],
+    best,
+    choices: found.jobs.map(({ task, route }) => ({
+      part: partName(task.part),
+      route,
+      reason: rulingsFor(task).find((ruling) => ruling.route === route)!.reason,
+      deltaE: outcomes.find(({ part }) => partName(part) === partName(task.part))!.deltaE,
+    })),
+    equivalents: found.equivalents.map(told),
+    proof,
+  };
+}
+
+/** Condition of the worst part at the end of a plan. */
+export const worstCondition = (outcomes: readonly PartOutcome[]) => {
+  const worst = Math.max(0, ...outcomes.map(({ condition }) => CONDITIONS.indexOf(condition)));
+  return CONDITIONS[worst];
+};
+export { presentLevel };

@@ -1,0 +1,135 @@
+import type { Regrade } from '@cimbel/contract';
+import { markCard, type Rubric } from '@cimbel/core/mark';
+import type { Knex } from 'knex';
+import { setImmediate } from 'node:timers/promises';
+import { markingOf, type AttemptRow } from '../attempts/store';
+import type { AssignmentRow } from './row';
+import { HttpError } from '../http/errors';
+
+interface RegradeRow {
+  assignment_id: string;
+  total: number;
+  done: number;
+  changed: number;
+  started_at: Date;
+  /** When a piece was last done. */
+  moved_at: Date;
+  finished_at: Date | null;
+}
+
+/** Answers marked between two looks at other work: some ten milliseconds of it. */
+const AT_ONCE = 10;
+/** Answers read from and written to the database together. */
+const CHUNK = 250;
+/** A run that has not moved for so long was cut off with its server, and may be begun again. */
+const LOST_AFTER_MS = 60_000;
+
+export async function regradeOf(db: Knex, assignmentId: string): Promise<Regrade | null> {
+  const row = await db<RegradeRow>('regrades').where({ assignment_id: assignmentId }).first();
+  if (!row) return null;
+  const { total, done, changed, finished_at } = row;
+  return { total, done, changed, finished: finished_at !== null };
+}
+
+/**
+ * Begins to mark all handed-in answers of a service again, perhaps by another rubric, and answers at once with how many
+ * there are. What the educator has changed by hand stays. Solution, lines and rules are those the service was set with,
+ * so that the same rubric gives the same grades to the letter.
+ */
+export async function startRegrade(
+  db: Knex,
+  assignment: AssignmentRow,
+  rubric: Rubric | undefined,
+  clock: () => Date,
+): Promise<{ begun: Regrade; run: Promise<void> }> {
+  const now = clock();
+  return db
+    .transaction(async (trx) => {
+      const kept = await trx<RegradeRow>('regrades')
+        .where({ assignment_id: assignment.id })
+        .forUpdate()
+        .first();
+      if (kept && kept.finished_at === null && now.getTime() - kept.moved_at.getTime() < LOST_AFTER_MS)
+        throw new HttpError(
+          409,
+          'regrade.running',
+          'The answers are being marked again already. Wait until it has ended.',
+        );
+      if (rubric)
+        await trx('assignments')
+          .where({ id: assignment.id })
+          .update({ rubric: JSON.stringify(rubric) });
+      const counted = await trx('attempts')
+        .where({ assignment_id: assignment.id })
+        .whereNotNull('submitted_at')
+        .count<{ count: string }[]>();
+      const total = Number(counted[0].count);
+      const row = {
+        assignment_id: assignment.id,
+        total,
+        done: 0,
+        changed: 0,
+        started_at: now,
+        moved_at: now,
+        finished_at: null,
+      };
+      await trx('regrades').insert(row).onConflict('assignment_id').merge();
+      return { begun: { total, done: 0, changed: 0, finished: false } };
+    })
+    .then(({ begun }) => ({
+      begun,
+      run: regradeAll(db, { ...assignment, rubric: rubric ?? assignment.rubric }, clock),
+    }));
+}
+
+type Read = Pick<AttemptRow, 'id' | 'answer'> & { points: number; max: number };
+
+/** The next answers after an id, with no more of their old grades than is compared. */
+const readAfter = (db: Knex, assignmentId: string, after: string): Promise<Read[]> =>
+  db('attempts')
+    .where({ assignment_id: assignmentId })
+    .whereNotNull('submitted_at')
+    .where('id', '>', after)
+    .orderBy('id')
+    .limit(CHUNK)
+    .select('id', 'answer', db.raw(`(grade->>'points')::float as points, (grade->>'max')::float as max`));
+
+const write = (db: Knex, grades: readonly { id: string; grade: string }[]) =>
+  db.raw(
+    `update attempts set grade = fresh.grade::jsonb
+       from (select unnest(?::uuid[]) as id, unnest(?::text[]) as grade) as fresh
+      where attempts.id = fresh.id and attempts.grade <> fresh.grade::jsonb`,
+    [grades.map(({ id }) => id), grades.map(({ grade }) => grade)],
+  );
+
+/** Reads ahead and writes behind: the database works on the pieces before and after while this one is marked. */
+async function regradeAll(db: Knex, assignment: AssignmentRow, clock: () => Date): Promise<void> {
+  const input = markingOf(assignment);
+  let next = readAfter(db, assignment.id, '00000000-0000-0000-0000-000000000000');
+  let written: Promise<unknown> = Promise.resolve();
+  for (;;) {
+    const rows = await next;
+    if (rows.length === 0) break;
+    next = readAfter(db, assignment.id, rows[rows.length - 1].id);
+    // Looked at where it is awaited; until then a failure must not end the server.
+    next.catch(() => undefined);
+    let changed = 0;
+    const grades: { id: string; grade: string }[] = [];
+    for (const [i, { id, answer, points, max }] of rows.entries()) {
+      const made = markCard(input, answer);
+      if (made.points !== points || made.max !== max) changed++;
+      grades.push({ id, grade: JSON.stringify(made) });
+      if (i % AT_ONCE === 0) await setImmediate();
+    }
+    await written;
+    written = write(db, grades).then(() =>
+      db('regrades')
+        .where({ assignment_id: assignment.id })
+        .update({ moved_at: clock() })
+        .increment({ done: rows.length, changed }),
+    );
+    written.catch(() => undefined);
+  }
+  await written;
+  await db('regrades').where({ assignment_id: assignment.id }).update({ finished_at: db.fn.now() });
+}

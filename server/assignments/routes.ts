@@ -1,0 +1,92 @@
+import {
+  assignmentChangeSchema,
+  exercisePreviewSchema,
+  newAssignmentSchema,
+  regradeSchema,
+  type Regrade,
+} from '@cimbel/contract';
+import { CRITERIA } from '@cimbel/core/mark';
+import { ownClass } from '../classes/access';
+import { route, type Route } from '../http/route';
+import { ownAssignment } from './access';
+import { answersCsv } from './answers-csv';
+import { regradeOf, startRegrade } from './regrade';
+import { changeAssignment, createAssignment, deleteAssignment, previewCase } from './store';
+import { educatorView } from './view';
+
+export const assignmentRoutes = (): Route[] => [
+  route({
+    method: 'post',
+    path: '/api/classes/:classId/exercise-preview',
+    who: 'educator',
+    reach: ownClass,
+    body: exercisePreviewSchema,
+    handle: ({ db, reached, body }) => previewCase(db, body.clientCase, reached),
+  }),
+  route({
+    method: 'post',
+    path: '/api/classes/:classId/assignments',
+    who: 'educator',
+    reach: ownClass,
+    body: newAssignmentSchema,
+    handle: async ({ db, now, reached, body, res }) => {
+      const { id } = await createAssignment(db, reached, body, now());
+      res.status(201);
+      return { id };
+    },
+  }),
+  route({
+    method: 'get',
+    path: '/api/assignments/:assignmentId',
+    who: 'educator',
+    reach: ownAssignment,
+    handle: ({ db, now, reached }) => educatorView(db, reached, now()),
+  }),
+  route({
+    method: 'get',
+    path: '/api/assignments/:assignmentId/answers.csv',
+    who: 'educator',
+    reach: ownAssignment,
+    handle: async ({ db, now, reached, res }) => {
+      const csv = answersCsv(await educatorView(db, reached, now()), CRITERIA);
+      res.attachment('answers.csv').type('text/csv; charset=utf-8').send(csv);
+    },
+  }),
+  route({
+    method: 'patch',
+    path: '/api/assignments/:assignmentId',
+    who: 'educator',
+    reach: ownAssignment,
+    body: assignmentChangeSchema,
+    handle: ({ db, now, reached, body }) => changeAssignment(db, reached, body, now()),
+  }),
+  route({
+    method: 'delete',
+    path: '/api/assignments/:assignmentId',
+    who: 'educator',
+    reach: ownAssignment,
+    handle: ({ db, reached }) => deleteAssignment(db, reached),
+  }),
+  route({
+    method: 'get',
+    path: '/api/assignments/:assignmentId/regrade',
+    who: 'educator',
+    reach: ownAssignment,
+    handle: async ({ db, reached }): Promise<{ regrade: Regrade | null }> => ({
+      regrade: await regradeOf(db, reached.id),
+    }),
+  }),
+  route({
+    method: 'post',
+    path: '/api/assignments/:assignmentId/regrade',
+    who: 'educator',
+    reach: ownAssignment,
+    body: regradeSchema,
+    handle: async ({ db, now, reached, body, req, res }) => {
+      const { begun, run } = await startRegrade(db, reached, body.rubric, now);
+      run.catch((error: unknown) => req.log.error({ err: error }, 'marking again was cut off'));
+      res.status(202);
+      return { regrade: begun };
+    },
+  }),
+];

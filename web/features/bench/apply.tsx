@@ -1,0 +1,99 @@
+import type { StudentAssignment } from '@cimbel/contract';
+import type { RecordCard, Step } from '@cimbel/core/card';
+import { WASHES } from '@cimbel/core/theory';
+import { Plus } from 'lucide-react';
+import { useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { Button } from '../../ui/button';
+import { Choice } from '../../ui/field';
+import { Empty } from '../../ui/panel';
+import type { DraftOf } from './use-draft';
+import { newStep } from './schedule';
+import { StepForm } from './step-form';
+import { Timeline } from './timeline';
+
+/** What goes where, in which order, and when it begins. */
+export function Apply({
+  assignment,
+  draft,
+  minute,
+}: {
+  assignment: StudentAssignment;
+  draft: DraftOf<RecordCard>;
+  /** Where the clock stands; null while it has not been started. */
+  minute: number | null;
+}) {
+  const { t } = useTranslation(['ui', 'craft']);
+  const { answer: plan, change } = draft;
+  const [chosen, setChosen] = useState<number | null>(plan.steps.length > 0 ? 0 : null);
+  const zones = assignment.zones.map(({ zone }) => zone);
+  const set = (index: number, step: Step) =>
+    change({ steps: plan.steps.map((one, i) => (i === index ? step : one)) });
+  const add = (bowl: string) => {
+    const line = assignment.lines.find(
+      ({ id }) => id === plan.bowls.find(({ name }) => name === bowl)?.lineId,
+    );
+    const untouched = zones.filter((zone) => !plan.steps.some((step) => step.zones.includes(zone)));
+    change({
+      steps: [...plan.steps, newStep(bowl, line, untouched.length > 0 ? [untouched[0]] : [zones[0]], plan)],
+    });
+    setChosen(plan.steps.length);
+  };
+  const step = chosen === null ? undefined : plan.steps[chosen];
+  return (
+    <div className="flex flex-col gap-4">
+      <h2 className="text-2xl">{t('service.applyTitle')}</h2>
+      <div className="flex flex-wrap items-center gap-x-8 gap-y-3">
+        <div className="flex flex-wrap items-center gap-3">
+          <span className="text-sm font-semibold">{t('service.washFirst')}</span>
+          <Choice
+            label={t('service.washFirst')}
+            value={plan.wash}
+            options={WASHES.map((value) => ({ value, text: t(`craft:wash.${value}`) }))}
+            onChange={(wash) => change({ wash })}
+          />
+        </div>
+        {plan.bowls.length > 0 ? (
+          <div className="flex flex-wrap items-center gap-2">
+            <span className="text-sm font-semibold">{t('service.putOn')}</span>
+            {plan.bowls.map(({ name }) => (
+              <Button key={name} icon={<Plus aria-hidden className="size-4" />} onClick={() => add(name)}>
+                {t('service.bowlName', { name })}
+              </Button>
+            ))}
+          </div>
+        ) : null}
+      </div>
+      {plan.bowls.length === 0 ? <Empty>{t('service.noBowlsYet')}</Empty> : null}
+      {plan.steps.length > 0 ? (
+        <>
+          <Timeline
+            zones={zones}
+            steps={plan.steps}
+            chosen={chosen}
+            minute={minute}
+            onChoose={setChosen}
+            onMove={set}
+          />
+          <p className="text-quiet text-sm">{t('service.timelineHint')}</p>
+        </>
+      ) : plan.bowls.length > 0 ? (
+        <Empty>{t('service.noSteps')}</Empty>
+      ) : null}
+      {step && chosen !== null ? (
+        <StepForm
+          step={step}
+          zones={zones}
+          bowls={plan.bowls}
+          lines={assignment.lines}
+          woven={assignment.weave?.share ?? null}
+          onChange={(next) => set(chosen, next)}
+          onRemove={() => {
+            change({ steps: plan.steps.filter((_, i) => i !== chosen) });
+            setChosen(null);
+          }}
+        />
+      ) : null}
+    </div>
+  );
+}

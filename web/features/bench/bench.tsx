@@ -1,0 +1,180 @@
+import type { ShownSimulation, StudentAssignment } from '@cimbel/contract';
+import type { Light } from '@cimbel/core/colour';
+import { lastMinute, type HeadZone, type RecordCard } from '@cimbel/core/card';
+import { useState, type ReactNode } from 'react';
+import { useTranslation } from 'react-i18next';
+import { useSearchParams } from 'react-router';
+import { dateTime } from '../../lib/i18n';
+import { useShortcuts } from '../../lib/shortcuts';
+import { Button } from '../../ui/button';
+import { PageTitle } from '../../ui/page-title';
+import { Notice } from '../../ui/panel';
+import { StepLine } from './step-line';
+import type { DraftOf } from './use-draft';
+import { Apply } from './apply';
+import { ClientGiven } from './client-panel';
+import { Consult } from './consult';
+import { DeveloperAlone } from './developer-alone';
+import { Finish } from './finish';
+import { HeadStrand } from './head-strand';
+import { Mix } from './mix';
+import { RecordCardView } from './record-card';
+import { lookAt, useClock } from './process-clock';
+import { Process } from './process';
+import { Read } from './read';
+import { isStepComplete, stepsOf, type WorkStep } from './steps';
+import type { Reveals } from './use-reveals';
+
+export function BenchTitle({ assignment }: { assignment: StudentAssignment }) {
+  const { t } = useTranslation();
+  return (
+    <div className="flex flex-wrap items-baseline justify-between gap-x-4">
+      <PageTitle back={{ to: '/due', text: t('nav.exercises') }} className="text-xl">
+        {assignment.title}
+      </PageTitle>
+      <p className="text-quiet text-sm">{t('student.due', { when: dateTime(assignment.dueAt) })}</p>
+    </div>
+  );
+}
+
+export const SHELL = 'grid min-h-full grid-cols-[76px_minmax(0,1fr)] wide:grid-cols-[320px_minmax(0,1fr)]';
+export const BODY = 'flex min-w-0 flex-col gap-3 px-4 pt-3 wide:px-8';
+
+/** The bench: the strand in view, the service line from consult to hand-in, and the step one is at. */
+export function Bench({
+  assignment,
+  draft,
+  reveals,
+  play,
+  saveLine,
+  end,
+}: {
+  assignment: StudentAssignment;
+  /** With what the exercise gives already in it. */
+  draft: DraftOf<RecordCard>;
+  reveals: Reveals;
+  /** The plan on the head, played wherever the head's figures are known. */
+  play: { data: ShownSimulation | undefined; error: unknown };
+  saveLine: ReactNode;
+  /** The last step. */
+  end: ReactNode;
+}) {
+  const { t } = useTranslation(['ui', 'craft']);
+  const steps = stepsOf(assignment);
+  const [params, setParams] = useSearchParams();
+  const step = steps.find((one) => one === params.get('step')) ?? steps[0];
+  const [light, setLight] = useState<Light>('daylight');
+  const [zone, setZone] = useState<HeadZone>(assignment.zones[0].zone);
+  const [wiped, setWiped] = useState<HeadZone | null>(null);
+  const plan = draft.answer;
+  const control = useClock(lastMinute(plan));
+  const goTo = (next: WorkStep) => {
+    setParams({ step: next });
+    window.scrollTo({ top: 0 });
+  };
+  const at = steps.indexOf(step);
+  const move = (by: number) => {
+    const next = steps[at + by];
+    if (next) goTo(next);
+  };
+  useShortcuts({
+    ']': () => move(1),
+    '[': () => move(-1),
+    'mod+z': () => draft.undo?.(),
+    'mod+shift+z': () => draft.redo?.(),
+  });
+  const minute = control.clock.minute;
+  const onClock = step === 'process' && minute !== null && play.data && plan.steps.length > 0;
+  const atEnd = step === 'finish' && play.data && plan.steps.length > 0;
+  const wipedZones = wiped ? [wiped] : [];
+  const now = onClock
+    ? lookAt(play.data!, minute, assignment.looks.now, assignment, wipedZones)
+    : atEnd
+      ? lookAt(play.data!, play.data!.minutes, assignment.looks.now, assignment, [])
+      : step === 'read'
+        ? assignment.lit[light].now
+        : assignment.looks.now;
+  const parts = { assignment, draft };
+  const isClosed = assignment.given.bowls.length > 0 || assignment.given.steps.length > 0;
+  return (
+    <div className={SHELL}>
+      <HeadStrand
+        zones={assignment.zones}
+        looks={{ now, target: step === 'read' ? assignment.lit[light].target : assignment.looks.target }}
+        active={step === 'read' ? zone : null}
+        nowLabel={t('bench.nowOf', { name: assignment.client.name })}
+        caption={onClock ? t('service.atMinute', { minute }) : t(atEnd ? 'service.yours' : 'bench.now')}
+      />
+      <div className={BODY}>
+        <BenchTitle assignment={assignment} />
+        <StepLine
+          steps={steps}
+          current={step}
+          complete={(one) => isStepComplete(one, plan, assignment)}
+          name={(one) => t(one === 'handIn' ? 'bench.step.handIn' : `craft:benchStep.${one}`)}
+          onGo={goTo}
+        />
+        {!assignment.open.includes('consult') && step !== 'handIn' ? (
+          <details className="border-line bg-sheet rounded-sm border p-3" open={at === 0}>
+            <summary className="cursor-pointer font-semibold">{t('bench.consult.title')}</summary>
+            <div className="mt-3">
+              <ClientGiven assignment={assignment} reveals={reveals} />
+            </div>
+          </details>
+        ) : null}
+        {assignment.toCorrect && step !== 'handIn' ? (
+          <>
+            <Notice kind="warn">{t('service.toCorrect')}</Notice>
+            <details className="border-line bg-sheet rounded-sm border p-3">
+              <summary className="cursor-pointer font-semibold">{t('service.asWritten')}</summary>
+              <RecordCardView plan={assignment.given} lines={assignment.lines} />
+            </details>
+          </>
+        ) : isClosed && step !== 'handIn' ? (
+          // What is poured depends on what the card says, so that it lies open there.
+          <details className="border-line bg-sheet rounded-sm border p-3" open={step === 'developer'}>
+            <summary className="cursor-pointer font-semibold">{t('service.givenNote')}</summary>
+            <RecordCardView plan={assignment.given} lines={assignment.lines} />
+          </details>
+        ) : null}
+        <div className="flex-1">
+          {step === 'consult' ? <Consult {...parts} reveals={reveals} /> : null}
+          {step === 'read' ? (
+            <Read {...parts} zone={zone} onZone={setZone} light={light} onLight={setLight} />
+          ) : null}
+          {step === 'mix' ? <Mix {...parts} /> : null}
+          {step === 'developer' ? <DeveloperAlone {...parts} /> : null}
+          {step === 'apply' ? <Apply {...parts} minute={minute} /> : null}
+          {step === 'process' ? (
+            <Process
+              {...parts}
+              shown={play.data}
+              error={play.error}
+              control={control}
+              wiped={wipedZones}
+              onWipe={setWiped}
+            />
+          ) : null}
+          {step === 'finish' ? <Finish {...parts} shown={play.data} /> : null}
+          {step === 'handIn' ? end : null}
+        </div>
+        <div className="border-strong-line bg-room sticky bottom-0 -mx-4 flex flex-wrap items-center gap-2 border-t px-4 py-2 wide:-mx-8 wide:px-8">
+          {saveLine}
+          <div className="ms-auto flex gap-2">
+            {at > 0 ? (
+              <Button onClick={() => move(-1)} aria-keyshortcuts="[">
+                {t('action.back')}
+              </Button>
+            ) : null}
+            {at < steps.length - 1 ? (
+              <Button weight="main" onClick={() => move(1)} aria-keyshortcuts="]">
+                {t('action.next')}:{' '}
+                {t(steps[at + 1] === 'handIn' ? 'bench.step.handIn' : `craft:benchStep.${steps[at + 1]}`)}
+              </Button>
+            ) : null}
+          </div>
+        </div>
+      </div>
+    </div>
+  );
+}

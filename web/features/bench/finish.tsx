@@ -1,0 +1,85 @@
+import type { ShownSimulation, StudentAssignment } from '@cimbel/contract';
+import { AFTERCARES, type RecordCard } from '@cimbel/core/card';
+import { useTranslation } from 'react-i18next';
+import { Field, NumberInput, Tick } from '../../ui/field';
+import { Notice, Sheet } from '../../ui/panel';
+import { Tress } from '../../ui/tress';
+import type { DraftOf } from './use-draft';
+import { lookAt } from './process-clock';
+
+/** What came of it beside the wish, and what the client takes home. */
+export function Finish({
+  assignment,
+  draft,
+  shown,
+}: {
+  assignment: StudentAssignment;
+  draft: DraftOf<RecordCard>;
+  shown: ShownSimulation | undefined;
+}) {
+  const { t } = useTranslation(['ui', 'craft']);
+  const { answer: plan, change } = draft;
+  const end =
+    shown && plan.steps.length > 0
+      ? lookAt(shown, shown.minutes, assignment.looks.now, assignment, [])
+      : null;
+  const failing = shown?.frames[shown.frames.length - 1]?.failing ?? [];
+  return (
+    <div className="flex flex-col gap-4">
+      <h2 className="text-2xl">{t('service.finishTitle')}</h2>
+      <div className="grid items-start gap-4 lg:grid-cols-2">
+        <Sheet className="flex flex-col gap-3">
+          <h3 className="text-lg">{t('service.evaluate')}</h3>
+          {end ? (
+            <div className="bg-surround text-on-surround flex justify-around rounded-sm px-3 pb-3">
+              {[
+                { look: end, name: t('service.yours') },
+                { look: assignment.looks.target, name: t('bench.target') },
+              ].map(({ look, name }) => (
+                <figure key={name} className="flex flex-col items-center">
+                  <Tress look={look} width={96} height={250} label={name} />
+                  <figcaption className="font-semibold">{name}</figcaption>
+                </figure>
+              ))}
+            </div>
+          ) : (
+            <p className="text-quiet">{t('service.nothingPutOn')}</p>
+          )}
+          {failing.length > 0 ? <Notice kind="bad">{t('service.stopAtOnce')}</Notice> : null}
+          <p className="text-quiet text-sm">{t('service.evaluateHint')}</p>
+        </Sheet>
+        <Sheet className="flex flex-col gap-3">
+          <fieldset className="flex flex-col gap-1">
+            <legend className="font-display mb-1 text-lg font-semibold">{t('service.aftercare')}</legend>
+            {AFTERCARES.map((care) => (
+              <Tick
+                key={care}
+                label={<span className="first-letter:uppercase">{t(`craft:aftercare.${care}`)}</span>}
+                on={plan.aftercare.includes(care)}
+                onChange={(on) =>
+                  change({
+                    aftercare: AFTERCARES.filter((one) => (one === care ? on : plan.aftercare.includes(one))),
+                  })
+                }
+              />
+            ))}
+          </fieldset>
+          <Field label={t('service.nextVisit')}>
+            <NumberInput
+              aria-label={t('service.nextVisit')}
+              value={plan.nextVisitWeeks}
+              min={1}
+              max={26}
+              step={1}
+              className="w-20!"
+              unit={t('service.weeksUnit')}
+              onValue={(weeks) =>
+                change({ nextVisitWeeks: weeks === null ? null : Math.min(26, Math.round(weeks)) })
+              }
+            />
+          </Field>
+        </Sheet>
+      </div>
+    </div>
+  );
+}

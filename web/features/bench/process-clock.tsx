@@ -1,0 +1,212 @@
+import type { ShownSimulation, StudentAssignment } from '@cimbel/contract';
+import type { HeadZone, RecordCard } from '@cimbel/core/card';
+import { lastMinute } from '@cimbel/core/card';
+import type { TressLook } from '@cimbel/core/tress';
+import { Pause, Play, RotateCcw, TriangleAlert } from 'lucide-react';
+import { useEffect, useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { Button } from '../../ui/button';
+import { Select } from '../../ui/field';
+import { Notice, Sheet } from '../../ui/panel';
+import { Tress } from '../../ui/tress';
+
+/** Seconds that a minute of the service takes on the clock. */
+const PACES = [1, 0.5, 0.2] as const;
+
+/**
+ * Foam and cream as they lie on hair: even, so that nothing can be read through them, and no brighter than the room, or
+ * the wish beside it would look darker than it is.
+ */
+const FOAM = { l: 68, a: 0, b: 0 };
+
+export const frameAt = (shown: ShownSimulation, minute: number) =>
+  shown.frames.reduce((best, frame) => (frame.minute <= minute ? frame : best), shown.frames[0]);
+
+/** The tress under the clock: a product hides its zone until a strand is wiped. */
+export function lookAt(
+  shown: ShownSimulation,
+  minute: number,
+  now: TressLook,
+  assignment: Pick<StudentAssignment, 'zones'>,
+  wiped: readonly HeadZone[],
+): TressLook {
+  const frame = frameAt(shown, minute);
+  return {
+    ...now,
+    shine: frame.shine,
+    zones: frame.zones.map((zone, i) => {
+      const { zone: name } = assignment.zones[i];
+      const hidden = frame.covered.includes(name) && !wiped.includes(name);
+      return hidden ? { ...zone, colour: FOAM, greyShare: 0 } : zone;
+    }),
+  };
+}
+
+const swatch = (look: TressLook, at: number): TressLook => ({
+  ...look,
+  cut: 'swatch',
+  zones: [{ ...look.zones[at], from: 0, to: 1 }],
+});
+
+export interface Clock {
+  minute: number | null;
+  running: boolean;
+}
+
+/** Runs while it is running: a minute of the service for every so many seconds. */
+export function useClock(last: number) {
+  const [clock, setClock] = useState<Clock>({ minute: null, running: false });
+  const [pace, setPace] = useState<number>(PACES[1]);
+  const { running } = clock;
+  useEffect(() => {
+    if (!running) return;
+    const timer = setInterval(
+      () =>
+        setClock((now) => {
+          const minute = Math.min(last, (now.minute ?? 0) + 1);
+          return { minute, running: minute < last };
+        }),
+      pace * 1000,
+    );
+    return () => clearInterval(timer);
+  }, [running, pace, last]);
+  return { clock, setClock, pace, setPace };
+}
+
+/** The clock of the service: let it run, wipe a strand, look, and rinse zone by zone or let it lie. */
+export function ProcessClock({
+  assignment,
+  plan,
+  shown,
+  control,
+  wiped,
+  onWipe,
+  onRinse,
+}: {
+  assignment: StudentAssignment;
+  plan: RecordCard;
+  shown: ShownSimulation;
+  control: ReturnType<typeof useClock>;
+  wiped: readonly HeadZone[];
+  onWipe: (zone: HeadZone | null) => void;
+  onRinse: (zone: HeadZone, minute: number) => void;
+}) {
+  const { t } = useTranslation(['ui', 'craft']);
+  const { clock, setClock, pace, setPace } = control;
+  const last = lastMinute(plan);
+  const minute = Math.min(clock.minute ?? 0, last);
+  const frame = frameAt(shown, minute);
+  const bare = lookAt(
+    shown,
+    minute,
+    assignment.looks.now,
+    assignment,
+    assignment.zones.map(({ zone }) => zone),
+  );
+  return (
+    <Sheet className="flex flex-col gap-3">
+      <div className="flex flex-wrap items-center gap-3">
+        <h3 className="text-lg">{t('service.clock')}</h3>
+        <Button
+          icon={
+            clock.running ? <Pause aria-hidden className="size-5" /> : <Play aria-hidden className="size-5" />
+          }
+          onClick={() => setClock({ minute: minute >= last ? 0 : minute, running: !clock.running })}
+        >
+          {t(clock.running ? 'service.pause' : 'service.run')}
+        </Button>
+        <Button
+          weight="quiet"
+          icon={<RotateCcw aria-hidden className="size-4" />}
+          onClick={() => setClock({ minute: 0, running: false })}
+        >
+          {t('service.fromStart')}
+        </Button>
+        <label className="ms-auto flex items-center gap-2 text-sm">
+          {t('service.pace')}
+          <span className="w-52">
+            <Select value={String(pace)} onChange={({ target }) => setPace(Number(target.value))}>
+              {PACES.map((seconds) => (
+                <option key={seconds} value={seconds}>
+                  {t('service.paceOf', { seconds })}
+                </option>
+              ))}
+            </Select>
+          </span>
+        </label>
+      </div>
+      <label className="flex items-center gap-3 font-semibold">
+        {t('lab.minute')}
+        <input
+          type="range"
+          className="accent-ink h-8 flex-1"
+          min={0}
+          max={last}
+          step={1}
+          value={minute}
+          onChange={({ target }) => setClock({ minute: Number(target.value), running: false })}
+        />
+        <output className="font-display w-12 text-end text-2xl">{minute}</output>
+      </label>
+      <ul className="grid gap-2 sm:grid-cols-2 xl:grid-cols-4">
+        {assignment.zones.map(({ zone }, i) => {
+          const covered = frame.covered.includes(zone);
+          const open = !covered || wiped.includes(zone);
+          return (
+            <li key={zone} className="bg-surround text-on-surround flex flex-col gap-1 rounded-sm p-2">
+              <strong className="first-letter:uppercase">{t(`craft:headZone.${zone}`)}</strong>
+              <div className="flex items-center gap-2">
+                {open ? (
+                  <Tress
+                    look={swatch(bare, i)}
+                    width={54}
+                    height={54}
+                    label={t('service.wipedLook', { zone })}
+                  />
+                ) : (
+                  <span
+                    aria-hidden
+                    className="border-on-surround/50 block size-[54px] rounded-sm border-2 border-dashed bg-white/70"
+                  />
+                )}
+                <span className="text-sm">
+                  {t(covered ? 'service.covered' : minute > 0 ? 'service.free' : 'service.before')}
+                </span>
+              </div>
+              {covered ? (
+                <div className="flex flex-wrap gap-1">
+                  <button
+                    type="button"
+                    className="border-on-surround min-h-9 flex-1 rounded-sm border px-2 text-sm font-semibold hover:bg-white/25"
+                    onClick={() => {
+                      setClock({ minute, running: false });
+                      onWipe(wiped.includes(zone) ? null : zone);
+                    }}
+                  >
+                    {t(wiped.includes(zone) ? 'service.coverAgain' : 'service.wipe')}
+                  </button>
+                  <button
+                    type="button"
+                    disabled={minute === 0}
+                    className="border-on-surround min-h-9 flex-1 rounded-sm border px-2 text-sm font-semibold hover:bg-white/25 disabled:opacity-50"
+                    onClick={() => onRinse(zone, minute)}
+                  >
+                    {t('service.rinse')}
+                  </button>
+                </div>
+              ) : null}
+              {frame.failing.includes(zone) ? (
+                <p role="alert" className="flex items-start gap-1 text-sm font-bold">
+                  <TriangleAlert aria-hidden className="size-5 shrink-0" />
+                  {t('service.failing')}
+                </p>
+              ) : null}
+            </li>
+          );
+        })}
+      </ul>
+      {frame.failing.length > 0 ? <Notice kind="bad">{t('service.stopAtOnce')}</Notice> : null}
+      <p className="text-quiet text-sm">{t('service.clockNote')}</p>
+    </Sheet>
+  );
+}

@@ -1,0 +1,90 @@
+import type { RecordCard } from '@cimbel/core/card';
+import { HEAD_ZONES } from '@cimbel/core/card';
+import type { Line } from '@cimbel/core/shades';
+import { useTranslation } from 'react-i18next';
+import { Facts, Sheet } from '../../ui/panel';
+import { useBowlWords } from './words';
+
+/** A plan as it stands on the card: readings, bowls, steps, and what the client takes home. */
+export function RecordCardView({
+  plan,
+  lines,
+  title,
+}: {
+  plan: RecordCard;
+  lines: readonly Line[];
+  /** Left out where the card stands under a heading already. */
+  title?: string;
+}) {
+  const { t } = useTranslation(['ui', 'craft']);
+  const bowlWords = useBowlWords();
+  const open = <span className="text-warn">{t('bench.handIn.notAnswered')}</span>;
+  const zones = HEAD_ZONES.filter((zone) => plan.readings[zone]);
+  const list = (zoneNames: readonly string[]) =>
+    zoneNames.map((zone) => t(`craft:headZone.${zone}`)).join(', ');
+  const steps = [...plan.steps].sort((a, b) => a.start - b.start);
+  return (
+    <Sheet className="flex flex-col gap-3">
+      {title ? <h2 className="text-lg">{title}</h2> : null}
+      <Facts
+        rows={[
+          {
+            term: t('service.decide'),
+            value:
+              plan.decision === null
+                ? open
+                : t(plan.decision === 'decline' ? 'service.decline' : 'service.goOn'),
+          },
+          ...(plan.decision === 'decline'
+            ? []
+            : [{ term: t('service.visitsShort'), value: plan.visits ?? open }]),
+          ...zones.map((zone) => {
+            const { level, greyShare, underlay, counter } = plan.readings[zone]!;
+            const parts = [
+              level === null ? t('answer.none') : t('service.readLevel', { level }),
+              ...(greyShare ? [t('service.readGrey', { share: greyShare })] : []),
+              ...(underlay ? [t(`craft:underlay.${underlay}`)] : []),
+              ...(counter ? [t(`craft:counter.${counter}`)] : []),
+            ];
+            return { term: t('service.readOf', { zone }), value: parts.join(' · ') };
+          }),
+          ...plan.bowls.map((bowl) => ({
+            term: t('service.bowlTab', {
+              name: bowl.name,
+              line: lines.find(({ id }) => id === bowl.lineId)?.name ?? '–',
+            }),
+            value: bowlWords(bowl, lines),
+          })),
+          ...(plan.wash ? [{ term: t('service.washFirst'), value: t(`craft:wash.${plan.wash}`) }] : []),
+        ]}
+      />
+      {steps.length > 0 ? (
+        <ol className="flex flex-col gap-1 text-sm">
+          {steps.map((step, i) => (
+            <li key={i} className="flex flex-wrap gap-x-3">
+              <strong className="w-24 tabular-nums">
+                {t('service.from', { start: step.start, end: step.start + step.minutes })}
+              </strong>
+              <span>
+                {t('service.stepWords', { bowl: step.bowl, zones: list(step.zones) })}
+                {step.placement === 'foils' ? ` · ${t('service.foilsWords', { share: step.share })}` : ''}
+                {step.placement === 'between' ? ` · ${t('craft:placement.between')}` : ''}
+                {` · ${t('service.fromPlace', { place: t(`craft:startsAt.${step.startsAt}`) })}`}
+                {step.stopsAtLine ? '' : ` · ${t('service.pastLine')}`}
+                {step.warmth ? ` · ${t('service.warmthWords')}` : ''}
+                {step.wet ? ` · ${t('service.wetWords')}` : ''}
+                {step.checkEvery ? ` · ${t('service.every', { minutes: step.checkEvery })}` : ''}
+              </span>
+            </li>
+          ))}
+        </ol>
+      ) : null}
+      {plan.aftercare.length > 0 ? (
+        <p className="text-sm">
+          {plan.aftercare.map((care) => t(`craft:aftercare.${care}`)).join(', ')}
+          {plan.nextVisitWeeks ? ` · ${t('service.backIn', { weeks: plan.nextVisitWeeks })}` : ''}
+        </p>
+      ) : null}
+    </Sheet>
+  );
+}

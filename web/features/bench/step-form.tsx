@@ -1,0 +1,154 @@
+import { PLACEMENTS, STARTS_AT, type Bowl, type HeadZone, type Step } from '@cimbel/core/card';
+import type { Line } from '@cimbel/core/shades';
+import { Trash2 } from 'lucide-react';
+import { useTranslation } from 'react-i18next';
+import { Button } from '../../ui/button';
+import { Choice, NumberInput, Select, Tick } from '../../ui/field';
+import { Sheet } from '../../ui/panel';
+
+const SHARES = [0.2, 0.3, 0.4, 0.5, 0.6];
+
+/** What is left between foils that take so much of the hair. */
+const between = (woven: number) => Math.round((1 - woven) * 100) / 100;
+
+/** How a bowl is applied, in words and figures; its times are a step of their own. */
+export function StepForm({
+  step,
+  zones,
+  bowls,
+  lines,
+  woven,
+  onChange,
+  onRemove,
+}: {
+  step: Step;
+  zones: readonly HeadZone[];
+  bowls: readonly Bowl[];
+  lines: readonly Line[];
+  onChange: (step: Step) => void;
+  onRemove: () => void;
+  /** Share of the hair that the wish weaves out; null where it weaves nothing. */
+  woven: number | null;
+}) {
+  const { t } = useTranslation(['ui', 'craft']);
+  const set = (part: Partial<Step>) => onChange({ ...step, ...part });
+  const lineName = (bowl: Bowl) => lines.find(({ id }) => id === bowl.lineId)?.name ?? t('answer.none');
+  return (
+    <Sheet
+      className="grid gap-x-6 gap-y-3 lg:grid-cols-2"
+      aria-label={t('service.stepOf', { bowl: step.bowl })}
+    >
+      <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
+        <label className="flex items-center gap-2 font-semibold">
+          {t('service.bowl')}
+          <span className="w-52">
+            <Select value={step.bowl} onChange={({ target }) => set({ bowl: target.value })}>
+              {bowls.map((bowl) => (
+                <option key={bowl.name} value={bowl.name}>
+                  {t('service.bowlTab', { name: bowl.name, line: lineName(bowl) })}
+                </option>
+              ))}
+            </Select>
+          </span>
+        </label>
+        <fieldset className="flex flex-wrap gap-x-4">
+          <legend className="sr-only">{t('service.onZones')}</legend>
+          {zones.map((zone) => (
+            <Tick
+              key={zone}
+              label={t(`craft:headZone.${zone}`)}
+              on={step.zones.includes(zone)}
+              onChange={(on) => {
+                const next = zones.filter((one) => (one === zone ? on : step.zones.includes(one)));
+                if (next.length > 0) set({ zones: next });
+              }}
+            />
+          ))}
+        </fieldset>
+      </div>
+      <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
+        <label className="flex items-center gap-2 font-semibold">
+          {t('service.start')}
+          <NumberInput
+            aria-label={t('service.start')}
+            value={step.start}
+            min={0}
+            max={300}
+            step={1}
+            className="w-20!"
+            unit="min"
+            onValue={(start) => set({ start: Math.min(300, Math.round(start ?? 0)) })}
+          />
+        </label>
+      </div>
+      <div className="flex flex-wrap items-center gap-3">
+        <Choice
+          label={t('service.placement')}
+          value={step.placement}
+          options={PLACEMENTS.filter((value) => value !== 'between' || woven || step.placement === value).map(
+            (value) => ({ value, text: t(`craft:placement.${value}`) }),
+          )}
+          onChange={(placement) =>
+            set(
+              placement === 'foils'
+                ? { placement, share: step.placement === 'foils' ? step.share : 0.3 }
+                : { placement, share: placement === 'between' && woven ? between(woven) : 1 },
+            )
+          }
+        />
+        {step.placement === 'foils' ? (
+          <label className="flex items-center gap-2">
+            {t('service.wovenShare')}
+            <span className="w-24">
+              <Select
+                value={String(step.share)}
+                onChange={({ target }) => set({ share: Number(target.value) })}
+              >
+                {[...SHARES, 1].map((share) => (
+                  <option key={share} value={share}>
+                    {t('service.share', { share })}
+                  </option>
+                ))}
+              </Select>
+            </span>
+          </label>
+        ) : null}
+      </div>
+      <div className="flex flex-wrap items-center gap-3">
+        <label className="flex items-center gap-2">
+          {t('service.beginsAt')}
+          <span className="w-28">
+            <Select
+              value={step.startsAt}
+              onChange={({ target }) => set({ startsAt: STARTS_AT.find((one) => one === target.value)! })}
+            >
+              {STARTS_AT.map((place) => (
+                <option key={place} value={place}>
+                  {t(`craft:startsAt.${place}`)}
+                </option>
+              ))}
+            </Select>
+          </span>
+        </label>
+      </div>
+      <div className="flex flex-wrap items-center gap-x-5">
+        <Tick
+          label={t('service.stopsAtLine')}
+          on={step.stopsAtLine}
+          onChange={(stopsAtLine) => set({ stopsAtLine })}
+        />
+        <Tick label={t('service.wet')} on={step.wet} onChange={(wet) => set({ wet })} />
+        <Tick
+          label={t('service.staysIn')}
+          on={step.ends === 'stay'}
+          onChange={(stays) => set({ ends: stays ? 'stay' : 'rinse' })}
+        />
+      </div>
+      <div className="flex items-center justify-end">
+        <Button weight="quiet" icon={<Trash2 aria-hidden className="size-4" />} onClick={onRemove}>
+          {t('service.removeStep')}
+        </Button>
+      </div>
+    </Sheet>
+  );
+}

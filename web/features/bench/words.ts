@@ -1,0 +1,59 @@
+import { HEAD_ZONES, type Bowl, type ClientCase, type Target } from '@cimbel/core/card';
+import type { Line } from '@cimbel/core/shades';
+import type { TFunction } from 'i18next';
+import { useTranslation } from 'react-i18next';
+
+/** A wish in the craft's notation. */
+export function useWish(): (target: Target) => string {
+  const { t } = useTranslation(['ui', 'craft']);
+  return ({ level, tone, vivid }) =>
+    vivid
+      ? t('service.wishVivid', { level, vivid })
+      : tone.secondary
+        ? t('bench.consult.wishWith', { level, tone: tone.primary, second: tone.secondary })
+        : t('bench.consult.wishText', { level, tone: tone.primary });
+}
+
+/** Every wish of a case, zone by zone, woven strands last. */
+export function useWishes(): (
+  clientCase: Pick<ClientCase, 'wish'> & { weave?: ClientCase['weave'] | null },
+) => { name: string; text: string }[] {
+  const { t } = useTranslation(['ui', 'craft']);
+  const wish = useWish();
+  return (clientCase) => [
+    ...HEAD_ZONES.flatMap((zone) => {
+      const target = clientCase.wish[zone];
+      return target ? [{ name: t(`craft:headZone.${zone}`), text: wish(target) }] : [];
+    }),
+    ...(clientCase.weave
+      ? [{ name: t('service.woven', { share: clientCase.weave.share }), text: wish(clientCase.weave.target) }]
+      : []),
+  ];
+}
+
+/** What is poured, by its strength: 0 vol is water, or the liquid of a remover, which has no peroxide. */
+export const pourName = (t: TFunction, vol: number, kind?: Line['kind']): string =>
+  vol > 0 ? t('answer.pour', { vol }) : t(kind === 'remover' ? 'answer.ownLiquid' : 'answer.water');
+
+/** What is in a bowl, as it stands on a card. */
+export function useBowlWords(): (bowl: Bowl, lines: readonly Line[]) => string {
+  const { t } = useTranslation();
+  return (bowl, lines) => {
+    const line = lines.find(({ id }) => id === bowl.lineId);
+    const parts = [
+      ...bowl.shades.map(({ label, grams: weight }) => t('service.bowlPart', { label, weight })),
+      ...(bowl.productGrams > 0 && line
+        ? [t('service.bowlPart', { label: line.name, weight: bowl.productGrams })]
+        : []),
+      ...bowl.developer.map(({ vol, grams: weight }) =>
+        t('service.bowlPart', {
+          label: pourName(t, vol, line?.kind),
+          weight,
+        }),
+      ),
+    ];
+    const additive = bowl.additive ? line?.additives?.[0] : undefined;
+    if (additive) parts.push(additive.name);
+    return parts.length > 0 ? parts.join(' + ') : t('answer.none');
+  };
+}

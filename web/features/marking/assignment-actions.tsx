@@ -1,0 +1,134 @@
+import type { EducatorAssignment, AssignmentChange } from '@cimbel/contract';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { format } from 'date-fns';
+import { useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { useNavigate } from 'react-router';
+import { api, asApiError } from '../../lib/api';
+import { Button } from '../../ui/button';
+import { Confirm, Dialog } from '../../ui/dialog';
+import { DownloadLink } from '../../ui/download-link';
+import { Field, Input } from '../../ui/field';
+import { Notice } from '../../ui/panel';
+
+/** What is the same of everything set for a class with a due time. */
+export type SetForClass = Pick<EducatorAssignment, 'id' | 'classId' | 'dueAt' | 'release' | 'released'> & {
+  rows: { state: string }[];
+};
+
+const LOCAL = "yyyy-MM-dd'T'HH:mm";
+
+/** Another due time, for a class that needs longer. */
+function DueDialog({
+  exercise,
+  busy,
+  onSave,
+  onClose,
+}: {
+  exercise: Pick<SetForClass, 'dueAt'>;
+  busy: boolean;
+  onSave: (dueAt: string) => void;
+  onClose: () => void;
+}) {
+  const { t } = useTranslation();
+  const [local, setLocal] = useState(format(new Date(exercise.dueAt), LOCAL));
+  const due = new Date(local);
+  const valid = !Number.isNaN(due.getTime());
+  return (
+    <Dialog
+      open
+      onClose={onClose}
+      title={t('exercise.changeDue')}
+      actions={
+        <>
+          <Button onClick={onClose}>{t('action.cancel')}</Button>
+          <Button weight="main" disabled={!valid || busy} onClick={() => onSave(due.toISOString())}>
+            {t('action.save')}
+          </Button>
+        </>
+      }
+    >
+      <Field label={t('set.due')}>
+        <Input type="datetime-local" value={local} onChange={({ target }) => setLocal(target.value)} />
+      </Field>
+    </Dialog>
+  );
+}
+
+/** Releases, moves or deletes what is set. `queryKey` names the page that shows it. */
+export function AssignmentActions({
+  exercise,
+  queryKey,
+}: {
+  exercise: SetForClass;
+  queryKey: readonly string[];
+}) {
+  const { t } = useTranslation();
+  const client = useQueryClient();
+  const navigate = useNavigate();
+  const [asking, setAsking] = useState<'delete' | 'unrelease' | 'due' | null>(null);
+  const path = `/api/assignments/${exercise.id}`;
+  const change = useMutation({
+    mutationFn: (body: AssignmentChange) => api('PATCH', path, body),
+    onSuccess: () => client.invalidateQueries({ queryKey }),
+    onSettled: () => setAsking(null),
+  });
+  const remove = useMutation({
+    mutationFn: () => api('DELETE', path),
+    onSuccess: async () => {
+      await client.invalidateQueries({ queryKey: ['class', exercise.classId] });
+      await navigate(`/classes/${exercise.classId}`, { replace: true });
+    },
+    onSettled: () => setAsking(null),
+  });
+  const anyIn = exercise.rows.some(({ state }) => state === 'handedIn');
+  const failed = change.error ?? remove.error;
+  return (
+    <div className="flex flex-wrap items-center gap-3">
+      {exercise.released ? <span className="text-good font-semibold">{t('exercise.released')}</span> : null}
+      {!exercise.released ? (
+        <Button weight="main" disabled={change.isPending} onClick={() => change.mutate({ released: true })}>
+          {t('exercise.release')}
+        </Button>
+      ) : exercise.release === 'manual' ? (
+        <Button onClick={() => setAsking('unrelease')}>{t('exercise.unrelease')}</Button>
+      ) : null}
+      <Button onClick={() => setAsking('due')}>{t('exercise.changeDue')}</Button>
+      {asking === 'due' ? (
+        <DueDialog
+          exercise={exercise}
+          busy={change.isPending}
+          onClose={() => setAsking(null)}
+          onSave={(dueAt) => change.mutate({ dueAt })}
+        />
+      ) : null}
+      {anyIn ? (
+        <DownloadLink href={`${path}/answers.csv`}>{t('exercise.csv')}</DownloadLink>
+      ) : (
+        <Button weight="danger" onClick={() => setAsking('delete')}>
+          {t('exercise.delete')}
+        </Button>
+      )}
+      {failed ? <Notice kind="bad">{t(`error.${asApiError(failed).code}`)}</Notice> : null}
+      <Confirm
+        open={asking === 'delete'}
+        danger
+        title={t('exercise.deleteTitle')}
+        text={t('exercise.deleteText')}
+        confirm={t('action.delete')}
+        busy={remove.isPending}
+        onCancel={() => setAsking(null)}
+        onConfirm={() => remove.mutate()}
+      />
+      <Confirm
+        open={asking === 'unrelease'}
+        title={t('exercise.unreleaseTitle')}
+        text={t('exercise.unreleaseText')}
+        confirm={t('exercise.unrelease')}
+        busy={change.isPending}
+        onCancel={() => setAsking(null)}
+        onConfirm={() => change.mutate({ released: false })}
+      />
+    </div>
+  );
+}

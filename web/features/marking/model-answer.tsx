@@ -1,0 +1,143 @@
+import type { NearMiss } from '@cimbel/core/mark';
+import type { Line } from '@cimbel/core/shades';
+import { REACHED_DELTA_E, explain, type Explanation, type Solution } from '@cimbel/core/solve';
+import type { HouseRules } from '@cimbel/core/theory';
+import { useTranslation } from 'react-i18next';
+import { Notice, Sheet } from '../../ui/panel';
+import { RecordCardView } from '../bench/record-card';
+import { useBowlWords } from '../bench/words';
+import { ReasonList, ReasonText } from './reasons';
+
+const zoneName = (part: string) => part.split('.')[0];
+
+/** Every part of the model answer with its reasons, folded away until they are asked for. */
+export function WhyThis({
+  solution,
+  lines,
+  houseRules,
+}: {
+  solution: Solution;
+  lines: readonly Line[];
+  houseRules: HouseRules;
+}) {
+  const { t } = useTranslation(['ui', 'craft']);
+  const explained = explain(solution, (id) => lines.find((line) => line.id === id), houseRules);
+  if (explained.length === 0) return null;
+  const nameOf = ({ part }: Explanation) =>
+    `${t(`craft:headZone.${zoneName(part)}`)}${part.endsWith('.woven') ? ` (${t('service.wovenShort')})` : ''}`;
+  return (
+    <Sheet>
+      <details>
+        <summary className="cursor-pointer font-semibold">{t('result.whyTitle')}</summary>
+        {explained.map((one) => (
+          <section key={one.part} className="mt-3 text-sm">
+            <h3 className="text-base first-letter:uppercase">{nameOf(one)}</h3>
+            <ReasonList reasons={one.reasons} />
+            {one.notes.length > 0 ? (
+              <>
+                <h4 className="mt-2 font-semibold">{t('result.notesTitle')}</h4>
+                <ReasonList reasons={one.notes} />
+              </>
+            ) : null}
+          </section>
+        ))}
+      </details>
+    </Sheet>
+  );
+}
+
+/** The computed solution: routes with their reasons, the card, other plans as good, near misses, and the visits. */
+export function ModelAnswerPanel({
+  solution,
+  lines,
+  houseRules,
+  nearMisses,
+}: {
+  solution: Solution;
+  lines: readonly Line[];
+  houseRules: HouseRules;
+  nearMisses?: readonly NearMiss[];
+}) {
+  const { t } = useTranslation(['ui', 'craft']);
+  const bowlWords = useBowlWords();
+  const { stops, choices, best, equivalents, proof, visits } = solution;
+  const short = choices.filter(({ deltaE }) => deltaE !== null && deltaE > REACHED_DELTA_E);
+  return (
+    <div className="flex flex-col gap-4">
+      {stops.length > 0 ? (
+        <Notice kind="warn">
+          <strong>{t('service.mustDecline')}</strong>{' '}
+          {stops.map((stop) => (
+            <ReasonText key={stop.code} reason={stop} />
+          ))}
+        </Notice>
+      ) : null}
+      {visits.length > 1 ? (
+        <Notice kind="warn">
+          <strong>{t('service.visitsTitle', { count: visits.length })}</strong>{' '}
+          {proof.slice(0, 1).map((reason) => (
+            <ReasonText key={reason.code} reason={reason} />
+          ))}
+        </Notice>
+      ) : null}
+      {short.length > 0 ? <Notice kind="warn">{t('service.apart')}</Notice> : null}
+      {choices.length > 0 ? (
+        <Sheet className="flex flex-col gap-1">
+          <h2 className="text-lg">{t('service.routes')}</h2>
+          <ul className="text-sm">
+            {choices.map(({ part, route, reason, deltaE }) => (
+              <li key={part} className="py-0.5">
+                <strong>
+                  {t('service.routeOf', { zone: zoneName(part), route })}
+                  {part.endsWith('.woven') ? ` (${t('service.wovenShort')})` : ''}
+                </strong>{' '}
+                <ReasonText reason={reason} />{' '}
+                {deltaE === null ? null : (
+                  <span className="text-quiet">{t('service.deltaEOf', { deltaE })}</span>
+                )}
+              </li>
+            ))}
+          </ul>
+        </Sheet>
+      ) : null}
+      <RecordCardView plan={best} lines={lines} title={t('result.keyTitle')} />
+      <WhyThis solution={solution} lines={lines} houseRules={houseRules} />
+      {equivalents.length > 0 ? (
+        <Sheet>
+          <details>
+            <summary className="cursor-pointer font-semibold">
+              {t('service.asGood', { count: equivalents.length })}
+            </summary>
+            <ul className="mt-2 text-sm">
+              {equivalents.map((plan) => (
+                <li key={JSON.stringify(plan.bowls)} className="border-line border-t py-1">
+                  {plan.bowls.map((bowl) => `${bowl.name}: ${bowlWords(bowl, lines)}`).join(' · ')}
+                </li>
+              ))}
+            </ul>
+          </details>
+        </Sheet>
+      ) : null}
+      {nearMisses && nearMisses.length > 0 ? (
+        <Sheet>
+          <details>
+            <summary className="cursor-pointer font-semibold">
+              {t('service.nearMisses', { count: nearMisses.length })}
+            </summary>
+            <ul className="mt-2 text-sm">
+              {nearMisses.map(({ misconception, breaks, grade }) => (
+                <li key={misconception} className="border-line border-t py-1">
+                  <strong>{t(`craft:slip.${misconception}`)}</strong>{' '}
+                  <span className="text-quiet">
+                    {t('result.points', { points: grade.points, max: grade.max })}
+                  </span>{' '}
+                  <ReasonText reason={breaks} />
+                </li>
+              ))}
+            </ul>
+          </details>
+        </Sheet>
+      ) : null}
+    </div>
+  );
+}

@@ -1,0 +1,188 @@
+import type { LevelScale } from '@cimbel/core/colour';
+import { DENSITIES, DIAMETERS, APPLICATION_AREAS } from '@cimbel/core/hair';
+import { HEAD_ZONES, type HeadZone, type ClientCase } from '@cimbel/core/card';
+import type { Line } from '@cimbel/core/shades';
+import { HAIR_FORMS } from '@cimbel/core/tress';
+import { useTranslation } from 'react-i18next';
+import { Field, Input, NumberInput, Textarea, Tick } from '../../ui/field';
+import { Sheet } from '../../ui/panel';
+import { withZone } from './case-form';
+import { Pick } from '../bench/pick';
+import { WishFields } from './wish-fields';
+import { ZoneFields } from './zone-fields';
+
+const SHARES = [0.2, 0.3, 0.4, 0.5];
+
+/** The whole case: client, head zone by zone, what the client knows, the wish, and the lines at hand. */
+export function CaseFields({
+  clientCase,
+  lines,
+  scale,
+  onChange,
+}: {
+  clientCase: ClientCase;
+  lines: readonly Line[];
+  /** Levels the class has numbers for. */
+  scale: LevelScale;
+  onChange: (clientCase: ClientCase) => void;
+}) {
+  const { t } = useTranslation(['ui', 'craft']);
+  const { head, facts, client, weave } = clientCase;
+  const setHead = (part: Partial<ClientCase['head']>) =>
+    onChange({ ...clientCase, head: { ...head, ...part } });
+  const setFacts = (part: Partial<ClientCase['facts']>) =>
+    onChange({ ...clientCase, facts: { ...facts, ...part } });
+  const has = (zone: HeadZone) => head.zones.some((one) => one.zone === zone);
+  return (
+    <div className="flex flex-col gap-4">
+      <Sheet className="flex flex-col gap-3">
+        <h2 className="text-lg">{t('set.head')}</h2>
+        <Field label={t('set.client')}>
+          <Input
+            maxLength={60}
+            value={client.name}
+            onChange={({ target }) => onChange({ ...clientCase, client: { ...client, name: target.value } })}
+          />
+        </Field>
+        <Field label={t('set.note')}>
+          <Textarea
+            rows={2}
+            maxLength={600}
+            value={client.note}
+            onChange={({ target }) => onChange({ ...clientCase, client: { ...client, note: target.value } })}
+          />
+        </Field>
+        <div className="grid grid-cols-2 gap-3 sm:grid-cols-4">
+          <Pick
+            label={t('bench.consult.service')}
+            value={head.length}
+            options={APPLICATION_AREAS.map((value) => ({ value, text: t(`craft:service.${value}`) }))}
+            onChange={(length) => setHead({ length })}
+          />
+          <Pick
+            label={t('bench.consult.density')}
+            value={head.density}
+            options={DENSITIES.map((value) => ({ value, text: t(`craft:density.${value}`) }))}
+            onChange={(density) => setHead({ density })}
+          />
+          <Pick
+            label={t('bench.consult.diameter')}
+            value={head.diameter}
+            options={DIAMETERS.map((value) => ({ value, text: t(`craft:diameter.${value}`) }))}
+            onChange={(diameter) => setHead({ diameter })}
+          />
+          <Pick
+            label={t('service.form')}
+            value={head.form}
+            options={HAIR_FORMS.map((value) => ({ value, text: t(`craft:form.${value}`) }))}
+            onChange={(form) => setHead({ form })}
+          />
+        </div>
+        <fieldset className="flex flex-wrap gap-x-5">
+          <legend className="text-sm font-semibold">{t('service.zonesOfHead')}</legend>
+          {HEAD_ZONES.map((zone) => (
+            <Tick
+              key={zone}
+              label={t(`craft:headZone.${zone}`)}
+              on={has(zone)}
+              onChange={(on) => onChange(withZone(clientCase, zone, on))}
+            />
+          ))}
+        </fieldset>
+        {head.zones.map((zone) => (
+          <ZoneFields key={zone.zone} clientCase={clientCase} zone={zone} scale={scale} onChange={onChange} />
+        ))}
+        <fieldset className="flex flex-wrap items-end gap-3">
+          <legend className="text-sm font-semibold">{t('service.weaveWish')}</legend>
+          <Tick
+            label={t('service.weaveAsked')}
+            on={Boolean(weave)}
+            onChange={(on) =>
+              onChange({
+                ...clientCase,
+                weave: on
+                  ? {
+                      share: 0.3,
+                      zones: head.zones.map(({ zone }) => zone),
+                      target: { level: 9, tone: { primary: 'neutral' } },
+                    }
+                  : undefined,
+              })
+            }
+          />
+          {weave ? (
+            <>
+              <Pick
+                label={t('service.wovenShare')}
+                value={weave.share}
+                options={SHARES.map((value) => ({ value, text: t('service.share', { share: value }) }))}
+                onChange={(share) => onChange({ ...clientCase, weave: { ...weave, share } })}
+              />
+              <WishFields
+                wish={weave.target}
+                scale={scale}
+                onChange={(target) => onChange({ ...clientCase, weave: { ...weave, target } })}
+              />
+            </>
+          ) : null}
+        </fieldset>
+      </Sheet>
+      <Sheet className="grid gap-x-6 gap-y-2 sm:grid-cols-2">
+        <h2 className="text-lg sm:col-span-2">{t('service.clientKnows')}</h2>
+        <Tick
+          label={t('service.factReaction')}
+          on={facts.reaction}
+          onChange={(reaction) => setFacts({ reaction })}
+        />
+        <Tick
+          label={t('service.factScalp')}
+          on={facts.scalp === 'irritated'}
+          onChange={(on) => setFacts({ scalp: on ? 'irritated' : 'sound' })}
+        />
+        <Tick
+          label={t('service.factSalts')}
+          on={facts.metallicSalts}
+          onChange={(metallicSalts) => setFacts({ metallicSalts })}
+        />
+        <Tick
+          label={t('service.factHenna')}
+          on={facts.plainHenna === true}
+          onChange={(plainHenna) => setFacts({ plainHenna })}
+        />
+        <Field label={t('service.factWeeks')}>
+          <NumberInput
+            aria-label={t('service.factWeeks')}
+            value={facts.weeksSinceColour}
+            min={1}
+            max={520}
+            step={1}
+            className="w-20!"
+            onValue={(weeks) =>
+              setFacts({ weeksSinceColour: weeks === null ? null : Math.min(520, Math.round(weeks)) })
+            }
+          />
+        </Field>
+      </Sheet>
+      <Sheet>
+        <fieldset className="grid gap-x-6 sm:grid-cols-2">
+          <legend className="font-display mb-1 text-lg font-semibold">{t('service.linesAtHand')}</legend>
+          {lines.map(({ id, name, kind }) => (
+            <Tick
+              key={id}
+              label={t('set.lineKind', { name, kind: t(`craft:kind.${kind}`) })}
+              on={clientCase.lineIds.includes(id)}
+              onChange={(on) =>
+                onChange({
+                  ...clientCase,
+                  lineIds: lines
+                    .map((line) => line.id)
+                    .filter((one) => (one === id ? on : clientCase.lineIds.includes(one))),
+                })
+              }
+            />
+          ))}
+        </fieldset>
+      </Sheet>
+    </div>
+  );
+}

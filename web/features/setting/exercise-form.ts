@@ -1,0 +1,84 @@
+import type { Release } from '@cimbel/contract';
+import { shippedCase } from '@cimbel/core/cases';
+import { type Misconception, type Rubric } from '@cimbel/core/mark';
+import { BENCH_STEPS, FORMULATE, type BenchStep, type ClientCase } from '@cimbel/core/card';
+import { SHIPPED_LINES } from '@cimbel/core/shades';
+import { addDays, format, setHours, startOfHour } from 'date-fns';
+
+const LOCAL = "yyyy-MM-dd'T'HH:mm";
+
+/** What is being set, as it stands in the form. */
+export interface Form {
+  caseId: string;
+  clientCase: ClientCase;
+  title: string;
+  open: BenchStep[];
+  /** A card to be put right, with this slip on it; null where the card starts empty. */
+  slip: Misconception | null;
+  /** Null while the points follow what the case asks. */
+  rubric: Rubric | null;
+  due: string;
+  release: Release;
+}
+
+/** Where an exercise begins that is made from nothing. */
+export const EMPTY_HEAD = 'emptyHead';
+const emptyHead = (): ClientCase => ({
+  title: '',
+  difficulty: 1,
+  client: { name: '', note: '' },
+  head: {
+    zones: [
+      {
+        zone: 'mids',
+        lengthCm: 25,
+        naturalLevel: 5,
+        greyShare: 0,
+        porosity: 'normal',
+        history: { kind: 'untouched' },
+        damage: 0,
+      },
+    ],
+    diameter: 'medium',
+    density: 'medium',
+    length: 'shoulderAllOver',
+    form: 'straight',
+  },
+  facts: {
+    reaction: false,
+    scalp: 'sound',
+    metallicSalts: false,
+    weeksSinceColour: null,
+    upkeepWeeks: 6,
+  },
+  wish: {},
+  lineIds: SHIPPED_LINES.filter(({ kind }) => kind === 'permanent').map(({ id }) => id),
+});
+
+/** A form that begins with a shipped case, or with an empty head. */
+export const fresh = (caseId: string): Form => {
+  const { clientCase, open = BENCH_STEPS } = shippedCase(caseId) ?? { clientCase: emptyHead() };
+  return {
+    caseId,
+    clientCase,
+    title: clientCase.title,
+    open: [...open],
+    slip: null,
+    rubric: null,
+    due: format(setHours(startOfHour(addDays(new Date(), 7)), 18), LOCAL),
+    release: 'onDue',
+  };
+};
+
+/** Ready-made sets of steps: all of it, and short exercises of a few minutes. */
+export const SETS: Record<string, BenchStep[]> = {
+  whole: [...BENCH_STEPS],
+  readOnly: ['read'],
+  mixOnly: ['mix'],
+  formulate: [...FORMULATE],
+  applyOnly: ['apply', 'process'],
+  developerOnly: ['developer'],
+};
+export const CARD = 'correctCard';
+export const setOf = ({ open, slip }: Pick<Form, 'open' | 'slip'>) =>
+  slip ? CARD : (Object.keys(SETS).find((name) => SETS[name].join() === [...open].join()) ?? null);

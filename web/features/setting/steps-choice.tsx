@@ -1,0 +1,62 @@
+import { type NearMiss, type Misconception } from '@cimbel/core/mark';
+import { CARD_STEPS } from '@cimbel/core/card';
+import { useTranslation } from 'react-i18next';
+import { Choice, Field, Select } from '../../ui/field';
+import { CARD, SETS, setOf, type Form } from './exercise-form';
+
+/** How much of the service is worked: all, a few steps, or a card with a slip on it. */
+export function StepsChoice({
+  form,
+  misses,
+  settled,
+  onChange: set,
+}: {
+  form: Form;
+  /** Slips that the case leaves room for. */
+  misses: readonly NearMiss[];
+  /** Whether the case has been computed, so that a slip without room is one. */
+  settled: boolean;
+  onChange: (part: Partial<Form>) => void;
+}) {
+  const { t } = useTranslation(['ui', 'craft']);
+  const { slip } = form;
+  const miss = misses.find(({ misconception }) => misconception === slip);
+  return (
+    <>
+      <Choice
+        label={t('service.steps')}
+        value={setOf(form)}
+        options={[...Object.keys(SETS), ...(misses.length > 0 ? [CARD] : [])].map((value) => ({
+          value,
+          text: t(`service.sets.${value}`),
+        }))}
+        onChange={(name) =>
+          set(
+            name === CARD
+              ? { open: [...CARD_STEPS], slip: misses[0].misconception, rubric: null }
+              : { open: SETS[name], slip: null, rubric: null },
+          )
+        }
+      />
+      {slip ? (
+        <Field
+          label={t('service.slipOnCard')}
+          hint={t('service.slipHint')}
+          error={miss || !settled ? null : t('service.noRoom')}
+        >
+          <Select
+            value={miss ? slip : ''}
+            onChange={({ target }) => set({ slip: target.value as Misconception, rubric: null })}
+          >
+            {miss ? null : <option value="">{t('answer.none')}</option>}
+            {misses.map(({ misconception }) => (
+              <option key={misconception} value={misconception}>
+                {t(`craft:slip.${misconception}`)}
+              </option>
+            ))}
+          </Select>
+        </Field>
+      ) : null}
+    </>
+  );
+}

@@ -1,0 +1,233 @@
+import { readFileSync, readdirSync } from 'node:fs';
+import { join } from 'node:path';
+import type { Reason } from '@cimbel/core';
+import { SHIPPED_CASES } from '@cimbel/core/cases';
+import { CRITERIA, MISCONCEPTIONS, defaultRubric, markCard, nearMisses } from '@cimbel/core/mark';
+import { BENCH_STEPS } from '@cimbel/core/card';
+import {
+  AFTERCARES,
+  EMPTY_CARD,
+  HEAD_ZONES,
+  PLACEMENTS,
+  QUESTIONS,
+  STARTS_AT,
+  TESTS,
+  answerTo,
+  showsIn,
+  type RecordCard,
+} from '@cimbel/core/card';
+import { CONDITIONS, TYPICAL } from '@cimbel/core/process';
+import { SHIPPED_LINES } from '@cimbel/core/shades';
+import { LAYER_ROLES, ROUTES, rulingsFor, solveCase, tasksOf } from '@cimbel/core/solve';
+import { DEFAULT_HOUSE_RULES } from '@cimbel/core/theory';
+import { LOCALES, i18n } from './i18n';
+
+const leaves = (tree: object, at = ''): string[] =>
+  Object.entries(tree).flatMap(([name, value]) =>
+    typeof value === 'string' ? [`${at}${name}`] : leaves(value, `${at}${name}.`),
+  );
+
+function mustSay(reason: Reason): void {
+  const text = i18n.t(reason.code, { ns: 'reasons', ...reason.params });
+  expect({
+    code: reason.code,
+    text,
+    worded: text !== reason.code && !/[{}]|undefined|NaN/.test(text),
+  }).toMatchObject({
+    worded: true,
+  });
+  expect(text).toMatch(/^["“\d\p{Lu}].*[.”]$/u);
+}
+
+/** Plans that are wrong in many ways at once, so that every criterion has something to say. */
+const SPOILT: ((plan: RecordCard) => RecordCard)[] = [
+  () => EMPTY_CARD,
+  (plan) => ({ ...plan, steps: [], bowls: [] }),
+  (plan) => ({ ...plan, steps: plan.steps.slice(0, 1) }),
+  (plan) => ({
+    ...plan,
+    decision: plan.decision === 'decline' ? 'goOn' : 'decline',
+    visits: 4,
+    nextVisitWeeks: 20,
+    aftercare: [...AFTERCARES],
+  }),
+  (plan) => ({
+    ...plan,
+    steps: plan.steps.map((step) => ({
+      ...step,
+      minutes: 3,
+      wet: true,
+      warmth: true,
+      checkEvery: 20,
+      stopsAtLine: false,
+      startsAt: 'nape',
+    })),
+    bowls: plan.bowls.map((bowl) => ({
+      ...bowl,
+      developer: [
+        { vol: 5, grams: 9 },
+        { vol: 0, grams: 300 },
+      ],
+    })),
+  }),
+  (plan) => ({
+    ...plan,
+    readings: Object.fromEntries(
+      Object.entries(plan.readings).map(([zone, read]) => [
+        zone,
+        { ...read!, level: 9.5, greyShare: 0.9, underlay: 'red', counter: 'blue' },
+      ]),
+    ),
+    steps: plan.steps.map((step) => ({
+      ...step,
+      start: 0,
+      minutes: 110,
+      zones: [...step.zones],
+      share: 0.6,
+      placement: 'open',
+    })),
+    bowls: plan.bowls.map((bowl) => ({
+      ...bowl,
+      shades: bowl.shades.map((shade) => ({ ...shade, grams: 200 })),
+    })),
+  }),
+  (plan) => ({
+    ...plan,
+    readings: Object.fromEntries(
+      Object.entries(plan.readings).map(([zone, read]) => [zone, { ...read!, level: 1, counter: 'keep' }]),
+    ),
+    steps: plan.steps.map((step) => ({ ...step, zones: [...HEAD_ZONES] })),
+  }),
+];
+
+describe('words for whole services', () => {
+  it('are there for everything that a plan, a route, a question or a test can bring', () => {
+    for (const { clientCase } of SHIPPED_CASES) {
+      QUESTIONS.forEach((question) => answerTo(clientCase, question).forEach(mustSay));
+      TESTS.forEach((test) => showsIn(clientCase, test).forEach(mustSay));
+      const solved = solveCase(clientCase, SHIPPED_LINES, DEFAULT_HOUSE_RULES);
+      if (!solved.ok) throw new Error('no plan');
+      const { solution } = solved;
+      tasksOf(clientCase).forEach((task) => rulingsFor(task).forEach(({ reason }) => mustSay(reason)));
+      [...solution.proof, ...solution.stops].forEach(mustSay);
+      const rubric = defaultRubric(solution, solution.visit);
+      const input = {
+        solution,
+        rules: DEFAULT_HOUSE_RULES,
+        rubric,
+        lines: SHIPPED_LINES,
+        open: [...BENCH_STEPS],
+      };
+      const grades = [
+        ...nearMisses(input).map(({ grade }) => grade),
+        ...SPOILT.map((spoil) => markCard(input, spoil(solution.best))),
+      ];
+      for (const { criteria, dangers } of grades) {
+        criteria.forEach(({ findings }) => findings.forEach(mustSay));
+        dangers.forEach(mustSay);
+      }
+    }
+    const facts = {
+      reaction: true,
+      scalp: 'irritated' as const,
+      metallicSalts: true,
+      weeksSinceColour: 1,
+      upkeepWeeks: 1,
+    };
+    const clientCase = { ...SHIPPED_CASES[0].clientCase, facts };
+    QUESTIONS.forEach((question) => answerTo(clientCase, question).forEach(mustSay));
+    TESTS.forEach((test) => showsIn(clientCase, test).forEach(mustSay));
+    const refused = solveCase(
+      { ...SHIPPED_CASES[1].clientCase, lineIds: ['hobday'] },
+      SHIPPED_LINES,
+      DEFAULT_HOUSE_RULES,
+    );
+    if (refused.ok) throw new Error('a filler alone lifts nothing');
+    refused.reasons.forEach(mustSay);
+    const [{ clientCase: first }] = SHIPPED_CASES;
+    const pale = {
+      ...first,
+      wish: { ...first.wish, ends: { level: 11, tone: { primary: 'neutral' as const } } },
+    };
+    const beyond = solveCase(pale, SHIPPED_LINES, DEFAULT_HOUSE_RULES);
+    if (beyond.ok) throw new Error('a scale of ten has no 11');
+    beyond.reasons.forEach(mustSay);
+    for (const task of tasksOf(pale))
+      rulingsFor({ ...task, history: { kind: 'untouched' } }).forEach(({ reason }) => mustSay(reason));
+  }, 90_000);
+
+  it('are there for the ways of every school', () => {
+    const { clientCase } = SHIPPED_CASES.find(({ id }) => id === 'retouch-grey')!;
+    for (const endsRefresh of ['gloss', 'diluteLeftover', 'waterEmulsify'] as const) {
+      const taught = { ...DEFAULT_HOUSE_RULES, endsRefresh };
+      const solved = solveCase(clientCase, SHIPPED_LINES, taught);
+      if (!solved.ok) throw new Error('no plan');
+      const { solution } = solved;
+      const rubric = defaultRubric(solution, solution.visit);
+      for (const rules of [taught, DEFAULT_HOUSE_RULES])
+        markCard(
+          { solution, rules, rubric, lines: SHIPPED_LINES, open: [...BENCH_STEPS] },
+          solution.best,
+        ).criteria.forEach(({ findings }) => findings.forEach(mustSay));
+    }
+  });
+
+  it('are there for hair of every condition, and for every kind of salt', () => {
+    const { clientCase } = SHIPPED_CASES.find(({ id }) => id === 'pale-toner')!;
+    for (const condition of CONDITIONS)
+      showsIn(
+        {
+          ...clientCase,
+          head: {
+            ...clientCase.head,
+            zones: clientCase.head.zones.map((zone) => ({ ...zone, ...TYPICAL[condition] })),
+          },
+        },
+        'elasticity',
+      ).forEach(mustSay);
+    for (const facts of [{}, { plainHenna: true }, { metallicSalts: true }]) {
+      const salted = { ...clientCase, facts: { ...clientCase.facts, ...facts } };
+      answerTo(salted, 'metallicSalts').forEach(mustSay);
+      showsIn(salted, 'incompatibility').forEach(mustSay);
+    }
+  });
+
+  it('are none that the core never says', () => {
+    const sources = (folder: string): string =>
+      readdirSync(folder, { withFileTypes: true })
+        .map((entry) => {
+          const path = join(folder, entry.name);
+          if (entry.isDirectory()) return sources(path);
+          return /(?<!\.test)\.ts$/.test(entry.name) ? readFileSync(path, 'utf8') : '';
+        })
+        .join('\n');
+    const core = join(__dirname, '../../core');
+    const text = ['card', 'solve', 'mark'].map((folder) => sources(join(core, folder))).join('\n');
+    const { mark, route, danger, stop, reveal, solve } = LOCALES.en.reasons;
+    const unsaid = leaves({ mark, route, danger, stop, reveal, solve }).filter((code) => {
+      const name = code.split('.').pop()!;
+      return !text.includes(`'${name}'`) && !text.includes(`.${name}'`);
+    });
+    // Kinds of history, porosity, scalp, salts and stretch are named where they are defined.
+    const elsewhere = /^reveal\.(porosity\.(low|normal|high)|elasticity\.\w+|metallic\.\w+)$/;
+    expect(unsaid.filter((code) => !elsewhere.test(code))).toEqual([]);
+  });
+
+  it('name every term of an exercise', () => {
+    const known = new Set(leaves(LOCALES.en.craft));
+    const needed = [
+      ...HEAD_ZONES.map((name) => `headZone.${name}`),
+      ...ROUTES.map((name) => `route.${name}`),
+      ...LAYER_ROLES.map((name) => `layer.${name}`),
+      ...QUESTIONS.map((name) => `question.${name}`),
+      ...TESTS.map((name) => `hairTest.${name}`),
+      ...AFTERCARES.map((name) => `aftercare.${name}`),
+      ...PLACEMENTS.map((name) => `placement.${name}`),
+      ...STARTS_AT.map((name) => `startsAt.${name}`),
+      ...BENCH_STEPS.map((name) => `benchStep.${name}`),
+      ...CRITERIA.flatMap((name) => [`criterion.${name}`, `criterionShort.${name}`]),
+      ...MISCONCEPTIONS.map((name) => `slip.${name}`),
+    ];
+    expect(needed.filter((name) => !known.has(name))).toEqual([]);
+  });
+});

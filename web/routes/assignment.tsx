@@ -1,0 +1,156 @@
+import type { EducatorAssignment, Regrade } from '@cimbel/contract';
+import { CRITERIA, type Rubric } from '@cimbel/core/mark';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useEffect, useMemo, useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { useParams } from 'react-router';
+import { AnswersTable } from '../features/marking/answers-table';
+import { AssignmentActions } from '../features/marking/assignment-actions';
+import { ModelAnswerPanel } from '../features/marking/model-answer';
+import { RubricFields } from '../features/setting/rubric-fields';
+import { api, asApiError } from '../lib/api';
+import { dateTime } from '../lib/i18n';
+import { InUnits } from '../lib/units';
+import { Button } from '../ui/button';
+import { Dialog } from '../ui/dialog';
+import { Empty, Failure, Loading, Notice, Sheet } from '../ui/panel';
+import { PageTitle } from '../ui/page-title';
+
+const LOOKS_AGAIN_MS = 400;
+
+/** Marks every answer again, perhaps with other points, and shows how far it has come. */
+function RegradeDialog({ assignment, onClose }: { assignment: EducatorAssignment; onClose: () => void }) {
+  const { t } = useTranslation();
+  const client = useQueryClient();
+  const path = `/api/assignments/${assignment.id}/regrade`;
+  const [rubric, setRubric] = useState<Rubric>(assignment.rubric);
+  const start = useMutation({
+    mutationFn: () => api<{ regrade: Regrade }>('POST', path, { rubric }),
+  });
+  const progress = useQuery({
+    queryKey: ['regrade', assignment.id],
+    queryFn: () => api<{ regrade: Regrade | null }>('GET', path),
+    enabled: start.isSuccess,
+    gcTime: 0,
+    refetchInterval: ({ state }) => (state.data?.regrade?.finished ? false : LOOKS_AGAIN_MS),
+  });
+  const regrade = start.isSuccess ? (progress.data?.regrade ?? start.data.regrade) : null;
+  const finished = regrade?.finished ?? false;
+  useEffect(() => {
+    if (!finished) return;
+    void client.invalidateQueries({ queryKey: ['assignment', assignment.id] });
+    void client.invalidateQueries({ queryKey: ['answer'] });
+    void client.invalidateQueries({ queryKey: ['class'] });
+  }, [finished, client, assignment.id]);
+  return (
+    <Dialog
+      open
+      onClose={onClose}
+      title={t('service.regradeTitle')}
+      actions={
+        <>
+          <Button onClick={onClose}>{t('action.close')}</Button>
+          {start.isSuccess ? null : (
+            <Button weight="main" disabled={start.isPending} onClick={() => start.mutate()}>
+              {t('service.regradeStart')}
+            </Button>
+          )}
+        </>
+      }
+    >
+      {regrade ? (
+        <div role="status" className="flex flex-col gap-2">
+          <progress
+            className="[&::-webkit-progress-bar]:bg-line [&::-webkit-progress-value]:bg-accent h-4 w-full appearance-none"
+            max={Math.max(1, regrade.total)}
+            value={regrade.done}
+          />
+          <p>
+            {t(finished ? 'service.regradeDone' : 'service.regradeRuns', {
+              done: regrade.done,
+              total: regrade.total,
+              changed: regrade.changed,
+            })}
+          </p>
+        </div>
+      ) : (
+        <>
+          <p>{t('service.regradeText')}</p>
+          <RubricFields rubric={rubric} open={assignment.open} onChange={setRubric} />
+        </>
+      )}
+      {start.isError ? <Notice kind="bad">{t(`error.${asApiError(start.error).code}`)}</Notice> : null}
+    </Dialog>
+  );
+}
+
+export function AssignmentPage() {
+  const { t } = useTranslation(['ui', 'craft']);
+  const { assignmentId } = useParams();
+  const [regrading, setRegrading] = useState(false);
+  const query = useQuery({
+    queryKey: ['assignment', assignmentId],
+    queryFn: () => api<EducatorAssignment>('GET', `/api/assignments/${assignmentId}`),
+  });
+  const rubric = query.data?.rubric;
+  const marked = useMemo(
+    () =>
+      CRITERIA.filter((criterion) => (rubric?.[criterion] ?? 0) > 0).map((criterion) => ({
+        criterion,
+        short: t(`craft:criterionShort.${criterion}`),
+        name: t(`craft:criterion.${criterion}`),
+      })),
+    [rubric, t],
+  );
+  if (query.isPending) return <Loading />;
+  if (query.isError) return <Failure error={query.error} onRetry={() => void query.refetch()} />;
+  const assignment = query.data;
+  const done = assignment.rows.filter(({ state }) => state === 'handedIn').length;
+  return (
+    <div className="mx-auto flex max-w-7xl flex-col gap-4 p-4">
+      <div className="flex flex-wrap items-center gap-x-6 gap-y-2">
+        <div className="me-auto">
+          <PageTitle back={{ to: `/classes/${assignment.classId}`, text: assignment.className }}>
+            {assignment.title}
+          </PageTitle>
+          <p className="text-quiet text-sm">
+            {t('exercise.due', { when: dateTime(assignment.dueAt) })} ·{' '}
+            {t('exercise.in', { done, all: assignment.rows.length })}
+          </p>
+        </div>
+        {done > 0 ? <Button onClick={() => setRegrading(true)}>{t('service.regrade')}</Button> : null}
+        <AssignmentActions exercise={assignment} queryKey={['assignment', assignment.id]} />
+      </div>
+      {assignment.rows.length === 0 ? (
+        <Empty>{t('exercise.noStudents')}</Empty>
+      ) : (
+        <AnswersTable rows={assignment.rows} marked={marked} />
+      )}
+      <div className="grid items-start gap-4 wide:grid-cols-[3fr_2fr]">
+        <InUnits units={assignment.houseRules.units}>
+          <ModelAnswerPanel
+            solution={assignment.solution}
+            lines={assignment.lines}
+            houseRules={assignment.houseRules}
+          />
+        </InUnits>
+        <Sheet className="flex flex-col gap-2">
+          <h2 className="text-lg">{t('service.thinkingOfClass')}</h2>
+          {assignment.misconceptions.length === 0 ? (
+            <p className="text-quiet">{t('service.noThinking')}</p>
+          ) : (
+            <ul>
+              {assignment.misconceptions.map(({ name, students }) => (
+                <li key={name} className="flex justify-between gap-3 py-0.5">
+                  {t(`craft:slip.${name}`)}
+                  <strong className="tabular-nums">{students}</strong>
+                </li>
+              ))}
+            </ul>
+          )}
+        </Sheet>
+      </div>
+      {regrading ? <RegradeDialog assignment={assignment} onClose={() => setRegrading(false)} /> : null}
+    </div>
+  );
+}

@@ -1,0 +1,87 @@
+import type { StudentAssignment } from '@cimbel/contract';
+import { withGiven } from '@cimbel/core/mark';
+import { useQuery } from '@tanstack/react-query';
+import { useTranslation } from 'react-i18next';
+import { useParams } from 'react-router';
+import { ConflictDialog, SaveLine } from '../features/bench/save-line';
+import { useDraft } from '../features/bench/use-draft';
+import { HandIn } from '../features/bench/hand-in';
+import { HeadStrand } from '../features/bench/head-strand';
+import { BODY, BenchTitle, SHELL, Bench } from '../features/bench/bench';
+import { useSimulation } from '../features/bench/use-simulation';
+import { useReveals } from '../features/bench/use-reveals';
+import { api } from '../lib/api';
+import { dateTime } from '../lib/i18n';
+import { useMe } from '../lib/session';
+import { InUnits } from '../lib/units';
+import { ButtonLink } from '../ui/button';
+import { Failure, Loading, Notice } from '../ui/panel';
+
+function Working({ assignment }: { assignment: StudentAssignment }) {
+  const draft = useDraft(
+    { ...assignment, url: `/api/my/assignments/${assignment.id}`, empty: assignment.given },
+    useMe().id,
+  );
+  const reveals = useReveals(assignment);
+  // What the exercise gives stands in the plan from the start.
+  const answer = withGiven(draft.answer, assignment.given, assignment.open, assignment.applications);
+  const play = useSimulation(assignment.id, answer);
+  const given = { ...draft, answer };
+  return (
+    <>
+      <Bench
+        assignment={assignment}
+        draft={given}
+        reveals={reveals}
+        play={play}
+        saveLine={<SaveLine draft={draft} />}
+        end={<HandIn assignment={assignment} draft={given} />}
+      />
+      <ConflictDialog draft={draft} />
+    </>
+  );
+}
+
+function HandedIn({ assignment }: { assignment: StudentAssignment }) {
+  const { t } = useTranslation();
+  return (
+    <div className={SHELL}>
+      <HeadStrand
+        zones={assignment.zones}
+        looks={assignment.looks}
+        nowLabel={t('bench.nowOf', { name: assignment.client.name })}
+        caption={t('bench.now')}
+      />
+      <div className={`${BODY} items-start`}>
+        <BenchTitle assignment={assignment} />
+        <h2 className="text-2xl">{t('bench.waitingTitle')}</h2>
+        <Notice kind="good">{t('bench.closed', { when: dateTime(assignment.submittedAt!) })}</Notice>
+        {assignment.resultReady ? (
+          <ButtonLink weight="main" to={`/due/${assignment.id}/result`}>
+            {t('student.seeResult')}
+          </ButtonLink>
+        ) : (
+          <p>{t('bench.waiting')}</p>
+        )}
+      </div>
+    </div>
+  );
+}
+
+export function StudentAssignmentPage() {
+  const { assignmentId } = useParams();
+  const query = useQuery({
+    queryKey: ['my-assignment', assignmentId],
+    queryFn: () => api<StudentAssignment>('GET', `/api/my/assignments/${assignmentId}`),
+    // The device's own copy leads while it is open.
+    staleTime: Infinity,
+    gcTime: 0,
+  });
+  if (query.isPending) return <Loading />;
+  if (query.isError) return <Failure error={query.error} onRetry={() => void query.refetch()} />;
+  return (
+    <InUnits units={query.data.houseRules.units}>
+      {query.data.submittedAt ? <HandedIn assignment={query.data} /> : <Working assignment={query.data} />}
+    </InUnits>
+  );
+}
