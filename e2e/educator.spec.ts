@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { makeClass, register, setGreyExercise, unique, walkIn } from './pages';
+import { makeClass, register, setExercise, unique, walkIn } from './pages';
 
 async function openGraded(page: Page): Promise<void> {
   await walkIn(page, 'Odile Brandvoort');
@@ -29,7 +29,7 @@ test('thirty answers are read by sorting, by keys and without going back', async
   await expect(page.getByRole('heading', { name: 'Amina Tessaly' })).toBeVisible();
 });
 
-test('taking a release back hides the key from students again; releasing shows it', async ({
+test('taking a release back hides the model answer from students again; releasing shows it', async ({
   page,
   browser,
 }) => {
@@ -38,20 +38,20 @@ test('taking a release back hides the key from students again; releasing shows i
   await walkIn(student, 'Dmitri Vasko');
   const card = student.getByRole('listitem').filter({ hasText: 'Cover half grey' });
   await expect(card.getByRole('link', { name: 'See the result' })).toBeVisible();
-  await page.getByRole('button', { name: 'Take release back' }).click();
+  await page.getByRole('button', { name: 'Hide results' }).click();
   await page.getByRole('dialog').getByRole('button', { name: 'Cancel' }).click();
   await expect(page.getByText('Results are released')).toBeVisible();
-  await page.getByRole('button', { name: 'Take release back' }).click();
-  await page.getByRole('dialog').getByRole('button', { name: 'Take release back' }).click();
+  await page.getByRole('button', { name: 'Hide results' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Hide results' }).click();
   await expect(page.getByRole('button', { name: 'Release results' })).toBeVisible();
   await student.reload();
   await expect(card.getByText('Waiting for release')).toBeVisible();
-  await expect(card.getByText(/of 20/)).toHaveCount(0);
+  await expect(card.getByText(/of \d/)).toHaveCount(0);
   await page.getByRole('button', { name: 'Release results' }).click();
   await expect(page.getByText('Results are released')).toBeVisible();
   await student.reload();
   await card.getByRole('link', { name: 'See the result' }).click();
-  await expect(student.getByText('19.5 of 20 points')).toBeVisible();
+  await expect(student.getByText(/^[\d.]+ of \d+ points$/)).toBeVisible();
   await expect(student.getByText(/Changed by Odile Brandvoort/)).toBeVisible();
 });
 
@@ -60,17 +60,16 @@ test('an exercise nobody answered can be deleted, after asking; a half-made one 
 }) => {
   await register(page, 'an educator', unique('Keeper'));
   await makeClass(page, unique('Late'));
-  await page.getByRole('link', { name: 'New exercise' }).click();
+  await page.getByRole('link', { name: 'Set an exercise' }).click();
+  await page.getByLabel('Start from').selectOption({ label: 'A golden gloss' });
   await page.getByLabel('Title').fill('Half made');
-  await page.getByLabel('Grey share').selectOption('0.3');
   await page.reload();
   await expect(page.getByLabel('Title')).toHaveValue('Half made');
-  await expect(page.getByLabel('Grey share')).toHaveValue('0.3');
   await page.getByRole('button', { name: 'Clear the form' }).click();
-  await expect(page.getByLabel('Title')).toHaveValue('');
+  await expect(page.getByLabel('Title')).toHaveValue('A golden gloss');
   await page.goBack();
   const title = unique('To be deleted');
-  await setGreyExercise(page, title, 'when I release them');
+  await setExercise(page, { from: 'A golden gloss', title, release: 'when I release them' });
   await page.getByRole('button', { name: 'Delete exercise' }).click();
   await page.getByRole('dialog').getByRole('button', { name: 'Cancel' }).click();
   await page.getByRole('button', { name: 'Delete exercise' }).click();

@@ -28,23 +28,22 @@ async function findings(page: Page): Promise<string[]> {
 }
 
 async function studentPages(page: Page): Promise<string[]> {
-  const list = await (await page.request.get('/api/my/exercises')).json();
+  const list = await (await page.request.get('/api/my/assignments')).json();
   const idOf = (title: string) =>
     list.find((exercise: { title: string }) => exercise.title.startsWith(title)).id;
-  const service = idOf('First time blonde');
-  const open = idOf('Deeper');
+  const whole = idOf('First time blonde');
+  const small = idOf('Deeper');
   const tests: { id: string }[] = await (await page.request.get('/api/my/reading-tests')).json();
   return [
     '/lab',
     '/due',
-    ...['consult', 'read', 'mix', 'process', 'handIn'].map((step) => `/due/${open}?step=${step}`),
-    `/due/${idOf('Cover')}/result`,
-    ...['consult', 'read', 'mix', 'apply', 'finish', 'handIn'].map(
-      (step) => `/bench/${service}?step=${step}`,
+    ...['read', 'mix', 'process', 'handIn'].map((step) => `/due/${small}?step=${step}`),
+    ...['consult', 'read', 'mix', 'apply', 'process', 'finish', 'handIn'].map(
+      (step) => `/due/${whole}?step=${step}`,
     ),
-    `/bench/${idOf('Mix only')}`,
-    `/bench/${idOf('Retouch')}/result`,
-    `/bench/${idOf('Retouch')}/again?step=mix`,
+    `/due/${idOf('Mix only')}`,
+    `/due/${idOf('Retouch')}/result`,
+    `/due/${idOf('Retouch')}/again?step=mix`,
     '/reading',
     '/reading/practice?skills=level',
     '/reading/eye',
@@ -54,22 +53,17 @@ async function studentPages(page: Page): Promise<string[]> {
 
 async function educatorPages(page: Page): Promise<string[]> {
   const [{ id }] = await (await page.request.get('/api/classes')).json();
-  const { exercises, students } = await (await page.request.get(`/api/classes/${id}`)).json();
+  const { assignments, students } = await (await page.request.get(`/api/classes/${id}`)).json();
   const desk = await (await page.request.get(`/api/classes/${id}/reading`)).json();
   const test = await (await page.request.get(`/api/reading-tests/${desk.tests[0].id}`)).json();
-  const formulas = exercises.filter(({ kind }: { kind: string }) => kind === 'formula');
-  const services = exercises.filter(({ kind }: { kind: string }) => kind === 'service');
-  const answerTo = (exercise: { id: string }) => students[1].standings[exercise.id].attemptId;
+  const [set] = assignments;
   return [
     '/lab',
     '/classes',
     `/classes/${id}`,
     `/classes/${id}/new-exercise`,
-    `/classes/${id}/new-service`,
-    `/exercises/${formulas[0].id}`,
-    `/answers/${answerTo(formulas[0])}`,
-    `/services/${services[0].id}`,
-    `/plans/${answerTo(services[0])}`,
+    `/assignments/${set.id}`,
+    `/answers/${students[1].standings[set.id].attemptId}`,
     `/classes/${id}/reading`,
     '/shade-books',
     '/shade-books/shipped/tarnwick',
@@ -132,17 +126,17 @@ test('a phone shows one task with the strand in view, and nothing scrolls sidewa
 
 test('the level is read with the keyboard alone', async ({ page }) => {
   await walkIn(page, 'Carys Ollenby');
-  await page.goto((await studentPages(page))[3]);
-  await expect(page.getByRole('heading', { name: 'Read the strand' })).toBeVisible();
+  await page.goto((await studentPages(page)).find((path) => path.endsWith('step=read'))!);
+  await expect(page.getByRole('heading', { name: 'Hair analysis by zone' })).toBeVisible();
   await page.keyboard.press('?');
   await expect(page.getByRole('heading', { name: 'Keyboard shortcuts' })).toBeVisible();
   await page.keyboard.press('Escape');
-  const ring = page.getByRole('radiogroup', { name: 'Natural level' });
+  const ring = page.getByRole('radiogroup', { name: 'Level of the mid-lengths' });
   await ring.getByRole('radio').first().focus();
   for (let i = 0; i < 3; i++) await page.keyboard.press('ArrowRight');
   await expect(ring.getByRole('radio', { name: 'Between 2 and 3' })).toBeChecked();
   await page.keyboard.press(']');
-  await expect(page.getByRole('heading', { name: 'Mix for it' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Formulate' })).toBeVisible();
 });
 
 test('pages that are not there, or not yours, say so', async ({ page }) => {

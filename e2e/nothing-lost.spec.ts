@@ -1,7 +1,7 @@
 import { expect, test, type Page } from '@playwright/test';
 import { spawn, type ChildProcess } from 'node:child_process';
 import { createServer } from 'node:net';
-import { walkIn, saved } from './pages';
+import { mixBowl, saved, walkIn } from './pages';
 
 const open = async (page: Page, step: string) => {
   await page.goto('/due');
@@ -10,23 +10,24 @@ const open = async (page: Page, step: string) => {
   const address = new URL(page.url());
   await page.goto(`${address.pathname}?step=${step}`);
 };
-const amount = (page: Page) => page.getByRole('spinbutton', { name: 'Mixed in all' });
+const mix = (page: Page) => mixBowl(page, 'A', { line: 'Quillet Gel, demi', shades: ['6-O'], total: 90 });
+const amount = (page: Page) => page.getByRole('spinbutton', { name: 'Amount of 6-O' });
 
 test('work goes on without a connection and is sent when it is back', async ({ page, context }) => {
   await walkIn(page, 'Hana Morikese');
   await open(page, 'mix');
-  await amount(page).fill('90');
+  await mix(page);
   await saved(page);
   await context.setOffline(true);
   await amount(page).fill('95');
   await expect(page.getByText('Offline: kept on this device')).toBeVisible();
-  await page.getByRole('button', { name: 'Add 6-O' }).click();
+  await page.getByRole('button', { name: 'Add 7-O', exact: true }).click();
   await context.setOffline(false);
   await saved(page);
   await page.evaluate(() => localStorage.clear());
   await page.reload();
   await expect(amount(page)).toHaveValue('95');
-  await expect(page.getByLabel('Parts of 6-O')).toHaveValue('1');
+  await expect(page.getByRole('spinbutton', { name: 'Amount of 7-O' })).toBeVisible();
 });
 
 test('two devices do not write over each other unasked', async ({ browser }) => {
@@ -37,9 +38,10 @@ test('two devices do not write over each other unasked', async ({ browser }) => 
   await walkIn(phone, 'Ivo Santarel');
   await open(laptop, 'mix');
   await open(phone, 'mix');
+  await mix(laptop);
   await amount(laptop).fill('70');
   await saved(laptop);
-  await amount(phone).fill('80');
+  await phone.getByRole('button', { name: 'Add bowl' }).click();
   const dialog = phone.getByRole('dialog', { name: 'Another device has a newer version' });
   await dialog.getByRole('button', { name: 'Take the newer one' }).click();
   await expect(amount(phone)).toHaveValue('70');
@@ -59,6 +61,7 @@ test('a server that goes away and comes back finds everything', async ({ browser
   try {
     await walkIn(page, 'Jun Seopark');
     await open(page, 'mix');
+    await mix(page);
     await amount(page).fill('60');
     await saved(page);
     await stopServer(server);

@@ -69,16 +69,14 @@ test('the college’s own line is entered, pasted, mended, saved, set in an exer
   await expect(page.getByText('An older version.', { exact: false })).toBeVisible();
 
   await makeClass(page, unique('Own line'));
-  await page.getByRole('link', { name: 'New exercise' }).click();
-  await page.getByLabel('Line of colour').selectOption({ label: 'College Cream, permanent' });
-  await page
-    .getByRole('radiogroup', { name: 'Target level' })
-    .getByRole('radio', { name: 'Level 5, light brown' })
-    .click();
-  await page.getByLabel('Tone', { exact: true }).selectOption('gold');
-  await expect(page.locator('section', { hasText: 'Computed answer' }).last()).toContainText(
-    'Shades5=mDeveloper10 volMixing ratio1 : 2',
-  );
+  await page.getByRole('link', { name: 'Set an exercise' }).click();
+  await page.getByLabel('Start from').selectOption({ label: 'Cover half grey, keep it golden' });
+  await page.getByText('Head, desired result and shelf').click();
+  await page.getByRole('checkbox', { name: 'Tarnwick Cream' }).uncheck();
+  await page.getByRole('checkbox', { name: 'College Cream' }).check();
+  const answer = page.getByRole('region', { name: 'Model answer' });
+  await expect(answer).toContainText('5=m');
+  await expect(answer).toContainText('1 : 2');
 });
 
 test('a book goes out as a file and comes in again; a broken one says where', async ({ page }) => {

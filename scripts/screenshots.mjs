@@ -18,12 +18,12 @@ const wanted = process.argv.slice(2).filter((arg) => !arg.startsWith('--'));
 
 const EDUCATOR = 'Odile Brandvoort';
 const STUDENT = 'Amina Tessaly';
-/** Has a whole service all but finished. */
+/** Has a card all but finished. */
 const ALMOST = 'Ivo Santarel';
 
-const exerciseNamed = (title) => async (page) => {
-  const response = await page.request.get(`${base}/api/my/exercises`);
-  return (await response.json()).find((exercise) => exercise.title.startsWith(title)).id;
+const assignmentNamed = (title) => async (page) => {
+  const response = await page.request.get(`${base}/api/my/assignments`);
+  return (await response.json()).find((one) => one.title.startsWith(title)).id;
 };
 async function classroom(page) {
   const [first] = await (await page.request.get(`${base}/api/classes`)).json();
@@ -36,42 +36,41 @@ const desk = async (page) =>
 const VIEWS = {
   'sign-in': { as: null, go: async () => '/sign-in' },
   'student-home': { as: STUDENT, go: async () => '/due' },
-  'exercise-mix': {
+  'small-exercise': {
     as: STUDENT,
-    go: async (page) => `/due/${await exerciseNamed('Two levels')(page)}?step=mix`,
+    go: async (page) => `/due/${await assignmentNamed('Deeper')(page)}?step=read`,
   },
   class: { as: EDUCATOR, go: async (page) => `/classes/${(await classroom(page)).id}` },
   'new-exercise': { as: EDUCATOR, go: async (page) => `/classes/${(await classroom(page)).id}/new-exercise` },
-  'service-consult': {
+  'bench-consult': {
     as: STUDENT,
-    go: async (page) => `/bench/${await exerciseNamed('First time')(page)}?step=consult`,
+    go: async (page) => `/due/${await assignmentNamed('First time')(page)}?step=consult`,
   },
-  'service-mix': {
+  'bench-mix': {
     as: ALMOST,
-    go: async (page) => `/bench/${await exerciseNamed('First time')(page)}?step=mix`,
+    go: async (page) => `/due/${await assignmentNamed('First time')(page)}?step=mix`,
     then: (page) => page.getByRole('button', { name: 'B: Quillet Gel' }).click(),
   },
-  'service-apply': {
+  'bench-process': {
     as: ALMOST,
-    go: async (page) => `/bench/${await exerciseNamed('First time')(page)}?step=apply`,
+    go: async (page) => `/due/${await assignmentNamed('First time')(page)}?step=process`,
     then: async (page) => {
       await page.getByRole('slider').fill('22');
-      await page.getByRole('button', { name: 'Wipe a strand' }).last().click();
+      await page.getByRole('button', { name: 'Check a strand' }).last().click();
       await page.evaluate(() => window.scrollTo(0, 0));
     },
   },
-  'service-result': {
+  result: {
     as: 'Bo Lindqvarn',
-    go: async (page) => `/bench/${await exerciseNamed('Retouch')(page)}/result`,
+    go: async (page) => `/due/${await assignmentNamed('Retouch')(page)}/result`,
   },
-  'service-answers': {
+  answers: {
     as: EDUCATOR,
     go: async (page) => {
-      const { exercises } = await classroom(page);
-      return `/services/${exercises.find(({ title }) => title.startsWith('First time')).id}`;
+      const { assignments } = await classroom(page);
+      return `/assignments/${assignments.find(({ title }) => title.startsWith('First time')).id}`;
     },
   },
-  'new-service': { as: EDUCATOR, go: async (page) => `/classes/${(await classroom(page)).id}/new-service` },
   reading: { as: STUDENT, go: async () => '/reading' },
   practice: {
     as: STUDENT,

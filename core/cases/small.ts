@@ -23,7 +23,7 @@ export const SMALL_CASES: readonly ShippedCase[] = [
     id: 'two-lighter-ash',
     open: FORMULATE,
     clientCase: makeCase({
-      title: 'Two levels lighter, and cool',
+      title: 'Two levels lighter in one bowl',
       difficulty: 1,
       client: {
         name: 'Tamsin R.',

@@ -68,7 +68,11 @@ function ExerciseForm({ detail, lines }: { detail: ClassDetail; lines: Line[] })
   }));
   const [tried, setTried] = useState(false);
   const [badFile, setBadFile] = useState<string | null>(null);
-  const { clientCase, open, slip, due, release, title } = form;
+  const { open, slip, due, release, title } = form;
+  // A head that began empty bears the name of its exercise.
+  const clientCase: ClientCase = form.clientCase.title
+    ? form.clientCase
+    : { ...form.clientCase, title: title.trim().slice(0, 80) || t('service.emptyHead') };
   const set = (part: Partial<Form>) => setForm((before) => ({ ...before, ...part }));
   useEffect(() => keep(place, form), [place, form]);
   const preview = usePreview(detail.id, clientCase);

@@ -70,19 +70,19 @@ describe('a card', () => {
         />,
       );
     expect(said({})).toContain('from the front');
-    expect(said({})).not.toContain('on past the line');
-    expect(said({ stopsAtLine: false })).toContain('on past the line');
-    expect(said({ wet: true })).toContain('on wet hair');
-    expect(said({ warmth: true })).toContain('with warmth');
+    expect(said({})).not.toContain('overlapped');
+    expect(said({ stopsAtLine: false })).toContain('overlapped');
+    expect(said({ wet: true })).toContain('on damp hair');
+    expect(said({ warmth: true })).toContain('with heat');
     expect(said({}, { wash: 'washed' })).toContain('washed and dried');
-    expect(said({}, { wash: null })).not.toContain('Hair before the first bowl');
+    expect(said({}, { wash: null })).not.toContain('Hair preparation');
   });
 
   it('says what is open, and of a client who is sent home only that', () => {
     const empty = textOf(<RecordCardView plan={EMPTY_CARD} lines={SHIPPED_LINES} />);
     expect(empty.match(/not answered|open/gi) ?? []).toHaveLength(2);
     const declined = textOf(<RecordCardView plan={solutionOf('not-today').best} lines={SHIPPED_LINES} />);
-    expect(declined).not.toContain('Visits');
+    expect(declined).not.toContain('Appointments');
   });
 });
 
@@ -162,7 +162,7 @@ describe('a result', () => {
     for (const { id } of CASES) {
       const text = shown(resultOf(id, (plan) => plan));
       expect(text).not.toMatch(UNWORDED);
-      expect(text).toContain('The computed key');
+      expect(text).toContain('Model answer');
     }
   });
 
@@ -182,9 +182,9 @@ describe('a result', () => {
 
   it('names the slip of a card that was put right, and only of such a card', () => {
     const result = resultOf('retouch-grey', (plan) => plan);
-    expect(shown(result)).not.toContain('The slip on the card');
+    expect(shown(result)).not.toContain('Error in the record card');
     expect(shown({ ...result, slip: 'ratioTurned' })).toContain(
-      'The slip on the card was: Ratio turned round',
+      'The error on the card was: Ratio turned round',
     );
   });
 });
@@ -215,12 +215,12 @@ describe('the form of a bowl', () => {
     expect(fieldsOf(formOf('calder'))).toMatchObject({
       'Amount of Calder Powder': '50',
       'Amount of 20 vol': '100',
-      'Mixed in all': '150',
+      'Total mixture': '150',
     });
     expect(fieldsOf(formOf('calder'), 'flOz')).toMatchObject({
       'Amount of Calder Powder': '1.69',
       'Amount of 20 vol': '3.38',
-      'Mixed in all': '5.07',
+      'Total mixture': '5.07',
     });
   });
 

@@ -1,11 +1,13 @@
 import type { ShownSimulation, StudentAssignment } from '@cimbel/contract';
 import { timedBy, timesWhatIsGiven, type HeadZone, type RecordCard, type Step } from '@cimbel/core/card';
+import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { asApiError } from '../../lib/api';
 import { NumberInput, Select, Tick } from '../../ui/field';
 import { Empty, Notice, Sheet } from '../../ui/panel';
 import { ProcessClock, type useClock } from './process-clock';
 import { rinsedAt } from './schedule';
+import { Timeline } from './timeline';
 import type { DraftOf } from './use-draft';
 import { useBowlWords } from './words';
 
@@ -129,6 +131,7 @@ export function Process({
   const { t } = useTranslation(['ui', 'craft']);
   const bowlWords = useBowlWords();
   const { answer: card, change } = draft;
+  const [chosen, setChosen] = useState<number | null>(null);
   const rows = rowsOf(assignment, draft);
   const lines = assignment.lines.filter(({ id }) => card.bowls.some(({ lineId }) => lineId === id));
   const failed = error ? asApiError(error) : null;
@@ -148,6 +151,21 @@ export function Process({
             ))}
           </ul>
         </Sheet>
+      ) : null}
+      {card.steps.length > 0 ? (
+        <>
+          <Timeline
+            zones={assignment.zones.map(({ zone }) => zone)}
+            steps={card.steps}
+            chosen={chosen}
+            minute={control.clock.minute}
+            onChoose={setChosen}
+            onMove={(index, step) =>
+              change({ steps: card.steps.map((one, i) => (i === index ? step : one)) })
+            }
+          />
+          <p className="text-quiet text-sm">{t('service.timelineHint')}</p>
+        </>
       ) : null}
       {lines.map((line) => (
         <p key={line.id} className="text-quiet text-sm">

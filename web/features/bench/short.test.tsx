@@ -62,8 +62,8 @@ describe('how much of an exercise is worked', () => {
       );
     expect(choice([], null)).not.toContain('Put a card right');
     expect(choice([miss], null)).toContain('Put a card right');
-    expect(choice([miss], null)).not.toContain('The slip on the card');
-    expect(choice([miss], 'overlap')).toContain('The slip on the card');
+    expect(choice([miss], null)).not.toContain('Error in the record card');
+    expect(choice([miss], 'overlap')).toContain('Error in the record card');
     expect(choice([miss], 'overlap')).not.toContain('leaves no room');
     expect(choice([miss], 'noFiller')).toContain('leaves no room');
     // While the case is still being computed nothing is said yet.

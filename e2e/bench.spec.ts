@@ -10,9 +10,10 @@ import {
   readZone,
   register,
   saved,
-  setService,
-  startService,
+  setExercise,
+  startExercise,
   stepTo,
+  timeIt,
   unique,
   washFirst,
 } from './pages';
@@ -35,14 +36,14 @@ async function began(
 ): Promise<{ educator: Page; student: Page; title: string }> {
   const educator = await (await browser.newContext()).newPage();
   const student = await (await browser.newContext()).newPage();
-  const title = unique('Service');
+  const title = unique('Application');
   await register(educator, 'an educator', unique('Teacher'));
   const code = await makeClass(educator, unique('Class'));
   if (schools.length > 0) await teach(educator, schools);
-  await setService(educator, { from, title, steps, slip });
+  await setExercise(educator, { from, title, steps, slip });
   await register(student, 'a student', unique('Learner'));
   await joinClass(student, code);
-  await startService(student, title);
+  await startExercise(student, title);
   return { educator, student, title };
 }
 const criterion = (page: Page, name: string) =>
@@ -78,8 +79,11 @@ test('a retouch over half grey, done well, gets full marks; marked again it stay
   });
   await test.step('puts both on so that they end together', async () => {
     await stepTo(student, 'Apply');
-    await putOn(student, 'A', ['regrowth'], { start: 0, minutes: 45, front: true });
-    await putOn(student, 'B', ['ends'], { start: 35, minutes: 10 });
+    await putOn(student, 'A', ['regrowth'], { start: 0, front: true });
+    await putOn(student, 'B', ['ends'], { start: 35 });
+    await stepTo(student, 'Process');
+    await timeIt(student, 'A', 'regrowth', { minutes: 45 });
+    await timeIt(student, 'B', 'ends', { minutes: 10 });
     await expect(
       student.getByRole('button', { name: 'Bowl A on the regrowth, from minute 0 to 45' }),
     ).toBeVisible();
@@ -93,8 +97,8 @@ test('a retouch over half grey, done well, gets full marks; marked again it stay
   });
   await test.step('tries again as practice, where nothing counts', async () => {
     await student.getByRole('link', { name: 'Try again as practice' }).click();
-    await stepTo(student, 'Hand in');
-    await student.getByRole('button', { name: 'Mark it' }).click();
+    await stepTo(student, 'Submit');
+    await student.getByRole('button', { name: 'Check my plan' }).click();
     await expect(student.getByText(/^\d.* of 36 points$/)).toBeVisible();
     await student.getByRole('link', { name: 'Back to the result' }).click();
     await expect(student.getByText('36 of 36 points')).toBeVisible();
@@ -102,11 +106,11 @@ test('a retouch over half grey, done well, gets full marks; marked again it stay
   await test.step('the educator has it marked again with other points, and sees how far it is', async () => {
     await educator.reload();
     await expect(educator.getByRole('heading', { name: title })).toBeVisible();
-    await educator.getByRole('button', { name: 'Mark again' }).click();
-    const dialog = educator.getByRole('dialog', { name: 'Mark all answers again' });
+    await educator.getByRole('button', { name: 'Re-mark' }).click();
+    const dialog = educator.getByRole('dialog', { name: 'Re-mark all submissions' });
     await dialog.getByRole('spinbutton', { name: 'Points for Developer' }).fill('8');
-    await dialog.getByRole('button', { name: 'Mark again' }).click();
-    await expect(dialog.getByText('All 1 marked; 1 came out otherwise than before.')).toBeVisible();
+    await dialog.getByRole('button', { name: 'Re-mark' }).click();
+    await expect(dialog.getByText('All 1 marked; 1 marks changed.')).toBeVisible();
     await dialog.getByRole('button', { name: 'Close' }).click();
     await expect(educator.getByRole('row').filter({ hasText: 'Learner' })).toContainText('40');
   });
@@ -135,8 +139,11 @@ test('in the ways of the class: in ounces, a scale of twelve, and the ends from 
   await expect(student.getByText(/^In the bowl: 2\.5\d fl oz, 1 : 1\.5, 20 vol\.$/)).toBeVisible();
   await expect(student.getByRole('spinbutton', { name: 'Amount of 5:0' })).toHaveValue('0.51');
   await stepTo(student, 'Apply');
-  await putOn(student, 'A', ['regrowth'], { start: 0, minutes: 45, front: true });
-  await putOn(student, 'A', ['ends'], { start: 35, minutes: 10, wet: true });
+  await putOn(student, 'A', ['regrowth'], { start: 0, front: true });
+  await putOn(student, 'A', ['ends'], { start: 35, wet: true });
+  await stepTo(student, 'Process');
+  await timeIt(student, 'A', 'regrowth', { minutes: 45 });
+  await timeIt(student, 'A', 'ends', { minutes: 10 });
   await stepTo(student, 'Finish');
   await finishWith(student, CARE);
   await handItIn(student);
@@ -175,14 +182,17 @@ test('lighten, then tone: watched under the clock, wiped and rinsed zone by zone
   await mixBowl(student, 'B', { line: 'Quillet Gel, demi', shades: ['9-U'], total: 150 });
   await stepTo(student, 'Apply');
   await washFirst(student, 'unwashed');
-  await putOn(student, 'A', ['mid-lengths', 'ends'], { start: 0, minutes: 50, looks: 'every 5 min' });
-  await putOn(student, 'A', ['regrowth'], { start: 10, minutes: 40, looks: 'every 5 min' });
+  await putOn(student, 'A', ['mid-lengths', 'ends'], { start: 0 });
+  await putOn(student, 'A', ['regrowth'], { start: 10 });
+  await stepTo(student, 'Process');
+  await timeIt(student, 'A', 'mid-lengths, ends', { minutes: 50, looks: 'every 5 min' });
+  await timeIt(student, 'A', 'regrowth', { minutes: 40, looks: 'every 5 min' });
   await test.step('foam hides the level until a strand is wiped; what is ready is rinsed', async () => {
     const clock = student.locator('section', { has: student.getByRole('heading', { name: 'The clock' }) });
     const zone = (name: string) => clock.getByRole('listitem').filter({ hasText: name });
     await clock.getByRole('slider').fill('24');
-    await expect(zone('mid-lengths')).toContainText('Under the product');
-    await zone('mid-lengths').getByRole('button', { name: 'Wipe a strand' }).click();
+    await expect(zone('mid-lengths')).toContainText('Processing');
+    await zone('mid-lengths').getByRole('button', { name: 'Check a strand' }).click();
     await expect(
       zone('mid-lengths').getByRole('img', { name: 'Hair of the mid-lengths, wiped clean' }),
     ).toBeVisible();
@@ -194,18 +204,17 @@ test('lighten, then tone: watched under the clock, wiped and rinsed zone by zone
       student.getByRole('button', { name: 'Bowl A on the regrowth, from minute 10 to 26' }),
     ).toBeVisible();
   });
-  await putOn(student, 'B', ['regrowth', 'mid-lengths', 'ends'], {
-    start: 31,
-    minutes: 20,
-    looks: 'every 3 min',
-  });
+  await stepTo(student, 'Apply');
+  await putOn(student, 'B', ['regrowth', 'mid-lengths', 'ends'], { start: 31 });
+  await stepTo(student, 'Process');
+  await timeIt(student, 'B', 'regrowth, mid-lengths, ends', { minutes: 20, looks: 'every 3 min' });
   await stepTo(student, 'Finish');
   await finishWith(student, [...CARE, 'Violet care', 'A treatment every week']);
   await handItIn(student);
   await expect(student.getByText('35 of 35 points')).toBeVisible();
   await expect(criterion(student, 'Timing and checks')).toContainText('3 / 3');
   await student.getByRole('slider').fill('24');
-  await expect(student.getByRole('img', { name: 'The computed one' })).toBeVisible();
+  await expect(student.getByRole('img', { name: 'Model answer' })).toBeVisible();
 });
 
 test('two zones, two mixes, with a reload in the middle and a bar moved by key and by pointer', async ({
@@ -238,8 +247,11 @@ test('two zones, two mixes, with a reload in the middle and a bar moved by key a
   await expect(student.getByRole('spinbutton', { name: 'Amount of 6:1' })).toHaveValue('30');
   await mixBowl(student, 'B', { line: 'Quillet Gel, demi', shades: ['6-H', '7-H'], total: 110 });
   await stepTo(student, 'Apply');
-  await putOn(student, 'A', ['regrowth'], { start: 0, minutes: 35 });
-  await putOn(student, 'B', ['ends'], { start: 10, minutes: 20, looks: 'every 3 min' });
+  await putOn(student, 'A', ['regrowth'], { start: 0 });
+  await putOn(student, 'B', ['ends'], { start: 10 });
+  await stepTo(student, 'Process');
+  await timeIt(student, 'A', 'regrowth', { minutes: 35 });
+  await timeIt(student, 'B', 'ends', { minutes: 20, looks: 'every 3 min' });
   const bar = (from: number, to: number) =>
     student.getByRole('button', { name: `Bowl B on the ends, from minute ${from} to ${to}` });
   await bar(10, 30).focus();
@@ -256,8 +268,10 @@ test('two zones, two mixes, with a reload in the middle and a bar moved by key a
   await expect(bar(15, 35)).toBeHidden();
   await student.getByRole('button', { name: 'Undo' }).click();
   await expect(student.getByRole('button', { name: /^Bowl B on the ends/ })).toBeVisible();
-  const form = student.getByRole('region', { name: 'Bowl B on the hair' });
-  await form.getByRole('spinbutton', { name: 'From minute' }).fill('15');
+  await stepTo(student, 'Apply');
+  await student.getByRole('button', { name: /^Bowl B on the ends/ }).click();
+  const form = student.getByRole('region', { name: 'Application of bowl B' });
+  await form.getByRole('spinbutton', { name: 'Start at minute' }).fill('15');
   await stepTo(student, 'Finish');
   await finishWith(student, [...CARE, 'A treatment every week']);
   await handItIn(student);
@@ -270,14 +284,14 @@ test('two zones, two mixes, with a reload in the middle and a bar moved by key a
 
 test('a short exercise weighed on the scale, by pointer and by key', async ({ browser }) => {
   test.setTimeout(60_000);
-  const { student } = await began(browser, 'Two levels lighter, and cool', { steps: 'Mix only' });
-  await student.getByText('Part of this service is given.').click();
+  const { student } = await began(browser, 'Two levels lighter, and cool', { steps: 'Mix' });
+  await student.getByText('Part of this card is given.').click();
   await expect(student.getByText(/regrowth/).first()).toBeVisible();
-  await student.getByRole('button', { name: 'Another bowl' }).click();
+  await student.getByRole('button', { name: 'Add bowl' }).click();
   await student.getByLabel('Line in bowl A').selectOption({ label: 'Tarnwick Cream, permanent' });
   await student.getByRole('button', { name: 'Add 7:7', exact: true }).click();
   await student.getByLabel('Strength').selectOption({ label: '30 vol' });
-  await student.getByRole('spinbutton', { name: 'Mixed in all' }).fill('150');
+  await student.getByRole('spinbutton', { name: 'Total mixture' }).fill('150');
   /** Holds until the scale shows about as much, as a hand would. */
   const pour = async (
     what: string,
@@ -287,13 +301,13 @@ test('a short exercise weighed on the scale, by pointer and by key', async ({ br
   ) => {
     await student.getByRole('button', { name: `Weigh ${what} on the scale` }).click();
     const dialog = student.getByRole('dialog', { name: `On the scale: ${what}` });
-    await expect(dialog).toContainText(`Worked out: ${wanted} g`);
+    await expect(dialog).toContainText(`Calculated: ${wanted} g`);
     const shown = async () => Number(await dialog.getByLabel('The scale shows').innerText());
-    await dialog.getByRole('button', { name: 'Hold to pour' }).hover();
+    await dialog.getByRole('button', { name: 'Hold to dispense' }).hover();
     await hold();
     await expect.poll(shown, { intervals: [30], timeout: 20_000 }).toBeGreaterThan(wanted - 3);
     await release();
-    await dialog.getByRole('button', { name: 'Take it' }).click();
+    await dialog.getByRole('button', { name: 'Use this weight' }).click();
     await expect(dialog).toBeHidden();
   };
   await pour(
@@ -323,8 +337,8 @@ test('a plan that would hurt the client is capped, and says why', async ({ brows
   const { educator, student, title } = await began(browser, 'Not today');
   await student.getByRole('button', { name: 'Reactions before' }).click();
   await expect(student.getByText('“My scalp swelled the last time')).toBeVisible();
-  await student.getByRole('radio', { name: 'Go on' }).click();
-  await student.getByRole('spinbutton', { name: 'Visits the client is told of' }).fill('1');
+  await student.getByRole('radio', { name: 'Proceed with the service' }).click();
+  await student.getByRole('spinbutton', { name: 'Number of appointments quoted' }).fill('1');
   await stepTo(student, 'Mix');
   await mixBowl(student, 'A', {
     line: 'Tarnwick Cream, permanent',
@@ -333,18 +347,20 @@ test('a plan that would hurt the client is capped, and says why', async ({ brows
     total: 75,
   });
   await stepTo(student, 'Apply');
-  await putOn(student, 'A', ['regrowth'], { start: 0, minutes: 35 });
+  await putOn(student, 'A', ['regrowth'], { start: 0 });
+  await stepTo(student, 'Process');
+  await timeIt(student, 'A', 'regrowth', { minutes: 35 });
   await handItIn(student);
-  await expect(student.getByText('This would hurt the client.')).toBeVisible();
+  await expect(student.getByText('Unsafe for the client.')).toBeVisible();
   await expect(
     student.getByText('The service was given although it had to be declined.').first(),
   ).toBeVisible();
   await expect(student.getByText('Served in spite of a warning.')).toBeVisible();
   await educator.reload();
   await expect(educator.getByRole('heading', { name: title })).toBeVisible();
-  await expect(educator.getByLabel('Capped: it would hurt the client')).toBeVisible();
+  await expect(educator.getByLabel('Capped: unsafe for the client')).toBeVisible();
   await educator.getByRole('link', { name: /^Learner/ }).click();
-  await expect(educator.getByText('This would hurt the client.')).toBeVisible();
+  await expect(educator.getByText('Unsafe for the client.')).toBeVisible();
 });
 
 test('an educator changes a case, sees the plan follow, and takes it out and in as a file', async ({
@@ -352,24 +368,24 @@ test('an educator changes a case, sees the plan follow, and takes it out and in 
 }) => {
   await register(page, 'an educator', unique('Teacher'));
   await makeClass(page, unique('Class'));
-  await page.getByRole('link', { name: 'Set a whole service' }).click();
+  await page.getByRole('link', { name: 'Set an exercise' }).click();
   await page.getByLabel('Start from').selectOption({ label: 'A quiet brown for winter' });
-  const key = page.getByRole('region', { name: 'Computed answer' });
+  const key = page.getByRole('region', { name: 'Model answer' });
   await expect(key).toContainText('Quillet Gel');
-  await page.getByText('Change the head, the wish or the lines').click();
+  await page.getByText('Head, desired result and shelf').click();
   const zone = page.getByRole('group', { name: 'mid-lengths' });
   await zone.getByLabel('Natural level').selectOption('4');
-  await zone.getByLabel('Level wished for').selectOption('9');
+  await zone.getByLabel('Target level').selectOption('9');
   await page.getByRole('checkbox', { name: 'Wrenfell Powder' }).check();
   await page.getByRole('checkbox', { name: 'Calder Powder' }).check();
   await expect(key).toContainText('lighten, then tone');
   const download = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'Save as a pack' }).click();
+  await page.getByRole('button', { name: 'Export as case pack' }).click();
   const file = await (await download).path();
   await page.getByLabel('Start from').selectOption({ label: 'A golden gloss' });
   await expect(key).not.toContainText('lighten, then tone');
   await page
-    .getByLabel('Take a pack', { exact: true })
+    .getByLabel('Import case pack', { exact: true })
     .last()
     .setInputFiles({
       name: 'wrong.json',
@@ -377,10 +393,10 @@ test('an educator changes a case, sees the plan follow, and takes it out and in 
       buffer: Buffer.from('{"format":"else"}'),
     });
   await expect(page.getByText('wrong.json cannot be read')).toBeVisible();
-  await page.getByLabel('Take a pack', { exact: true }).last().setInputFiles(file);
+  await page.getByLabel('Import case pack', { exact: true }).last().setInputFiles(file);
   await expect(key).toContainText('lighten, then tone');
-  await zone.getByRole('checkbox', { name: 'Has a wish' }).uncheck();
-  await expect(page.getByText('Nothing is wished for.')).toBeVisible();
+  await zone.getByRole('checkbox', { name: 'Include in service' }).uncheck();
+  await expect(page.getByText('No desired result.')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Assign to the class' })).toBeDisabled();
 });
 
@@ -404,25 +420,27 @@ test('short exercises: the developer alone, and a card with a slip to put right'
     await pour('A: Tarnwick Cream', '20 vol', '45');
     await pour('B: Quillet Gel', '7 vol', '30');
     await expect(student.getByText('Poured: 1 : 1.5, 20 vol.')).toBeVisible();
-    await stepTo(student, 'Hand in');
+    await stepTo(student, 'Submit');
     await handItIn(student);
     await expect(student.getByText('6 of 6 points')).toBeVisible();
   });
   await test.step('finds the slip on a card', async () => {
     const { educator, student, title } = await began(browser, 'Retouch over half grey', {
-      steps: 'Correct a card',
+      steps: 'Put a card right',
       slip: 'Taken off grey too early',
     });
-    await expect(student.getByText('There is one slip on this card.')).toBeVisible();
+    await expect(student.getByText('There is one error on this card.')).toBeVisible();
+    await stepTo(student, 'Process');
+    const time = student.getByRole('spinbutton', { name: 'Processing time: bowl A on regrowth' });
+    await expect(time).not.toHaveValue('45');
+    await time.fill('45');
     await stepTo(student, 'Apply');
-    const form = student.getByRole('region', { name: 'Bowl A on the hair' });
-    await expect(form.getByRole('spinbutton', { name: 'Lies for' })).not.toHaveValue('45');
-    await form.getByRole('spinbutton', { name: 'Lies for' }).fill('45');
-    await form.getByRole('spinbutton', { name: 'From minute' }).fill('0');
-    await stepTo(student, 'Hand in');
+    const form = student.getByRole('region', { name: 'Application of bowl A' });
+    await form.getByRole('spinbutton', { name: 'Start at minute' }).fill('0');
+    await stepTo(student, 'Submit');
     await handItIn(student);
     await expect(student.getByText('3 of 3 points')).toBeVisible();
-    await expect(student.getByText('The slip on the card was: Taken off grey too early.')).toBeVisible();
+    await expect(student.getByText('The error on the card was: Taken off grey too early.')).toBeVisible();
     await educator.reload();
     await expect(educator.getByRole('heading', { name: title })).toBeVisible();
   });
