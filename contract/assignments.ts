@@ -3,20 +3,17 @@ import type { Reason } from '@cimbel/core';
 import type { Light } from '@cimbel/core/colour';
 import {
   CRITERIA,
-  MISCONCEPTIONS,
   rubricSchema,
   type Criterion,
-  type NearMiss,
   type Grade,
   type Misconception,
   type Rubric,
 } from '@cimbel/core/mark';
-import { OPEN_STEPS, type BenchStep } from '@cimbel/core/card';
+import type { BenchStep } from '@cimbel/core/card';
 import {
   QUESTIONS,
   TESTS,
   bowlSchema,
-  clientCaseSchema,
   recordCardSchema,
   stepSchema,
   type Application,
@@ -30,31 +27,17 @@ import type { Solution } from '@cimbel/core/solve';
 import type { HouseRules, Underlay } from '@cimbel/core/theory';
 import type { TressLook } from '@cimbel/core/tress';
 import type { standingSchema } from './classes';
+import { exerciseSchema } from './exercises';
 
 /** When students who have handed in may see their marks and the model answer. */
 export const RELEASES = ['onSubmit', 'onDue', 'manual'] as const;
 export type Release = (typeof RELEASES)[number];
 
-/** What a case comes to under a class's rules, before it is set. */
-export const exercisePreviewSchema = z.object({ clientCase: clientCaseSchema });
-export type ExercisePreview =
-  | { ok: true; solution: Solution; rubric: Rubric; nearMisses: NearMiss[]; lines: Line[] }
-  | { ok: false; reasons: Reason[] };
-
-/** A case with the steps that are worked and the points they are worth. */
-export const exerciseSchema = z.object({
-  title: z.string().trim().min(1).max(120),
-  clientCase: clientCaseSchema,
-  /** Steps of the bench that are worked; the others are given. */
-  open: z.array(z.enum(OPEN_STEPS)).min(1),
-  /** Set as a card with this slip on it, to be put right. */
-  slip: z.enum(MISCONCEPTIONS).nullable().default(null),
-  rubric: rubricSchema,
-});
-
 /** An exercise set to a class. */
 export const newAssignmentSchema = z.object({
   exercise: exerciseSchema,
+  /** The educator's own exercise that this is; a new one is made where it is left out. */
+  exerciseId: z.uuid().optional(),
   dueAt: z.iso.datetime(),
   release: z.enum(RELEASES),
 });
@@ -74,6 +57,9 @@ export type AssignmentChange = z.infer<typeof assignmentChangeSchema>;
 /** What only the educator of the class sees. */
 export interface EducatorAssignment {
   id: string;
+  exerciseId: string;
+  /** Whether nobody has begun, so that the exercise may still be changed. */
+  editable: boolean;
   classId: string;
   className: string;
   title: string;
@@ -208,6 +194,7 @@ export interface Result {
   grade: Grade;
   changes: MarkChange[];
   submittedAt: string;
+  dueAt: string;
   late: boolean;
 }
 /** The educator's view adds the way to the neighbours, so that thirty answers are read without going back. */

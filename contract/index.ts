@@ -1,6 +1,7 @@
 export * from './accounts';
 export * from './errors';
 export * from './classes';
+export * from './exercises';
 export * from './assignments';
 export * from './drills';
 export * from './shade-books';

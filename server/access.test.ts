@@ -5,11 +5,13 @@ import { assignmentBody, browser, classroom, harness, newId, type Harness } from
 let h: Harness;
 let room: Awaited<ReturnType<typeof classroom>>;
 let attemptId: string;
+let exerciseId: string;
 
 beforeAll(async () => {
   h = await harness();
   room = await classroom(h);
   const page = (await room.educator.get(`/api/assignments/${room.assignmentId}`)).body as EducatorAssignment;
+  exerciseId = page.exerciseId;
   await room.student
     .post(`/api/my/assignments/${room.assignmentId}/submission`, { id: newId(), answer: page.solution.best })
     .expect(200);
@@ -25,6 +27,7 @@ const address = (path: string) =>
   path
     .replace(':classId', room.classId)
     .replace(':assignmentId', room.assignmentId)
+    .replace(':exerciseId', exerciseId)
     .replace(':attemptId', attemptId)
     .replace(':practiceId', room.practiceId)
     .replace(':bookId', room.bookId)

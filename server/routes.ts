@@ -2,6 +2,7 @@ import { accountRoutes } from './accounts/routes';
 import { assignmentRoutes } from './assignments/routes';
 import { attemptRoutes } from './attempts/routes';
 import { classRoutes } from './classes/routes';
+import { exerciseRoutes } from './exercises/routes';
 import type { Route } from './http/route';
 import { practiceRoutes } from './practice/routes';
 import { readingRoutes } from './reading/routes';
@@ -13,6 +14,7 @@ export const allRoutes = (): Route[] => [
   ...accountRoutes(),
   ...shadeBookRoutes(),
   ...classRoutes(),
+  ...exerciseRoutes(),
   ...assignmentRoutes(),
   ...attemptRoutes(),
   ...practiceRoutes(),

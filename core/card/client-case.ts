@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import type { Salts } from '../theory';
-import { headSchema, HEAD_ZONES, presentLevel, type HeadZone, type Head } from './head';
+import { headSchema, HEAD_ZONES, type HeadZone, type Head } from './head';
+import { presentLevel } from './past';
 import { targetSchema, type Target } from './target';
 
 export const SCALPS = ['sound', 'irritated'] as const;

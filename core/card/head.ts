@@ -1,46 +1,21 @@
 import { z } from 'zod';
-import { toneSchema } from '../colour';
 import {
   DENSITIES,
   DIAMETERS,
   POROSITIES,
   APPLICATION_AREAS,
-  levelSchema,
   naturalLevelSchema,
   shareSchema,
 } from '../hair';
-import { DIRECT_DYES } from '../shades';
+import { pastLayerSchema } from '../process';
 import { HAIR_FORMS } from '../tress';
 
 /** Zones of a head from the scalp to the tips; a head has those that differ (handbook section 1, Read). */
 export const HEAD_ZONES = ['regrowth', 'band', 'mids', 'ends'] as const;
 export type HeadZone = (typeof HEAD_ZONES)[number];
 
-/** What was done to a zone before. Levels are what is seen today. */
-export const historySchema = z.discriminatedUnion('kind', [
-  z.object({ kind: z.literal('untouched') }).strict(),
-  /** Oxidative colour. */
-  z
-    .object({
-      kind: z.literal('coloured'),
-      level: levelSchema,
-      tone: toneSchema,
-      /** Share of its dye that has gone since. */
-      faded: shareSchema.default(0),
-    })
-    .strict(),
-  z.object({ kind: z.literal('lightened'), level: levelSchema }).strict(),
-  /** Ready-made dye on hair lightened to a level. */
-  z
-    .object({
-      kind: z.literal('vivid'),
-      level: levelSchema,
-      dye: z.enum(DIRECT_DYES),
-      faded: shareSchema.default(0),
-    })
-    .strict(),
-]);
-export type History = z.infer<typeof historySchema>;
+/** Most layers of history that a zone can have. */
+export const MOST_LAYERS = 12;
 
 export const zoneOfHeadSchema = z
   .object({
@@ -49,7 +24,8 @@ export const zoneOfHeadSchema = z
     naturalLevel: naturalLevelSchema,
     greyShare: shareSchema,
     porosity: z.enum(POROSITIES),
-    history: historySchema,
+    /** What was done to it, oldest first; the hair model lays it down. Empty where it was never coloured. */
+    history: z.array(pastLayerSchema).max(MOST_LAYERS),
     /** 0 sound to 1 lost; what the stretch test shows comes from it. */
     damage: z.number().min(0).max(1),
     /** Water the hair holds, 0 brittle to 1 over-soft; by the damage when left out. */
@@ -81,10 +57,6 @@ export const headSchema = z
     });
   });
 export type Head = z.infer<typeof headSchema>;
-
-/** The level a zone shows today: as it grew, or as it was left. */
-export const presentLevel = ({ history, naturalLevel }: Pick<ZoneOfHead, 'history' | 'naturalLevel'>) =>
-  history.kind === 'untouched' ? naturalLevel : history.level;
 
 export const zoneOf = (head: Head, zone: HeadZone): ZoneOfHead | undefined =>
   head.zones.find((one) => one.zone === zone);

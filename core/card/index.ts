@@ -1,4 +1,5 @@
 export * from './head';
+export * from './past';
 export * from './target';
 export * from './client-case';
 export * from './record-card';

@@ -3,6 +3,7 @@ import { reason, type Reason } from '../reason';
 import { forbidsPeroxide } from '../theory';
 import { saltsOf, type ClientCase } from './client-case';
 import type { HairTest, Question } from './record-card';
+import { pastOf } from './past';
 import { strandOfZone } from './strand-of-zone';
 
 const percent = (share: number) => Math.round(share * 100) / 100;
@@ -11,8 +12,11 @@ const percent = (share: number) => Math.round(share * 100) / 100;
 export function answerTo({ head, facts }: Pick<ClientCase, 'head' | 'facts'>, question: Question): Reason[] {
   switch (question) {
     case 'lastColour':
-      return head.zones.map(({ zone, history }) =>
-        reason(`reveal.history.${history.kind}`, undefined, { zone, weeks: facts.weeksSinceColour ?? 0 }),
+      return head.zones.map((zone) =>
+        reason(`reveal.history.${pastOf(zone).kind}`, undefined, {
+          zone: zone.zone,
+          weeks: facts.weeksSinceColour ?? 0,
+        }),
       );
     case 'reactions':
       return [reason(facts.reaction ? 'reveal.reaction.yes' : 'reveal.reaction.no', undefined)];

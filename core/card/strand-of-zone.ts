@@ -1,23 +1,6 @@
 import { POROSITY_OF, SOUND, naturalStrand, type Strand } from '../hair';
-import { conditionOf, withPast, type Condition, type PastLayer } from '../process';
-import { fromScalpCm, zoneOf, type Head, type HeadZone, type History, type ZoneOfHead } from './head';
-
-/** What was done to a zone, as the layers it was laid down in. */
-function pastOf(history: History): PastLayer[] {
-  switch (history.kind) {
-    case 'untouched':
-      return [];
-    case 'coloured':
-      return [{ ...history, kind: 'permanent' }];
-    case 'lightened':
-      return [history];
-    case 'vivid':
-      return [
-        { kind: 'lightened', level: history.level },
-        { kind: 'direct', dye: history.dye, faded: history.faded },
-      ];
-  }
-}
+import { conditionOf, withPast, type Condition } from '../process';
+import { fromScalpCm, zoneOf, type Head, type HeadZone, type ZoneOfHead } from './head';
 
 const known = new WeakMap<Head, Map<HeadZone, Strand>>();
 
@@ -51,7 +34,7 @@ function comesIn(head: Head, zone: HeadZone): Strand {
   });
   // Porosity and damage are what is found today, whatever the history alone would have left.
   return {
-    ...withPast(grown, pastOf(history)),
+    ...withPast(grown, history),
     porosity: POROSITY_OF[porosity],
     damage,
     moisture: moistureOf(found),

@@ -35,7 +35,7 @@ export const HARD_CASES: readonly ShippedCase[] = [
         zone('ends', {
           cm: 10,
           natural: 6,
-          history: { kind: 'vivid', level: 8, dye: 'directPink', faded: 0.5 },
+          history: [...lightened(8), { kind: 'direct', dye: 'directPink', faded: 0.5 }],
           damage: 0.3,
         }),
       ],

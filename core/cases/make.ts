@@ -1,6 +1,7 @@
 import type { Tone, ToneFamily } from '../colour';
 import type { Porosity } from '../hair';
-import type { BenchStep, HeadZone, History, ClientCase, Target, ZoneOfHead } from '../card';
+import type { PastLayer } from '../process';
+import type { BenchStep, HeadZone, ClientCase, Target, ZoneOfHead } from '../card';
 
 export const tone = (primary: ToneFamily, secondary?: ToneFamily): Tone =>
   secondary ? { primary, secondary } : { primary };
@@ -9,21 +10,17 @@ export const to = (level: number, primary: ToneFamily, secondary?: ToneFamily): 
   tone: tone(primary, secondary),
 });
 
-const untouched: History = { kind: 'untouched' };
-export const coloured = (level: number, primary: ToneFamily, faded = 0): History => ({
-  kind: 'coloured',
-  level,
-  tone: tone(primary),
-  faded,
-});
-export const lightened = (level: number): History => ({ kind: 'lightened', level });
+export const coloured = (level: number, primary: ToneFamily, faded = 0): PastLayer[] => [
+  { kind: 'permanent', level, tone: tone(primary), faded },
+];
+export const lightened = (level: number): PastLayer[] => [{ kind: 'lightened', level }];
 
 interface ZoneWords {
   cm: number;
   natural: number;
   grey?: number;
   porosity?: Porosity;
-  history?: History;
+  history?: PastLayer[];
   damage?: number;
 }
 
@@ -34,7 +31,7 @@ export const zone = (name: HeadZone, words: ZoneWords): ZoneOfHead => ({
   naturalLevel: words.natural,
   greyShare: words.grey ?? 0,
   porosity: words.porosity ?? 'normal',
-  history: words.history ?? untouched,
+  history: words.history ?? [],
   damage: words.damage ?? 0,
 });
 

@@ -17,7 +17,7 @@ import {
 const docs = (name: string) => readFileSync(join(__dirname, '../../docs/formats', name), 'utf8');
 const pack: ExercisePack = {
   format: 'cimbel.exercise-pack',
-  formatVersion: 1,
+  formatVersion: 2,
   name: 'All that ship',
   cases: SHIPPED_CASES.map(({ id, clientCase }) => ({ id, case: clientCase, open: [...BENCH_STEPS] })),
 };
@@ -31,19 +31,61 @@ function changed(path: (string | number)[], value: unknown): string {
   return JSON.stringify(copy);
 }
 
+describe('a pack of the first version', () => {
+  it('is read as one of the second: history in layers, times with the application', () => {
+    const [ground] = pack.cases;
+    const zone = ground.case.head.zones[0];
+    const kinds = [
+      { kind: 'untouched' },
+      { kind: 'coloured', level: 5, tone: { primary: 'gold' }, faded: 0.2 },
+      { kind: 'lightened', level: 9 },
+      { kind: 'vivid', level: 8, dye: 'directPink', faded: 0.5 },
+    ];
+    const old = {
+      ...pack,
+      formatVersion: 1,
+      cases: kinds.map((history, i) => ({
+        ...ground,
+        id: `case-${i}`,
+        open: ['mix', 'apply'],
+        case: { ...ground.case, head: { ...ground.case.head, zones: [{ ...zone, history }] } },
+      })),
+    };
+    const read = readExercisePack(JSON.stringify(old));
+    if (!read.ok) throw new Error(JSON.stringify(read.problems));
+    expect(read.value.formatVersion).toBe(2);
+    expect(read.value.cases.map((one) => one.case.head.zones[0].history)).toEqual([
+      [],
+      [{ kind: 'permanent', level: 5, tone: { primary: 'gold' }, faded: 0.2 }],
+      [{ kind: 'lightened', level: 9 }],
+      [
+        { kind: 'lightened', level: 8 },
+        { kind: 'direct', dye: 'directPink', faded: 0.5 },
+      ],
+    ]);
+    expect(read.value.cases[0].open).toEqual(['mix', 'apply', 'process']);
+  });
+
+  it('names what is wrong in it, as in any other', () => {
+    const broken = { ...pack, formatVersion: 1, cases: [{ ...pack.cases[0], case: 3 }] };
+    const read = readExercisePack(JSON.stringify(broken));
+    expect(read.ok ? [] : read.problems.map(({ path }) => path)).toEqual(['cases.0.case']);
+  });
+});
+
 describe('an exercise pack', () => {
   it('goes out and comes back the same, with all the shipped cases', () => {
     expect(readExercisePack(writeExercisePack(pack))).toEqual({ ok: true, value: pack });
   });
 
   it.each([
-    [['cases', 0, 'id'], 'one-lighter', 'pack.idTwice', 'cases.1.id'],
+    [['cases', 0, 'id'], 'one-lighter', 'pack.idTwice', 'cases.4.id'],
     [['cases', 0, 'case', 'lineIds', 0], 'nowhere', 'pack.noLine', 'cases.0.case.lineIds.0'],
     [
-      ['cases', 0, 'case', 'head', 'zones', 0, 'zone'],
+      ['cases', 3, 'case', 'head', 'zones', 0, 'zone'],
       'ends',
       'pack.zonesInOrder',
-      'cases.0.case.head.zones.1.zone',
+      'cases.3.case.head.zones.1.zone',
     ],
     [
       ['cases', 2, 'case', 'wish', 'band'],

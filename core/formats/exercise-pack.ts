@@ -4,11 +4,12 @@ import { OPEN_STEPS } from '../card';
 import { clientCaseSchema, recordCardSchema } from '../card';
 import { SHIPPED_LINES, lineSchema, type Line } from '../shades';
 import { houseRulesSchema } from '../theory';
+import { asVersion2 } from './exercise-pack-1';
 import type { Problem, Read } from './problem';
 import { problemsOf } from './shade-book';
 
 export const EXERCISE_PACK_FORMAT = 'cimbel.exercise-pack';
-export const EXERCISE_PACK_VERSION = 1;
+export const EXERCISE_PACK_VERSION = 2;
 
 const idSchema = z.string().regex(/^[a-z0-9][a-z0-9-]{0,59}$/);
 
@@ -91,7 +92,7 @@ export function readExercisePack(text: string): Read<ExercisePack> {
   }
   const head = z.object({ format: z.literal(EXERCISE_PACK_FORMAT) }).safeParse(data);
   if (!head.success) return { ok: false, problems: [{ code: 'file.notPack', params: {}, path: 'format' }] };
-  const parsed = exercisePackSchema.safeParse(data);
+  const parsed = exercisePackSchema.safeParse(asVersion2(data));
   if (!parsed.success)
     return {
       ok: false,

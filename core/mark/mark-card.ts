@@ -1,6 +1,6 @@
 import { differenceOf, namedLevel } from '../colour';
 import { labOfStrand, levelOfPigmented } from '../hair';
-import { partName, type LineOf, type ClientCase, type RecordCard } from '../card';
+import { partName, presentLevel, zoneReadAs, type LineOf, type ClientCase, type RecordCard } from '../card';
 import { simulateCard, type PartOutcome } from '../simulate';
 import type { Condition } from '../process';
 import { reason, type Reason } from '../reason';
@@ -174,13 +174,11 @@ function asRead(clientCase: ClientCase, plan: RecordCard): ClientCase | null {
     const read = plan.readings[zone.zone];
     const level = read?.level ?? null;
     const grey = zone.greyShare > 0 && read?.greyShare != null ? read.greyShare : zone.greyShare;
-    const present = zone.history.kind === 'untouched' ? zone.naturalLevel : zone.history.level;
+    const present = presentLevel(zone);
     if ((level === null || level === present) && grey === zone.greyShare) return zone;
     changed = true;
-    const to = level ?? present;
-    return zone.history.kind === 'untouched'
-      ? { ...zone, naturalLevel: to, greyShare: grey }
-      : { ...zone, history: { ...zone.history, level: to }, greyShare: grey };
+    const asSeen = level === null || level === present ? zone : zoneReadAs(zone, level);
+    return { ...asSeen, greyShare: grey };
   });
   return changed ? { ...clientCase, head: { ...clientCase.head, zones } } : null;
 }

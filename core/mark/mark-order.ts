@@ -1,4 +1,4 @@
-import { presentLevel, zoneOf, type Step } from '../card';
+import { pastOf, presentLevel, zoneOf, type Step } from '../card';
 import { reason } from '../reason';
 import { HEAD_START } from '../solve';
 import { hasGreyToCover, washBefore } from '../theory';
@@ -52,7 +52,7 @@ function stopLines({ clientCase, parts, plan, lineOf }: JudgeContext): Scored[] 
     );
     const other = beside.find(
       (zone) =>
-        zoneOf(clientCase.head, zone)!.history.kind !== 'untouched' ||
+        pastOf(zoneOf(clientCase.head, zone)!).kind !== 'untouched' ||
         !parts.some(({ task }) => task.part.zone === zone),
     );
     if (!other) return [];

@@ -1,4 +1,4 @@
-import { strandOfZone } from '../card';
+import { pastOf, strandOfZone } from '../card';
 import { levelOfPigmented } from '../hair';
 import { conditionOf, isGivingWay } from '../process';
 import { reason, type Reason } from '../reason';
@@ -149,9 +149,9 @@ export function dangersIn(context: JudgeContext): Danger[] {
     const lightens = line.kind === 'lightenerStrong' || line.kind === 'lightenerGentle';
     const zones = clientCase.head.zones;
     const onto = zones.find(
-      ({ zone, history }, i) =>
-        history.kind === 'lightened' &&
-        !step.zones.includes(zone) &&
+      (one, i) =>
+        pastOf(one).kind === 'lightened' &&
+        !step.zones.includes(one.zone) &&
         [zones[i - 1], zones[i + 1]].some((near) => near && step.zones.includes(near.zone)),
     );
     if (lightens && onto) add(CAPS.overlap, 'overlap', 'A1', { zone: onto.zone, woven: false });

@@ -2,6 +2,7 @@ import { splitByParts } from '../measure';
 import {
   amountFor,
   bowlGrams,
+  presentLevel,
   type Bowl,
   type Head,
   type HeadZone,
@@ -228,7 +229,8 @@ export function readingsOf(
   rules: HouseRules,
 ): RecordCard['readings'] {
   return Object.fromEntries(
-    clientCase.head.zones.map(({ zone, naturalLevel, history, greyShare }) => {
+    clientCase.head.zones.map((found) => {
+      const { zone, greyShare } = found;
       const job =
         jobs.find(({ task }) => task.part.zone === zone && task.part.woven) ??
         jobs.find(({ task }) => task.part.zone === zone);
@@ -236,7 +238,7 @@ export function readingsOf(
       return [
         zone,
         {
-          level: history.kind === 'untouched' ? naturalLevel : history.level,
+          level: presentLevel(found),
           greyShare,
           underlay: warm === null ? null : underlayAt(warm, rules),
           counter:

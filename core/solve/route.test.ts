@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { TONE_FAMILIES, type ToneFamily } from '../colour';
-import type { History, Target } from '../card';
+import type { Past, Target } from '../card';
 import { CONDITIONS, LEVELS_IN_ONE_VISIT } from '../process';
 import { ROUTES, rulingOn, rulingsFor, type Route, type Task } from '.';
 
@@ -19,13 +19,13 @@ const PLAIN: Task = {
 };
 const task = (change: Partial<Task>): Task => ({ ...PLAIN, ...change });
 const to = (level: number, primary: ToneFamily = 'neutral'): Target => ({ level, tone: { primary } });
-const coloured = (level: number, primary: ToneFamily = 'neutral', faded = 0): History => ({
+const coloured = (level: number, primary: ToneFamily = 'neutral', faded = 0): Past => ({
   kind: 'coloured',
   level,
   tone: { primary },
   faded,
 });
-const lightened = (level: number): History => ({ kind: 'lightened', level });
+const lightened = (level: number): Past => ({ kind: 'lightened', level });
 const allowedOn = (one: Task) =>
   rulingsFor(one)
     .filter(({ allowed }) => allowed)
@@ -112,7 +112,7 @@ describe('what may be done with hair that has a history', () => {
   });
 
   it('a ready-made dye goes out before anything else, but for a warm tone over it (P2, C6)', () => {
-    const pink: History = { kind: 'vivid', level: 9, dye: 'directPink', faded: 0 };
+    const pink: Past = { kind: 'vivid', level: 9, dye: 'directPink', faded: 0 };
     const over = (target: Target) => task({ present: 9, history: pink, target });
     expect(allowedOn(over(to(9, 'ash')))).toEqual(['removeThenColour']);
     expect(allowedOn(over(to(9, 'copper')))).toEqual(['removeThenColour', 'deposit']);
@@ -137,7 +137,7 @@ const anyTask: fc.Arbitrary<Task> = fc
     condition: fc.constantFrom(...CONDITIONS),
   })
   .map(({ natural, shown, level, primary, kind, faded, vivid, greyShare, condition }) => {
-    const history: History =
+    const history: Past =
       kind === 'untouched'
         ? { kind }
         : kind === 'coloured'

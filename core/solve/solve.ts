@@ -90,14 +90,14 @@ function headAfter(
     if (!onTheWay.includes(zone.zone))
       return {
         ...zone,
-        history: { kind: 'coloured' as const, level: wish.level, tone: wish.tone, faded: FADES },
+        history: [{ kind: 'permanent' as const, level: wish.level, tone: wish.tone, faded: FADES }],
         damage,
       };
     const level = Math.min(
       topLevel('twelve'),
       Math.max(zone.naturalLevel, half(levelOfPigmented(out.strand) + 0.25)),
     );
-    return { ...zone, history: { kind: 'lightened' as const, level }, damage: out.strand.damage * TREATED };
+    return { ...zone, history: [{ kind: 'lightened' as const, level }], damage: out.strand.damage * TREATED };
   });
   return { ...clientCase, head: { ...clientCase.head, zones } };
 }

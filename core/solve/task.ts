@@ -5,7 +5,8 @@ import {
   presentLevel,
   strandOfZone,
   zoneOf,
-  type History,
+  pastOf,
+  type Past,
   type Part,
   type ClientCase,
   type Target,
@@ -19,7 +20,7 @@ export interface Task {
   natural: number;
   /** Level that shows today. */
   present: number;
-  history: History;
+  history: Past;
   greyShare: number;
   porosity: Porosity;
   diameter: Diameter;
@@ -40,7 +41,7 @@ export function taskOf({ head }: Pick<ClientCase, 'head'>, part: Part): Task | n
     part,
     natural: found.naturalLevel,
     present: presentLevel(found),
-    history: found.history,
+    history: pastOf(found),
     greyShare: found.greyShare,
     porosity: found.porosity,
     diameter: head.diameter,

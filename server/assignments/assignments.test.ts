@@ -2,7 +2,7 @@ import { shippedCase } from '@cimbel/core/cases';
 import { markCard } from '@cimbel/core/mark';
 import { CARD_STEPS, EMPTY_CARD, type RecordCard } from '@cimbel/core/card';
 import type { Solution } from '@cimbel/core/solve';
-import type { EducatorAssignment } from '@cimbel/contract';
+import type { EducatorAssignment, Exercise } from '@cimbel/contract';
 import { randomUUID } from 'node:crypto';
 import { classroom, harness, newId, assignmentBody, type Harness } from '../testing/harness';
 
@@ -21,19 +21,6 @@ beforeAll(async () => {
 afterAll(() => h.close());
 
 describe('setting a exercise', () => {
-  it('previews the model answer, others as good and near misses, before anything is set', async () => {
-    const { body } = await room.educator
-      .post(`/api/classes/${room.classId}/exercise-preview`, {
-        clientCase: shippedCase('first-blonde')!.clientCase,
-      })
-      .expect(200);
-    expect(body.ok).toBe(true);
-    expect(body.solution.best.steps.length).toBeGreaterThan(2);
-    expect(body.nearMisses.map(({ misconception }: { misconception: string }) => misconception)).toContain(
-      'rootsFirst',
-    );
-  });
-
   it('refuses what no line at hand can do, with the reason, and lines and times that are none', async () => {
     const clientCase = { ...shippedCase('first-blonde')!.clientCase, lineIds: ['quillet'] };
     const refused = await room.educator
@@ -50,6 +37,56 @@ describe('setting a exercise', () => {
       .post(`/api/classes/${room.classId}/assignments`, assignmentBody({}, { dueAt: '2026-03-01T18:00:00Z' }))
       .expect(422);
     expect(past.body.error.fields[0].path).toBe('dueAt');
+  });
+});
+
+describe('an exercise of one’s own', () => {
+  const content = assignmentBody().exercise;
+  const mineNow = async (): Promise<Exercise[]> =>
+    (await room.educator.get('/api/exercises').expect(200)).body;
+
+  it('is kept as a draft, changed, set to a class, and then kept as long as it is set', async () => {
+    const draft = { ...content, title: 'Half thought out' };
+    const { id } = (await room.educator.post('/api/exercises', draft).expect(201)).body;
+    const mine = (await mineNow()).find((one) => one.id === id);
+    expect(mine).toMatchObject({ title: 'Half thought out', assignments: 0 });
+    await room.educator.put(`/api/exercises/${id}`, { ...draft, title: 'Thought out' }).expect(200);
+    const body = { ...assignmentBody({ title: 'Thought out' }), exerciseId: id };
+    const set = await room.educator.post(`/api/classes/${room.classId}/assignments`, body).expect(201);
+    expect((await mineNow()).find((one) => one.id === id)).toMatchObject({ assignments: 1 });
+    const refused = await room.educator.delete(`/api/exercises/${id}`).expect(409);
+    expect(refused.body.error.code).toBe('exercise.assigned');
+    await room.educator.delete(`/api/assignments/${set.body.id}`).expect(200);
+    await room.educator.delete(`/api/exercises/${id}`).expect(200);
+    expect((await mineNow()).map((one) => one.id)).not.toContain(id);
+  });
+
+  it('of somebody else cannot be set', async () => {
+    const { id } = (await room.otherEducator.post('/api/exercises', content).expect(201)).body;
+    const body = { ...assignmentBody(), exerciseId: id };
+    const refused = await room.educator.post(`/api/classes/${room.classId}/assignments`, body).expect(422);
+    expect(refused.body.error.fields[0].path).toBe('exerciseId');
+  });
+
+  it('that is set is changed while nobody has begun, with an answer of its own; then no more', async () => {
+    const made = await room.educator
+      .post(`/api/classes/${room.classId}/assignments`, assignmentBody({ title: 'To be changed' }))
+      .expect(201);
+    const at = `/api/assignments/${made.body.id}`;
+    const page = async (): Promise<EducatorAssignment> => (await room.educator.get(at).expect(200)).body;
+    expect(await page()).toMatchObject({ editable: true });
+    const gloss = assignmentBody({}, {}, 'golden-gloss').exercise;
+    await room.educator.put(`${at}/exercise`, { ...gloss, title: 'Changed' }).expect(200);
+    const changed = await page();
+    expect(changed.title).toBe('Changed');
+    expect(changed.solution.visit.title).toBe(gloss.clientCase.title);
+    expect(await mineNow()).toContainEqual(expect.objectContaining({ title: 'Changed', assignments: 1 }));
+    await room.student
+      .put(`/api/my/assignments/${made.body.id}/draft`, { answer: EMPTY_CARD, version: 0, writer: 'a' })
+      .expect(200);
+    const refused = await room.educator.put(`${at}/exercise`, content).expect(409);
+    expect(refused.body.error.code).toBe('exercise.begun');
+    expect(await page()).toMatchObject({ editable: false, title: 'Changed' });
   });
 });
 

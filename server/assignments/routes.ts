@@ -1,6 +1,6 @@
 import {
   assignmentChangeSchema,
-  exercisePreviewSchema,
+  exerciseSchema,
   newAssignmentSchema,
   regradeSchema,
   type Regrade,
@@ -11,18 +11,10 @@ import { route, type Route } from '../http/route';
 import { ownAssignment } from './access';
 import { answersCsv } from './answers-csv';
 import { regradeOf, startRegrade } from './regrade';
-import { changeAssignment, createAssignment, deleteAssignment, previewCase } from './store';
+import { changeAssignment, createAssignment, deleteAssignment, editAssignment } from './store';
 import { educatorView } from './view';
 
 export const assignmentRoutes = (): Route[] => [
-  route({
-    method: 'post',
-    path: '/api/classes/:classId/exercise-preview',
-    who: 'educator',
-    reach: ownClass,
-    body: exercisePreviewSchema,
-    handle: ({ db, reached, body }) => previewCase(db, body.clientCase, reached),
-  }),
   route({
     method: 'post',
     path: '/api/classes/:classId/assignments',
@@ -59,6 +51,14 @@ export const assignmentRoutes = (): Route[] => [
     reach: ownAssignment,
     body: assignmentChangeSchema,
     handle: ({ db, now, reached, body }) => changeAssignment(db, reached, body, now()),
+  }),
+  route({
+    method: 'put',
+    path: '/api/assignments/:assignmentId/exercise',
+    who: 'educator',
+    reach: ownAssignment,
+    body: exerciseSchema,
+    handle: ({ db, now, reached, body }) => editAssignment(db, reached, body, now()),
   }),
   route({
     method: 'delete',

@@ -1,12 +1,12 @@
-import type { AssignmentChange, ExercisePreview, newAssignmentSchema } from '@cimbel/contract';
+import type { AssignmentChange, ExerciseContent, newAssignmentSchema } from '@cimbel/contract';
 import type { ClientCase, RecordCard } from '@cimbel/core/card';
-import { defaultRubric, nearMisses, slip } from '@cimbel/core/mark';
-import { BENCH_STEPS } from '@cimbel/core/card';
+import { slip } from '@cimbel/core/mark';
 import { readLabel, type Line } from '@cimbel/core/shades';
 import { solveCase } from '@cimbel/core/solve';
 import type { Knex } from 'knex';
 import type { z } from 'zod';
 import type { ClassRow } from '../classes/access';
+import { columnsOf, createExercise, saveExercise } from '../exercises/store';
 import { HttpError, invalidField } from '../http/errors';
 import { lineForCase } from '../shade-books/store';
 import type { AssignmentRow } from './row';
@@ -27,29 +27,9 @@ async function linesOf(db: Knex, clientCase: ClientCase, educatorId: string, at:
   return lines;
 }
 
-/** What a case comes to under a class's rules. */
-export async function previewCase(
-  db: Knex,
-  clientCase: ClientCase,
-  { house_rules: rules, educator_id }: ClassRow,
-): Promise<ExercisePreview> {
-  const lines = await linesOf(db, clientCase, educator_id, 'clientCase');
-  const solved = solveCase(clientCase, lines, rules);
-  if (!solved.ok) return solved;
-  const { solution } = solved;
-  const rubric = defaultRubric(solution, solution.visit);
-  const misses = nearMisses({ solution, rules, rubric, lines, open: [...BENCH_STEPS] });
-  return { ok: true, solution, rubric, nearMisses: misses, lines };
-}
-
-/** Makes an exercise and sets it to a class, with the answer that its rules give. */
-export async function createAssignment(
-  db: Knex,
-  owner: ClassRow,
-  { exercise, dueAt: due, release }: z.output<typeof newAssignmentSchema>,
-  now: Date,
-): Promise<{ id: string }> {
-  const { title, clientCase, open, slip: slipName, rubric } = exercise;
+/** What an exercise comes to under the rules of a class, as an assignment keeps it. @throws HttpError where it cannot be set. */
+async function prepared(db: Knex, owner: ClassRow, exercise: ExerciseContent) {
+  const { clientCase, slip: slipName } = exercise;
   const lines = await linesOf(db, clientCase, owner.educator_id, 'exercise.clientCase');
   const solved = solveCase(clientCase, lines, owner.house_rules);
   if (!solved.ok)
@@ -61,7 +41,6 @@ export async function createAssignment(
       solved.reasons,
     );
   const { solution } = solved;
-  const dueAt = new Date(due);
   const card = slipName ? slip(slipName, { plan: solution.best, solution, lines }) : null;
   if (slipName && !card)
     throw invalidField(
@@ -69,33 +48,58 @@ export async function createAssignment(
       'noRoom',
       'This case leaves no room for that slip. Choose another one.',
     );
+  return {
+    ...columnsOf(exercise),
+    lines: JSON.stringify(lines),
+    house_rules: JSON.stringify(owner.house_rules),
+    model_answer: JSON.stringify(solution),
+    card: card ? JSON.stringify(card) : null,
+  };
+}
+
+/** Sets an exercise to a class, the educator's own or a new one, with the answer that its rules give. */
+export async function createAssignment(
+  db: Knex,
+  owner: ClassRow,
+  { exercise, exerciseId, dueAt: due, release }: z.output<typeof newAssignmentSchema>,
+  now: Date,
+): Promise<{ id: string }> {
+  const columns = await prepared(db, owner, exercise);
+  const dueAt = new Date(due);
   if (dueAt <= now) throw invalidField('dueAt', 'past', 'The due time has passed. Choose a later one.');
   return db.transaction(async (trx) => {
-    const worked = {
-      title,
-      client_case: JSON.stringify(clientCase),
-      open_steps: JSON.stringify(open),
-      rubric: JSON.stringify(rubric),
-      slip: slipName,
-      created_at: now,
-    };
-    const [{ id: exerciseId }] = await trx('exercises')
-      .insert({ ...worked, educator_id: owner.educator_id, updated_at: now })
-      .returning('id');
+    const own =
+      exerciseId &&
+      (await trx('exercises').where({ id: exerciseId, educator_id: owner.educator_id }).first('id'));
+    if (exerciseId && !own)
+      throw invalidField('exerciseId', 'unknown', 'You have no exercise of this id. Set it as a new one.');
+    if (own) await saveExercise(trx, own.id, exercise, now);
+    const { id } = own || (await createExercise(trx, owner.educator_id, exercise, now));
     const [row] = await trx('assignments')
-      .insert({
-        ...worked,
-        exercise_id: exerciseId,
-        class_id: owner.id,
-        lines: JSON.stringify(lines),
-        house_rules: JSON.stringify(owner.house_rules),
-        model_answer: JSON.stringify(solution),
-        card: card ? JSON.stringify(card) : null,
-        due_at: dueAt,
-        release,
-      })
+      .insert({ ...columns, exercise_id: id, class_id: owner.id, due_at: dueAt, release, created_at: now })
       .returning('id');
     return row;
+  });
+}
+
+export const hasBegun = async (db: Knex, assignmentId: string): Promise<boolean> =>
+  Boolean(await db('attempts').where({ assignment_id: assignmentId }).first('id'));
+
+/** Another exercise for an assignment, only while nobody has begun: work is never thrown away. */
+export async function editAssignment(
+  db: Knex,
+  { id, class_id, exercise_id }: Pick<AssignmentRow, 'id' | 'class_id' | 'exercise_id'>,
+  exercise: ExerciseContent,
+  now: Date,
+): Promise<void> {
+  const owner: ClassRow = await db('classes').where({ id: class_id }).first();
+  const columns = await prepared(db, owner, exercise);
+  await db.transaction(async (trx) => {
+    await trx('assignments').where({ id }).forUpdate().first();
+    if (await hasBegun(trx, id))
+      throw new HttpError(409, 'exercise.begun', 'Someone has begun; the exercise can no longer be changed.');
+    await trx('assignments').where({ id }).update(columns);
+    await saveExercise(trx, exercise_id, exercise, now);
   });
 }
 
@@ -116,10 +120,7 @@ export async function changeAssignment(
 }
 
 /** Only while nobody has handed in: answers are never thrown away with the assignment. */
-export async function deleteAssignment(
-  db: Knex,
-  { id, exercise_id: exerciseId }: Pick<AssignmentRow, 'id' | 'exercise_id'>,
-): Promise<void> {
+export async function deleteAssignment(db: Knex, { id }: Pick<AssignmentRow, 'id'>): Promise<void> {
   await db.transaction(async (trx) => {
     await trx('assignments').where({ id }).forUpdate().first();
     const handedIn = await trx('attempts').where({ assignment_id: id }).whereNotNull('submitted_at').first();
@@ -130,9 +131,6 @@ export async function deleteAssignment(
         'Answers have been handed in; it can no longer be deleted.',
       );
     await trx('assignments').where({ id }).delete();
-    // As long as there is no library to find it in, an exercise goes with its last assignment.
-    const other = await trx('assignments').where({ exercise_id: exerciseId }).first();
-    if (!other) await trx('exercises').where({ id: exerciseId }).delete();
   });
 }
 

@@ -27,6 +27,8 @@ export async function educatorView(
     for (const { name } of grade?.misconceptions ?? []) shown.set(name, (shown.get(name) ?? 0) + 1);
   return {
     id: assignment.id,
+    exerciseId: assignment.exercise_id,
+    editable: attempts.length === 0,
     classId: assignment.class_id,
     className: assignment.class_name,
     title: assignment.title,

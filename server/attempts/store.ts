@@ -242,6 +242,7 @@ export async function resultOf(
     grade: effectiveGrade(attempt.grade!, changes),
     changes,
     submittedAt: attempt.submitted_at!.toISOString(),
+    dueAt: assignment.due_at.toISOString(),
     late: attempt.submitted_at! > assignment.due_at,
   };
 }

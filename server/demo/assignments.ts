@@ -1,9 +1,10 @@
 import { BENCH_STEPS, CARD_STEPS, EMPTY_CARD, type BenchStep, type RecordCard } from '@cimbel/core/card';
 import { shippedCase } from '@cimbel/core/cases';
-import { cardRubric, defaultRubric, slip, withGiven, type Misconception } from '@cimbel/core/mark';
+import { cardRubric, defaultRubric, previewOf, slip, withGiven, type Misconception } from '@cimbel/core/mark';
+import { shippedLine } from '@cimbel/core/shades';
 import type { Knex } from 'knex';
 import { randomUUID } from 'node:crypto';
-import { changeAssignment, createAssignment, previewCase } from '../assignments/store';
+import { changeAssignment, createAssignment } from '../assignments/store';
 import type { AssignmentRow } from '../assignments/row';
 import { changeMark, handIn, saveDraft } from '../attempts/store';
 import type { ClassRow } from '../classes/access';
@@ -122,7 +123,8 @@ export async function seedAssignments(
   const set = async (id: string, wanted: Wanted): Promise<AssignmentRow> => {
     const { clientCase, open: usual = BENCH_STEPS } = shippedCase(id)!;
     const { made, dueAt, release, open = usual, title = clientCase.title, wrong = null } = wanted;
-    const preview = await previewCase(db, clientCase, owner);
+    const lines = clientCase.lineIds.map((line) => shippedLine(line)!);
+    const preview = previewOf(clientCase, lines, owner.house_rules);
     if (!preview.ok) throw new Error(`the demo case ${id} has no plan`);
     const miss = preview.nearMisses.find(({ misconception }) => misconception === wrong);
     const rubric = miss ? cardRubric(miss.grade, open) : defaultRubric(preview.solution, clientCase, open);

@@ -2,7 +2,7 @@ import { shadeBookWriteSchema, type ShadeBooks } from '@cimbel/contract';
 import { SHIPPED_LINES } from '@cimbel/core/shades';
 import { z } from 'zod';
 import { route, type Call, type Route } from '../http/route';
-import { bookDetail, booksOf, createBook, formulaLinesOf, putAway, saveBook, type BookRow } from './store';
+import { bookDetail, booksOf, createBook, putAway, saveBook, type BookRow } from './store';
 
 async function ownBook({ db, me, param }: Call): Promise<BookRow | null> {
   const row = await db<BookRow>('shade_books')
@@ -12,12 +12,6 @@ async function ownBook({ db, me, param }: Call): Promise<BookRow | null> {
 }
 
 export const shadeBookRoutes = (): Route[] => [
-  route({
-    method: 'get',
-    path: '/api/lines',
-    who: 'educator',
-    handle: ({ db, me }) => formulaLinesOf(db, me.id),
-  }),
   route({
     method: 'get',
     path: '/api/shade-books',

@@ -35,17 +35,18 @@ describe('a shade book of one’s own', () => {
     const assignment = (await room.educator.get(`/api/assignments/${set.body.id}`).expect(200)).body;
     expect(assignment.lines).toMatchObject([{ version: 1, ratios: [1] }]);
     expect(bowlRatio(assignment.solution.best.bowls[0])).toBe(1);
-    const preview = await room.educator
-      .post(`/api/classes/${room.classId}/exercise-preview`, { clientCase })
-      .expect(200);
-    expect(bowlRatio(preview.body.solution.best.bowls[0])).toBeCloseTo(2, 1);
+    const again = await room.educator
+      .post(`/api/classes/${room.classId}/assignments`, assignmentBody({ clientCase }))
+      .expect(201);
+    const later = (await room.educator.get(`/api/assignments/${again.body.id}`).expect(200)).body;
+    expect(bowlRatio(later.solution.best.bowls[0])).toBeCloseTo(2, 1);
   });
 
   it('is nobody else’s: neither to see, nor to set, nor among their lines', async () => {
     const id = await make();
     await room.otherEducator.get(`/api/shade-books/${id}`).expect(404);
-    const lines: Line[] = (await room.otherEducator.get('/api/lines').expect(200)).body;
-    expect(lines.map((line) => line.name)).not.toContain('College Cream');
+    const theirs: ShadeBooks = (await room.otherEducator.get('/api/shade-books').expect(200)).body;
+    expect(theirs.own).toEqual([]);
     const classId = (await room.otherEducator.post('/api/classes', { name: 'Elsewhere' }).expect(201)).body
       .id;
     const clientCase = { ...shippedCase('half-grey-gold')!.clientCase, lineIds: [`book:${id}`] };
@@ -77,7 +78,7 @@ describe('a shade book of one’s own', () => {
   it('is put away and taken out again, and is not among the lines meanwhile', async () => {
     const id = await make({ ...college, name: 'Put away' });
     const names = async () =>
-      ((await room.educator.get('/api/lines')).body as Line[]).map(({ name }) => name);
+      ((await room.educator.get('/api/shade-books')).body as ShadeBooks).own.map(({ line }) => line.name);
     await room.educator.patch(`/api/shade-books/${id}`, { putAway: true }).expect(200);
     expect(await names()).not.toContain('Put away');
     expect((await bookOf(id)).putAway).toBe(true);

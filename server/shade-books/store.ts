@@ -1,6 +1,6 @@
 import type { ShadeBook, ShadeBookSummary, ShadeBookWrite } from '@cimbel/contract';
 import { problemsOf } from '@cimbel/core/formats';
-import { FORMULA_KINDS, SHIPPED_LINES, shippedLine, type Line } from '@cimbel/core/shades';
+import { shippedLine, type Line } from '@cimbel/core/shades';
 import type { Knex } from 'knex';
 import { HttpError } from '../http/errors';
 
@@ -33,12 +33,6 @@ export async function booksOf(db: Knex, educatorId: string): Promise<ShadeBookSu
     .orderBy('shade_books.created_at')
     .select('v.*');
   return rows.map(({ book_id, line, saved_at }) => ({ id: book_id, line, savedAt: saved_at.toISOString() }));
-}
-
-/** Every line an educator may set an exercise with. */
-export async function formulaLinesOf(db: Knex, educatorId: string): Promise<Line[]> {
-  const own = (await booksOf(db, educatorId)).map(({ line }) => line);
-  return [...SHIPPED_LINES, ...own].filter(({ kind }) => FORMULA_KINDS.includes(kind));
 }
 
 /** The line a case names: shipped, or of the educator's own books as it is now. */

@@ -11,7 +11,7 @@ import { RubricFields } from '../features/setting/rubric-fields';
 import { api, asApiError } from '../lib/api';
 import { dateTime } from '../lib/i18n';
 import { InUnits } from '../lib/units';
-import { Button } from '../ui/button';
+import { Button, ButtonLink } from '../ui/button';
 import { Dialog } from '../ui/dialog';
 import { Empty, Failure, Loading, Notice, Sheet } from '../ui/panel';
 import { PageTitle } from '../ui/page-title';
@@ -118,6 +118,14 @@ export function AssignmentPage() {
             {t('exercise.in', { done, all: assignment.rows.length })}
           </p>
         </div>
+        {assignment.editable ? (
+          <ButtonLink to={`/classes/${assignment.classId}/new-exercise?edit=${assignment.id}`}>
+            {t('exercise.edit')}
+          </ButtonLink>
+        ) : null}
+        <ButtonLink to={`/classes/${assignment.classId}/new-exercise?from=${assignment.exerciseId}`}>
+          {t('exercise.duplicate')}
+        </ButtonLink>
         {done > 0 ? <Button onClick={() => setRegrading(true)}>{t('service.regrade')}</Button> : null}
         <AssignmentActions exercise={assignment} queryKey={['assignment', assignment.id]} />
       </div>

@@ -1,4 +1,4 @@
-import { CircleAlert, CircleCheck, LoaderCircle, TriangleAlert, WifiOff } from 'lucide-react';
+import { CircleAlert, CircleCheck, LoaderCircle, TriangleAlert, WifiOff, Info } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import { asApiError } from '../lib/api';
@@ -21,8 +21,9 @@ export function Sheet({
   );
 }
 
-type Kind = 'good' | 'warn' | 'bad';
+type Kind = 'good' | 'info' | 'warn' | 'bad';
 const KINDS = {
+  info: { icon: Info, className: 'text-quiet' },
   good: { icon: CircleCheck, className: 'text-good' },
   warn: { icon: TriangleAlert, className: 'text-warn' },
   bad: { icon: CircleAlert, className: 'text-bad' },

@@ -1,4 +1,4 @@
-import type { TressLook } from '@cimbel/core/tress';
+import type { TressLook, TressPixels } from '@cimbel/core/tress';
 import { useEffect, useRef } from 'react';
 import { paintInWorker } from '../workers/tress-painter';
 
@@ -25,7 +25,7 @@ export function Tress({
     const size = { width: Math.round(width * ratio), height: Math.round(height * ratio) };
     const paint = () => {
       line.busy = true;
-      void paintInWorker(JSON.parse(name) as TressLook, size).then((picture) => {
+      const draw = (picture: TressPixels) => {
         const target = canvas.current;
         if (target) {
           target.width = picture.width;
@@ -35,11 +35,17 @@ export function Tress({
             .putImageData(new ImageData(picture.data, picture.width, picture.height), 0, 0);
           target.dataset.drawn = 'true';
         }
+      };
+      const goOn = () => {
         line.busy = false;
         const next = line.next;
         line.next = null;
         next?.();
-      });
+      };
+      // A picture that failed stays empty; whatever is asked for next is drawn all the same.
+      paintInWorker(JSON.parse(name) as TressLook, size)
+        .then(draw)
+        .then(goOn, goOn);
     };
     // While one is being painted only the newest wish waits: a slider that is dragged never builds a queue.
     if (line.busy) line.next = paint;

@@ -1,4 +1,4 @@
-import { bowlGrams, type Bowl, type RecordCard, type Step } from '../../card';
+import { bowlGrams, pastOf, type Bowl, type RecordCard, type Step } from '../../card';
 import { writeLabel, type Line } from '../../shades';
 import { rulingsFor, tasksOf } from '../../solve';
 import { CHECKS } from '../../theory';
@@ -57,7 +57,7 @@ function colourAlone(context: SlipContext, vol: number, kinds: Line['kind'][]): 
 /** Slips of what is done at all: the route, the visits, the decision. */
 export const ROUTE_SLIPS = {
   colourLiftsColour: (context) => {
-    const coloured = context.solution.visit.head.zones.some(({ history }) => history.kind === 'coloured');
+    const coloured = context.solution.visit.head.zones.some((zone) => pastOf(zone).kind === 'coloured');
     const clears = bowlWhere(context, ({ kind }) => kind === 'remover');
     return coloured && clears ? colourAlone(context, 30, ['permanent']) : null;
   },
@@ -75,7 +75,7 @@ export const ROUTE_SLIPS = {
     const lightened = solution.choices.some(
       ({ part, route }) =>
         route === 'deposit' &&
-        solution.visit.head.zones.some(({ zone, history }) => zone === part && history.kind === 'lightened'),
+        solution.visit.head.zones.some((zone) => zone.zone === part && pastOf(zone).kind === 'lightened'),
     );
     if (!line || !tones || !lightened) return null;
     const task = tasksOf(solution.visit).find(({ history }) => history.kind === 'lightened');

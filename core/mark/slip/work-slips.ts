@@ -1,4 +1,4 @@
-import { zoneOf } from '../../card';
+import { pastOf, zoneOf } from '../../card';
 import type { Misconception } from '../misconception';
 import { bowlWhere, withSteps, type Slip } from './context';
 
@@ -18,7 +18,7 @@ export const WORK_SLIPS = {
   },
   rootsFirst: ({ plan, solution }) => {
     const root = plan.steps.find(({ zones }) => zones.includes('regrowth'));
-    const untouched = solution.visit.head.zones.every(({ history }) => history.kind === 'untouched');
+    const untouched = solution.visit.head.zones.every((zone) => pastOf(zone).kind === 'untouched');
     const lengths = plan.steps.some(
       ({ zones, start }) => root && !zones.includes('regrowth') && start < root.start,
     );
@@ -40,7 +40,7 @@ export const WORK_SLIPS = {
     const next = head.zones[1];
     const other =
       next &&
-      zoneOf(head, next.zone)!.history.kind !== 'untouched' &&
+      pastOf(zoneOf(head, next.zone)!).kind !== 'untouched' &&
       step &&
       !step.zones.includes(next.zone);
     return other ? withSteps(plan, (one) => (one === step ? { ...one, stopsAtLine: false } : one)) : null;

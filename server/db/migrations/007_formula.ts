@@ -80,7 +80,7 @@ export const caseOf = ({ client, zone, service, density, target, lineId }: OldCa
         naturalLevel: zone.naturalLevel,
         greyShare: zone.greyShare,
         porosity: zone.porosity,
-        history: { kind: 'untouched' },
+        history: [],
         damage: 0,
       },
     ],

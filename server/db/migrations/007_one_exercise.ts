@@ -11,10 +11,12 @@ import {
   type OldGrade,
   type OldKey,
 } from './007_formula';
+import { inKinds, inLayers, type Headed } from './007_history';
 
 /**
  * One exercise, one assignment, one attempt: the one-bowl exercise becomes a small case of a whole head, what was one
- * table is an exercise and its assignment to a class, and time is a step of the bench of its own.
+ * table is an exercise and its assignment to a class, time is a step of the bench of its own, and the history of hair
+ * is told in layers.
  */
 const json = (value: unknown) => JSON.stringify(value);
 
@@ -41,6 +43,17 @@ async function rename(knex: Knex, back = false): Promise<void> {
         `%${back ? to : from}%`,
       ]);
   }
+}
+
+/** Heads of whole services, in the case as it was set and in the answer's visit. */
+async function changeHeads(knex: Knex, change: <C extends Headed>(clientCase: C) => C): Promise<void> {
+  for (const { id, client_case, model_answer } of await knex('assignments').where({ kind: 'service' }))
+    await knex('assignments')
+      .where({ id })
+      .update({
+        client_case: json(change(client_case)),
+        model_answer: json({ ...model_answer, visit: change(model_answer.visit) }),
+      });
 }
 
 async function convertFormulas(knex: Knex): Promise<void> {
@@ -105,6 +118,7 @@ export async function up(knex: Knex): Promise<void> {
           where value = '"apply"'::jsonb) as steps)
      where open_steps is not null`,
   );
+  await changeHeads(knex, inLayers);
   await convertFormulas(knex);
   await knex.schema.alterTable('assignments', (t) => t.dropColumn('kind'));
   await knex.schema.createTable('exercises', (t) => {
@@ -179,6 +193,7 @@ export async function down(knex: Knex): Promise<void> {
   await rename(knex, true);
   await knex.raw("update assignments set open_steps = open_steps - 'process'");
   await restoreFormulas(knex);
+  await changeHeads(knex, inKinds);
   await knex.schema.alterTable('mark_changes', (t) => t.dropColumn('before'));
   await knex.schema.alterTable('regrades', (t) => t.renameColumn('assignment_id', 'exercise_id'));
   await knex.schema.alterTable('attempts', (t) => {

@@ -46,6 +46,7 @@ export function Bench({
   draft,
   reveals,
   play,
+  title,
   saveLine,
   end,
 }: {
@@ -55,6 +56,8 @@ export function Bench({
   reveals: Reveals;
   /** The plan on the head, played wherever the head's figures are known. */
   play: { data: ShownSimulation | undefined; error: unknown };
+  /** Stands over the bench; by default what the exercise is called and the way back to all that is due. */
+  title?: ReactNode;
   saveLine: ReactNode;
   /** The last step. */
   end: ReactNode;
@@ -69,7 +72,11 @@ export function Bench({
   const plan = draft.answer;
   const control = useClock(lastMinute(plan));
   const goTo = (next: WorkStep) => {
-    setParams({ step: next });
+    setParams((before) => {
+      const params = new URLSearchParams(before);
+      params.set('step', next);
+      return params;
+    });
     window.scrollTo({ top: 0 });
   };
   const at = steps.indexOf(step);
@@ -106,7 +113,7 @@ export function Bench({
         caption={onClock ? t('service.atMinute', { minute }) : t(atEnd ? 'service.yours' : 'bench.now')}
       />
       <div className={BODY}>
-        <BenchTitle assignment={assignment} />
+        {title ?? <BenchTitle assignment={assignment} />}
         <StepLine
           steps={steps}
           current={step}

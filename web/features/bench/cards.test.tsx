@@ -153,6 +153,7 @@ describe('a result', () => {
       grade: markCard(inputOf(solution), answer),
       changes: [],
       submittedAt: '2026-03-02T18:00:00.000Z',
+      dueAt: '2026-03-03T18:00:00.000Z',
       late: false,
     };
   };

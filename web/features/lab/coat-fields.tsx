@@ -9,7 +9,7 @@ import {
 } from '@cimbel/core/lab';
 import { PRODUCT_KINDS, isLightener, type ProductKind } from '@cimbel/core/process';
 import { useTranslation } from 'react-i18next';
-import { Group, HALVES, PickRow, Row, SMALL, TickRow } from './rows';
+import { Group, HALVES, PickRow, Row, SMALL, TickRow } from '../hair/rows';
 
 const VOLS = [0, 5, 7, 10, 15, 20, 25, 30, 35, 40];
 const RATIOS = [1, 1.5, 2, 2.5, 3];

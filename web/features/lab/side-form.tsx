@@ -1,12 +1,12 @@
 import { DIAMETERS, POROSITIES } from '@cimbel/core/hair';
-import { MOST_COATS, type LabCoat, type Side } from '@cimbel/core/lab';
+import { MOST_COATS, MOST_PAST, type LabCoat, type Side } from '@cimbel/core/lab';
 import { HAIR_FORMS } from '@cimbel/core/tress';
 import { Plus, Trash2 } from 'lucide-react';
 import { useTranslation } from 'react-i18next';
 import { Button } from '../../ui/button';
 import { CoatFields } from './coat-fields';
-import { PastFields } from './past-fields';
-import { Group, HALVES, PickRow, TENTHS, TickRow } from './rows';
+import { PastFields } from '../hair/past-fields';
+import { Group, HALVES, PickRow, TENTHS, TickRow } from '../hair/rows';
 
 /** Minutes after the one before is rinsed that the next coat begins. */
 const NEXT_AFTER = 5;
@@ -88,7 +88,14 @@ export function SideForm({
         />
       </Group>
       <Group legend={t('lab.history')}>
-        <PastFields side={side} onChange={onChange} />
+        <PastFields past={side.past} most={MOST_PAST} onChange={(past) => onChange({ past })} />
+        {side.past.length > 0 ? (
+          <TickRow
+            label={t('lab.historyAtRoot')}
+            value={side.pastAtRoot}
+            onTick={(pastAtRoot) => onChange({ pastAtRoot })}
+          />
+        ) : null}
       </Group>
       {side.coats.map((coat, i) => (
         <div key={i} className="flex flex-col gap-1">

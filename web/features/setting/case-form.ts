@@ -15,7 +15,7 @@ export const plainZone = (zone: HeadZone): ZoneOfHead => ({
   naturalLevel: 6,
   greyShare: 0,
   porosity: 'normal',
-  history: { kind: 'untouched' },
+  history: [],
   ...TYPICAL.strong,
 });
 
@@ -38,21 +38,6 @@ export function withZone(clientCase: ClientCase, zone: HeadZone, on: boolean): C
     wish: on ? clientCase.wish : others,
     weave: weave && weave.zones.length > 0 ? weave : undefined,
   };
-}
-
-/** Another history for a zone, with the figures it needs. */
-export function withHistory(zone: ZoneOfHead, kind: ZoneOfHead['history']['kind']): ZoneOfHead {
-  const level = zone.history.kind === 'untouched' ? zone.naturalLevel : zone.history.level;
-  switch (kind) {
-    case 'untouched':
-      return { ...zone, history: { kind } };
-    case 'coloured':
-      return { ...zone, history: { kind, level, tone: { primary: 'neutral' }, faded: 0 } };
-    case 'lightened':
-      return { ...zone, history: { kind, level: Math.max(level, Math.min(10, zone.naturalLevel + 2)) } };
-    case 'vivid':
-      return { ...zone, history: { kind, level: 9, dye: 'directPink', faded: 0.3 } };
-  }
 }
 
 /** First thing that is wrong with a case, as the path of its field; null when nothing is. */

@@ -1,4 +1,4 @@
-import type { Release } from '@cimbel/contract';
+import type { ExerciseContent, Release } from '@cimbel/contract';
 import { shippedCase } from '@cimbel/core/cases';
 import { type Misconception, type Rubric } from '@cimbel/core/mark';
 import { BENCH_STEPS, FORMULATE, type BenchStep, type ClientCase } from '@cimbel/core/card';
@@ -9,7 +9,10 @@ const LOCAL = "yyyy-MM-dd'T'HH:mm";
 
 /** What is being set, as it stands in the form. */
 export interface Form {
+  /** Where it began. */
   caseId: string;
+  /** The educator's own exercise that is being changed; null where a new one is made. */
+  own: string | null;
   clientCase: ClientCase;
   title: string;
   open: BenchStep[];
@@ -35,7 +38,7 @@ const emptyHead = (): ClientCase => ({
         naturalLevel: 5,
         greyShare: 0,
         porosity: 'normal',
-        history: { kind: 'untouched' },
+        history: [],
         damage: 0,
       },
     ],
@@ -60,6 +63,7 @@ export const fresh = (caseId: string): Form => {
   const { clientCase, open = BENCH_STEPS } = shippedCase(caseId) ?? { clientCase: emptyHead() };
   return {
     caseId,
+    own: null,
     clientCase,
     title: clientCase.title,
     open: [...open],
@@ -69,6 +73,17 @@ export const fresh = (caseId: string): Form => {
     release: 'onDue',
   };
 };
+
+/** What an exercise, a draft or one that is set, fills the form with. */
+export const ofExercise = ({ title, clientCase, open, slip, rubric }: ExerciseContent): Partial<Form> => ({
+  title,
+  clientCase,
+  open,
+  slip,
+  rubric,
+});
+
+export const localTime = (iso: string) => format(new Date(iso), LOCAL);
 
 /** Ready-made sets of steps: all of it, and short exercises of a few minutes. */
 export const SETS: Record<string, BenchStep[]> = {

@@ -1,17 +1,21 @@
-import { TONE_FAMILIES, TOP_OF_TEN, topLevel, type LevelScale } from '@cimbel/core/colour';
+import { TOP_OF_TEN, type LevelScale } from '@cimbel/core/colour';
 import { POROSITIES } from '@cimbel/core/hair';
-import { conditionOfZone, type ClientCase, type Target, type ZoneOfHead } from '@cimbel/core/card';
+import {
+  MOST_LAYERS,
+  conditionOfZone,
+  presentLevel,
+  type ClientCase,
+  type Target,
+  type ZoneOfHead,
+} from '@cimbel/core/card';
 import { CONDITIONS, TYPICAL } from '@cimbel/core/process';
-import { DIRECT_DYES } from '@cimbel/core/shades';
 import { useTranslation } from 'react-i18next';
 import { Field, NumberInput, Tick } from '../../ui/field';
-import { withHistory } from './case-form';
 import { Pick } from '../bench/pick';
+import { PastFields } from '../hair/past-fields';
 import { WishFields, levelsUpTo } from './wish-fields';
 
 const GREYS = Array.from({ length: 11 }, (_, i) => i / 10);
-const FADES = [0, 0.2, 0.4, 0.6];
-const HISTORIES = ['untouched', 'coloured', 'lightened', 'vivid'] as const;
 
 /** One zone of the head: what it is, what was done to it, and what is wished for it. */
 export function ZoneFields({
@@ -35,13 +39,12 @@ export function ZoneFields({
         zones: clientCase.head.zones.map((one) => (one.zone === zone.zone ? next : one)),
       },
     });
-  const { history } = zone;
   const wish = clientCase.wish[zone.zone];
   const setWish = (next: Target | null) => {
     const { [zone.zone]: _, ...others } = clientCase.wish;
     onChange({ ...clientCase, wish: next ? { ...others, [zone.zone]: next } : others });
   };
-  const level = history.kind === 'untouched' ? zone.naturalLevel : history.level;
+  const level = presentLevel(zone);
   return (
     <fieldset className="border-line grid grid-cols-2 gap-x-3 gap-y-2 rounded-sm border p-3 sm:grid-cols-4">
       <legend className="font-display px-1 text-lg font-semibold first-letter:uppercase">{name}</legend>
@@ -76,52 +79,22 @@ export function ZoneFields({
         onChange={(porosity) => set({ ...zone, porosity })}
       />
       <Pick
-        label={t('service.history')}
-        value={history.kind}
-        options={HISTORIES.map((value) => ({ value, text: t(`craft:history.${value}`) }))}
-        onChange={(kind) => set(withHistory(zone, kind))}
-      />
-      {history.kind === 'untouched' ? null : (
-        <Pick
-          label={t('service.levelToday')}
-          value={history.level}
-          options={levelsUpTo(topLevel(scale)).map((value) => ({ value, text: String(value) }))}
-          onChange={(today) => set({ ...zone, history: { ...history, level: today } })}
-        />
-      )}
-      {history.kind === 'coloured' ? (
-        <Pick
-          label={t('set.tone')}
-          value={history.tone.primary}
-          options={TONE_FAMILIES.map((value) => ({ value, text: t(`craft:tone.${value}`) }))}
-          onChange={(primary) => set({ ...zone, history: { ...history, tone: { primary } } })}
-        />
-      ) : null}
-      {history.kind === 'vivid' ? (
-        <Pick
-          label={t('service.dye')}
-          value={history.dye}
-          options={DIRECT_DYES.map((value) => ({ value, text: t(`craft:vivid.${value}`) }))}
-          onChange={(dye) => set({ ...zone, history: { ...history, dye } })}
-        />
-      ) : null}
-      {history.kind === 'coloured' || history.kind === 'vivid' ? (
-        <Pick
-          label={t('service.faded')}
-          value={history.faded}
-          options={[...new Set([...FADES, history.faded])].map((value) => ({
-            value,
-            text: t('service.share', { share: value }),
-          }))}
-          onChange={(faded) => set({ ...zone, history: { ...history, faded } })}
-        />
-      ) : null}
-      <Pick
         label={t('service.condition')}
         value={conditionOfZone(zone)}
         options={CONDITIONS.map((value) => ({ value, text: t(`craft:condition.${value}`) }))}
         onChange={(condition) => set({ ...zone, ...TYPICAL[condition] })}
       />
+      <div className="col-span-2 flex flex-col gap-1 sm:col-span-4">
+        <h4 className="text-sm font-semibold">{t('service.history')}</h4>
+        <PastFields
+          past={zone.history}
+          most={MOST_LAYERS}
+          onChange={(history) => set({ ...zone, history })}
+        />
+        {zone.history.length > 0 ? (
+          <p className="text-quiet text-sm">{t('service.showsToday', { level })}</p>
+        ) : null}
+      </div>
       <div className="col-span-2 flex flex-wrap items-end gap-3 sm:col-span-4">
         <Tick
           label={t('service.hasWish')}

@@ -1,10 +1,10 @@
 import { TONE_FAMILIES } from '@cimbel/core/colour';
-import { MOST_PAST, VIVIDS, type Side } from '@cimbel/core/lab';
+import { DIRECT_DYES } from '@cimbel/core/shades';
 import { PAST_KINDS, TREATMENTS, YELLOWS, type PastLayer, type Yellow } from '@cimbel/core/process';
 import { Plus, Trash2 } from 'lucide-react';
 import { useTranslation } from 'react-i18next';
 import { Button } from '../../ui/button';
-import { HALVES, PickRow, TENTHS, TickRow } from './rows';
+import { HALVES, PickRow, TENTHS } from './rows';
 
 type Kind = PastLayer['kind'];
 const TIMES = [1, 2, 3, 4, 6, 8];
@@ -80,7 +80,7 @@ function LayerFields({ layer, onChange }: { layer: PastLayer; onChange: (layer: 
           <PickRow
             label={t('lab.vivid')}
             value={layer.dye}
-            options={VIVIDS}
+            options={DIRECT_DYES}
             text={(dye) => t(`craft:vivid.${dye}`)}
             onPick={(dye) => onChange({ ...layer, dye })}
           />
@@ -116,14 +116,22 @@ function LayerFields({ layer, onChange }: { layer: PastLayer; onChange: (layer: 
 }
 
 /** What was done to the hair before, layer by layer, oldest first. */
-export function PastFields({ side, onChange }: { side: Side; onChange: (part: Partial<Side>) => void }) {
+export function PastFields({
+  past,
+  most,
+  onChange: set,
+}: {
+  past: readonly PastLayer[];
+  /** Layers that there may be. */
+  most: number;
+  onChange: (past: PastLayer[]) => void;
+}) {
   const { t } = useTranslation(['ui', 'craft']);
-  const set = (past: PastLayer[]) => onChange({ past });
   return (
     <>
-      {side.past.length === 0 ? <p className="text-quiet text-sm">{t('lab.noPast')}</p> : null}
+      {past.length === 0 ? <p className="text-quiet text-sm">{t('lab.noPast')}</p> : null}
       <ol className="flex flex-col gap-1">
-        {side.past.map((layer, i) => (
+        {past.map((layer, i) => (
           <li key={i} className="border-line flex flex-col gap-1 border-s-2 ps-2">
             <span className="flex items-end justify-between gap-1">
               <span className="grow">
@@ -132,40 +140,33 @@ export function PastFields({ side, onChange }: { side: Side; onChange: (part: Pa
                   value={layer.kind}
                   options={PAST_KINDS}
                   text={(kind) => t(`craft:past.${kind}`)}
-                  onPick={(kind) => set(side.past.map((one, at) => (at === i ? fresh(kind) : one)))}
+                  onPick={(kind) => set(past.map((one, at) => (at === i ? fresh(kind) : one)))}
                 />
               </span>
               <button
                 type="button"
                 className="hover:bg-line grid size-8 place-items-center rounded-sm"
                 aria-label={t('lab.removePast', { n: i + 1 })}
-                onClick={() => set(side.past.filter((_, at) => at !== i))}
+                onClick={() => set(past.filter((_, at) => at !== i))}
               >
                 <Trash2 aria-hidden className="size-4" />
               </button>
             </span>
             <LayerFields
               layer={layer}
-              onChange={(next) => set(side.past.map((one, at) => (at === i ? next : one)))}
+              onChange={(next) => set(past.map((one, at) => (at === i ? next : one)))}
             />
           </li>
         ))}
       </ol>
-      {side.past.length < MOST_PAST ? (
+      {past.length < most ? (
         <Button
           className="px-2 text-sm"
           icon={<Plus aria-hidden className="size-4" />}
-          onClick={() => set([...side.past, fresh(side.past.length === 0 ? 'permanent' : 'demi')])}
+          onClick={() => set([...past, fresh(past.length === 0 ? 'permanent' : 'demi')])}
         >
           {t('lab.addPast')}
         </Button>
-      ) : null}
-      {side.past.length > 0 ? (
-        <TickRow
-          label={t('lab.historyAtRoot')}
-          value={side.pastAtRoot}
-          onTick={(pastAtRoot) => onChange({ pastAtRoot })}
-        />
       ) : null}
     </>
   );

@@ -1,0 +1,50 @@
+type Json = Record<string, unknown>;
+const isJson = (value: unknown): value is Json =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
+const each = (value: unknown, change: (one: Json) => Json): unknown =>
+  Array.isArray(value) ? value.map((one) => (isJson(one) ? change(one) : one)) : value;
+
+/** One kind of history, as the first version told it, in layers. What is none of them is left for the schema to name. */
+function layersOf(history: unknown): unknown {
+  if (!isJson(history)) return history;
+  const { kind, ...figures } = history;
+  switch (kind) {
+    case 'untouched':
+      return [];
+    case 'coloured':
+      return [{ kind: 'permanent', ...figures }];
+    case 'lightened':
+      return [history];
+    case 'vivid': {
+      const { level, ...dye } = figures;
+      return [
+        { kind: 'lightened', level },
+        { kind: 'direct', ...dye },
+      ];
+    }
+    default:
+      return history;
+  }
+}
+
+function packed(one: Json): Json {
+  const { case: clientCase, open } = one;
+  const head = isJson(clientCase) ? clientCase.head : undefined;
+  const zones = isJson(head)
+    ? each(head.zones, (zone) => ({ ...zone, history: layersOf(zone.history) }))
+    : undefined;
+  return {
+    ...one,
+    ...(isJson(clientCase) && isJson(head) ? { case: { ...clientCase, head: { ...head, zones } } } : {}),
+    // Times were worked with the application.
+    ...(Array.isArray(open)
+      ? { open: open.flatMap((step) => (step === 'apply' ? ['apply', 'process'] : [step])) }
+      : {}),
+  };
+}
+
+/** A pack of the first version as one of the second; anything else as it is. */
+export function asVersion2(data: unknown): unknown {
+  if (!isJson(data) || data.formatVersion !== 1) return data;
+  return { ...data, formatVersion: 2, cases: each(data.cases, packed) };
+}

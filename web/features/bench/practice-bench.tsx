@@ -1,0 +1,172 @@
+import type { StudentAssignment } from '@cimbel/contract';
+import { seedFrom } from '@cimbel/core';
+import {
+  EMPTY_CARD,
+  answerTo,
+  applicationsOf,
+  showsIn,
+  stretchesOf,
+  timesWhatIsGiven,
+  type BenchStep,
+  type ClientCase,
+  type RecordCard,
+} from '@cimbel/core/card';
+import { LIGHTS, type Light } from '@cimbel/core/colour';
+import { slip as slipOn, withGiven, type Misconception } from '@cimbel/core/mark';
+import type { Line } from '@cimbel/core/shades';
+import { showSimulation, simulateCard, wishLook } from '@cimbel/core/simulate';
+import type { Solution } from '@cimbel/core/solve';
+import { underlayChoices, type HouseRules } from '@cimbel/core/theory';
+import { useDeferredValue, useMemo, useReducer, useState, type ReactNode } from 'react';
+import { useTranslation } from 'react-i18next';
+import { Button } from '../../ui/button';
+import { Bench } from './bench';
+import { draftReducer } from './draft-state';
+import { RecordCardView } from './record-card';
+import type { DraftOf } from './use-draft';
+import type { Reveals } from './use-reveals';
+
+/** An exercise whose answer is known to who works it: nothing has to be asked of the server. */
+export interface KnownExercise {
+  /** Seeds the pictures, so that the hair looks as it did or will. */
+  id: string;
+  title: string;
+  clientCase: ClientCase;
+  solution: Solution;
+  lines: Line[];
+  houseRules: HouseRules;
+  open: BenchStep[];
+  slip: Misconception | null;
+  /** ISO date and time; null where it has none yet. */
+  dueAt: string | null;
+}
+
+/** The exercise as a student is sent it, with nothing begun. */
+function asSet(exercise: KnownExercise): StudentAssignment {
+  const { id, title, clientCase, solution, open, houseRules, lines, slip, dueAt } = exercise;
+  const { diameter, density, length, form, zones } = clientCase.head;
+  const card = slip ? slipOn(slip, { plan: solution.best, solution, lines }) : null;
+  const given = withGiven(card ?? EMPTY_CARD, solution.best, open);
+  const stretches = stretchesOf(clientCase.head);
+  const seed = seedFrom(id);
+  const looksIn = (light: Light) => ({
+    now: simulateCard(clientCase, EMPTY_CARD, () => undefined).lookAt(0, light, seed),
+    target: wishLook(clientCase, light, seed + 1),
+  });
+  return {
+    id,
+    title,
+    className: '',
+    client: clientCase.client,
+    looks: looksIn('daylight'),
+    lit: Object.fromEntries(LIGHTS.map((light) => [light, looksIn(light)])) as StudentAssignment['lit'],
+    zones: zones.map(({ zone, lengthCm }, i) => ({
+      zone,
+      lengthCm,
+      from: stretches[i].from,
+      to: stretches[i].to,
+    })),
+    hair: { diameter, density, length, form },
+    wish: clientCase.wish,
+    weave: clientCase.weave ?? null,
+    lines,
+    houseRules,
+    underlayChoices: underlayChoices(houseRules),
+    open,
+    given,
+    applications: timesWhatIsGiven(open) ? applicationsOf(solution.best.steps) : [],
+    toCorrect: slip !== null,
+    rubric: {},
+    reveals: Object.fromEntries([
+      ...given.asked.map((question) => [question, answerTo(clientCase, question)]),
+      ...given.tests.map((test) => [test, showsIn(clientCase, test)]),
+    ]),
+    dueAt: dueAt ?? new Date().toISOString(),
+    late: false,
+    draft: null,
+    submittedAt: null,
+    resultReady: false,
+  };
+}
+
+/** The bench without an attempt behind it: nothing is kept and nothing counts. */
+export function PracticeBench({
+  exercise,
+  note,
+  back,
+  end,
+}: {
+  exercise: KnownExercise;
+  /** Said where otherwise stands whether the work is saved. */
+  note: string;
+  /** The way back, where it is no page of its own. */
+  back?: { text: string; onBack: () => void };
+  /** What can be done with the card on the last step. */
+  end: (card: RecordCard) => ReactNode;
+}) {
+  const { t } = useTranslation();
+  const assignment = useMemo(() => asSet(exercise), [exercise]);
+  const { clientCase, lines, open } = exercise;
+  const [{ past, present, future }, dispatch] = useReducer(draftReducer<RecordCard>, {
+    past: [],
+    present: assignment.given,
+    future: [],
+  });
+  const [known, setKnown] = useState<Reveals['known']>(assignment.reveals);
+  const reveals: Reveals = {
+    known,
+    busy: null,
+    failed: null,
+    ask: async (asked) => {
+      const told =
+        'question' in asked ? answerTo(clientCase, asked.question) : showsIn(clientCase, asked.test);
+      setKnown((before) => ({ ...before, ['question' in asked ? asked.question : asked.test]: told }));
+      return true;
+    },
+  };
+  const answer = withGiven(present, assignment.given, open, assignment.applications);
+  const settled = useDeferredValue(answer);
+  const shown = useMemo(
+    () =>
+      showSimulation(
+        clientCase,
+        settled,
+        (id) => lines.find((line) => line.id === id),
+        seedFrom(assignment.id),
+      ),
+    [clientCase, settled, lines, assignment.id],
+  );
+  const draft: DraftOf<RecordCard> = {
+    answer,
+    change: (part) => dispatch({ type: 'change', part }),
+    undo: past.length > 0 ? () => dispatch({ type: 'undo' }) : null,
+    redo: future.length > 0 ? () => dispatch({ type: 'redo' }) : null,
+    save: 'saved',
+    savedAt: null,
+    settle: async () => undefined,
+  };
+  return (
+    <Bench
+      assignment={assignment}
+      draft={draft}
+      reveals={reveals}
+      play={{ data: shown, error: null }}
+      title={
+        back ? (
+          <div className="flex flex-wrap items-center justify-between gap-x-4 gap-y-1">
+            <h1 className="text-xl">{exercise.title}</h1>
+            <Button onClick={back.onBack}>{back.text}</Button>
+          </div>
+        ) : undefined
+      }
+      saveLine={<p className="text-quiet text-sm">{note}</p>}
+      end={
+        <div className="flex flex-col gap-4">
+          <h2 className="text-2xl">{t('bench.handIn.title')}</h2>
+          <RecordCardView plan={answer} lines={lines} title={t('service.card')} />
+          <div className="flex gap-3">{end(answer)}</div>
+        </div>
+      }
+    />
+  );
+}

@@ -1,0 +1,363 @@
+import {
+  RELEASES,
+  exerciseSchema,
+  newAssignmentSchema,
+  type ClassDetail,
+  type EducatorAssignment,
+  type Exercise,
+  type ExerciseContent,
+  type ShadeBooks,
+} from '@cimbel/contract';
+import { EMPTY_CARD, stretchesOf, type ClientCase } from '@cimbel/core/card';
+import { cardRubric, defaultRubric } from '@cimbel/core/mark';
+import type { Line } from '@cimbel/core/shades';
+import { simulateCard, wishLook } from '@cimbel/core/simulate';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { Eye, Save } from 'lucide-react';
+import { useEffect, useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { useNavigate } from 'react-router';
+import { api, asApiError } from '../../lib/api';
+import { forget, keep, readKept } from '../../lib/storage';
+import { InUnits } from '../../lib/units';
+import { Button } from '../../ui/button';
+import { Choice, Field, Input } from '../../ui/field';
+import { PageTitle } from '../../ui/page-title';
+import { Loading, Notice, Sheet } from '../../ui/panel';
+import { HeadStrand } from '../bench/head-strand';
+import { PracticeBench } from '../bench/practice-bench';
+import { RecordCardView } from '../bench/record-card';
+import { ModelAnswerPanel } from '../marking/model-answer';
+import { ReasonList } from '../marking/reasons';
+import { download } from '../shade-books/download';
+import { CaseFields } from './case-fields';
+import { firstFault } from './case-form';
+import { EMPTY_HEAD, fresh, localTime, ofExercise, type Form } from './exercise-form';
+import { packOf } from './pack';
+import { RubricFields } from './rubric-fields';
+import { StartFrom } from './start-from';
+import { StepsChoice } from './steps-choice';
+import { usePreview } from './use-preview';
+
+const isoOf = (local: string) => {
+  const date = new Date(local);
+  return Number.isNaN(date.getTime()) ? '' : date.toISOString();
+};
+
+/** The hair of the case as it is composed. */
+function CaseStrand({ clientCase }: { clientCase: ClientCase }) {
+  const { t } = useTranslation();
+  const stretches = stretchesOf(clientCase.head);
+  return (
+    <HeadStrand
+      zones={clientCase.head.zones.map(({ zone, lengthCm }, i) => ({
+        zone,
+        lengthCm,
+        from: stretches[i].from,
+        to: stretches[i].to,
+      }))}
+      looks={{
+        now: simulateCard(clientCase, EMPTY_CARD, () => undefined).lookAt(0, 'daylight', 5),
+        target: wishLook(clientCase, 'daylight', 6),
+      }}
+      nowLabel={t('bench.nowOf', { name: clientCase.client.name })}
+      caption={t('bench.now')}
+    />
+  );
+}
+
+/** Composes an exercise and sets it to the class, keeps it as a draft, or changes one that nobody has begun. */
+export function ExerciseEditor({
+  detail,
+  books,
+  own,
+  start,
+  editing,
+}: {
+  detail: ClassDetail;
+  books: ShadeBooks;
+  own: readonly Exercise[];
+  /** The exercise to begin with; what was left half made on this device where there is none. */
+  start: Partial<Form> | null;
+  /** The assignment that is changed; null where a new one is set. */
+  editing: EducatorAssignment | null;
+}) {
+  const { t } = useTranslation(['ui', 'craft']);
+  const client = useQueryClient();
+  const navigate = useNavigate();
+  const lines: Line[] = [...books.shipped, ...books.own.map(({ line }) => line)];
+  const place = `cimbel.new-exercise.${detail.id}`;
+  const [form, setForm] = useState<Form>(() => ({
+    ...fresh(EMPTY_HEAD),
+    ...(editing
+      ? {
+          ...ofExercise(editing),
+          caseId: `own:${editing.exerciseId}`,
+          own: editing.exerciseId,
+          due: localTime(editing.dueAt),
+          release: editing.release,
+        }
+      : // What was kept by an older version of the form lacks what has been added since.
+        (start ?? keptForm(place))),
+  }));
+  const [tried, setTried] = useState(false);
+  const [seeing, setSeeing] = useState(false);
+  const { open, slip, due, release, title } = form;
+  // A head that began empty bears the name of its exercise.
+  const clientCase: ClientCase = form.clientCase.title
+    ? form.clientCase
+    : { ...form.clientCase, title: title.trim().slice(0, 80) || t('service.emptyHead') };
+  const set = (part: Partial<Form>) => setForm((before) => ({ ...before, ...part }));
+  useEffect(() => {
+    if (!editing) keep(place, form);
+  }, [place, form, editing]);
+
+  const preview = usePreview(clientCase, lines, detail.houseRules);
+  const solution = preview.data?.ok ? preview.data.solution : null;
+  const misses = preview.data?.ok ? preview.data.nearMisses : [];
+  const miss = misses.find(({ misconception }) => misconception === slip);
+  const rubric =
+    form.rubric ??
+    (miss ? cardRubric(miss.grade, open) : solution ? defaultRubric(solution, clientCase, open) : {});
+  const fault = firstFault(clientCase);
+  const exercise: ExerciseContent = { title, clientCase, open, slip, rubric };
+  const wanted = { exercise, ...(form.own ? { exerciseId: form.own } : {}), dueAt: isoOf(due), release };
+  const parsed = newAssignmentSchema.safeParse(wanted);
+
+  const assign = useMutation({
+    mutationFn: async (): Promise<{ id: string }> => {
+      if (!editing) return api<{ id: string }>('POST', `/api/classes/${detail.id}/assignments`, wanted);
+      const path = `/api/assignments/${editing.id}`;
+      await api('PUT', `${path}/exercise`, exercise);
+      await api('PATCH', path, { dueAt: wanted.dueAt, release });
+      return { id: editing.id };
+    },
+    onSuccess: async ({ id }) => {
+      if (!editing) forget(place);
+      await client.invalidateQueries({ queryKey: ['class', detail.id] });
+      await client.invalidateQueries({ queryKey: ['exercises'] });
+      await client.invalidateQueries({ queryKey: ['assignment', id] });
+      await navigate(`/assignments/${id}`);
+    },
+  });
+  const saveDraft = useMutation({
+    mutationFn: async (): Promise<{ id: string }> => {
+      if (!form.own) return api<{ id: string }>('POST', '/api/exercises', exercise);
+      await api('PUT', `/api/exercises/${form.own}`, exercise);
+      return { id: form.own };
+    },
+    onSuccess: async ({ id }) => {
+      set({ own: id, caseId: `own:${id}` });
+      await client.invalidateQueries({ queryKey: ['exercises'] });
+    },
+  });
+  const failed = assign.error ?? saveDraft.error;
+  const server = failed ? asApiError(failed) : null;
+  const wrong = (field: string) =>
+    tried && !parsed.success && parsed.error.issues.some(({ path }) => path.includes(field));
+
+  if (seeing && solution)
+    return (
+      <InUnits units={detail.houseRules.units}>
+        <PracticeBench
+          exercise={{
+            id: form.caseId,
+            title: title || clientCase.title,
+            clientCase: solution.visit,
+            solution,
+            lines: lines.filter(({ id }) => clientCase.lineIds.includes(id)),
+            houseRules: detail.houseRules,
+            open,
+            slip: miss ? slip : null,
+            dueAt: isoOf(due) || null,
+          }}
+          note={t('service.previewNote')}
+          back={{ text: t('service.backToSetting'), onBack: () => setSeeing(false) }}
+          end={() => <Button onClick={() => setSeeing(false)}>{t('service.backToSetting')}</Button>}
+        />
+      </InUnits>
+    );
+  return (
+    <div className="grid min-h-full grid-cols-[76px_minmax(0,1fr)] wide:grid-cols-[320px_minmax(0,1fr)]">
+      <CaseStrand clientCase={clientCase} />
+      <div className="grid min-w-0 gap-5 px-4 py-4 wide:px-6 xl:grid-cols-[minmax(0,5fr)_minmax(0,4fr)]">
+        <form
+          className="flex min-w-0 flex-col gap-4"
+          noValidate
+          onSubmit={(event) => {
+            event.preventDefault();
+            setTried(true);
+            if (parsed.success) assign.mutate();
+          }}
+        >
+          <PageTitle
+            back={
+              editing
+                ? { to: `/assignments/${editing.id}`, text: editing.title }
+                : { to: `/classes/${detail.id}`, text: detail.name }
+            }
+          >
+            {t(editing ? 'service.editTitle' : 'service.setTitle')}
+          </PageTitle>
+          <StartFrom
+            form={form}
+            own={own}
+            books={books}
+            onStart={set}
+            onExport={() =>
+              download(
+                'exercise.json',
+                packOf({ ...form, clientCase }, lines, detail.houseRules),
+                'application/json',
+              )
+            }
+            onNewLines={() => void client.invalidateQueries({ queryKey: ['shade-books'] })}
+          />
+          <Field label={t('set.exerciseTitle')} error={wrong('title') ? t('service.needTitle') : null}>
+            <Input
+              maxLength={120}
+              value={title}
+              aria-invalid={wrong('title')}
+              onChange={({ target }) => set({ title: target.value })}
+            />
+          </Field>
+          <Sheet className="flex flex-col gap-4">
+            <h2 className="text-lg">{t('service.steps')}</h2>
+            <p className="text-quiet text-sm">{t('service.stepsHint')}</p>
+            <StepsChoice form={form} misses={misses} settled={solution !== null} onChange={set} />
+            <RubricFields rubric={rubric} open={open} onChange={(next) => set({ rubric: next })} />
+            <div className="grid gap-4 md:grid-cols-2">
+              <Field
+                label={t('set.due')}
+                error={
+                  wrong('dueAt') || server?.fields.some(({ path }) => path === 'dueAt')
+                    ? t('service.needDue')
+                    : null
+                }
+              >
+                <Input
+                  type="datetime-local"
+                  value={due}
+                  onChange={({ target }) => set({ due: target.value })}
+                />
+              </Field>
+            </div>
+            <Field label={t('set.release')}>
+              <Choice
+                label={t('set.release')}
+                value={release}
+                options={RELEASES.map((value) => ({ value, text: t(`set.releases.${value}`) }))}
+                onChange={(value) => set({ release: value })}
+              />
+            </Field>
+          </Sheet>
+          <details
+            className="flex flex-col gap-3"
+            open={form.caseId === EMPTY_HEAD || Boolean(form.own) || undefined}
+          >
+            <summary className="cursor-pointer py-1 font-semibold">{t('service.changeCase')}</summary>
+            <CaseFields
+              clientCase={clientCase}
+              lines={lines}
+              scale={detail.houseRules.levelScale}
+              onChange={(next) => set({ clientCase: next })}
+            />
+          </details>
+          {fault ? (
+            <Notice kind="bad">
+              {t(fault === 'wish' ? 'service.needWish' : 'service.needField', { path: fault })}
+            </Notice>
+          ) : null}
+          {server ? (
+            <Notice kind="bad">
+              {t(`error.${server.code}`)} {server.fields.map(({ message }) => message).join(' ')}
+              <ReasonList reasons={server.reasons} />
+            </Notice>
+          ) : null}
+          {saveDraft.isSuccess && !saveDraft.isPending ? (
+            <Notice kind="good">{t('service.draftSaved')}</Notice>
+          ) : null}
+          {tried && !parsed.success ? <Notice kind="bad">{t('error.request.invalid')}</Notice> : null}
+          <div className="flex flex-wrap gap-3">
+            <Button
+              type="submit"
+              weight="main"
+              disabled={
+                assign.isPending ||
+                preview.isBehind ||
+                fault !== null ||
+                preview.data?.ok === false ||
+                (slip !== null && !miss)
+              }
+            >
+              {t(assign.isPending ? 'set.assigning' : editing ? 'service.saveChanges' : 'set.assign')}
+            </Button>
+            <Button
+              icon={<Eye aria-hidden className="size-4" />}
+              disabled={!solution || preview.isBehind}
+              onClick={() => setSeeing(true)}
+            >
+              {t('service.seeAsStudent')}
+            </Button>
+            {editing ? null : (
+              <>
+                <Button
+                  icon={<Save aria-hidden className="size-4" />}
+                  disabled={saveDraft.isPending || !exerciseSchema.safeParse(exercise).success}
+                  onClick={() => saveDraft.mutate()}
+                >
+                  {t('service.saveDraft')}
+                </Button>
+                <Button onClick={() => setForm(fresh(EMPTY_HEAD))}>{t('set.clear')}</Button>
+              </>
+            )}
+          </div>
+        </form>
+        <section
+          aria-label={t('set.keyLive')}
+          aria-busy={preview.isBehind}
+          tabIndex={0}
+          className="top-16 flex h-fit flex-col gap-3 xl:sticky xl:max-h-[calc(100dvh-5rem)] xl:overflow-y-auto"
+        >
+          {preview.isBehind && fault === null ? (
+            <p role="status" className="text-quiet text-sm">
+              {t('service.searching')}
+            </p>
+          ) : null}
+          {preview.isError ? (
+            <Notice kind="bad">{t('service.searchFailed')}</Notice>
+          ) : preview.data === undefined ? (
+            fault === null ? (
+              <Loading />
+            ) : (
+              <Notice kind="info">{t('service.answerWaits')}</Notice>
+            )
+          ) : preview.data.ok ? (
+            <InUnits units={detail.houseRules.units}>
+              {miss ? (
+                <RecordCardView plan={miss.plan} lines={lines} title={t('service.asHandedOut')} />
+              ) : null}
+              <ModelAnswerPanel
+                solution={preview.data.solution}
+                lines={lines}
+                houseRules={detail.houseRules}
+                nearMisses={preview.data.nearMisses}
+              />
+            </InUnits>
+          ) : (
+            <Notice kind="bad">
+              <strong>{t('service.noPlan')}</strong>
+              <ReasonList reasons={preview.data.reasons} />
+            </Notice>
+          )}
+        </section>
+      </div>
+    </div>
+  );
+}
+
+/** A form left half made on this device. What an older version of the application kept is not of today's shape. */
+function keptForm(place: string): Partial<Form> | null {
+  const kept = readKept<Partial<Form>>(place);
+  return kept?.clientCase && firstFault(kept.clientCase)?.includes('history') ? null : kept;
+}

@@ -1,0 +1,129 @@
+import type { Exercise, ShadeBooks } from '@cimbel/contract';
+import { SHIPPED_CASES } from '@cimbel/core/cases';
+import type { PackedCase } from '@cimbel/core/formats';
+import { Download, Upload } from 'lucide-react';
+import { useRef, useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { asApiError } from '../../lib/api';
+import { Button } from '../../ui/button';
+import { Field, Select } from '../../ui/field';
+import { Notice } from '../../ui/panel';
+import { EMPTY_HEAD, fresh, ofExercise, type Form } from './exercise-form';
+import { formOfPacked, takePack } from './pack';
+
+const PACKED = 'pack:';
+const OWN = 'own:';
+
+/** Where an exercise begins: an empty head, one's own, a case that ships, or one of a pack. */
+export function StartFrom({
+  form,
+  own,
+  books,
+  onStart,
+  onExport,
+  onNewLines,
+}: {
+  form: Form;
+  own: readonly Exercise[];
+  books: ShadeBooks;
+  onStart: (part: Partial<Form>) => void;
+  onExport: () => void;
+  /** Shade books were made of a pack's lines. */
+  onNewLines: () => void;
+}) {
+  const { t } = useTranslation(['ui', 'craft']);
+  const file = useRef<HTMLInputElement>(null);
+  const [packed, setPacked] = useState<readonly PackedCase[]>([]);
+  const [said, setSaid] = useState<{ kind: 'good' | 'bad'; text: string } | null>(null);
+  const start = (id: string) => {
+    const [ofPack, mine] = [
+      packed.find((one) => `${PACKED}${one.id}` === id),
+      own.find((one) => `${OWN}${one.id}` === id),
+    ];
+    if (ofPack) onStart({ caseId: id, own: null, ...formOfPacked(ofPack) });
+    else if (mine) onStart({ caseId: id, ...ofExercise(mine), own: mine.id });
+    else {
+      const { due: _d, release: _r, ...content } = fresh(id);
+      onStart(content);
+    }
+  };
+  const take = async (chosen: File) => {
+    try {
+      const taken = await takePack(await chosen.text(), books);
+      if (!taken.ok) {
+        const { code, path = '' } = taken.problem;
+        setSaid({ kind: 'bad', text: t('service.badPack', { name: chosen.name, path, code }) });
+        return;
+      }
+      setPacked(taken.cases);
+      if (taken.newBooks > 0) onNewLines();
+      setSaid({
+        kind: 'good',
+        text: t('service.packTaken', { count: taken.cases.length, books: taken.newBooks }),
+      });
+      const [first] = taken.cases;
+      onStart({ caseId: `${PACKED}${first.id}`, own: null, ...formOfPacked(first) });
+    } catch (error) {
+      setSaid({ kind: 'bad', text: t(`error.${asApiError(error).code}`) });
+    }
+  };
+  const known = form.caseId.startsWith(PACKED) && !packed.some((one) => `${PACKED}${one.id}` === form.caseId);
+  return (
+    <div className="flex flex-wrap items-end gap-3">
+      <Field label={t('service.fromCase')} className="w-full">
+        <Select value={form.caseId} onChange={({ target }) => start(target.value)}>
+          <option value={EMPTY_HEAD}>{t('service.emptyHead')}</option>
+          {known ? <option value={form.caseId}>{form.clientCase.title}</option> : null}
+          {packed.length > 0 ? (
+            <optgroup label={t('service.fromPack')}>
+              {packed.map(({ id, case: one }) => (
+                <option key={id} value={`${PACKED}${id}`}>
+                  {one.title}
+                </option>
+              ))}
+            </optgroup>
+          ) : null}
+          {own.length > 0 ? (
+            <optgroup label={t('service.fromOwn')}>
+              {own.map(({ id, title, assignments }) => (
+                <option key={id} value={`${OWN}${id}`}>
+                  {assignments === 0 ? t('service.draftOf', { title }) : title}
+                </option>
+              ))}
+            </optgroup>
+          ) : null}
+          {([1, 2, 3] as const).map((difficulty) => (
+            <optgroup key={difficulty} label={t(`service.difficulty.${difficulty}`)}>
+              {SHIPPED_CASES.filter((one) => one.clientCase.difficulty === difficulty).map(
+                ({ id, clientCase: one }) => (
+                  <option key={id} value={id}>
+                    {one.title}
+                  </option>
+                ),
+              )}
+            </optgroup>
+          ))}
+        </Select>
+      </Field>
+      <Button icon={<Upload aria-hidden className="size-4" />} onClick={() => file.current?.click()}>
+        {t('service.takePack')}
+      </Button>
+      <Button icon={<Download aria-hidden className="size-4" />} onClick={onExport}>
+        {t('service.savePack')}
+      </Button>
+      <input
+        ref={file}
+        type="file"
+        accept="application/json,.json"
+        aria-label={t('service.takePack')}
+        className="hidden"
+        onChange={({ target }) => {
+          const [chosen] = target.files ?? [];
+          if (chosen) void take(chosen);
+          target.value = '';
+        }}
+      />
+      {said ? <Notice kind={said.kind}>{said.text}</Notice> : null}
+    </div>
+  );
+}

@@ -1,0 +1,34 @@
+import type { ClientCase } from '@cimbel/core/card';
+import type { Line } from '@cimbel/core/shades';
+import type { HouseRules } from '@cimbel/core/theory';
+import { useQuery } from '@tanstack/react-query';
+import { useEffect, useState } from 'react';
+import { preview } from '../../workers/previewer';
+import { firstFault } from './case-form';
+
+const SETTLES_AFTER_MS = 200;
+
+/** The model answer to a case while it is composed: searched for beside the page, newest case only. */
+export function usePreview(clientCase: ClientCase, lines: readonly Line[], rules: HouseRules) {
+  // Title and client do not change the answer.
+  const { client: _, title: _t, ...rest } = clientCase;
+  const now = JSON.stringify(rest);
+  const [settled, setSettled] = useState(now);
+  useEffect(() => {
+    const timer = setTimeout(() => setSettled(now), SETTLES_AFTER_MS);
+    return () => clearTimeout(timer);
+  }, [now]);
+  const whole = { ...(JSON.parse(settled) as ClientCase), title: '-', client: { name: '-', note: '' } };
+  const atHand = lines.filter(({ id }) => whole.lineIds.includes(id));
+  const query = useQuery({
+    queryKey: ['preview', settled, rules, atHand.map(({ id, version }) => [id, version])],
+    queryFn: ({ signal }) => preview({ clientCase: whole, lines: atHand, rules }, signal),
+    placeholderData: (previous) => previous,
+    enabled: firstFault(whole) === null,
+    retry: false,
+    staleTime: Infinity,
+    networkMode: 'always',
+  });
+  // What is shown may still be of the case before; points must not be taken from that, nor anything assigned.
+  return { ...query, isBehind: query.isPlaceholderData || query.isFetching || settled !== now };
+}
