@@ -41,7 +41,6 @@ export const newAssignmentSchema = z.object({
   dueAt: z.iso.datetime(),
   release: z.enum(RELEASES),
 });
-export type NewAssignment = z.input<typeof newAssignmentSchema>;
 
 export const assignmentChangeSchema = z
   .object({

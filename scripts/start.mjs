@@ -1,4 +1,4 @@
-import { fork } from 'node:child_process';
+import { fork, spawn } from 'node:child_process';
 import { randomBytes } from 'node:crypto';
 import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
@@ -9,6 +9,7 @@ const HELP = `npm start            install, build and start Cimbel with its demo
 
 npm start -- OPTION
   --help              this text
+  --dev               for changes as they are typed: the page from Vite, the server built and begun anew
   --no-demo           start without demo accounts and without one-click sign-in
   --host=ADDRESS      listen on another address than 127.0.0.1 (a classroom network, say)
 
@@ -23,11 +24,14 @@ Data is kept in .data in this folder. Remove the folder to begin anew.`;
 
 const args = process.argv.slice(2);
 const option = (name) => args.find((arg) => arg.startsWith(`--${name}=`))?.split('=')[1];
-const unknown = args.find((arg) => !/^--(help|no-demo|host=.+)$/.test(arg));
+const unknown = args.find((arg) => !/^--(help|dev|no-demo|host=.+)$/.test(arg));
 
 let cluster = null;
 let server = null;
 let stopping = false;
+let restarting = false;
+let page = null;
+let watching = null;
 
 async function stop(code) {
   if (stopping) return;
@@ -38,6 +42,8 @@ async function stop(code) {
     await Promise.race([ended, new Promise((resolve) => setTimeout(resolve, 5000))]);
     if (server.exitCode === null && server.signalCode === null) server.kill('SIGKILL');
   }
+  page?.kill('SIGTERM');
+  await watching?.dispose();
   cluster?.stop();
   process.exit(code);
 }
@@ -84,11 +90,32 @@ async function startServer(env) {
     server.once('exit', (code) => reject(new Plain(`The server ended while starting (code ${code}).`)));
   });
   server.on('exit', (code) => {
-    if (!stopping) {
+    if (!stopping && !restarting) {
       console.error(`The server ended unexpectedly (code ${code}).`);
       void stop(1);
     }
   });
+}
+
+/** The page from Vite, which takes changes in without a reload, and the server begun anew with every change of it. */
+async function develop(env) {
+  const { watchServer } = await import('../server/build.mjs');
+  watching = await watchServer(async () => {
+    if (restarting || stopping) return;
+    restarting = true;
+    const ended = new Promise((resolve) => server.once('exit', resolve));
+    server.kill('SIGTERM');
+    await ended;
+    await startServer(env);
+    restarting = false;
+    say('The server has begun anew.');
+  });
+  page = spawn(process.execPath, [inRoot('node_modules/vite/bin/vite.js')], {
+    cwd: inRoot('web'),
+    stdio: 'inherit',
+    env: { ...process.env, CIMBEL_API: `http://127.0.0.1:${env.PORT}` },
+  });
+  page.once('exit', () => void stop(0));
 }
 
 async function main() {
@@ -116,7 +143,7 @@ async function main() {
     url = cluster.url('cimbel');
   }
   if (stopping) return;
-  await startServer({
+  const env = {
     ...process.env,
     DATABASE_URL: url,
     SESSION_SECRET: sessionSecret(),
@@ -124,7 +151,9 @@ async function main() {
     HOST: host,
     CIMBEL_DEMO: demo ? '1' : '0',
     NODE_ENV: 'production',
-  });
+  };
+  await startServer(env);
+  if (args.includes('--dev')) await develop(env);
   say(`\nCimbel is ready: http://${host === '0.0.0.0' ? 'localhost' : host}:${port}`);
   if (demo) {
     say('Walk in with one click on the sign-in page, or sign in by hand:');

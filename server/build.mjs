@@ -1,8 +1,8 @@
-import { build } from 'esbuild';
+import { build, context } from 'esbuild';
 import { fileURLToPath } from 'node:url';
 
 const here = (path) => fileURLToPath(new URL(path, import.meta.url));
-await build({
+const options = {
   entryPoints: [here('./main.ts')],
   outfile: here('./dist/main.js'),
   bundle: true,
@@ -21,4 +21,18 @@ await build({
         ),
     },
   ],
-});
+};
+
+/** Builds anew with every change; `onBuilt` is told of each that came off, the first apart. */
+export async function watchServer(onBuilt) {
+  let built = 0;
+  const told = {
+    name: 'tell',
+    setup: (b) => b.onEnd(({ errors }) => errors.length === 0 && built++ > 0 && onBuilt()),
+  };
+  const watching = await context({ ...options, plugins: [...options.plugins, told] });
+  await watching.watch();
+  return watching;
+}
+
+if (process.argv[1] === fileURLToPath(import.meta.url)) await build(options);

@@ -1,7 +1,6 @@
 import { z } from 'zod';
 import type { Salts } from '../theory';
-import { headSchema, HEAD_ZONES, type HeadZone, type Head } from './head';
-import { presentLevel } from './past';
+import { headSchema, HEAD_ZONES, type HeadZone } from './head';
 import { targetSchema, type Target } from './target';
 
 export const SCALPS = ['sound', 'irritated'] as const;
@@ -85,9 +84,3 @@ export function partsOf({ head, wish, weave }: Pick<ClientCase, 'head' | 'wish' 
   });
 }
 export const partName = ({ zone, woven }: Pick<Part, 'zone' | 'woven'>) => (woven ? `${zone}.woven` : zone);
-
-/** Levels the deepest wish asks a part to move, lighter positive. */
-export const levelsAsked = (head: Head, { zone, target }: Part): number => {
-  const found = head.zones.find((one) => one.zone === zone);
-  return found && target ? target.level - presentLevel(found) : 0;
-};

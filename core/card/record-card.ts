@@ -24,7 +24,6 @@ export const AFTERCARES = [
   'weeklyTreatment',
   'coolWater',
 ] as const;
-export type Aftercare = (typeof AFTERCARES)[number];
 
 const grams = z.number().min(0).max(2000);
 const pouredSchema = z.object({ vol: z.number().min(0).max(40), grams }).strict();

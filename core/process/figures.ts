@@ -6,7 +6,6 @@ import data from './figures.json';
  * `behaviour-rows.ts`; `figure-sources.ts` says of each what it rests on.
  */
 export type ModelFigures = typeof data.model;
-export type ModelFigure = keyof ModelFigures;
 
 export interface LiftRow {
   /** Strength of the developer, volumes. */

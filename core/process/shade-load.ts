@@ -1,7 +1,6 @@
 import { type Tone, dyesOfShift, labOf, neutralLab, toneLab } from '../colour';
 import {
   NO_DYE,
-  NO_WARMTH,
   baredPigment,
   naturalPigment,
   reflectanceOf,
@@ -94,4 +93,3 @@ export const warmthLess = (one: Warmth, other: Warmth): Warmth => ({
   red: Math.max(0, one.red - other.red),
   yellow: Math.max(0, one.yellow - other.yellow),
 });
-export const isNoWarmth = ({ red, yellow }: Warmth) => red === NO_WARMTH.red && yellow === NO_WARMTH.yellow;

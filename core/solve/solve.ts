@@ -11,7 +11,6 @@ import {
   type Target,
 } from '../card';
 import { simulateCard, type PartOutcome } from '../simulate';
-import { CONDITIONS } from '../process';
 import { reason, type Reason } from '../reason';
 import type { Line } from '../shades';
 import type { HouseRules } from '../theory';
@@ -229,10 +228,3 @@ function finished(
     proof,
   };
 }
-
-/** Condition of the worst part at the end of a plan. */
-export const worstCondition = (outcomes: readonly PartOutcome[]) => {
-  const worst = Math.max(0, ...outcomes.map(({ condition }) => CONDITIONS.indexOf(condition)));
-  return CONDITIONS[worst];
-};
-export { presentLevel };

@@ -9,4 +9,3 @@ export const CAUTIONS = [
   'caution.age',
   'caution.openBowl',
 ] as const;
-export type Caution = (typeof CAUTIONS)[number];

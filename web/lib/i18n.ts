@@ -1,4 +1,3 @@
-import { format as formatDate } from 'date-fns';
 import { flOzOfGrams } from '@cimbel/core/measure';
 import type { HouseRules } from '@cimbel/core/theory';
 import i18next, { type i18n as I18n } from 'i18next';
@@ -142,10 +141,24 @@ function teach(words: I18n, units: Units): I18n {
 
 export const i18n = teach(i18next.createInstance().use(initReactI18next), 'grams');
 const inOunces = teach(i18next.createInstance(), 'flOz');
+/** English here is written as in Britain, day before month. */
+const DATES_OF: Record<string, string> = { en: 'en-GB' };
+
 /** The same words, with amounts as a class measures them. */
 export const wordsIn = (units: Units): I18n => (units === 'flOz' ? inOunces : i18n);
 
-export const dateTime = (iso: string) => formatDate(new Date(iso), 'EEE d MMM, HH:mm');
+const inLanguage = (options: Intl.DateTimeFormatOptions) => (when: string | number) =>
+  new Intl.DateTimeFormat(DATES_OF[i18n.language] ?? i18n.language, options).format(new Date(when));
+/** Day and time, as the language of the page writes them. */
+export const dateTime = inLanguage({
+  weekday: 'short',
+  day: 'numeric',
+  month: 'short',
+  hour: '2-digit',
+  minute: '2-digit',
+  hourCycle: 'h23',
+});
+export const dayAndMonth = inLanguage({ day: 'numeric', month: 'short' });
 
 export function applyDirection(language: string): void {
   document.documentElement.lang = language;

@@ -17,6 +17,7 @@ import { ReasonText } from '../features/marking/reasons';
 import { ClassTabs } from '../features/reading/class-tabs';
 import { WithClass } from '../features/reading/with-class';
 import { api, asApiError } from '../lib/api';
+import { useKept } from '../lib/use-kept';
 import { Button } from '../ui/button';
 import { Notice } from '../ui/panel';
 import { PageTitle } from '../ui/page-title';
@@ -111,7 +112,11 @@ function RuleChoice({
 function RulesForm({ detail }: { detail: ClassDetail }) {
   const { t } = useTranslation(['ui', 'craft']);
   const client = useQueryClient();
-  const [rules, setRules] = useState<HouseRules>(detail.houseRules);
+  // Half-made changes wait on the device; of rules that were saved since they are no change any more.
+  const [rules, setRules, dropRules] = useKept<HouseRules>(
+    `cimbel.house-rules.${detail.id}`,
+    () => detail.houseRules,
+  );
   const [before, setBefore] = useState<HouseRules | null>(null);
   const saved = detail.houseRules;
   const changed = JSON.stringify(rules) !== JSON.stringify(saved);
@@ -120,6 +125,7 @@ function RulesForm({ detail }: { detail: ClassDetail }) {
     onSuccess: async (_, body) => {
       setBefore(saved);
       setRules(body);
+      dropRules();
       await client.invalidateQueries({ queryKey: ['class', detail.id] });
       void client.invalidateQueries({ queryKey: ['reading-desk', detail.id] });
     },
@@ -156,7 +162,14 @@ function RulesForm({ detail }: { detail: ClassDetail }) {
           {t('action.save')}
         </Button>
         {changed ? (
-          <Button onClick={() => setRules(saved)}>{t('houseRules.discard')}</Button>
+          <Button
+            onClick={() => {
+              setRules(saved);
+              dropRules();
+            }}
+          >
+            {t('houseRules.discard')}
+          </Button>
         ) : before ? (
           <Button onClick={() => save.mutate(before)}>{t('action.undo')}</Button>
         ) : null}

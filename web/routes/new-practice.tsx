@@ -9,22 +9,25 @@ import { ScopeFields } from '../features/reading/scope-fields';
 import { SetActions } from '../features/reading/set-actions';
 import { WithClass } from '../features/reading/with-class';
 import { api } from '../lib/api';
+import { useKept } from '../lib/use-kept';
 import { useChecked } from '../lib/use-checked';
 import { Field, Input, NumberInput } from '../ui/field';
 import { Sheet } from '../ui/panel';
 import { PageTitle } from '../ui/page-title';
+
+const fresh = (): NewPractice => ({
+  title: '',
+  skills: ['level', 'tone', 'underlay'],
+  scope: FULL_SCOPE,
+  minutesAWeek: 20,
+});
 
 function PracticeForm({ detail }: { detail: ClassDetail }) {
   const { t } = useTranslation(['ui', 'drill']);
   const { check, refused, errorOf } = useChecked(newPracticeSchema);
   const navigate = useNavigate();
   const client = useQueryClient();
-  const [draft, setDraft] = useState<NewPractice>({
-    title: '',
-    skills: ['level', 'tone', 'underlay'],
-    scope: FULL_SCOPE,
-    minutesAWeek: 20,
-  });
+  const [draft, setDraft, dropDraft] = useKept<NewPractice>(`cimbel.new-practice.${detail.id}`, fresh);
   const [previewing, setPreviewing] = useState(false);
   const context = useMemo(
     () => ({ rules: detail.houseRules, scope: draft.scope }),
@@ -41,6 +44,7 @@ function PracticeForm({ detail }: { detail: ClassDetail }) {
     mutationFn: (body: NewPractice) =>
       api<{ id: string }>('POST', `/api/classes/${detail.id}/practices`, body),
     onSuccess: async () => {
+      dropDraft();
       await client.invalidateQueries({ queryKey: ['reading-desk', detail.id] });
       await navigate(`/classes/${detail.id}/reading`);
     },

@@ -17,6 +17,7 @@ import { SetActions } from '../features/reading/set-actions';
 import { WithClass } from '../features/reading/with-class';
 import { TestPreview } from '../features/reading/test-preview';
 import { api } from '../lib/api';
+import { useKept } from '../lib/use-kept';
 import { useChecked } from '../lib/use-checked';
 import { Button } from '../ui/button';
 import { Choice, Field, Input, NumberInput } from '../ui/field';
@@ -118,7 +119,7 @@ function TestForm({ detail }: { detail: ClassDetail }) {
   const { check, refused, errorOf } = useChecked(newTestSchema);
   const navigate = useNavigate();
   const client = useQueryClient();
-  const [draft, setDraft] = useState<Draft>(fresh);
+  const [draft, setDraft, dropDraft] = useKept<Draft>(`cimbel.new-test.${detail.id}`, fresh);
   const [preview, setPreview] = useState<NewTest | null>(null);
   const context = useMemo(
     () => ({ rules: detail.houseRules, scope: draft.scope }),
@@ -130,6 +131,7 @@ function TestForm({ detail }: { detail: ClassDetail }) {
     mutationFn: (body: NewTest) =>
       api<{ id: string }>('POST', `/api/classes/${detail.id}/reading-tests`, body),
     onSuccess: async ({ id }) => {
+      dropDraft();
       await client.invalidateQueries({ queryKey: ['reading-desk', detail.id] });
       await navigate(`/reading-tests/${id}`);
     },

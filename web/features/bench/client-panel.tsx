@@ -6,59 +6,78 @@ import { ReasonText } from '../marking/reasons';
 import type { Reveals } from './use-reveals';
 import { useWishes } from './words';
 
-/** Who is in the chair, what is wished for, and what shows without asking. */
-export function ClientFacts({ assignment }: { assignment: StudentAssignment }) {
-  const { t } = useTranslation(['ui', 'craft']);
+function Story({ assignment: { client, ...assignment } }: { assignment: StudentAssignment }) {
+  const { t } = useTranslation();
   const wishes = useWishes();
-  const { client, hair, lines } = assignment;
   const capital = (text: string) => text.charAt(0).toLocaleUpperCase() + text.slice(1);
   return (
     <>
+      <h3 className="text-lg">{client.name}</h3>
+      <p>{client.note || t('bench.consult.noHistory')}</p>
+      <h3 className="mt-2 text-lg">{t('bench.consult.wish')}</h3>
+      <Facts rows={wishes(assignment).map(({ name, text }) => ({ term: capital(name), value: text }))} />
+    </>
+  );
+}
+
+function Hair({ assignment: { hair, lines } }: { assignment: StudentAssignment }) {
+  const { t } = useTranslation(['ui', 'craft']);
+  return (
+    <>
+      <h3 className="text-lg">{t('bench.consult.facts')}</h3>
+      <Facts
+        rows={[
+          { term: t('bench.consult.diameter'), value: t(`craft:diameter.${hair.diameter}`) },
+          { term: t('bench.consult.density'), value: t(`craft:density.${hair.density}`) },
+          { term: t('bench.consult.service'), value: t(`craft:service.${hair.length}`) },
+          { term: t('service.linesAtHand'), value: lines.map(({ name }) => name).join(', ') },
+        ]}
+      />
+      <details className="mt-1 text-sm">
+        <summary className="cursor-pointer font-semibold">{t('bench.consult.cautions')}</summary>
+        <ul className="mt-1 list-disc ps-5">
+          {CAUTIONS.map((caution) => (
+            <li key={caution}>{t(`craft:${caution}`)}</li>
+          ))}
+        </ul>
+      </details>
+    </>
+  );
+}
+
+/** Who is in the chair, what is wished for, and what shows without asking. */
+export function ClientFacts({ assignment }: { assignment: StudentAssignment }) {
+  return (
+    <>
       <Sheet className="flex flex-col gap-2">
-        <h3 className="text-lg">{client.name}</h3>
-        <p>{client.note || t('bench.consult.noHistory')}</p>
-        <h3 className="mt-2 text-lg">{t('bench.consult.wish')}</h3>
-        <Facts rows={wishes(assignment).map(({ name, text }) => ({ term: capital(name), value: text }))} />
+        <Story assignment={assignment} />
       </Sheet>
       <Sheet className="flex flex-col gap-2">
-        <h3 className="text-lg">{t('bench.consult.facts')}</h3>
-        <Facts
-          rows={[
-            { term: t('bench.consult.diameter'), value: t(`craft:diameter.${hair.diameter}`) },
-            { term: t('bench.consult.density'), value: t(`craft:density.${hair.density}`) },
-            { term: t('bench.consult.service'), value: t(`craft:service.${hair.length}`) },
-            { term: t('service.linesAtHand'), value: lines.map(({ name }) => name).join(', ') },
-          ]}
-        />
-        <details className="mt-1 text-sm">
-          <summary className="cursor-pointer font-semibold">{t('bench.consult.cautions')}</summary>
-          <ul className="mt-1 list-disc ps-5">
-            {CAUTIONS.map((caution) => (
-              <li key={caution}>{t(`craft:${caution}`)}</li>
-            ))}
-          </ul>
-        </details>
+        <Hair assignment={assignment} />
       </Sheet>
     </>
   );
 }
 
-/** The consultation where it is given: the client, and what asking and testing has shown. */
+/** The consultation where it is given, as short as it can be: the client, and what asking and testing has shown. */
 export function ClientGiven({ assignment, reveals }: { assignment: StudentAssignment; reveals: Reveals }) {
   const told = Object.values(reveals.known).flat();
   return (
-    <div className="grid items-start gap-4 lg:grid-cols-2">
-      <ClientFacts assignment={assignment} />
+    <div className="grid items-start gap-x-8 gap-y-2 text-sm lg:grid-cols-2">
+      <div className="flex flex-col gap-1">
+        <Story assignment={assignment} />
+      </div>
+      <div className="flex flex-col gap-1">
+        <Hair assignment={assignment} />
+      </div>
       {told.length > 0 ? (
-        <Sheet className="lg:col-span-2">
-          <ul className="grid gap-x-6 text-sm lg:grid-cols-2">
-            {told.map((reason) => (
-              <li key={JSON.stringify(reason)}>
-                <ReasonText reason={reason} />
-              </li>
-            ))}
-          </ul>
-        </Sheet>
+        <ul className="border-line grid gap-x-8 border-t pt-2 lg:col-span-2 lg:grid-cols-2">
+          {told.map((reason) => (
+            <li key={JSON.stringify(reason)}>
+              <ReasonText reason={reason} />
+            </li>
+          ))}
+        </ul>
       ) : null}
     </div>
   );

@@ -1,7 +1,7 @@
 import type { Eye } from '@cimbel/core/drill';
-import { format } from 'date-fns';
 import type { ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
+import { dayAndMonth } from '../../lib/i18n';
 import {
   Bar,
   BarChart,
@@ -114,7 +114,7 @@ function LevelBias({ eye }: { eye: Eye }) {
 function Weeks({ eye }: { eye: Eye }) {
   const { t } = useTranslation();
   const data = eye.weeks.map(({ week, accuracy, minutes }) => ({
-    week: format(new Date(week), 'd MMM'),
+    week: dayAndMonth(week),
     accuracy: Math.round(accuracy * 100),
     minutes: Math.round(minutes),
   }));

@@ -1,9 +1,9 @@
 import type { EducatorAssignment, AssignmentChange } from '@cimbel/contract';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { format } from 'date-fns';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useNavigate } from 'react-router';
+import { localTime } from '../setting/exercise-form';
 import { api, asApiError } from '../../lib/api';
 import { Button } from '../../ui/button';
 import { Confirm, Dialog } from '../../ui/dialog';
@@ -15,8 +15,6 @@ import { Notice } from '../../ui/panel';
 export type SetForClass = Pick<EducatorAssignment, 'id' | 'classId' | 'dueAt' | 'release' | 'released'> & {
   rows: { state: string }[];
 };
-
-const LOCAL = "yyyy-MM-dd'T'HH:mm";
 
 /** Another due time, for a class that needs longer. */
 function DueDialog({
@@ -31,7 +29,7 @@ function DueDialog({
   onClose: () => void;
 }) {
   const { t } = useTranslation();
-  const [local, setLocal] = useState(format(new Date(exercise.dueAt), LOCAL));
+  const [local, setLocal] = useState(localTime(exercise.dueAt));
   const due = new Date(local);
   const valid = !Number.isNaN(due.getTime());
   return (

@@ -221,11 +221,27 @@ export function ExerciseEditor({
               onChange={({ target }) => set({ title: target.value })}
             />
           </Field>
+          <details
+            className="flex flex-col gap-3"
+            open={form.caseId === EMPTY_HEAD || Boolean(form.own) || undefined}
+          >
+            <summary className="cursor-pointer py-1 font-semibold">{t('service.changeCase')}</summary>
+            <CaseFields
+              clientCase={clientCase}
+              lines={lines}
+              scale={detail.houseRules.levelScale}
+              onChange={(next) => set({ clientCase: next })}
+            />
+          </details>
           <Sheet className="flex flex-col gap-4">
             <h2 className="text-lg">{t('service.steps')}</h2>
             <p className="text-quiet text-sm">{t('service.stepsHint')}</p>
             <StepsChoice form={form} misses={misses} settled={solution !== null} onChange={set} />
-            <RubricFields rubric={rubric} open={open} onChange={(next) => set({ rubric: next })} />
+            {Object.keys(rubric).length > 0 ? (
+              <RubricFields rubric={rubric} open={open} onChange={(next) => set({ rubric: next })} />
+            ) : (
+              <p className="text-quiet text-sm">{t('service.pointsWait')}</p>
+            )}
             <div className="grid gap-4 md:grid-cols-2">
               <Field
                 label={t('set.due')}
@@ -251,18 +267,6 @@ export function ExerciseEditor({
               />
             </Field>
           </Sheet>
-          <details
-            className="flex flex-col gap-3"
-            open={form.caseId === EMPTY_HEAD || Boolean(form.own) || undefined}
-          >
-            <summary className="cursor-pointer py-1 font-semibold">{t('service.changeCase')}</summary>
-            <CaseFields
-              clientCase={clientCase}
-              lines={lines}
-              scale={detail.houseRules.levelScale}
-              onChange={(next) => set({ clientCase: next })}
-            />
-          </details>
           {fault ? (
             <Notice kind="bad">
               {t(fault === 'wish' ? 'service.needWish' : 'service.needField', { path: fault })}

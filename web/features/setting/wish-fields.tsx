@@ -31,7 +31,7 @@ export function WishFields({
         value={wish.vivid ?? wish.tone.primary}
         options={[
           ...TONE_FAMILIES.map((value) => ({ value, text: t(`craft:tone.${value}`) })),
-          ...DIRECT_DYES.map((value) => ({ value, text: t(`craft:vivid.${value}`) })),
+          ...DIRECT_DYES.map((value) => ({ value, text: t('service.vividDye', { vivid: value }) })),
         ]}
         onChange={(chosen) => {
           const dye = DIRECT_DYES.find((one) => one === chosen);
