@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import type { Salts } from '../theory';
 import { headSchema, HEAD_ZONES, type HeadZone } from './head';
+import { TOLD } from './record-card';
 import { targetSchema, type Target } from './target';
 
 export const SCALPS = ['sound', 'irritated'] as const;
@@ -19,6 +20,8 @@ export const historyFactsSchema = z
     weeksSinceColour: z.number().int().min(0).max(520).nullable(),
     /** Weeks the client is ready to come back after. */
     upkeepWeeks: z.number().int().min(1).max(52),
+    /** What the client says when asked, in the educator's words; a question that is not named brings nothing to light. */
+    told: z.partialRecord(z.enum(TOLD), z.string().trim().min(1).max(200)).optional(),
   })
   .strict();
 export type HistoryFacts = z.infer<typeof historyFactsSchema>;

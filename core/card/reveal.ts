@@ -3,21 +3,32 @@ import { reason, type Reason } from '../reason';
 import { forbidsPeroxide } from '../theory';
 import { saltsOf, type ClientCase } from './client-case';
 import type { HairTest, Question } from './record-card';
-import { pastOf } from './past';
+import type { ZoneOfHead } from './head';
 import { strandOfZone } from './strand-of-zone';
 
 const percent = (share: number) => Math.round(share * 100) / 100;
+
+/** What was done to a zone, newest first, as a client tells it: what and how often, never a level. */
+const doneTo = ({ zone, history }: ZoneOfHead): Reason[] =>
+  history.length === 0
+    ? [reason('reveal.layer.none', undefined, { zone })]
+    : [...history].reverse().map((layer) =>
+        reason(`reveal.layer.${layer.kind}`, undefined, {
+          zone,
+          times: 'times' in layer ? (layer.times ?? 1) : 1,
+        }),
+      );
 
 /** What a question brings to light: what the client knows, never what the eye has to read. */
 export function answerTo({ head, facts }: Pick<ClientCase, 'head' | 'facts'>, question: Question): Reason[] {
   switch (question) {
     case 'lastColour':
-      return head.zones.map((zone) =>
-        reason(`reveal.history.${pastOf(zone).kind}`, undefined, {
-          zone: zone.zone,
-          weeks: facts.weeksSinceColour ?? 0,
-        }),
-      );
+      return [
+        ...head.zones.flatMap(doneTo),
+        ...(facts.weeksSinceColour === null
+          ? []
+          : [reason('reveal.lastWeeks', undefined, { weeks: facts.weeksSinceColour })]),
+      ];
     case 'reactions':
       return [reason(facts.reaction ? 'reveal.reaction.yes' : 'reveal.reaction.no', undefined)];
     case 'scalp':
@@ -26,6 +37,16 @@ export function answerTo({ head, facts }: Pick<ClientCase, 'head' | 'facts'>, qu
       return [reason(`reveal.metallic.${saltsOf(facts)}`, 'C8')];
     case 'upkeep':
       return [reason('reveal.upkeep', undefined, { weeks: facts.upkeepWeeks })];
+    case 'medicines':
+    case 'chemical':
+    case 'habits':
+    case 'budget':
+    case 'mustKeep': {
+      const said = facts.told?.[question];
+      return [
+        said ? reason('reveal.said', undefined, { said }) : reason(`reveal.nothing.${question}`, undefined),
+      ];
+    }
   }
 }
 

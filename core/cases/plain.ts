@@ -16,7 +16,13 @@ export const PLAIN_CASES: readonly ShippedCase[] = [
         zone('mids', { cm: 18, natural: 5, grey: 0.5, history: coloured(5, 'gold'), damage: 0.08 }),
         zone('ends', { cm: 8, natural: 5, grey: 0.5, history: coloured(5, 'gold', 0.4), damage: 0.12 }),
       ],
-      facts: { weeksSinceColour: 5 },
+      facts: {
+        weeksSinceColour: 5,
+        told: {
+          habits: 'Washed every other day, blown dry warm, never an iron.',
+          mustKeep: 'My daughter marries in May; until then it must hold and look the same.',
+        },
+      },
       wish: { regrowth: to(5, 'gold'), ends: to(5, 'gold') },
       lineIds: ['tarnwick', 'quillet'],
     }),

@@ -1,12 +1,5 @@
 import { type Tone, dyesOfShift, labOf, neutralLab, toneLab } from '../colour';
-import {
-  NO_DYE,
-  baredPigment,
-  naturalPigment,
-  reflectanceOf,
-  type Dye,
-  type Warmth,
-} from '../hair';
+import { NO_DYE, baredPigment, naturalPigment, reflectanceOf, type Dye, type Warmth } from '../hair';
 
 /** What a shade holds beside its depth (T3). */
 export interface ShadeLoad {

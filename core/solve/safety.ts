@@ -1,4 +1,4 @@
-import { QUESTIONS, TESTS, saltsOf, type HairTest, type Question, type ClientCase } from '../card';
+import { TESTS, saltsOf, type HairTest, type Question, type ClientCase } from '../card';
 import { reason, type Reason } from '../reason';
 import { asksIncompatibilityTest, forbidsPeroxide } from '../theory';
 import type { Route } from './route';
@@ -14,7 +14,13 @@ export function stopsService({ facts }: Pick<ClientCase, 'facts'>): Reason[] {
 }
 
 /** Asked of every client: a service rests on the answers. */
-export const NEEDED_QUESTIONS: readonly Question[] = QUESTIONS;
+export const NEEDED_QUESTIONS: readonly Question[] = [
+  'lastColour',
+  'reactions',
+  'scalp',
+  'metallicSalts',
+  'upkeep',
+];
 
 /**
  * Tests a service rests on: patch always; on cut hair where metal is suspected; strand, elasticity and porosity before a correction or a lightening (C1–C3).

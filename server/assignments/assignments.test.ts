@@ -161,9 +161,10 @@ describe('a student at the bench', () => {
   it('learns what the client knows by asking, and finds it again after a reload', async () => {
     const asked = await room.student.post(mine('/reveal'), { question: 'lastColour' }).expect(200);
     expect(asked.body.reasons.map(({ code }: { code: string }) => code)).toEqual([
-      'reveal.history.untouched',
-      'reveal.history.coloured',
-      'reveal.history.coloured',
+      'reveal.layer.none',
+      'reveal.layer.permanent',
+      'reveal.layer.permanent',
+      'reveal.lastWeeks',
     ]);
     const test = await room.student.post(mine('/reveal'), { test: 'elasticity' }).expect(200);
     expect(test.body.reasons[0]).toMatchObject({

@@ -58,7 +58,7 @@ function teach(words: I18n, units: Units): I18n {
   const formatter = words.services.formatter!;
   formatter.add('level', number(2));
   formatter.add('levels', (value) => words.t('levels', { ns: 'craft', count: value }));
-  for (const counted of ['weeks', 'visits'] as const)
+  for (const counted of ['weeks', 'visits', 'times'] as const)
     formatter.add(counted, (value) => words.t(counted, { ns: 'craft', count: value }));
   formatter.add('grams', (value, language) => WRITTEN[units](value, language));
   // As a scale shows it, the last place always there.

@@ -16,7 +16,7 @@ import {
   showsIn,
   type RecordCard,
 } from '@cimbel/core/card';
-import { CONDITIONS, TYPICAL } from '@cimbel/core/process';
+import { CONDITIONS, TYPICAL, PAST_KINDS, type PastLayer } from '@cimbel/core/process';
 import { SHIPPED_LINES } from '@cimbel/core/shades';
 import { LAYER_ROLES, ROUTES, rulingsFor, solveCase, tasksOf } from '@cimbel/core/solve';
 import { DEFAULT_HOUSE_RULES } from '@cimbel/core/theory';
@@ -99,6 +99,15 @@ const SPOILT: ((plan: RecordCard) => RecordCard)[] = [
     steps: plan.steps.map((step) => ({ ...step, zones: [...HEAD_ZONES] })),
   }),
 ];
+
+const SAMPLE_LAYERS: Record<(typeof PAST_KINDS)[number], PastLayer> = {
+  lightened: { kind: 'lightened', level: 9 },
+  permanent: { kind: 'permanent', level: 5, tone: { primary: 'gold' } },
+  demi: { kind: 'demi', level: 8, tone: { primary: 'ash' }, times: 3 },
+  acidGloss: { kind: 'acidGloss', level: 9, tone: { primary: 'pearl' } },
+  direct: { kind: 'direct', dye: 'directPink' },
+  treated: { kind: 'treated', treatment: 'bond' },
+};
 
 describe('words for whole services', () => {
   it('are there for everything that a plan, a route, a question or a test can bring', () => {
@@ -185,6 +194,14 @@ describe('words for whole services', () => {
         },
         'elasticity',
       ).forEach(mustSay);
+    // What a client says in words of their own, and what was done to hair of every kind.
+    const worn = PAST_KINDS.map((kind) => SAMPLE_LAYERS[kind]);
+    const lived = {
+      ...clientCase,
+      head: { ...clientCase.head, zones: clientCase.head.zones.map((zone) => ({ ...zone, history: worn })) },
+      facts: { ...clientCase.facts, weeksSinceColour: 5, told: { budget: 'As little as it takes.' } },
+    };
+    QUESTIONS.forEach((question) => answerTo(lived, question).forEach(mustSay));
     for (const facts of [{}, { plainHenna: true }, { metallicSalts: true }]) {
       const salted = { ...clientCase, facts: { ...clientCase.facts, ...facts } };
       answerTo(salted, 'metallicSalts').forEach(mustSay);

@@ -9,19 +9,24 @@ export function Dialog({
   title,
   children,
   actions,
+  wide = false,
 }: {
   open: boolean;
   onClose: () => void;
   title: string;
   children: ReactNode;
   actions?: ReactNode;
+  /** For what is read rather than answered. */
+  wide?: boolean;
 }) {
   const { t } = useTranslation();
   return (
     <HeadlessDialog open={open} onClose={onClose} className="relative z-50">
       <DialogBackdrop className="fixed inset-0 bg-black/55" />
       <div className="fixed inset-0 flex items-center justify-center overflow-y-auto p-4">
-        <DialogPanel className="bg-sheet border-strong-line flex w-full max-w-lg flex-col gap-4 rounded-sm border p-6">
+        <DialogPanel
+          className={`bg-sheet border-strong-line flex w-full flex-col gap-4 rounded-sm border p-6 ${wide ? 'max-w-3xl' : 'max-w-lg'}`}
+        >
           <DialogTitle className="text-xl">{title}</DialogTitle>
           {children}
           <div className="flex flex-wrap justify-end gap-3">

@@ -8,6 +8,7 @@ const SHORTCUTS = [
   { keys: ['Ctrl', 'Z'], words: 'undo' },
   { keys: ['Ctrl', 'Shift', 'Z'], words: 'redo' },
   { keys: ['←', '→'], words: 'levels' },
+  { keys: ['C'], words: 'card' },
   { keys: ['J'], words: 'nextAnswer' },
   { keys: ['K'], words: 'previousAnswer' },
   { keys: ['1', '9'], words: 'choose' },

@@ -1,17 +1,20 @@
 import type { ShownSimulation, StudentAssignment } from '@cimbel/contract';
 import type { Light } from '@cimbel/core/colour';
 import { lastMinute, type HeadZone, type RecordCard } from '@cimbel/core/card';
+import { NotebookText } from 'lucide-react';
 import { useState, type ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useSearchParams } from 'react-router';
 import { dateTime } from '../../lib/i18n';
 import { useShortcuts } from '../../lib/shortcuts';
 import { Button } from '../../ui/button';
+import { Key } from '../../ui/key';
 import { PageTitle } from '../../ui/page-title';
 import { Notice } from '../../ui/panel';
 import { StepLine } from './step-line';
 import type { DraftOf } from './use-draft';
 import { Apply } from './apply';
+import { CardDialog } from './card-dialog';
 import { ClientGiven } from './client-panel';
 import { Consult } from './consult';
 import { DeveloperAlone } from './developer-alone';
@@ -71,6 +74,7 @@ export function Bench({
   const [wiped, setWiped] = useState<HeadZone | null>(null);
   const plan = draft.answer;
   const control = useClock(lastMinute(plan));
+  const [cardShown, setCardShown] = useState(false);
   const goTo = (next: WorkStep) => {
     setParams((before) => {
       const params = new URLSearchParams(before);
@@ -89,6 +93,7 @@ export function Bench({
     '[': () => move(-1),
     'mod+z': () => draft.undo?.(),
     'mod+shift+z': () => draft.redo?.(),
+    c: () => setCardShown(true),
   });
   const minute = control.clock.minute;
   const onClock = step === 'process' && minute !== null && play.data && plan.steps.length > 0;
@@ -168,6 +173,15 @@ export function Bench({
         <div className="border-strong-line bg-room sticky bottom-0 -mx-4 flex flex-wrap items-center gap-2 border-t px-4 py-2 wide:-mx-8 wide:px-8">
           {saveLine}
           <div className="ms-auto flex gap-2">
+            <Button
+              icon={<NotebookText aria-hidden className="size-5" />}
+              aria-label={t('service.card')}
+              aria-keyshortcuts="C"
+              title={`${t('service.card')} (C)`}
+              onClick={() => setCardShown(true)}
+            >
+              <Key>C</Key>
+            </Button>
             {at > 0 ? (
               <Button onClick={() => move(-1)} aria-keyshortcuts="[">
                 {t('action.back')}
@@ -181,6 +195,12 @@ export function Bench({
             ) : null}
           </div>
         </div>
+        <CardDialog
+          assignment={assignment}
+          card={plan}
+          open={cardShown}
+          onClose={() => setCardShown(false)}
+        />
       </div>
     </div>
   );

@@ -1,6 +1,6 @@
 import type { LevelScale } from '@cimbel/core/colour';
 import { DENSITIES, DIAMETERS, APPLICATION_AREAS } from '@cimbel/core/hair';
-import { HEAD_ZONES, type HeadZone, type ClientCase } from '@cimbel/core/card';
+import { HEAD_ZONES, TOLD, type HeadZone, type ClientCase } from '@cimbel/core/card';
 import type { Line } from '@cimbel/core/shades';
 import { HAIR_FORMS } from '@cimbel/core/tress';
 import { useTranslation } from 'react-i18next';
@@ -11,6 +11,7 @@ import { Pick } from '../bench/pick';
 import { WishFields } from './wish-fields';
 import { ZoneFields } from './zone-fields';
 
+const capital = (text: string) => text.charAt(0).toLocaleUpperCase() + text.slice(1);
 const SHARES = [0.2, 0.3, 0.4, 0.5];
 
 /** The whole case: client, head zone by zone, what the client knows, the wish, and the lines at hand. */
@@ -149,6 +150,19 @@ export function CaseFields({
           on={facts.plainHenna === true}
           onChange={(plainHenna) => setFacts({ plainHenna })}
         />
+        <Field label={t('service.factUpkeep')}>
+          <NumberInput
+            aria-label={t('service.factUpkeep')}
+            value={facts.upkeepWeeks}
+            min={1}
+            max={52}
+            step={1}
+            className="w-20!"
+            onValue={(weeks) =>
+              weeks !== null && setFacts({ upkeepWeeks: Math.min(52, Math.max(1, Math.round(weeks))) })
+            }
+          />
+        </Field>
         <Field label={t('service.factWeeks')}>
           <NumberInput
             aria-label={t('service.factWeeks')}
@@ -162,6 +176,24 @@ export function CaseFields({
             }
           />
         </Field>
+      </Sheet>
+      <Sheet className="flex flex-col gap-3">
+        <h2 className="text-lg">{t('service.clientSays')}</h2>
+        <p className="text-quiet text-sm">{t('service.clientSaysHint')}</p>
+        {TOLD.map((question) => (
+          <Field key={question} label={capital(t(`craft:question.${question}`))}>
+            <Input
+              maxLength={200}
+              value={facts.told?.[question] ?? ''}
+              onChange={({ target }) => {
+                const { [question]: _, ...others } = facts.told ?? {};
+                // A space at the end is one that a word comes after.
+                const said = target.value.replace(/^\s+/, '');
+                setFacts({ told: said ? { ...others, [question]: said } : others });
+              }}
+            />
+          </Field>
+        ))}
       </Sheet>
       <Sheet>
         <fieldset className="grid gap-x-6 sm:grid-cols-2">

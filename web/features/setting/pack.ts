@@ -15,10 +15,15 @@ import type { Form } from './exercise-form';
 
 export type PackTaken = { ok: true; cases: PackedCase[]; newBooks: number } | { ok: false; problem: Problem };
 
-const sameLine = (a: Line, b: Line) => {
-  const said = ({ id: _i, version: _v, ...line }: Line) => JSON.stringify(line);
-  return said(a) === said(b);
-};
+/** A value as text, whatever order its fields came in: a database gives them back in its own. */
+const said = (value: unknown): string =>
+  JSON.stringify(value, (_, one: unknown) =>
+    typeof one === 'object' && one !== null && !Array.isArray(one)
+      ? Object.fromEntries(Object.entries(one).sort(([a], [b]) => (a < b ? -1 : 1)))
+      : one,
+  );
+const sameLine = (a: Line, b: Line) =>
+  said({ ...a, id: '', version: 0 }) === said({ ...b, id: '', version: 0 });
 
 /**
  * Takes a pack that someone has made. Lines that are neither shipped nor among the educator's own become shade books of

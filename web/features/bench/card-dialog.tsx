@@ -1,0 +1,58 @@
+import type { StudentAssignment } from '@cimbel/contract';
+import type { RecordCard } from '@cimbel/core/card';
+import { Printer } from 'lucide-react';
+import { useTranslation } from 'react-i18next';
+import { Button } from '../../ui/button';
+import { Dialog } from '../../ui/dialog';
+import { Facts } from '../../ui/panel';
+import { RecordCardView } from './record-card';
+import { useWishes } from './words';
+
+/** The record card as it is being written, to be looked at from anywhere on the bench, and printed. */
+export function CardDialog({
+  assignment,
+  card,
+  open,
+  onClose,
+}: {
+  assignment: StudentAssignment;
+  card: RecordCard;
+  open: boolean;
+  onClose: () => void;
+}) {
+  const { t } = useTranslation();
+  const wishes = useWishes();
+  const capital = (text: string) => text.charAt(0).toLocaleUpperCase() + text.slice(1);
+  return (
+    <Dialog
+      open={open}
+      onClose={onClose}
+      title={t('service.card')}
+      wide
+      actions={
+        <>
+          <Button icon={<Printer aria-hidden className="size-4" />} onClick={() => window.print()}>
+            {t('action.print')}
+          </Button>
+          <Button weight="main" onClick={onClose}>
+            {t('action.close')}
+          </Button>
+        </>
+      }
+    >
+      <div className="print-sheet flex max-h-[65dvh] flex-col gap-3 overflow-y-auto" tabIndex={0}>
+        <div>
+          <p className="font-display text-xl font-semibold">{assignment.client.name}</p>
+          <p className="text-sm">{assignment.title}</p>
+        </div>
+        <Facts
+          rows={wishes(assignment).map(({ name, text }) => ({
+            term: `${t('bench.consult.wish')}, ${name}`,
+            value: capital(text),
+          }))}
+        />
+        <RecordCardView plan={card} lines={assignment.lines} />
+      </div>
+    </Dialog>
+  );
+}
