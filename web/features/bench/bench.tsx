@@ -180,7 +180,9 @@ export function Bench({
               title={`${t('service.card')} (C)`}
               onClick={() => setCardShown(true)}
             >
-              <Key>C</Key>
+              <span className="max-wide:hidden">
+                <Key>C</Key>
+              </span>
             </Button>
             {at > 0 ? (
               <Button onClick={() => move(-1)} aria-keyshortcuts="[">

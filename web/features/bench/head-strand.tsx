@@ -80,7 +80,7 @@ export function HeadStrand({
         </figure>
         <figure className="flex flex-col items-center">
           <Tress look={looks.target} {...wish} label={t('service.wishLabel')} />
-          <figcaption className="mt-1 text-sm font-semibold">{t('bench.target')}</figcaption>
+          <figcaption className="mt-1 text-sm font-semibold text-center">{t('bench.target')}</figcaption>
         </figure>
       </div>
     </aside>
