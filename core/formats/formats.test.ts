@@ -98,6 +98,7 @@ describe('a table of shades', () => {
       ok: true,
       value: ['5:0', '6:7', '7:75'],
     });
+    expect(readShadeTable('Shade\tLevel\n5:0\t5\n', tarnwick)).toEqual({ ok: true, value: ['5:0'] });
     expect(readShadeTable('\uFEFFlevel\tlabel\n5\t5:0\n6\t6:7', tarnwick)).toEqual({
       ok: true,
       value: ['5:0', '6:7'],

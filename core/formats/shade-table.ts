@@ -29,15 +29,15 @@ export const writeShadeTable = (line: Line): string =>
   )}\r\n`;
 
 /**
- * Labels from a table: CSV, or what a spreadsheet puts on the clipboard. With a first row of column names the columns
- * may stand in any order; without one the first column holds the labels. A cell that contradicts the key is a problem,
+ * Labels from a table: CSV, or what a spreadsheet puts on the clipboard. With a first row of column names (Shade
+ * is Label) the columns may stand in any order; without one the first column holds the labels. A cell that contradicts the key is a problem,
  * by row and column, since either the label or the key has been entered wrong.
  */
 export function readShadeTable(text: string, line: Pick<Line, 'key'>): Read<string[]> {
   const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy' });
   const rows = data.map((row) => row.map((cell) => cell.trim().replace(/^'/, '')));
   if (rows.length === 0) return { ok: false, problems: [{ code: 'table.empty', params: {} }] };
-  const names = rows[0].map((cell) => cell.toLowerCase());
+  const names = rows[0].map((cell) => cell.toLowerCase()).map((name) => (name === 'shade' ? 'label' : name));
   const hasHead = names.includes('label');
   const columns: (Column | null)[] = hasHead
     ? names.map((name) => SHADE_COLUMNS.find((column) => column === name) ?? null)

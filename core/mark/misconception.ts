@@ -1,7 +1,7 @@
 import { toneVector } from '../colour';
 import type { LineOf, RecordCard } from '../card';
 import type { Reason } from '../reason';
-import { readLabel, type Line } from '../shades';
+import { readLabel, type Line, splitLabel } from '../shades';
 import type { Task } from '../solve';
 
 /** Ways of thinking that go wrong, by name (section 1). */
@@ -67,8 +67,9 @@ const BY_CODE: Record<string, Misconception> = {
 function inOtherKey(label: string, own: Line, others: readonly Line[], task: Task): boolean {
   const wanted = toneVector(task.target.tone);
   const near = (line: Line) => {
-    const sign = label.slice(label.search(/[^0-9]/) + 1);
-    const level = label.slice(0, label.length - sign.length - 1);
+    const parts = splitLabel(own, label);
+    if (!parts) return false;
+    const { level, signs: sign } = parts;
     const reading = readLabel(line, `${level}${line.key.separator}${sign}`);
     if (!reading.ok) return false;
     const shown = toneVector(reading.shade.tone);

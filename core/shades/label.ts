@@ -26,13 +26,40 @@ export interface Shade {
 
 export type Reading = { ok: true; shade: Shade } | { ok: false; reason: Reason };
 
+const isLevel = (text: string) => /^\d+$/.test(text) && Number(text) >= 1 && Number(text) <= 12;
+
+/**
+ * A label in two: what stands for the level (or for a corrector), and its signs. Null where it has no second part. Where
+ * nothing stands between them, a level of two digits is read before one of one, if signs of the line are left: 112 is an
+ * 11 of tone 2.
+ */
+export function splitLabel(
+  { key: { separator, signs, corrector } }: Pick<Line, 'key'>,
+  label: string,
+): { level: string; signs: string } | null {
+  if (separator !== '') {
+    const at = label.indexOf(separator);
+    return at < 1 ? null : { level: label.slice(0, at), signs: label.slice(at + 1) };
+  }
+  if (corrector !== undefined && label.startsWith(corrector) && label.length > corrector.length)
+    return { level: corrector, signs: label.slice(corrector.length) };
+  const parts = [2, 1].map((digits) => ({ level: label.slice(0, digits), signs: label.slice(digits) }));
+  return (
+    parts.find(
+      (one) => isLevel(one.level) && one.signs !== '' && [...one.signs].every((sign) => signs[sign]),
+    ) ??
+    parts.find((one) => isLevel(one.level) && one.signs !== '') ??
+    null
+  );
+}
+
 /**
  * Reads a label such as `7:65` in one line's key (T2): level, separator, primary sign, weaker secondary sign.
  * Fails with a reason that says which part could not be read.
  * @rule T2
  */
 export function readLabel(line: Pick<Line, 'key'>, label: string): Reading {
-  const { separator, signs, clear } = line.key;
+  const { signs, clear } = line.key;
   if (clear !== undefined && label === clear) {
     return { ok: true, shade: { label, series: 'clear', level: null, tone: { primary: 'neutral' } } };
   }
@@ -45,14 +72,23 @@ export function readLabel(line: Pick<Line, 'key'>, label: string): Reading {
           ? { label, series: 'direct', level: null, tone: { primary: 'neutral' }, dye: named.dye }
           : { label, series: 'filler', level: named.level, tone: { primary: 'warmBrown' } },
     };
-  const at = label.indexOf(separator);
-  if (at < 1) return { ok: false, reason: reason('label.noSeparator', 'T2', { label, separator }) };
-  const isCorrector = line.key.corrector !== undefined && label.slice(0, at) === line.key.corrector;
-  const level = isCorrector ? 0 : Number(label.slice(0, at));
-  if (isCorrector ? false : !Number.isInteger(level) || level < 1 || level > 12) {
-    return { ok: false, reason: reason('label.badLevel', 'T2', { label, level: label.slice(0, at) }) };
+  const split = splitLabel(line, label);
+  if (!split) {
+    const { separator } = line.key;
+    return {
+      ok: false,
+      reason:
+        separator === ''
+          ? reason('label.noParts', 'T2', { label })
+          : reason('label.noSeparator', 'T2', { label, separator }),
+    };
   }
-  const marks = [...label.slice(at + 1)];
+  const isCorrector = line.key.corrector !== undefined && split.level === line.key.corrector;
+  const level = isCorrector ? 0 : Number(split.level);
+  if (isCorrector ? false : !Number.isInteger(level) || level < 1 || level > 12) {
+    return { ok: false, reason: reason('label.badLevel', 'T2', { label, level: split.level }) };
+  }
+  const marks = [...split.signs];
   if (marks.length < 1 || marks.length > 2) {
     return { ok: false, reason: reason('label.badToneCount', 'T2', { label, count: marks.length }) };
   }

@@ -49,7 +49,8 @@ const bareLineSchema = z
     name: z.string().trim().min(1).max(60),
     kind: z.enum(LINE_KINDS),
     key: z.object({
-      separator: z.string().length(1),
+      /** One character between level and signs, or nothing: 7N, 65. */
+      separator: z.string().max(1),
       /** sign → family. One character each; a doubled sign is the intense version, a doubled neutral extra pigment. */
       signs: z.record(z.string().length(1), z.enum(TONE_FAMILIES)),
       /** Label of the shade without pigment, when the line has one. */

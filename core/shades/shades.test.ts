@@ -14,6 +14,7 @@ import {
   unreadableShades,
   writeLabel,
   type ShadePart,
+  type Line,
 } from '.';
 
 const tarnwick = shippedLine('tarnwick')!;
@@ -152,5 +153,52 @@ describe('mixing shades (F10)', () => {
         expect(mixTone(other).y).toBeCloseTo(mixTone(mix).y, 9);
       }),
     );
+  });
+});
+
+describe('a key without a separator', () => {
+  const letters = {
+    key: { separator: '', signs: { N: 'neutral', A: 'ash', G: 'gold' }, corrector: 'C' },
+  } as const;
+  const digits = {
+    key: {
+      separator: '',
+      signs: { '0': 'neutral', '1': 'ash', '2': 'violet', '3': 'gold' },
+      highLiftFrom: 11,
+    },
+  } as const;
+  const read = (line: Pick<Line, 'key'>, label: string) => {
+    const reading = readLabel(line, label);
+    return reading.ok ? [reading.shade.level, reading.shade.series, reading.shade.tone] : reading.reason.code;
+  };
+
+  it('reads letters after the level, one, two or doubled', () => {
+    expect(read(letters, '7N')).toEqual([7, 'natural', { primary: 'neutral' }]);
+    expect(read(letters, '8NA')).toEqual([8, 'fashion', { primary: 'neutral', secondary: 'ash' }]);
+    expect(read(letters, '10NN')).toEqual([10, 'extraNatural', { primary: 'neutral' }]);
+    expect(read(letters, 'CG')).toEqual([null, 'corrector', { primary: 'gold', secondary: 'gold' }]);
+  });
+
+  it('reads figures too, a level of two digits before one of one where signs are left for it', () => {
+    expect(read(digits, '63')).toEqual([6, 'fashion', { primary: 'gold' }]);
+    expect(read(digits, '712')).toEqual([7, 'fashion', { primary: 'ash', secondary: 'violet' }]);
+    expect(read(digits, '101')).toEqual([10, 'fashion', { primary: 'ash' }]);
+    expect(read(digits, '112')).toEqual([11, 'highLift', { primary: 'violet' }]);
+    expect(read(digits, '10')).toEqual([1, 'natural', { primary: 'neutral' }]);
+  });
+
+  it('says what is missing, and which sign it has not', () => {
+    expect(read(letters, 'N')).toBe('label.noParts');
+    expect(read(letters, '7')).toBe('label.noParts');
+    expect(read(letters, '7X')).toBe('label.unknownSign');
+    expect(read(letters, '7NAG')).toBe('label.badToneCount');
+  });
+
+  it('writes what it reads', () => {
+    for (const level of [1, 6, 10, 12])
+      for (const primary of ['neutral', 'ash', 'gold'] as const) {
+        const label = writeLabel(letters, level, { primary })!;
+        expect(read(letters, label)).toMatchObject([level, expect.anything(), { primary }]);
+      }
   });
 });

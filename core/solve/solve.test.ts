@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { shippedCase } from '../cases';
 import { levelOfStrand } from '../hair';
 import { amountFor, pastOf, presentLevel, strandOfZone, type ClientCase } from '../card';
-import { SHIPPED_LINES, mixLevel } from '../shades';
+import { SHIPPED_LINES, mixLevel, splitLabel } from '../shades';
 import { DEFAULT_HOUSE_RULES, type HouseRules } from '../theory';
 import { SHIPPED_CASES } from '../cases';
 import { rulingOn, solveCase, taskOf, tasksOf } from '.';
@@ -81,7 +81,7 @@ describe('the search', () => {
           shade: {
             label,
             series: 'fashion',
-            level: Number(label.split(line.key.separator)[0]),
+            level: Number(splitLabel(line, label)!.level),
             tone: { primary: 'neutral' },
           },
           parts: grams,

@@ -203,6 +203,10 @@ describe('words', () => {
   });
 
   it('are there for every label that cannot be read, and nothing is worded that the core never says', () => {
+    const bare = { key: { ...SHIPPED_LINES[0].key, separator: '' } };
+    const noParts = readLabel(bare, 'N');
+    if (noParts.ok) throw new Error('N');
+    say([noParts.reason]);
     for (const label of ['775', '13:7', '7:', '7:S']) {
       const reading = readLabel(SHIPPED_LINES[0], label);
       if (reading.ok) throw new Error(label);

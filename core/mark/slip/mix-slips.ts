@@ -1,5 +1,5 @@
 import { bowlGrams, bowlRatio, colourGrams } from '../../card';
-import { hasShades, readLabel, writeLabel } from '../../shades';
+import { hasShades, readLabel, writeLabel, splitLabel } from '../../shades';
 import { tasksOf } from '../../solve';
 import type { Misconception } from '../misconception';
 import { bowlWhere, lineOf, shifted, tenth, toVol, withBowl, type Slip } from './context';
@@ -88,7 +88,7 @@ export const MIX_SLIPS = {
     for (const other of lines) {
       if (other.id === own.id) continue;
       const label = writeLabel(other, Math.floor(tone.level), { primary: tone.tone.primary });
-      const sign = label?.slice(label.indexOf(other.key.separator) + 1);
+      const sign = label ? splitLabel(other, label)?.signs : undefined;
       const mistaken = sign && `${Math.floor(tone.level)}${own.key.separator}${sign}`;
       const reading = mistaken && own.shades.includes(mistaken) ? readLabel(own, mistaken) : null;
       if (

@@ -1,12 +1,12 @@
 import { seedFrom } from '@cimbel/core';
-import { shadesOf, type Line, type Shade } from '@cimbel/core/shades';
+import { shadesOf, type Line, type Shade, splitLabel } from '@cimbel/core/shades';
 import { shadeLook } from '@cimbel/core/tress';
 import { useMemo, type ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Tress } from '../../ui/tress';
 
 /** Signs of a label after its separator: the column a shade stands in. */
-const signsOf = (line: Line, label: string) => label.split(line.key.separator)[1] ?? '';
+const signsOf = (line: Line, label: string) => splitLabel(line, label)?.signs ?? '';
 
 /** A swatch with its label under it. */
 export function Swatch({ shade }: { shade: Shade }) {

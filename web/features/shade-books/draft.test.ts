@@ -25,4 +25,13 @@ describe('a line while it is entered', () => {
     expect(paths({ ...tarnwick, labels: ['5:0', '5:x'] })).toEqual(['shades.1 label.unknownSign']);
     expect(paths({ ...tarnwick, standard: null })).toContain('minutes.standard field.too_small');
   });
+
+  it('takes ratios as they are printed, and a key without a separator', () => {
+    const tarnwick = draftOf(shippedLine('tarnwick')!);
+    for (const ratios of ['1:1.5, 1:2', '1 : 1.5; 2', '1.5 1:2'])
+      expect(lineOfDraft({ ...tarnwick, ratios }).ratios).toEqual([1.5, 2]);
+    const bare = { ...tarnwick, separator: '', labels: ['50', '67', '120'] };
+    expect(draftProblems(bare)).toEqual([]);
+    expect(draftProblems({ ...bare, labels: ['5'] }).map(({ code }) => code)).toEqual(['label.noParts']);
+  });
 });

@@ -107,6 +107,9 @@ const figures = (text: string): number[] =>
     .filter((part) => part !== '')
     .map(Number);
 
+/** Developer parts to one of colour, written as 1.5 or as 1:1.5; `1 : 1.5` too. */
+const ratios = (text: string): number[] => figures(text.replace(/\b1\s*:\s*/g, ''));
+
 /** The line a draft stands for, right or not. */
 export function lineOfDraft(draft: LineDraft): Line {
   const { kind } = draft;
@@ -139,7 +142,7 @@ export function lineOfDraft(draft: LineDraft): Line {
     } as Line['key'],
     shades: labels,
     developersVol: hasDeveloper(kind) ? figures(draft.developers) : [],
-    ratios: hasDeveloper(kind) ? figures(draft.ratios) : [],
+    ratios: hasDeveloper(kind) ? ratios(draft.ratios) : [],
     minutes: {
       standard: draft.standard ?? 0,
       grey: draft.grey ?? draft.standard ?? 0,
@@ -149,7 +152,7 @@ export function lineOfDraft(draft: LineDraft): Line {
     mayDilute: draft.mayDilute,
     mayHeat: draft.mayHeat,
     ...(kind === 'permanent' && draft.highLiftFrom
-      ? { highLift: { ratios: figures(draft.highLiftRatios), minutes: draft.highLiftMinutes ?? 0 } }
+      ? { highLift: { ratios: ratios(draft.highLiftRatios), minutes: draft.highLiftMinutes ?? 0 } }
       : {}),
     ...(lightens(kind) && draft.preWash === 'washed' ? { preWash: 'washed' as const } : {}),
     ...(coversGrey(kind) && draft.greyShares.length > 0 ? { greyShares: draft.greyShares } : {}),

@@ -150,7 +150,11 @@ export function LineForm({
             <h2 className="text-lg">{t('shadeBooks.keyTitle')}</h2>
             <p className="text-quiet text-sm">{t('shadeBooks.keyHint')}</p>
             <div className="flex flex-wrap gap-x-5 gap-y-3">
-              <Field label={t('shadeBooks.separator')} error={errorAt('key.separator')}>
+              <Field
+                label={t('shadeBooks.separator')}
+                hint={t('shadeBooks.separatorHint')}
+                error={errorAt('key.separator')}
+              >
                 <Input
                   className="w-20 text-center"
                   maxLength={1}
