@@ -335,7 +335,7 @@ test('a short exercise weighed on the scale, by pointer and by key', async ({ br
 test('a plan that would hurt the client is capped, and says why', async ({ browser }) => {
   test.setTimeout(60_000);
   const { educator, student, title } = await began(browser, 'Not today');
-  await student.getByRole('button', { name: 'Reactions before' }).click();
+  await student.getByRole('button', { name: 'Reactions to colour before' }).click();
   await expect(student.getByText('“My scalp swelled the last time')).toBeVisible();
   await student.getByRole('radio', { name: 'Proceed with the service' }).click();
   await student.getByRole('spinbutton', { name: 'Number of appointments quoted' }).fill('1');
