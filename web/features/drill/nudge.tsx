@@ -45,19 +45,19 @@ export function Nudge({
   const shown = item.question.pictures[0].look;
   const lookOf = (one: Subject) =>
     lookOfSubject(one, { light, seed: shown.seed, form: shown.form, shine: shown.shine });
-  const awayOf = (one: Subject) => differenceOf(labOfSubject(one, light), labOfSubject(truth, light));
+  const deltaEOf = (one: Subject) => differenceOf(labOfSubject(one, light), labOfSubject(truth, light));
   const looks = useMemo(() => {
     try {
-      return { truth: lookOf(truth), own: lookOf(subject), away: awayOf(subject) };
+      return { truth: lookOf(truth), own: lookOf(subject), deltaE: deltaEOf(subject) };
     } catch {
       // No hair has this colour; the last one that has stays.
       return null;
     }
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [subject]);
-  const firstAway = useMemo(() => {
+  const firstDeltaE = useMemo(() => {
     try {
-      return awayOf(first);
+      return deltaEOf(first);
     } catch {
       return null;
     }
@@ -110,10 +110,10 @@ export function Nudge({
           </label>
         ) : null}
         <p role="status" className="flex justify-between">
-          <span>{firstAway === null ? '' : t('reading.firstAway', { away: firstAway })}</span>
+          <span>{firstDeltaE === null ? '' : t('reading.firstAway', { deltaE: firstDeltaE })}</span>
           <strong>
             {looks
-              ? t(looks.away <= MATCHES ? 'reading.matches' : 'reading.nowAway', { away: looks.away })
+              ? t(looks.deltaE <= MATCHES ? 'reading.matches' : 'reading.nowAway', { deltaE: looks.deltaE })
               : ''}
           </strong>
         </p>
