@@ -133,11 +133,14 @@ function teach(words: I18n, units: Units): I18n {
     formatter.add(list, (value, _language, options: { cap?: boolean }) => {
       const word = words.t(`${list}.${value}`, { ns: 'craft' });
       // For a word that begins a sentence.
-      return options.cap ? word.charAt(0).toLocaleUpperCase() + word.slice(1) : word;
+      return options.cap ? capital(word) : word;
     });
   }
   return words;
 }
+
+/** A word or sentence begun with a capital. */
+export const capital = (text: string) => text.charAt(0).toLocaleUpperCase() + text.slice(1);
 
 export const i18n = teach(i18next.createInstance().use(initReactI18next), 'grams');
 const inOunces = teach(i18next.createInstance(), 'flOz');

@@ -2,6 +2,7 @@ import type { StudentAssignment } from '@cimbel/contract';
 import type { RecordCard } from '@cimbel/core/card';
 import { Printer } from 'lucide-react';
 import { useTranslation } from 'react-i18next';
+import { capital } from '../../lib/i18n';
 import { Button } from '../../ui/button';
 import { Dialog } from '../../ui/dialog';
 import { Facts } from '../../ui/panel';
@@ -22,7 +23,6 @@ export function CardDialog({
 }) {
   const { t } = useTranslation();
   const wishes = useWishes();
-  const capital = (text: string) => text.charAt(0).toLocaleUpperCase() + text.slice(1);
   return (
     <Dialog
       open={open}

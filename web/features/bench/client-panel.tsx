@@ -1,6 +1,7 @@
 import type { StudentAssignment } from '@cimbel/contract';
 import { CAUTIONS } from '@cimbel/core/theory';
 import { useTranslation } from 'react-i18next';
+import { capital } from '../../lib/i18n';
 import { Facts, Sheet } from '../../ui/panel';
 import { ReasonText } from '../marking/reasons';
 import type { Reveals } from './use-reveals';
@@ -9,7 +10,6 @@ import { useWishes } from './words';
 function Story({ assignment: { client, ...assignment } }: { assignment: StudentAssignment }) {
   const { t } = useTranslation();
   const wishes = useWishes();
-  const capital = (text: string) => text.charAt(0).toLocaleUpperCase() + text.slice(1);
   return (
     <>
       <h3 className="text-lg">{client.name}</h3>

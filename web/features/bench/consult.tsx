@@ -2,6 +2,7 @@ import type { StudentAssignment } from '@cimbel/contract';
 import { QUESTIONS, TESTS, type RecordCard } from '@cimbel/core/card';
 import { Check } from 'lucide-react';
 import { useTranslation } from 'react-i18next';
+import { capital } from '../../lib/i18n';
 import { Choice, Field, NumberInput } from '../../ui/field';
 import { Notice, Sheet } from '../../ui/panel';
 import { ClientFacts } from './client-panel';
@@ -71,7 +72,6 @@ export function Consult({
 }) {
   const { t } = useTranslation(['ui', 'craft']);
   const { answer: plan, change } = draft;
-  const capital = (text: string) => text.charAt(0).toLocaleUpperCase() + text.slice(1);
   return (
     <div className="flex flex-col gap-4">
       <h2 className="text-2xl">{t('bench.consult.title')}</h2>

@@ -4,6 +4,7 @@ import { HEAD_ZONES, TOLD, type HeadZone, type ClientCase } from '@cimbel/core/c
 import type { Line } from '@cimbel/core/shades';
 import { HAIR_FORMS } from '@cimbel/core/tress';
 import { useTranslation } from 'react-i18next';
+import { capital } from '../../lib/i18n';
 import { Field, Input, NumberInput, Textarea, Tick } from '../../ui/field';
 import { Sheet } from '../../ui/panel';
 import { withZone } from './case-form';
@@ -11,7 +12,6 @@ import { Pick } from '../bench/pick';
 import { WishFields } from './wish-fields';
 import { ZoneFields } from './zone-fields';
 
-const capital = (text: string) => text.charAt(0).toLocaleUpperCase() + text.slice(1);
 const SHARES = [0.2, 0.3, 0.4, 0.5];
 
 /** The whole case: client, head zone by zone, what the client knows, the wish, and the lines at hand. */
