@@ -1,4 +1,5 @@
 import type { StudentAssignment } from '@cimbel/contract';
+import { recordCardSchema } from '@cimbel/core/card';
 import { withGiven } from '@cimbel/core/mark';
 import { useQuery } from '@tanstack/react-query';
 import { useTranslation } from 'react-i18next';
@@ -17,9 +18,11 @@ import { InUnits } from '../lib/units';
 import { ButtonLink } from '../ui/button';
 import { Failure, Loading, Notice } from '../ui/panel';
 
+const isOfShape = (kept: unknown) => recordCardSchema.safeParse(kept).success;
+
 function Working({ assignment }: { assignment: StudentAssignment }) {
   const draft = useDraft(
-    { ...assignment, url: `/api/my/assignments/${assignment.id}`, empty: assignment.given },
+    { ...assignment, url: `/api/my/assignments/${assignment.id}`, empty: assignment.given, isOfShape },
     useMe().id,
   );
   const reveals = useReveals(assignment);

@@ -11,6 +11,8 @@ export interface Drafted<A> {
   /** Address of the exercise; the draft lies under it. */
   url: string;
   empty: A;
+  /** Whether what the device kept is of today's shape: an older version of the application may have kept another. */
+  isOfShape: (kept: unknown) => boolean;
   draft: { answer: A; version: number; updatedAt: string } | null;
   submittedAt: string | null;
 }
@@ -41,7 +43,7 @@ function startFrom<A>(
   kept: KeptDraft<A> | null,
 ): { state: DraftState<A>; version: number; unsent: boolean } {
   const server = exercise.draft;
-  if (!exercise.submittedAt && kept?.unsent) {
+  if (!exercise.submittedAt && kept?.unsent && exercise.isOfShape(kept.answer)) {
     return { state: { past: [], present: kept.answer, future: [] }, version: kept.version, unsent: true };
   }
   return {
