@@ -9,8 +9,8 @@ import {
   type Misconception,
   type Rubric,
 } from '@cimbel/core/mark';
-import type { BenchStep } from '@cimbel/core/card';
 import {
+  type BenchStep,
   QUESTIONS,
   TESTS,
   bowlSchema,

@@ -28,7 +28,11 @@ export async function watchServer(onBuilt) {
   let built = 0;
   const told = {
     name: 'tell',
-    setup: (b) => b.onEnd(({ errors }) => errors.length === 0 && built++ > 0 && onBuilt()),
+    setup: (b) => {
+      b.onEnd(({ errors }) => {
+        if (errors.length === 0 && built++ > 0) void onBuilt();
+      });
+    },
   };
   const watching = await context({ ...options, plugins: [...options.plugins, told] });
   await watching.watch();

@@ -1,21 +1,7 @@
 import fc from 'fast-check';
 import { HEAD_ZONES, applicationsOf, timedBy, timesFrom, type Step } from '.';
+import { step } from '../testing/cards';
 
-const step = (change: Partial<Step> = {}): Step => ({
-  bowl: 'A',
-  zones: ['mids'],
-  placement: 'open',
-  share: 1,
-  startsAt: 'nape',
-  stopsAtLine: true,
-  wet: false,
-  start: 0,
-  minutes: 35,
-  warmth: false,
-  checkEvery: null,
-  ends: 'rinse',
-  ...change,
-});
 /** Lengths first, the root ten minutes later; both rinsed, then a toner on all. */
 const BLONDE: Step[] = [
   step({ zones: ['mids', 'ends'], minutes: 24, checkEvery: 5 }),

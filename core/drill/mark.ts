@@ -1,6 +1,5 @@
 import { reason, type Reason } from '../reason';
-import type { Item, Response, Solution } from './item';
-import { responseKindOf } from './item';
+import { type Item, type Response, type Solution, responseKindOf } from './item';
 
 export interface DrillMark {
   /** 0 to 1. */

@@ -1,7 +1,6 @@
 import { z } from 'zod';
 import { MISCONCEPTIONS, rubricSchema } from '../mark';
-import { OPEN_STEPS } from '../card';
-import { clientCaseSchema, recordCardSchema } from '../card';
+import { OPEN_STEPS, clientCaseSchema, recordCardSchema } from '../card';
 import { SHIPPED_LINES, lineSchema, type Line } from '../shades';
 import { houseRulesSchema } from '../theory';
 import { asVersion2 } from './exercise-pack-1';

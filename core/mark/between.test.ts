@@ -1,11 +1,10 @@
 import fc from 'fast-check';
 import { coloured, makeCase, to, zone } from '../cases/make';
-import { type ClientCase, type RecordCard, type Target } from '../card';
+import { type ClientCase, type RecordCard, type Target, BENCH_STEPS } from '../card';
 import { simulateCard } from '../simulate';
 import { SHIPPED_LINES } from '../shades';
 import { solveCase } from '../solve';
 import { DEFAULT_HOUSE_RULES, type HouseRules } from '../theory';
-import { BENCH_STEPS } from '../card';
 import { defaultRubric, markCard } from '.';
 
 /** Light strands woven through hair that gets a colour of its own. */

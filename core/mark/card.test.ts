@@ -1,6 +1,5 @@
 import { SHIPPED_CASES } from '../cases';
-import { EMPTY_CARD, type RecordCard } from '../card';
-import { CARD_STEPS } from '../card';
+import { EMPTY_CARD, type RecordCard, CARD_STEPS } from '../card';
 import { cardRubric, defaultRubric, markCard, isOpenIn, nearMisses, withGiven } from '.';
 import { gradingOf } from './tests/solved';
 

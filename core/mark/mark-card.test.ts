@@ -1,7 +1,6 @@
 import fc from 'fast-check';
 import { SHIPPED_CASES } from '../cases';
-import { EMPTY_CARD, type RecordCard } from '../card';
-import { BENCH_STEPS } from '../card';
+import { EMPTY_CARD, type RecordCard, BENCH_STEPS } from '../card';
 import { slip, markCard, withGiven, defaultRubric, type Grade } from '.';
 import { gradingOf, solved } from './tests/solved';
 

@@ -1,6 +1,14 @@
 import { differenceOf, namedLevel } from '../colour';
 import { labOfStrand, levelOfPigmented } from '../hair';
-import { partName, presentLevel, zoneReadAs, type LineOf, type ClientCase, type RecordCard } from '../card';
+import {
+  partName,
+  presentLevel,
+  zoneReadAs,
+  type LineOf,
+  type ClientCase,
+  type RecordCard,
+  type BenchStep,
+} from '../card';
 import { simulateCard, type PartOutcome } from '../simulate';
 import type { Condition } from '../process';
 import { reason, type Reason } from '../reason';
@@ -19,7 +27,6 @@ import { colourLayers, markGreyShare, scoreDepth, scoreTone } from './mark-shade
 import { markTiming } from './mark-timing';
 import { misconceptionsIn, type MisconceptionFound } from './misconception';
 import { CRITERIA, withGiven, type Criterion, type Rubric } from './rubric';
-import { type BenchStep } from '../card';
 import type { SeenPart } from './seen';
 
 export interface CriterionMark extends Marked {

@@ -1,11 +1,10 @@
-import { pastOf, strandOfZone } from '../card';
+import { pastOf, strandOfZone, bowlVol } from '../card';
 import { levelOfPigmented } from '../hair';
 import { conditionOf, isGivingWay } from '../process';
 import { reason, type Reason } from '../reason';
 import { NEEDED_QUESTIONS, levelsToday } from '../solve';
 import { hasDeveloper } from '../shades';
 import { lightenerVols } from '../theory';
-import { bowlVol } from '../card';
 import { mean, scored, zoneReason, type JudgeContext, type Scored } from './context';
 
 export function markSafety({ plan, solution }: JudgeContext): Scored | null {

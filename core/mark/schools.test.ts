@@ -1,11 +1,10 @@
 import fc from 'fast-check';
 import { SHIPPED_CASES } from '../cases';
 import { lightened, makeCase, to, zone } from '../cases/make';
-import type { RecordCard } from '../card';
+import { type RecordCard, BENCH_STEPS } from '../card';
 import { SHIPPED_LINES } from '../shades';
 import { solveCase } from '../solve';
 import { DEFAULT_HOUSE_RULES, HOUSE_RULES, choicesOf, type HouseRules } from '../theory';
-import { BENCH_STEPS } from '../card';
 import { defaultRubric, markCard } from '.';
 import { gradingOf } from './tests/solved';
 

@@ -1,5 +1,4 @@
-import type { StripKind, ProductFigures } from './figures';
-import { FIGURES } from './figures';
+import { type StripKind, type ProductFigures, FIGURES } from './figures';
 
 export const PRODUCT_KINDS = [
   'permanent',

@@ -24,9 +24,9 @@ import {
   targetLab,
   type Bowl,
   type LineOf,
-  type Step,
 } from '../card';
 import { simulateCard, showSimulation, wishLook } from '.';
+import { step } from '../testing/cards';
 
 const tarnwick = shippedLine('tarnwick')!;
 const lineOf: LineOf = (id) => shippedLine(id);
@@ -38,21 +38,6 @@ const bowl = (change: Partial<Bowl> = {}): Bowl => ({
   productGrams: 0,
   developer: [{ vol: 20, grams: 30 }],
   additive: false,
-  ...change,
-});
-const step = (change: Partial<Step> = {}): Step => ({
-  bowl: 'A',
-  zones: ['mids'],
-  placement: 'open',
-  share: 1,
-  startsAt: 'nape',
-  stopsAtLine: true,
-  wet: false,
-  start: 0,
-  minutes: 35,
-  warmth: false,
-  checkEvery: null,
-  ends: 'rinse',
   ...change,
 });
 

@@ -1,10 +1,9 @@
 import fc from 'fast-check';
-import { shippedCase } from '../cases';
+import { shippedCase, SHIPPED_CASES } from '../cases';
 import { levelOfStrand } from '../hair';
 import { amountFor, pastOf, presentLevel, strandOfZone, type ClientCase } from '../card';
 import { SHIPPED_LINES, mixLevel, splitLabel } from '../shades';
 import { DEFAULT_HOUSE_RULES, type HouseRules } from '../theory';
-import { SHIPPED_CASES } from '../cases';
 import { rulingOn, solveCase, taskOf, tasksOf } from '.';
 
 const rules = (change: Partial<HouseRules> = {}): HouseRules => ({ ...DEFAULT_HOUSE_RULES, ...change });

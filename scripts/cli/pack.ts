@@ -1,7 +1,6 @@
 import { linesOfPack, type ExercisePack, type PackedCase, type Problem } from '../../core/formats';
 import { defaultRubric, markCard, nearMisses, type MarkingInput } from '../../core/mark';
-import { BENCH_STEPS } from '../../core/card';
-import { partName, type RecordCard } from '../../core/card';
+import { BENCH_STEPS, partName, type RecordCard } from '../../core/card';
 import { simulateCard } from '../../core/simulate';
 import { solveCase, type Solution } from '../../core/solve';
 import { DEFAULT_HOUSE_RULES } from '../../core/theory';

@@ -1,9 +1,14 @@
 import type { Release } from '@cimbel/contract';
 import { seedFrom } from '@cimbel/core';
-import { strandOfZone, stretchesOf, type ClientCase, type RecordCard } from '@cimbel/core/card';
+import {
+  strandOfZone,
+  stretchesOf,
+  type ClientCase,
+  type RecordCard,
+  type BenchStep,
+} from '@cimbel/core/card';
 import type { Light } from '@cimbel/core/colour';
 import type { Misconception, Rubric } from '@cimbel/core/mark';
-import type { BenchStep } from '@cimbel/core/card';
 import type { Line } from '@cimbel/core/shades';
 import { wishLook } from '@cimbel/core/simulate';
 import type { Solution } from '@cimbel/core/solve';

@@ -1,6 +1,5 @@
 import type { Exercise, ExerciseContent } from '@cimbel/contract';
-import type { ClientCase } from '@cimbel/core/card';
-import type { BenchStep } from '@cimbel/core/card';
+import type { ClientCase, BenchStep } from '@cimbel/core/card';
 import type { Misconception, Rubric } from '@cimbel/core/mark';
 import type { Knex } from 'knex';
 import { HttpError } from '../http/errors';

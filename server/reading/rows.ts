@@ -1,7 +1,6 @@
 import type { TestFeedback, TestVariants } from '@cimbel/contract';
-import type { Item, Response, Scope, Slot, Step, TestItem } from '@cimbel/core/drill';
+import type { Item, Response, Scope, Slot, Step, TestItem, EyeAnswer } from '@cimbel/core/drill';
 import type { HouseRules } from '@cimbel/core/theory';
-import type { EyeAnswer } from '@cimbel/core/drill';
 
 export interface TestRow {
   id: string;

@@ -1,5 +1,4 @@
-import type { ApiError } from './api';
-import { api, asApiError } from './api';
+import { type ApiError, api, asApiError } from './api';
 
 const answer = (status: number, body: unknown) =>
   ({ ok: status < 400, status, statusText: 'status', json: async () => body }) as unknown as Response;

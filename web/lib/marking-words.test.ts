@@ -3,8 +3,8 @@ import { join } from 'node:path';
 import type { Reason } from '@cimbel/core';
 import { SHIPPED_CASES } from '@cimbel/core/cases';
 import { CRITERIA, MISCONCEPTIONS, defaultRubric, markCard, nearMisses } from '@cimbel/core/mark';
-import { BENCH_STEPS } from '@cimbel/core/card';
 import {
+  BENCH_STEPS,
   AFTERCARES,
   EMPTY_CARD,
   HEAD_ZONES,

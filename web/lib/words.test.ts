@@ -16,9 +16,8 @@ import {
   UNDERLAYS,
   houseRulesSchema,
 } from '@cimbel/core/theory';
-import { TONE_FAMILIES, type ToneFamily } from '@cimbel/core/colour';
+import { TONE_FAMILIES, type ToneFamily, LIGHTS } from '@cimbel/core/colour';
 import type { Reason } from '@cimbel/core';
-import { LIGHTS } from '@cimbel/core/colour';
 import { DIAMETERS, POROSITIES, type Porosity } from '@cimbel/core/hair';
 import {
   PRESETS,

@@ -1,8 +1,7 @@
 import type { Result } from '@cimbel/contract';
 import { SHIPPED_CASES } from '@cimbel/core/cases';
 import { defaultRubric, markCard, nearMisses, type MarkingInput } from '@cimbel/core/mark';
-import { BENCH_STEPS } from '@cimbel/core/card';
-import { EMPTY_CARD, type Bowl, type RecordCard } from '@cimbel/core/card';
+import { BENCH_STEPS, EMPTY_CARD, type Bowl, type RecordCard } from '@cimbel/core/card';
 import { SHIPPED_LINES, shippedLine } from '@cimbel/core/shades';
 import { solveCase, type Solution } from '@cimbel/core/solve';
 import { DEFAULT_HOUSE_RULES } from '@cimbel/core/theory';

@@ -1,6 +1,5 @@
 import type { ShownSimulation, StudentAssignment } from '@cimbel/contract';
-import type { HeadZone, RecordCard } from '@cimbel/core/card';
-import { lastMinute } from '@cimbel/core/card';
+import { type HeadZone, type RecordCard, lastMinute } from '@cimbel/core/card';
 import type { TressLook } from '@cimbel/core/tress';
 import { Pause, Play, RotateCcw, TriangleAlert } from 'lucide-react';
 import { useEffect, useState } from 'react';

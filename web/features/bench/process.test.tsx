@@ -1,28 +1,17 @@
 import type { StudentAssignment } from '@cimbel/contract';
-import { BENCH_STEPS, EMPTY_CARD, applicationsOf, type RecordCard, type Step } from '@cimbel/core/card';
+import { BENCH_STEPS, EMPTY_CARD, applicationsOf, type RecordCard } from '@cimbel/core/card';
 import { SHIPPED_LINES } from '@cimbel/core/shades';
 import { DEFAULT_HOUSE_RULES } from '@cimbel/core/theory';
 import { fieldsOf, textOf } from '../../testing/render';
 import { ClientGiven } from './client-panel';
 import { Process } from './process';
 import { isStepComplete } from './steps';
+import { step } from '@cimbel/core/testing/cards';
 
-const step = (change: Partial<Step> = {}): Step => ({
-  bowl: 'A',
-  zones: ['regrowth'],
-  placement: 'open',
-  share: 1,
-  startsAt: 'front',
-  stopsAtLine: true,
-  wet: false,
-  start: 0,
-  minutes: 45,
-  warmth: false,
-  checkEvery: null,
-  ends: 'rinse',
-  ...change,
-});
-const STEPS = [step(), step({ bowl: 'B', zones: ['ends'], start: 35, minutes: 10, checkEvery: 3 })];
+const STEPS = [
+  step({ zones: ['regrowth'], minutes: 45 }),
+  step({ bowl: 'B', zones: ['ends'], start: 35, minutes: 10, checkEvery: 3 }),
+];
 const assignment = (change: Partial<StudentAssignment> = {}): StudentAssignment =>
   ({
     client: { name: 'Mrs Orlane', note: 'Never coloured.' },

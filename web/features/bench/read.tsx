@@ -1,8 +1,7 @@
 import type { StudentAssignment } from '@cimbel/contract';
 import { NO_READING, type HeadZone, type RecordCard, type ZoneReading } from '@cimbel/core/card';
-import { LIGHTS, type Light } from '@cimbel/core/colour';
+import { LIGHTS, type Light, topLevel } from '@cimbel/core/colour';
 import { COUNTERS } from '@cimbel/core/theory';
-import { topLevel } from '@cimbel/core/colour';
 import { useTranslation } from 'react-i18next';
 import { Choice, Select } from '../../ui/field';
 import { Sheet } from '../../ui/panel';

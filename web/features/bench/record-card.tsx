@@ -1,5 +1,4 @@
-import type { RecordCard } from '@cimbel/core/card';
-import { HEAD_ZONES } from '@cimbel/core/card';
+import { type RecordCard, HEAD_ZONES } from '@cimbel/core/card';
 import type { Line } from '@cimbel/core/shades';
 import { useTranslation } from 'react-i18next';
 import { Facts, Sheet } from '../../ui/panel';

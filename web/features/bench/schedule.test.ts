@@ -1,6 +1,5 @@
 import fc from 'fast-check';
-import type { HeadZone, Step } from '@cimbel/core/card';
-import { stepSchema } from '@cimbel/core/card';
+import { type HeadZone, type Step, stepSchema } from '@cimbel/core/card';
 import { shippedLine } from '@cimbel/core/shades';
 import { axisMinutes, barsOf, moved, newStep, rinsedAt } from './schedule';
 

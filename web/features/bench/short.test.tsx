@@ -1,7 +1,13 @@
 import type { StudentAssignment } from '@cimbel/contract';
 import { type NearMiss } from '@cimbel/core/mark';
-import { BENCH_STEPS, CARD_STEPS, OPEN_STEPS } from '@cimbel/core/card';
-import { EMPTY_CARD, type Bowl, type RecordCard } from '@cimbel/core/card';
+import {
+  BENCH_STEPS,
+  CARD_STEPS,
+  OPEN_STEPS,
+  EMPTY_CARD,
+  type Bowl,
+  type RecordCard,
+} from '@cimbel/core/card';
 import { SHIPPED_LINES } from '@cimbel/core/shades';
 import { DEFAULT_HOUSE_RULES, type HouseRules } from '@cimbel/core/theory';
 import { fieldsOf, htmlOf, textOf } from '../../testing/render';

@@ -1,6 +1,5 @@
 import type { StudentAssignment } from '@cimbel/contract';
-import type { BenchStep } from '@cimbel/core/card';
-import type { RecordCard } from '@cimbel/core/card';
+import type { BenchStep, RecordCard } from '@cimbel/core/card';
 import { hasDeveloper } from '@cimbel/core/shades';
 
 /** Steps of the bench in the order of the service; steps that an exercise gives are left out. */

@@ -1,5 +1,4 @@
-import type { Problem } from '@cimbel/core/formats';
-import { problemsOf } from '@cimbel/core/formats';
+import { type Problem, problemsOf } from '@cimbel/core/formats';
 import { TONE_FAMILIES, type ToneFamily } from '@cimbel/core/colour';
 import { hasDeveloper, hasShades, type DirectDye, type Line, type LineKind } from '@cimbel/core/shades';
 

@@ -1,0 +1,18 @@
+import type { Step } from '../card';
+
+/** A bowl put openly on the mid-lengths for the usual time; what is not said is plain. */
+export const step = (change: Partial<Step> = {}): Step => ({
+  bowl: 'A',
+  zones: ['mids'],
+  placement: 'open',
+  share: 1,
+  startsAt: 'nape',
+  stopsAtLine: true,
+  wet: false,
+  start: 0,
+  minutes: 35,
+  warmth: false,
+  checkEvery: null,
+  ends: 'rinse',
+  ...change,
+});
