@@ -1,10 +1,10 @@
 import { z } from 'zod';
 import type { Reason } from '@cimbel/core';
-import type { Light } from '@cimbel/core/colour';
 import {
   CRITERIA,
   rubricSchema,
   type Criterion,
+  type ExerciseAsSet,
   type Grade,
   type Misconception,
   type Rubric,
@@ -16,15 +16,12 @@ import {
   bowlSchema,
   recordCardSchema,
   stepSchema,
-  type Application,
-  type Head,
-  type HeadZone,
   type ClientCase,
   type RecordCard,
 } from '@cimbel/core/card';
 import type { Line } from '@cimbel/core/shades';
 import type { Solution } from '@cimbel/core/solve';
-import type { HouseRules, Underlay } from '@cimbel/core/theory';
+import type { HouseRules } from '@cimbel/core/theory';
 import type { TressLook } from '@cimbel/core/tress';
 import type { standingSchema } from './classes';
 import { exerciseSchema } from './exercises';
@@ -84,31 +81,12 @@ export interface EducatorAssignment {
   })[];
 }
 
-/** What a student may know of a head before the key is released: how it looks and what was asked, never its figures. */
-export interface StudentAssignment {
+/** An exercise as its student gets it, with how far the work on it is. */
+export interface StudentAssignment extends ExerciseAsSet {
   id: string;
   title: string;
   className: string;
-  client: ClientCase['client'];
-  looks: { now: TressLook; target: TressLook };
-  /** The same under each light, for reading. */
-  lit: Record<Light, { now: TressLook; target: TressLook }>;
-  zones: { zone: HeadZone; lengthCm: number; from: number; to: number }[];
-  hair: Pick<Head, 'diameter' | 'density' | 'length' | 'form'>;
-  wish: ClientCase['wish'];
-  weave: ClientCase['weave'] | null;
-  lines: Line[];
-  houseRules: HouseRules;
-  underlayChoices: Underlay[];
-  open: BenchStep[];
-  /** What the exercise gives: the fields of steps that are off, and all of a card that is to be put right. */
-  given: RecordCard;
-  /** Where the student times what is given: what is applied, without its times. Else empty. */
-  applications: Application[];
-  toCorrect: boolean;
   rubric: Rubric;
-  /** What the questions and tests of the draft have brought to light. */
-  reveals: Record<string, Reason[]>;
   dueAt: string;
   late: boolean;
   draft: { answer: RecordCard; version: number; updatedAt: string } | null;

@@ -1,6 +1,7 @@
 import { expect, test, type Browser, type Page } from '@playwright/test';
 import {
   consultWell,
+  criterion,
   finishWith,
   handItIn,
   joinClass,
@@ -46,8 +47,6 @@ async function began(
   await startExercise(student, title);
   return { educator, student, title };
 }
-const criterion = (page: Page, name: string) =>
-  page.getByRole('row').filter({ has: page.getByText(name, { exact: true }) });
 const CARE = ['Gentle wash', 'Heat protection', 'Cool water'];
 
 test('a retouch over half grey, done well, gets full marks; marked again it stays so', async ({

@@ -1,4 +1,4 @@
-import { expect, type Page } from '@playwright/test';
+import { expect, type Download, type Page } from '@playwright/test';
 
 /** The steps people take, in their words; the tests below are then the journeys themselves. */
 
@@ -62,6 +62,16 @@ export async function joinClass(page: Page, code: string): Promise<void> {
 
 export async function saved(page: Page): Promise<void> {
   await expect(page.getByText(/^Saved /)).toBeVisible();
+}
+
+/** The row of a criterion in a table of marks. */
+export const criterion = (page: Page, name: string) =>
+  page.getByRole('row').filter({ has: page.getByText(name, { exact: true }) });
+
+export async function textOf(download: Download): Promise<string> {
+  let all = '';
+  for await (const chunk of await download.createReadStream()) all += chunk;
+  return all;
 }
 
 /** No page may scroll sideways. */

@@ -1,5 +1,5 @@
 import { expect, test, type Browser, type Page } from '@playwright/test';
-import { expectNoSidewaysScroll, joinClass, makeClass, register, unique, walkIn } from './pages';
+import { expectNoSidewaysScroll, joinClass, makeClass, register, textOf, unique, walkIn } from './pages';
 
 /** The screen check is a page of its own; journeys that are not about it have it behind them. */
 async function screenChecked(page: Page): Promise<void> {
@@ -275,11 +275,7 @@ test('a test set by the educator, taken by two students with items of their own,
   await expect(page.getByRole('row').filter({ hasText: oneName })).toContainText('%');
   const download = page.waitForEvent('download');
   await page.getByRole('link', { name: 'Results as CSV' }).click();
-  const csv = await (await download).createReadStream().then(async (stream) => {
-    let text = '';
-    for await (const chunk of stream) text += chunk;
-    return text;
-  });
+  const csv = await textOf(await download);
   expect(csv.split('\r\n')[0]).toContain('student,state,attempts,score_percent');
   expect(csv).toContain(`${oneName},finished,1,`);
   await page.getByRole('link', { name: oneName }).click();

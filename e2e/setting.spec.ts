@@ -9,6 +9,7 @@ import {
   startExercise,
   stepTo,
   timeIt,
+  textOf,
   unique,
 } from './pages';
 
@@ -179,13 +180,7 @@ test('a pack of several cases and a line of its own is taken by another educator
   await found(page);
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Export as case pack' }).click();
-  const pack = JSON.parse(
-    await (await download).createReadStream().then(async (stream) => {
-      let all = '';
-      for await (const chunk of stream) all += chunk;
-      return all;
-    }),
-  );
+  const pack = JSON.parse(await textOf(await download));
   const [line] = pack.lines;
   const [gloss] = pack.cases;
   const ofOwn = {

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { makeClass, register, unique } from './pages';
+import { makeClass, register, textOf, unique } from './pages';
 
 /** What a spreadsheet puts on the clipboard, pasted where the focus is. */
 async function paste(page: Page, text: string): Promise<void> {
@@ -86,11 +86,7 @@ test('a book goes out as a file and comes in again; a broken one says where', as
   await page.getByRole('button', { name: 'Book as JSON' }).click();
   const file = await saved;
   expect(file.suggestedFilename()).toBe('quillet-gel.json');
-  const text = await file.createReadStream().then(async (stream) => {
-    let all = '';
-    for await (const chunk of stream) all += chunk;
-    return all;
-  });
+  const text = await textOf(file);
 
   await page.goto('/shade-books/new');
   const choose = (name: string, body: string) =>

@@ -1,5 +1,6 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test } from '@playwright/test';
 import {
+  criterion,
   handItIn,
   joinClass,
   makeClass,
@@ -15,8 +16,6 @@ import {
 } from './pages';
 
 const SMALL = 'Cover half grey, keep it golden';
-const criterion = (page: Page, name: string) =>
-  page.getByRole('row').filter({ has: page.getByText(name, { exact: true }) });
 
 test('an educator sets a small exercise, a student solves it, it is marked, and a mark is changed', async ({
   browser,

@@ -2,7 +2,7 @@ import { stretchTest } from '../process';
 import { reason, type Reason } from '../reason';
 import { forbidsPeroxide } from '../theory';
 import { saltsOf, type ClientCase } from './client-case';
-import type { HairTest, Question } from './record-card';
+import type { HairTest, Question, RecordCard } from './record-card';
 import type { ZoneOfHead } from './head';
 import { strandOfZone } from './strand-of-zone';
 
@@ -72,3 +72,20 @@ export function showsIn({ head, facts }: Pick<ClientCase, 'head' | 'facts'>, tes
       return head.zones.map(({ zone, porosity }) => reason(`reveal.porosity.${porosity}`, 'C2', { zone }));
   }
 }
+
+/** One question put or one test made. */
+export type Asked = { question: Question } | { test: HairTest };
+
+/** What one question or test brings to light. */
+export const revealOf = (clientCase: Pick<ClientCase, 'head' | 'facts'>, asked: Asked): Reason[] =>
+  'question' in asked ? answerTo(clientCase, asked.question) : showsIn(clientCase, asked.test);
+
+/** Everything a card has asked and tested, by the name of question or test, with what came of it. */
+export const revealsOf = (
+  clientCase: Pick<ClientCase, 'head' | 'facts'>,
+  { asked, tests }: Pick<RecordCard, 'asked' | 'tests'>,
+): Record<string, Reason[]> =>
+  Object.fromEntries([
+    ...asked.map((question) => [question, answerTo(clientCase, question)]),
+    ...tests.map((test) => [test, showsIn(clientCase, test)]),
+  ]);

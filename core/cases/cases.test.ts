@@ -4,7 +4,7 @@ import { simulateCard } from '../simulate';
 import { shippedLine } from '../shades';
 import { REACHED_DELTA_E, ROUTES, rulingsFor, tasksOf } from '../solve';
 import { MISCONCEPTIONS, markCard, nearMisses } from '../mark';
-import { gradingOf, solved } from '../mark/tests/solved';
+import { gradingOf, solved } from '../testing/solved';
 import { choicesOf, HOUSE_RULES, type HouseRules } from '../theory';
 import { SHIPPED_CASES } from '.';
 

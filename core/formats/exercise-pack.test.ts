@@ -4,7 +4,7 @@ import fc from 'fast-check';
 import { SHIPPED_CASES } from '../cases';
 import { markCard } from '../mark';
 import { BENCH_STEPS } from '../card';
-import { gradingOf } from '../mark/tests/solved';
+import { gradingOf } from '../testing/solved';
 import { shippedLine } from '../shades';
 import {
   exercisePackJsonSchema,

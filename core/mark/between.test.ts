@@ -1,11 +1,11 @@
 import fc from 'fast-check';
 import { coloured, makeCase, to, zone } from '../cases/make';
-import { type ClientCase, type RecordCard, type Target, BENCH_STEPS } from '../card';
+import { type ClientCase, type RecordCard, type Target } from '../card';
 import { simulateCard } from '../simulate';
 import { SHIPPED_LINES } from '../shades';
-import { solveCase } from '../solve';
-import { DEFAULT_HOUSE_RULES, type HouseRules } from '../theory';
-import { defaultRubric, markCard } from '.';
+import type { HouseRules } from '../theory';
+import { gradingFor } from '../testing/solved';
+import { markCard } from '.';
 
 /** Light strands woven through hair that gets a colour of its own. */
 const caseOf = (wish: Partial<Record<'regrowth' | 'mids' | 'ends', Target>>, share = 0.3): ClientCase =>
@@ -23,18 +23,8 @@ const caseOf = (wish: Partial<Record<'regrowth' | 'mids' | 'ends', Target>>, sha
     lineIds: ['calder', 'quillet', 'tarnwick'],
   });
 function solved(clientCase: ClientCase, house: Partial<HouseRules> = {}) {
-  const rules = { ...DEFAULT_HOUSE_RULES, ...house };
-  const result = solveCase(clientCase, SHIPPED_LINES, rules);
-  if (!result.ok) throw new Error(JSON.stringify(result.reasons));
-  const { solution } = result;
-  const input = {
-    solution,
-    rules,
-    rubric: defaultRubric(solution, solution.visit),
-    lines: SHIPPED_LINES,
-    open: BENCH_STEPS,
-  };
-  return { solution, mark: (plan: RecordCard) => markCard(input, plan) };
+  const input = gradingFor(clientCase, house);
+  return { solution: input.solution, mark: (plan: RecordCard) => markCard(input, plan) };
 }
 const gold = to(6, 'gold');
 const ALL = { regrowth: gold, mids: gold, ends: gold };
@@ -113,12 +103,6 @@ describe('a colour between foils (A6)', () => {
           const zones = worn
             ? clientCase.head.zones.map((one) => ({ ...one, history: coloured(6, 'gold', 0.4), damage: 0.1 }))
             : clientCase.head.zones;
-          const result = solveCase(
-            { ...clientCase, head: { ...clientCase.head, zones } },
-            SHIPPED_LINES,
-            DEFAULT_HOUSE_RULES,
-          );
-          if (!result.ok) return;
           const one = solved({ ...clientCase, head: { ...clientCase.head, zones } });
           const grade = one.mark(one.solution.best);
           expect({ base, share, worn, points: grade.points }).toEqual({

@@ -1,7 +1,7 @@
 import { SHIPPED_CASES } from '../cases';
 import { EMPTY_CARD, type RecordCard, CARD_STEPS } from '../card';
 import { cardRubric, defaultRubric, markCard, isOpenIn, nearMisses, withGiven } from '.';
-import { gradingOf } from './tests/solved';
+import { gradingOf } from '../testing/solved';
 
 const ids = SHIPPED_CASES.map(({ id }) => id);
 

@@ -1,6 +1,6 @@
 import type { Bowl, RecordCard, Step } from '../card';
 import { markCard, type Criterion, type CriterionMark } from '.';
-import { gradingOf } from './tests/solved';
+import { gradingOf } from '../testing/solved';
 
 type Change = (plan: RecordCard) => RecordCard;
 const steps =

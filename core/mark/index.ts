@@ -7,3 +7,4 @@ export * from './mark-card';
 export * from './slip';
 export * from './preview';
 export * from './house-rules-used';
+export * from './as-set';

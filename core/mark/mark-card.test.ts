@@ -1,12 +1,22 @@
 import fc from 'fast-check';
 import { SHIPPED_CASES } from '../cases';
 import { EMPTY_CARD, type RecordCard, BENCH_STEPS } from '../card';
-import { slip, markCard, withGiven, defaultRubric, type Grade } from '.';
-import { gradingOf, solved } from './tests/solved';
+import {
+  slip,
+  markCard,
+  withGiven,
+  defaultRubric,
+  type Grade,
+  type MarkingInput,
+  type Misconception,
+} from '.';
+import { gradingOf, solved } from '../testing/solved';
 
 const ids = SHIPPED_CASES.map(({ id }) => id);
 const shareOf = (grade: Grade, criterion: string) =>
   grade.criteria.find((one) => one.criterion === criterion)!.share;
+const slipped = ({ solution, lines }: MarkingInput, name: Misconception) =>
+  slip(name, { plan: solution.best, solution, lines })!;
 const graded = (id: string, change: (plan: RecordCard) => RecordCard) => {
   const input = gradingOf(id);
   return markCard(input, change(input.solution.best));
@@ -185,22 +195,14 @@ describe('the marks of a whole service', () => {
 
   it('cap a plan that would hurt the client below a pass, and say why', () => {
     const served = gradingOf('not-today');
-    const inSpite = slip('servedInSpite', {
-      plan: served.solution.best,
-      solution: served.solution,
-      lines: served.lines,
-    })!;
+    const inSpite = slipped(served, 'servedInSpite');
     expect(markCard(served, inSpite)).toMatchObject({
       points: 1,
       max: 6,
       dangers: [{ code: 'danger.served', params: { stop: 'stop.reaction' } }],
     });
     const blonde = gradingOf('first-blonde');
-    const strong = slip('strongOnScalp', {
-      plan: blonde.solution.best,
-      solution: blonde.solution,
-      lines: blonde.lines,
-    })!;
+    const strong = slipped(blonde, 'strongOnScalp');
     const grade = markCard(blonde, strong);
     expect(grade.uncapped / grade.max).toBeGreaterThan(0.8);
     expect(grade.points / grade.max).toBeLessThanOrEqual(0.4);
@@ -232,11 +234,7 @@ describe('the marks of a whole service', () => {
 
   it('are the same to the letter when made again', () => {
     const input = gradingOf('dark-band');
-    const plan = slip('colourLiftsColour', {
-      plan: input.solution.best,
-      solution: input.solution,
-      lines: input.lines,
-    })!;
+    const plan = slipped(input, 'colourLiftsColour');
     expect(JSON.stringify(markCard(input, plan))).toBe(
       JSON.stringify(markCard(JSON.parse(JSON.stringify(input)), plan)),
     );

@@ -1,6 +1,6 @@
 import { BENCH_STEPS, EMPTY_CARD, OPEN_STEPS, type BenchStep, type RecordCard } from '../card';
 import { CRITERIA, cardRubric, defaultRubric, isOpenIn, markCard, withGiven } from '.';
-import { gradingOf, solved } from './tests/solved';
+import { gradingOf, solved } from '../testing/solved';
 
 const id = 'first-blonde';
 const best = (): RecordCard => solved(id).best;

@@ -1,12 +1,12 @@
 import fc from 'fast-check';
 import { SHIPPED_CASES } from '../cases';
 import { lightened, makeCase, to, zone } from '../cases/make';
-import { type RecordCard, BENCH_STEPS } from '../card';
+import { type RecordCard } from '../card';
 import { SHIPPED_LINES } from '../shades';
 import { solveCase } from '../solve';
 import { DEFAULT_HOUSE_RULES, HOUSE_RULES, choicesOf, type HouseRules } from '../theory';
-import { defaultRubric, markCard } from '.';
-import { gradingOf } from './tests/solved';
+import { markCard } from '.';
+import { gradingFor, gradingOf } from '../testing/solved';
 
 /** A retouch over grey whose lengths have faded: the ends are refreshed. */
 const RETOUCH = 'retouch-grey';
@@ -119,14 +119,9 @@ describe('a scale of twelve (L1)', () => {
       lineIds: SHIPPED_LINES.filter(({ kind }) => kinds.includes(kind)).map(({ id }) => id),
     });
   const solve = (clientCase: ReturnType<typeof pale>) => {
-    const result = solveCase(clientCase, SHIPPED_LINES, rules);
-    if (!result.ok) throw new Error(JSON.stringify(result.reasons));
-    const { solution } = result;
-    const rubric = defaultRubric(solution, solution.visit);
-    const grade = markCard(
-      { solution, rules, rubric, lines: SHIPPED_LINES, open: BENCH_STEPS },
-      solution.best,
-    );
+    const input = gradingFor(clientCase, rules);
+    const { solution } = input;
+    const grade = markCard(input, solution.best);
     expect(grade.points).toBe(grade.max);
     return { solution, grade };
   };
@@ -174,11 +169,8 @@ describe('a line with a table of its own over grey (F8)', () => {
   );
   const { clientCase } = SHIPPED_CASES.find(({ id }) => id === 'retouch-grey')!;
   const gradeOn = (plan: (best: RecordCard) => RecordCard) => {
-    const result = solveCase({ ...clientCase, lineIds: ['tarnwick'] }, lines, DEFAULT_HOUSE_RULES);
-    if (!result.ok) throw new Error(JSON.stringify(result.reasons));
-    const { solution } = result;
-    const rubric = defaultRubric(solution, solution.visit);
-    const input = { solution, rules: DEFAULT_HOUSE_RULES, rubric, lines, open: BENCH_STEPS };
+    const input = gradingFor({ ...clientCase, lineIds: ['tarnwick'] }, {}, lines);
+    const { solution } = input;
     return { solution, grade: markCard(input, plan(solution.best)) };
   };
 

@@ -153,6 +153,15 @@ const withWoven = (zone: TressZone, share: number, colour: Lab): TressZone => ({
   grey: colour,
 });
 
+/** The head as it comes in. */
+export const nowLook = ({ head }: Pick<ClientCase, 'head'>, light: Light, seed: number): TressLook =>
+  strandLook(
+    stretchesOf(head).map(({ zone, from, to }) => ({ from, to, strand: strandOfZone(head, zone) })),
+    light,
+    head.form,
+    seed,
+  );
+
 /** The head as it is wished for: zones without a wish stay as they come in. */
 export function wishLook(
   { head, wish, weave }: Pick<ClientCase, 'head' | 'wish' | 'weave'>,
@@ -160,12 +169,7 @@ export function wishLook(
   seed: number,
 ): TressLook {
   const stretches = stretchesOf(head);
-  const now = strandLook(
-    stretches.map(({ zone, from, to }) => ({ from, to, strand: strandOfZone(head, zone) })),
-    light,
-    head.form,
-    seed,
-  );
+  const now = nowLook({ head }, light, seed);
   const zones = now.zones.map((zone, i): TressZone => {
     const wanted = wish[stretches[i].zone];
     const colour = wanted && targetLab(wanted);

@@ -1,19 +1,9 @@
 import type { Release } from '@cimbel/contract';
-import { seedFrom } from '@cimbel/core';
-import {
-  strandOfZone,
-  stretchesOf,
-  type ClientCase,
-  type RecordCard,
-  type BenchStep,
-} from '@cimbel/core/card';
-import type { Light } from '@cimbel/core/colour';
-import type { Misconception, Rubric } from '@cimbel/core/mark';
+import type { BenchStep, ClientCase, RecordCard } from '@cimbel/core/card';
+import type { Misconception, Rubric, SetExercise } from '@cimbel/core/mark';
 import type { Line } from '@cimbel/core/shades';
-import { wishLook } from '@cimbel/core/simulate';
 import type { Solution } from '@cimbel/core/solve';
 import type { HouseRules } from '@cimbel/core/theory';
-import { strandLook } from '@cimbel/core/tress';
 
 /**
  * An exercise set to a class. Case, lines, house rules and model answer are kept as they were when it was set, so that
@@ -51,19 +41,13 @@ export function isReleased(
   return assignment.release === 'onSubmit' || (assignment.release === 'onDue' && now >= assignment.due_at);
 }
 
-/** The head and what is wished for, as the eye sees them; the same for everyone, since the seed comes from the id. */
-export function looksOf(
-  { id, client_case: { head, ...wished } }: Pick<AssignmentRow, 'id' | 'client_case'>,
-  light: Light = 'daylight',
-) {
-  const seed = seedFrom(id);
-  const stretches = stretchesOf(head).map(({ zone, from, to }) => ({
-    from,
-    to,
-    strand: strandOfZone(head, zone),
-  }));
-  return {
-    now: strandLook(stretches, light, head.form, seed),
-    target: wishLook({ head, ...wished }, light, seed + 1),
-  };
-}
+/** A row in the terms of the core. */
+export const exerciseOf = (row: AssignmentRow): SetExercise => ({
+  id: row.id,
+  clientCase: row.client_case,
+  solution: row.model_answer,
+  lines: row.lines,
+  houseRules: row.house_rules,
+  open: row.open_steps,
+  card: row.card,
+});

@@ -5,14 +5,16 @@ import {
   simulationSchema,
   submissionSchema,
   type EducatorResult,
+  type Revealed,
 } from '@cimbel/contract';
+import { revealOf } from '@cimbel/core/card';
 import { assignedToMe } from '../assignments/access';
 import { isReleased, type AssignmentRow } from '../assignments/row';
 import { simulateForStudent } from '../assignments/simulate';
 import { HttpError } from '../http/errors';
 import { route, type Call, type Route } from '../http/route';
 import { attemptOf, changeMark, handIn, resultOf, saveDraft, type AttemptRow } from './store';
-import { revealed, studentList, studentView } from './student-view';
+import { studentList, studentView } from './student-view';
 
 interface HandedIn {
   attempt: AttemptRow;
@@ -86,7 +88,9 @@ export const attemptRoutes = (): Route[] => [
     who: 'student',
     reach: assignedToMe,
     body: revealSchema,
-    handle: async ({ reached, body }) => revealed(reached.client_case, body),
+    handle: async ({ reached, body }): Promise<Revealed> => ({
+      reasons: revealOf(reached.client_case, body),
+    }),
   }),
   route({
     method: 'post',

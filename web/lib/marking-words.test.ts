@@ -2,7 +2,7 @@ import { readFileSync, readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Reason } from '@cimbel/core';
 import { SHIPPED_CASES } from '@cimbel/core/cases';
-import { CRITERIA, MISCONCEPTIONS, defaultRubric, markCard, nearMisses } from '@cimbel/core/mark';
+import { CRITERIA, MISCONCEPTIONS, markCard, nearMisses } from '@cimbel/core/mark';
 import {
   BENCH_STEPS,
   AFTERCARES,
@@ -20,6 +20,7 @@ import { CONDITIONS, TYPICAL, PAST_KINDS, type PastLayer } from '@cimbel/core/pr
 import { SHIPPED_LINES } from '@cimbel/core/shades';
 import { LAYER_ROLES, ROUTES, rulingsFor, solveCase, tasksOf } from '@cimbel/core/solve';
 import { DEFAULT_HOUSE_RULES } from '@cimbel/core/theory';
+import { gradingOf } from '@cimbel/core/testing/solved';
 import { LOCALES, i18n } from './i18n';
 
 const leaves = (tree: object, at = ''): string[] =>
@@ -111,22 +112,13 @@ const SAMPLE_LAYERS: Record<(typeof PAST_KINDS)[number], PastLayer> = {
 
 describe('words for whole services', () => {
   it('are there for everything that a plan, a route, a question or a test can bring', () => {
-    for (const { clientCase } of SHIPPED_CASES) {
+    for (const { id, clientCase } of SHIPPED_CASES) {
       QUESTIONS.forEach((question) => answerTo(clientCase, question).forEach(mustSay));
       TESTS.forEach((test) => showsIn(clientCase, test).forEach(mustSay));
-      const solved = solveCase(clientCase, SHIPPED_LINES, DEFAULT_HOUSE_RULES);
-      if (!solved.ok) throw new Error('no plan');
-      const { solution } = solved;
+      const input = gradingOf(id);
+      const { solution } = input;
       tasksOf(clientCase).forEach((task) => rulingsFor(task).forEach(({ reason }) => mustSay(reason)));
       [...solution.proof, ...solution.stops].forEach(mustSay);
-      const rubric = defaultRubric(solution, solution.visit);
-      const input = {
-        solution,
-        rules: DEFAULT_HOUSE_RULES,
-        rubric,
-        lines: SHIPPED_LINES,
-        open: [...BENCH_STEPS],
-      };
       const grades = [
         ...nearMisses(input).map(({ grade }) => grade),
         ...SPOILT.map((spoil) => markCard(input, spoil(solution.best))),
@@ -166,18 +158,12 @@ describe('words for whole services', () => {
   }, 90_000);
 
   it('are there for the ways of every school', () => {
-    const { clientCase } = SHIPPED_CASES.find(({ id }) => id === 'retouch-grey')!;
     for (const endsRefresh of ['gloss', 'diluteLeftover', 'waterEmulsify'] as const) {
-      const taught = { ...DEFAULT_HOUSE_RULES, endsRefresh };
-      const solved = solveCase(clientCase, SHIPPED_LINES, taught);
-      if (!solved.ok) throw new Error('no plan');
-      const { solution } = solved;
-      const rubric = defaultRubric(solution, solution.visit);
-      for (const rules of [taught, DEFAULT_HOUSE_RULES])
-        markCard(
-          { solution, rules, rubric, lines: SHIPPED_LINES, open: [...BENCH_STEPS] },
-          solution.best,
-        ).criteria.forEach(({ findings }) => findings.forEach(mustSay));
+      const input = gradingOf('retouch-grey', { endsRefresh });
+      for (const rules of [input.rules, DEFAULT_HOUSE_RULES])
+        markCard({ ...input, rules }, input.solution.best).criteria.forEach(({ findings }) =>
+          findings.forEach(mustSay),
+        );
     }
   });
 

@@ -21,6 +21,7 @@ import { Readings } from '../features/lab/readings';
 import { SideForm } from '../features/lab/side-form';
 import { BalanceBeam } from '../features/marking/balance';
 import { ReasonList } from '../features/marking/reasons';
+import { MinuteSlider } from '../ui/minute-slider';
 import { Button } from '../ui/button';
 import { Choice } from '../ui/field';
 import { Notice } from '../ui/panel';
@@ -70,19 +71,9 @@ function Stage({
         {lock('A', a)}
         {lock('B', b)}
       </div>
-      <label className="flex items-center gap-3 p-4 font-semibold">
-        {t('lab.minute')}
-        <input
-          type="range"
-          className="accent-on-surround h-8 flex-1"
-          min={0}
-          max={LAB_MINUTES}
-          step={1}
-          value={state.minute}
-          onChange={({ target }) => onMinute(Number(target.value))}
-        />
-        <output className="font-display w-12 text-end text-2xl">{state.minute}</output>
-      </label>
+      <div className="flex p-4">
+        <MinuteSlider dark minute={state.minute} last={LAB_MINUTES} onMinute={onMinute} />
+      </div>
     </div>
   );
 }

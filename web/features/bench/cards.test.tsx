@@ -1,9 +1,9 @@
 import type { Result } from '@cimbel/contract';
 import { SHIPPED_CASES } from '@cimbel/core/cases';
-import { defaultRubric, markCard, nearMisses, type MarkingInput } from '@cimbel/core/mark';
+import { markCard, nearMisses } from '@cimbel/core/mark';
 import { BENCH_STEPS, EMPTY_CARD, type Bowl, type RecordCard } from '@cimbel/core/card';
 import { SHIPPED_LINES, shippedLine } from '@cimbel/core/shades';
-import { solveCase, type Solution } from '@cimbel/core/solve';
+import { gradingOf, solved } from '@cimbel/core/testing/solved';
 import { DEFAULT_HOUSE_RULES } from '@cimbel/core/theory';
 import { fieldsOf, textOf } from '../../testing/render';
 import { BowlForm } from './bowl-form';
@@ -13,30 +13,13 @@ import { ResultView } from '../marking/result-view';
 import { useBowlWords } from './words';
 
 const CASES = SHIPPED_CASES.filter((_, i) => i % 3 === 0);
-const known = new Map<string, Solution>();
-function solutionOf(id: string): Solution {
-  const kept = known.get(id);
-  if (kept) return kept;
-  const { clientCase } = SHIPPED_CASES.find((one) => one.id === id)!;
-  const result = solveCase(clientCase, SHIPPED_LINES, DEFAULT_HOUSE_RULES);
-  if (!result.ok) throw new Error(id);
-  known.set(id, result.solution);
-  return result.solution;
-}
-const inputOf = (solution: Solution): MarkingInput => ({
-  solution,
-  rules: DEFAULT_HOUSE_RULES,
-  rubric: defaultRubric(solution, solution.visit),
-  lines: SHIPPED_LINES,
-  open: BENCH_STEPS,
-});
 /** What only stands where something was not put into words. */
 const UNWORDED = /undefined|NaN|\{\{|\}\}|\[object|\bnull\b/;
 
 describe('a card', () => {
   it('says all that the plan says, for every third case', () => {
     for (const { id } of CASES) {
-      const { best } = solutionOf(id);
+      const { best } = solved(id);
       const text = textOf(<RecordCardView plan={best} lines={SHIPPED_LINES} title="The card" />);
       expect(text).not.toMatch(UNWORDED);
       expect(text).toContain('The card');
@@ -52,14 +35,14 @@ describe('a card', () => {
   });
 
   it('is weighed in ounces where the class does, to the hundredth', () => {
-    const { best } = solutionOf('retouch-grey');
+    const { best } = solved('retouch-grey');
     const text = textOf(<RecordCardView plan={best} lines={SHIPPED_LINES} />, 'flOz');
     expect(text).toContain('5:0 0.51 fl oz + 5:1 0.51 fl oz + 20 vol 1.52 fl oz');
     expect(text).not.toMatch(/\d g\b/);
   });
 
   it('says how hair was washed, what goes on wet, on past the line, with warmth or from the front', () => {
-    const { best } = solutionOf('retouch-grey');
+    const { best } = solved('retouch-grey');
     const [first, ...rest] = best.steps;
     const said = (words: Partial<typeof first>, more: Partial<RecordCard> = {}) =>
       textOf(
@@ -80,7 +63,7 @@ describe('a card', () => {
   it('says what is open, and of a client who is sent home only that', () => {
     const empty = textOf(<RecordCardView plan={EMPTY_CARD} lines={SHIPPED_LINES} />);
     expect(empty.match(/not answered|open/gi) ?? []).toHaveLength(2);
-    const declined = textOf(<RecordCardView plan={solutionOf('not-today').best} lines={SHIPPED_LINES} />);
+    const declined = textOf(<RecordCardView plan={solved('not-today').best} lines={SHIPPED_LINES} />);
     expect(declined).not.toContain('Appointments');
   });
 });
@@ -114,8 +97,8 @@ describe('a bowl in words', () => {
 describe('the key of a case', () => {
   it('is worded for every third case, with its near misses, in both units', () => {
     for (const { id } of CASES) {
-      const solution = solutionOf(id);
-      const misses = nearMisses(inputOf(solution));
+      const solution = solved(id);
+      const misses = nearMisses(gradingOf(id));
       for (const units of ['grams', 'flOz'] as const) {
         const text = textOf(
           <ModelAnswerPanel
@@ -135,7 +118,7 @@ describe('the key of a case', () => {
 
 describe('a result', () => {
   const resultOf = (id: string, change: (plan: RecordCard) => RecordCard): Result => {
-    const solution = solutionOf(id);
+    const solution = solved(id);
     const answer = change(solution.best);
     return {
       attemptId: 'a',
@@ -149,7 +132,7 @@ describe('a result', () => {
       open: [...BENCH_STEPS],
       slip: null,
       answer,
-      grade: markCard(inputOf(solution), answer),
+      grade: markCard(gradingOf(id), answer),
       changes: [],
       submittedAt: '2026-03-02T18:00:00.000Z',
       dueAt: '2026-03-03T18:00:00.000Z',

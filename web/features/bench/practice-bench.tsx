@@ -1,22 +1,11 @@
 import type { StudentAssignment } from '@cimbel/contract';
 import { seedFrom } from '@cimbel/core';
-import {
-  EMPTY_CARD,
-  answerTo,
-  applicationsOf,
-  showsIn,
-  stretchesOf,
-  timesWhatIsGiven,
-  type BenchStep,
-  type ClientCase,
-  type RecordCard,
-} from '@cimbel/core/card';
-import { LIGHTS, type Light } from '@cimbel/core/colour';
-import { slip as slipOn, withGiven, type Misconception } from '@cimbel/core/mark';
+import { revealOf, type BenchStep, type ClientCase, type RecordCard } from '@cimbel/core/card';
+import { asSet, slip as slipOn, withGiven, type Misconception } from '@cimbel/core/mark';
 import type { Line } from '@cimbel/core/shades';
-import { showSimulation, simulateCard, wishLook } from '@cimbel/core/simulate';
+import { showSimulation } from '@cimbel/core/simulate';
 import type { Solution } from '@cimbel/core/solve';
-import { underlayChoices, type HouseRules } from '@cimbel/core/theory';
+import type { HouseRules } from '@cimbel/core/theory';
 import { useDeferredValue, useMemo, useReducer, useState, type ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Button } from '../../ui/button';
@@ -24,7 +13,7 @@ import { Bench } from './bench';
 import { draftReducer } from './draft-state';
 import { RecordCardView } from './record-card';
 import type { DraftOf } from './use-draft';
-import type { Reveals } from './use-reveals';
+import { nameOf, type Reveals } from './use-reveals';
 
 /** An exercise whose answer is known to who works it: nothing has to be asked of the server. */
 export interface KnownExercise {
@@ -42,45 +31,15 @@ export interface KnownExercise {
 }
 
 /** The exercise as a student is sent it, with nothing begun. */
-function asSet(exercise: KnownExercise): StudentAssignment {
-  const { id, title, clientCase, solution, open, houseRules, lines, slip, dueAt } = exercise;
-  const { diameter, density, length, form, zones } = clientCase.head;
+function begun(exercise: KnownExercise): StudentAssignment {
+  const { id, title, solution, lines, slip, dueAt } = exercise;
   const card = slip ? slipOn(slip, { plan: solution.best, solution, lines }) : null;
-  const given = withGiven(card ?? EMPTY_CARD, solution.best, open);
-  const stretches = stretchesOf(clientCase.head);
-  const seed = seedFrom(id);
-  const looksIn = (light: Light) => ({
-    now: simulateCard(clientCase, EMPTY_CARD, () => undefined).lookAt(0, light, seed),
-    target: wishLook(clientCase, light, seed + 1),
-  });
   return {
+    ...asSet({ ...exercise, card }, null),
     id,
     title,
     className: '',
-    client: clientCase.client,
-    looks: looksIn('daylight'),
-    lit: Object.fromEntries(LIGHTS.map((light) => [light, looksIn(light)])) as StudentAssignment['lit'],
-    zones: zones.map(({ zone, lengthCm }, i) => ({
-      zone,
-      lengthCm,
-      from: stretches[i].from,
-      to: stretches[i].to,
-    })),
-    hair: { diameter, density, length, form },
-    wish: clientCase.wish,
-    weave: clientCase.weave ?? null,
-    lines,
-    houseRules,
-    underlayChoices: underlayChoices(houseRules),
-    open,
-    given,
-    applications: timesWhatIsGiven(open) ? applicationsOf(solution.best.steps) : [],
-    toCorrect: slip !== null,
     rubric: {},
-    reveals: Object.fromEntries([
-      ...given.asked.map((question) => [question, answerTo(clientCase, question)]),
-      ...given.tests.map((test) => [test, showsIn(clientCase, test)]),
-    ]),
     dueAt: dueAt ?? new Date().toISOString(),
     late: false,
     draft: null,
@@ -105,7 +64,7 @@ export function PracticeBench({
   end: (card: RecordCard) => ReactNode;
 }) {
   const { t } = useTranslation();
-  const assignment = useMemo(() => asSet(exercise), [exercise]);
+  const assignment = useMemo(() => begun(exercise), [exercise]);
   const { clientCase, lines, open } = exercise;
   const [{ past, present, future }, dispatch] = useReducer(draftReducer<RecordCard>, {
     past: [],
@@ -118,9 +77,7 @@ export function PracticeBench({
     busy: null,
     failed: null,
     ask: async (asked) => {
-      const told =
-        'question' in asked ? answerTo(clientCase, asked.question) : showsIn(clientCase, asked.test);
-      setKnown((before) => ({ ...before, ['question' in asked ? asked.question : asked.test]: told }));
+      setKnown((before) => ({ ...before, [nameOf(asked)]: revealOf(clientCase, asked) }));
       return true;
     },
   };

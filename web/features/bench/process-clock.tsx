@@ -4,6 +4,7 @@ import type { TressLook } from '@cimbel/core/tress';
 import { Pause, Play, RotateCcw, TriangleAlert } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { useTranslation } from 'react-i18next';
+import { MinuteSlider } from '../../ui/minute-slider';
 import { Button } from '../../ui/button';
 import { Select } from '../../ui/field';
 import { Notice, Sheet } from '../../ui/panel';
@@ -134,19 +135,7 @@ export function ProcessClock({
           </span>
         </label>
       </div>
-      <label className="flex items-center gap-3 font-semibold">
-        {t('lab.minute')}
-        <input
-          type="range"
-          className="accent-ink h-8 flex-1"
-          min={0}
-          max={last}
-          step={1}
-          value={minute}
-          onChange={({ target }) => setClock({ minute: Number(target.value), running: false })}
-        />
-        <output className="font-display w-12 text-end text-2xl">{minute}</output>
-      </label>
+      <MinuteSlider minute={minute} last={last} onMinute={(to) => setClock({ minute: to, running: false })} />
       <ul className="grid gap-2 sm:grid-cols-2 xl:grid-cols-4">
         {assignment.zones.map(({ zone }, i) => {
           const covered = frame.covered.includes(zone);

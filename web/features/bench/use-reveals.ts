@@ -1,11 +1,11 @@
 import type { Revealed, StudentAssignment } from '@cimbel/contract';
 import type { Reason } from '@cimbel/core';
-import type { HairTest, Question } from '@cimbel/core/card';
+import type { Asked } from '@cimbel/core/card';
 import { useCallback, useState } from 'react';
 import { api, asApiError } from '../../lib/api';
 
-type Asked = { question: Question } | { test: HairTest };
-const nameOf = (asked: Asked) => ('question' in asked ? asked.question : asked.test);
+/** Under what name its answer is kept. */
+export const nameOf = (asked: Asked) => ('question' in asked ? asked.question : asked.test);
 
 /** What asking and testing has brought to light. What the server told before stays told after a reload. */
 export function useReveals(assignment: StudentAssignment) {

@@ -6,6 +6,7 @@ import type { TressLook } from '@cimbel/core/tress';
 import { Pause, Play } from 'lucide-react';
 import { useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
+import { MinuteSlider } from '../../ui/minute-slider';
 import { Sheet } from '../../ui/panel';
 import { Tress } from '../../ui/tress';
 
@@ -83,22 +84,15 @@ export function OutcomeView({
             >
               {running ? <Pause aria-hidden className="size-5" /> : <Play aria-hidden className="size-5" />}
             </button>
-            <label className="flex flex-1 items-center gap-3 font-semibold">
-              {t('lab.minute')}
-              <input
-                type="range"
-                className="accent-on-surround h-8 flex-1"
-                min={0}
-                max={last}
-                step={1}
-                value={minute}
-                onChange={({ target }) => {
-                  setRunning(false);
-                  setMinute(Number(target.value));
-                }}
-              />
-              <output className="font-display w-10 text-end text-xl">{minute}</output>
-            </label>
+            <MinuteSlider
+              dark
+              minute={minute}
+              last={last}
+              onMinute={(to) => {
+                setRunning(false);
+                setMinute(to);
+              }}
+            />
           </div>
         ) : null}
       </div>

@@ -1,0 +1,35 @@
+import { BENCH_STEPS, type ClientCase } from '../card';
+import { SHIPPED_CASES } from '../cases';
+import { defaultRubric, type MarkingInput } from '../mark';
+import { SHIPPED_LINES, type Line } from '../shades';
+import { solveCase, type Solution } from '../solve';
+import { DEFAULT_HOUSE_RULES, type HouseRules } from '../theory';
+
+/** A case that must have an answer, solved and ready to be marked on the whole bench. */
+export function gradingFor(
+  clientCase: ClientCase,
+  house: Partial<HouseRules> = {},
+  lines: readonly Line[] = SHIPPED_LINES,
+): MarkingInput {
+  const rules = { ...DEFAULT_HOUSE_RULES, ...house };
+  const result = solveCase(clientCase, lines, rules);
+  if (!result.ok) throw new Error(`${clientCase.client.name}: ${JSON.stringify(result.reasons)}`);
+  const { solution } = result;
+  return { solution, rules, rubric: defaultRubric(solution, solution.visit), lines, open: BENCH_STEPS };
+}
+
+/** Solving is a pure function, so tests may share what it found. */
+const known = new Map<string, MarkingInput>();
+
+/** The same for a shipped case. */
+export function gradingOf(id: string, house: Partial<HouseRules> = {}): MarkingInput {
+  const name = JSON.stringify([id, house]);
+  const kept = known.get(name);
+  if (kept) return kept;
+  const made = gradingFor(SHIPPED_CASES.find((one) => one.id === id)!.clientCase, house);
+  known.set(name, made);
+  return made;
+}
+
+export const solved = (id: string, house: Partial<HouseRules> = {}): Solution =>
+  gradingOf(id, house).solution;
