@@ -71,16 +71,25 @@ export function fromScalpCm(head: Head, zone: HeadZone): number {
   throw new RangeError(`the head has no zone ${zone}`);
 }
 
+/** Where a zone lies on the hair as it is drawn. */
+export interface Stretch {
+  zone: HeadZone;
+  lengthCm: number;
+  /** From which share of the drawn length (0 the root) to which (1 the end). */
+  from: number;
+  to: number;
+}
+
 /** Where each zone lies along the lock, 0 at the root to 1 at the tip. A short zone is drawn long enough to be seen. */
-export function stretchesOf(head: Head): { zone: HeadZone; from: number; to: number }[] {
+export function stretchesOf(head: Head): Stretch[] {
   const LEAST = 0.16;
   const total = head.zones.reduce((sum, { lengthCm }) => sum + lengthCm, 0);
   const shown = head.zones.map(({ lengthCm }) => Math.max(LEAST, lengthCm / total));
   const all = shown.reduce((sum, share) => sum + share, 0);
   let at = 0;
-  return head.zones.map(({ zone }, i) => {
+  return head.zones.map(({ zone, lengthCm }, i) => {
     const from = at;
     at += shown[i] / all;
-    return { zone, from, to: i === head.zones.length - 1 ? 1 : at };
+    return { zone, lengthCm, from, to: i === head.zones.length - 1 ? 1 : at };
   });
 }

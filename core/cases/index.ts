@@ -12,4 +12,4 @@ export const SHIPPED_CASES: readonly ShippedCase[] = [
   ...HARD_CASES,
 ];
 export const shippedCase = (id: string) => SHIPPED_CASES.find((one) => one.id === id);
-export type { ShippedCase } from './make';
+export { makeCase, zone, type ShippedCase } from './make';

@@ -9,8 +9,8 @@ import {
   type BenchStep,
   type ClientCase,
   type Head,
-  type HeadZone,
   type RecordCard,
+  type Stretch,
 } from '../card';
 import { LIGHTS, type Light } from '../colour';
 import type { Reason } from '../reason';
@@ -47,8 +47,8 @@ export interface ExerciseAsSet {
   looks: Looks;
   /** The same under each light, for reading. */
   lit: Record<Light, Looks>;
-  /** Root to end: lengths in cm, and the share of the whole length from which to which each zone reaches (0–1). */
-  zones: { zone: HeadZone; lengthCm: number; from: number; to: number }[];
+  /** Root to end. */
+  zones: Stretch[];
   hair: Pick<Head, 'diameter' | 'density' | 'length' | 'form'>;
   wish: ClientCase['wish'];
   weave: ClientCase['weave'] | null;
@@ -77,8 +77,7 @@ export function looksOf({ id, clientCase }: Pick<SetExercise, 'id' | 'clientCase
  */
 export function asSet(exercise: SetExercise, answer: RecordCard | null): ExerciseAsSet {
   const { clientCase, solution, lines, houseRules, open, card } = exercise;
-  const { diameter, density, length, form, zones } = clientCase.head;
-  const stretches = stretchesOf(clientCase.head);
+  const { diameter, density, length, form } = clientCase.head;
   const start = card ?? EMPTY_CARD;
   const lit = Object.fromEntries(LIGHTS.map((light) => [light, looksOf(exercise, light)])) as Record<
     Light,
@@ -88,12 +87,7 @@ export function asSet(exercise: SetExercise, answer: RecordCard | null): Exercis
     client: clientCase.client,
     looks: lit.daylight,
     lit,
-    zones: zones.map(({ zone, lengthCm }, i) => ({
-      zone,
-      lengthCm,
-      from: stretches[i].from,
-      to: stretches[i].to,
-    })),
+    zones: stretchesOf(clientCase.head),
     hair: { diameter, density, length, form },
     wish: clientCase.wish,
     weave: clientCase.weave ?? null,

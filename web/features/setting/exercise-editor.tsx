@@ -8,10 +8,9 @@ import {
   type ExerciseContent,
   type ShadeBooks,
 } from '@cimbel/contract';
-import { EMPTY_CARD, stretchesOf, type ClientCase } from '@cimbel/core/card';
-import { cardRubric, defaultRubric } from '@cimbel/core/mark';
+import { stretchesOf, type ClientCase } from '@cimbel/core/card';
+import { cardRubric, defaultRubric, looksOf } from '@cimbel/core/mark';
 import type { Line } from '@cimbel/core/shades';
-import { simulateCard, wishLook } from '@cimbel/core/simulate';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { Eye, Save } from 'lucide-react';
 import { useEffect, useState } from 'react';
@@ -23,16 +22,15 @@ import { InUnits } from '../../lib/units';
 import { Button } from '../../ui/button';
 import { Choice, Field, Input } from '../../ui/field';
 import { PageTitle } from '../../ui/page-title';
-import { Loading, Notice, Sheet } from '../../ui/panel';
+import { Notice, Sheet } from '../../ui/panel';
 import { HeadStrand } from '../bench/head-strand';
 import { PracticeBench } from '../bench/practice-bench';
-import { RecordCardView } from '../bench/record-card';
-import { ModelAnswerPanel } from '../marking/model-answer';
 import { ReasonList } from '../marking/reasons';
 import { download } from '../shade-books/download';
 import { CaseFields } from './case-fields';
 import { firstFault } from './case-form';
 import { EMPTY_HEAD, fresh, localTime, ofExercise, type Form } from './exercise-form';
+import { LiveAnswer } from './live-answer';
 import { packOf } from './pack';
 import { RubricFields } from './rubric-fields';
 import { StartFrom } from './start-from';
@@ -47,19 +45,10 @@ const isoOf = (local: string) => {
 /** The hair of the case as it is composed. */
 function CaseStrand({ clientCase }: { clientCase: ClientCase }) {
   const { t } = useTranslation();
-  const stretches = stretchesOf(clientCase.head);
   return (
     <HeadStrand
-      zones={clientCase.head.zones.map(({ zone, lengthCm }, i) => ({
-        zone,
-        lengthCm,
-        from: stretches[i].from,
-        to: stretches[i].to,
-      }))}
-      looks={{
-        now: simulateCard(clientCase, EMPTY_CARD, () => undefined).lookAt(0, 'daylight', 5),
-        target: wishLook(clientCase, 'daylight', 6),
-      }}
+      zones={stretchesOf(clientCase.head)}
+      looks={looksOf({ id: 'composed', clientCase }, 'daylight')}
       nowLabel={t('bench.nowOf', { name: clientCase.client.name })}
       caption={t('bench.now')}
     />
@@ -317,44 +306,13 @@ export function ExerciseEditor({
             )}
           </div>
         </form>
-        <section
-          aria-label={t('set.keyLive')}
-          aria-busy={preview.isBehind}
-          tabIndex={0}
-          className="top-16 flex h-fit flex-col gap-3 xl:sticky xl:max-h-[calc(100dvh-5rem)] xl:overflow-y-auto"
-        >
-          {preview.isBehind && fault === null ? (
-            <p role="status" className="text-quiet text-sm">
-              {t('service.searching')}
-            </p>
-          ) : null}
-          {preview.isError ? (
-            <Notice kind="bad">{t('service.searchFailed')}</Notice>
-          ) : preview.data === undefined ? (
-            fault === null ? (
-              <Loading />
-            ) : (
-              <Notice kind="info">{t('service.answerWaits')}</Notice>
-            )
-          ) : preview.data.ok ? (
-            <InUnits units={detail.houseRules.units}>
-              {miss ? (
-                <RecordCardView plan={miss.plan} lines={lines} title={t('service.asHandedOut')} />
-              ) : null}
-              <ModelAnswerPanel
-                solution={preview.data.solution}
-                lines={lines}
-                houseRules={detail.houseRules}
-                nearMisses={preview.data.nearMisses}
-              />
-            </InUnits>
-          ) : (
-            <Notice kind="bad">
-              <strong>{t('service.noPlan')}</strong>
-              <ReasonList reasons={preview.data.reasons} />
-            </Notice>
-          )}
-        </section>
+        <LiveAnswer
+          preview={preview}
+          waiting={fault !== null}
+          card={miss?.plan ?? null}
+          lines={lines}
+          houseRules={detail.houseRules}
+        />
       </div>
     </div>
   );

@@ -1,5 +1,5 @@
 import type { ExerciseContent, Release } from '@cimbel/contract';
-import { shippedCase } from '@cimbel/core/cases';
+import { makeCase, shippedCase, zone } from '@cimbel/core/cases';
 import { type Misconception, type Rubric } from '@cimbel/core/mark';
 import { BENCH_STEPS, FORMULATE, type BenchStep, type ClientCase } from '@cimbel/core/card';
 import { SHIPPED_LINES } from '@cimbel/core/shades';
@@ -26,37 +26,15 @@ export interface Form {
 
 /** Where an exercise begins that is made from nothing. */
 export const EMPTY_HEAD = 'emptyHead';
-const emptyHead = (): ClientCase => ({
-  title: '',
-  difficulty: 1,
-  client: { name: '', note: '' },
-  head: {
-    zones: [
-      {
-        zone: 'mids',
-        lengthCm: 25,
-        naturalLevel: 5,
-        greyShare: 0,
-        porosity: 'normal',
-        history: [],
-        damage: 0,
-      },
-    ],
-    diameter: 'medium',
-    density: 'medium',
-    length: 'shoulderAllOver',
-    form: 'straight',
-  },
-  facts: {
-    reaction: false,
-    scalp: 'sound',
-    metallicSalts: false,
-    weeksSinceColour: null,
-    upkeepWeeks: 6,
-  },
-  wish: {},
-  lineIds: SHIPPED_LINES.filter(({ kind }) => kind === 'permanent').map(({ id }) => id),
-});
+const emptyHead = (): ClientCase =>
+  makeCase({
+    title: '',
+    difficulty: 1,
+    client: { name: '', note: '' },
+    zones: [zone('mids', { cm: 25, natural: 5 })],
+    wish: {},
+    lineIds: SHIPPED_LINES.filter(({ kind }) => kind === 'permanent').map(({ id }) => id),
+  });
 
 /** A form that begins with a shipped case, or with an empty head. */
 export const fresh = (caseId: string): Form => {
