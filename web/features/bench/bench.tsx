@@ -22,7 +22,7 @@ import { Finish } from './finish';
 import { HeadStrand } from './head-strand';
 import { Mix } from './mix';
 import { RecordCardView } from './record-card';
-import { lookAt, useClock } from './process-clock';
+import { lookAt, usePacedClock } from './process-clock';
 import { Process } from './process';
 import { Read } from './read';
 import { isStepComplete, stepsOf, type WorkStep } from './steps';
@@ -73,7 +73,7 @@ export function Bench({
   const [zone, setZone] = useState<HeadZone>(assignment.zones[0].zone);
   const [wiped, setWiped] = useState<HeadZone | null>(null);
   const plan = draft.answer;
-  const control = useClock(lastMinute(plan));
+  const control = usePacedClock(lastMinute(plan));
   const [cardShown, setCardShown] = useState(false);
   const goTo = (next: WorkStep) => {
     setParams((before) => {

@@ -2,11 +2,12 @@ import type { ShownSimulation, StudentAssignment } from '@cimbel/contract';
 import { type HeadZone, type RecordCard, lastMinute } from '@cimbel/core/card';
 import type { TressLook } from '@cimbel/core/tress';
 import { Pause, Play, RotateCcw, TriangleAlert } from 'lucide-react';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { MinuteSlider } from '../../ui/minute-slider';
+import { useClock } from '../../lib/use-clock';
 import { Button } from '../../ui/button';
 import { Select } from '../../ui/field';
+import { MinuteSlider } from '../../ui/minute-slider';
 import { Notice, Sheet } from '../../ui/panel';
 import { Tress } from '../../ui/tress';
 
@@ -48,29 +49,10 @@ const swatch = (look: TressLook, at: number): TressLook => ({
   zones: [{ ...look.zones[at], from: 0, to: 1 }],
 });
 
-export interface Clock {
-  minute: number | null;
-  running: boolean;
-}
-
-/** Runs while it is running: a minute of the service for every so many seconds. */
-export function useClock(last: number) {
-  const [clock, setClock] = useState<Clock>({ minute: null, running: false });
+/** The clock of the service, as fast as one likes. */
+export function usePacedClock(last: number) {
   const [pace, setPace] = useState<number>(PACES[1]);
-  const { running } = clock;
-  useEffect(() => {
-    if (!running) return;
-    const timer = setInterval(
-      () =>
-        setClock((now) => {
-          const minute = Math.min(last, (now.minute ?? 0) + 1);
-          return { minute, running: minute < last };
-        }),
-      pace * 1000,
-    );
-    return () => clearInterval(timer);
-  }, [running, pace, last]);
-  return { clock, setClock, pace, setPace };
+  return { ...useClock(last, pace), pace, setPace };
 }
 
 /** The clock of the service: let it run, wipe a strand, look, and rinse zone by zone or let it lie. */
@@ -86,7 +68,7 @@ export function ProcessClock({
   assignment: StudentAssignment;
   plan: RecordCard;
   shown: ShownSimulation;
-  control: ReturnType<typeof useClock>;
+  control: ReturnType<typeof usePacedClock>;
   wiped: readonly HeadZone[];
   onWipe: (zone: HeadZone | null) => void;
   onRinse: (zone: HeadZone, minute: number) => void;

@@ -5,7 +5,7 @@ import { useTranslation } from 'react-i18next';
 import { asApiError } from '../../lib/api';
 import { NumberInput, Select, Tick } from '../../ui/field';
 import { Empty, Notice, Sheet } from '../../ui/panel';
-import { ProcessClock, type useClock } from './process-clock';
+import { ProcessClock, type usePacedClock } from './process-clock';
 import { rinsedAt } from './schedule';
 import { Timeline } from './timeline';
 import type { DraftOf } from './use-draft';
@@ -124,7 +124,7 @@ export function Process({
   draft: DraftOf<RecordCard>;
   shown: ShownSimulation | undefined;
   error: unknown;
-  control: ReturnType<typeof useClock>;
+  control: ReturnType<typeof usePacedClock>;
   wiped: readonly HeadZone[];
   onWipe: (zone: HeadZone | null) => void;
 }) {

@@ -4,8 +4,9 @@ import { partName } from '@cimbel/core/card';
 import { simulateCard, wishLook, type PartOutcome, type SimulatedCard } from '@cimbel/core/simulate';
 import type { TressLook } from '@cimbel/core/tress';
 import { Pause, Play } from 'lucide-react';
-import { useDeferredValue, useEffect, useMemo, useState } from 'react';
+import { useDeferredValue, useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
+import { useClock } from '../../lib/use-clock';
 import { MinuteSlider } from '../../ui/minute-slider';
 import { Sheet } from '../../ui/panel';
 import { Tress } from '../../ui/tress';
@@ -19,7 +20,7 @@ function Lock({ name, look }: { name: string; look: TressLook }) {
   );
 }
 
-const STEP_MS = 90;
+const SECONDS_A_MINUTE = 0.09;
 
 /** The handed-in plan on the head, beside the computed one and the wish, under one clock: what each would have done. */
 export function OutcomeView({
@@ -37,20 +38,9 @@ export function OutcomeView({
     };
   }, [clientCase, lines, answer, solution]);
   const last = Math.max(played.own.minutes, played.best.minutes);
-  const [minute, setMinute] = useState(last);
-  const [running, setRunning] = useState(false);
-  useEffect(() => {
-    if (!running) return;
-    const timer = setInterval(
-      () =>
-        setMinute((now) => {
-          if (now + 1 >= last) setRunning(false);
-          return Math.min(last, now + 1);
-        }),
-      STEP_MS,
-    );
-    return () => clearInterval(timer);
-  }, [running, last]);
+  const { clock, setClock } = useClock(last, SECONDS_A_MINUTE);
+  const { running } = clock;
+  const minute = Math.min(last, clock.minute ?? last);
   const shown = useDeferredValue(minute);
   const seed = seedFrom(assignmentId);
   const words = ({ level, tone, deltaE, condition, greyShows }: PartOutcome) =>
@@ -77,10 +67,7 @@ export function OutcomeView({
               type="button"
               aria-label={t(running ? 'service.pause' : 'service.run')}
               className="border-on-surround inline-flex size-10 items-center justify-center rounded-sm border"
-              onClick={() => {
-                if (minute >= last) setMinute(0);
-                setRunning(!running);
-              }}
+              onClick={() => setClock({ minute: minute >= last ? 0 : minute, running: !running })}
             >
               {running ? <Pause aria-hidden className="size-5" /> : <Play aria-hidden className="size-5" />}
             </button>
@@ -88,10 +75,7 @@ export function OutcomeView({
               dark
               minute={minute}
               last={last}
-              onMinute={(to) => {
-                setRunning(false);
-                setMinute(to);
-              }}
+              onMinute={(to) => setClock({ minute: to, running: false })}
             />
           </div>
         ) : null}
