@@ -74,12 +74,12 @@ export async function textOf(download: Download): Promise<string> {
   return all;
 }
 
-/** No page may scroll sideways. */
+/** No page may scroll sideways; one that does is named. */
 export async function expectNoSidewaysScroll(page: Page): Promise<void> {
   const wider = await page.evaluate(
     () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
   );
-  expect(wider).toBeLessThanOrEqual(0);
+  expect(wider, page.url()).toBeLessThanOrEqual(0);
 }
 
 export async function startExercise(page: Page, title: string): Promise<void> {

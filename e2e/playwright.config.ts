@@ -10,7 +10,7 @@ export default defineConfig({
   timeout: 90_000,
   // Two cores run browser, server and database; what is right after six seconds is right.
   expect: { timeout: 10_000 },
-  workers: 1,
+  workers: 2,
   retries: 0,
   reporter: [['list'], ['json']],
   use: {

@@ -42,7 +42,7 @@ export function ResultView({
           <strong>{t('service.slipWas')}</strong> {t(`craft:slip.${result.slip}`)}.
         </p>
       ) : null}
-      <div className="grid items-start gap-4 wide:grid-cols-[minmax(0,1fr)_30rem]">
+      <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-4 wide:grid-cols-[minmax(0,1fr)_30rem]">
         <div className="flex flex-col gap-4">
           {grade.misconceptions.length > 0 ? (
             <Sheet className="flex flex-col gap-1">
@@ -80,7 +80,7 @@ export function ResultView({
           ) : null}
         </div>
       </div>
-      <div className="grid items-start gap-4 lg:grid-cols-2">
+      <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-4 lg:grid-cols-2">
         <RecordCardView plan={answer} lines={lines} title={t('service.yours')} />
         <div className="flex flex-col gap-4">
           <RecordCardView plan={solution.best} lines={lines} title={t('result.keyTitle')} />
