@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import type { Line } from '../shades';
 import type { Salts } from '../theory';
 import { headSchema, HEAD_ZONES, type HeadZone } from './head';
 import { TOLD } from './record-card';
@@ -39,6 +40,20 @@ export const weaveSchema = z
   })
   .strict();
 
+/** What of a line is really there today; all of it where a line is not named (D8). */
+export const shelfSchema = z.record(
+  z.string().min(1).max(60),
+  z
+    .object({
+      /** Strengths that are left, volumes. */
+      developersVol: z.array(z.number().min(0).max(40)).min(1).optional(),
+      /** Labels of shades that have run out. */
+      out: z.array(z.string().min(1).max(20)).max(400).optional(),
+    })
+    .strict(),
+);
+export type Shelf = z.infer<typeof shelfSchema>;
+
 /** A whole head, a client, a wish by zone and the lines at hand. */
 export const clientCaseSchema = z
   .object({
@@ -52,6 +67,7 @@ export const clientCaseSchema = z
     weave: weaveSchema.optional(),
     /** Lines at hand, by id. */
     lineIds: z.array(z.string().min(1).max(60)).min(1).max(12),
+    shelf: shelfSchema.optional(),
   })
   .strict()
   .superRefine(({ head, wish, weave }, context) => {
@@ -71,6 +87,18 @@ export const clientCaseSchema = z
       context.addIssue({ code: 'custom', path: ['wish'], params: { code: 'noWish' }, message: 'noWish' });
   });
 export type ClientCase = z.infer<typeof clientCaseSchema>;
+
+/** The lines as they stand on the shelf of a case: strengths and shades that have run out are gone (D8). */
+export const onTheShelf = (lines: readonly Line[], { shelf }: Pick<ClientCase, 'shelf'>): Line[] =>
+  lines.map((line) => {
+    const left = shelf?.[line.id];
+    if (!left) return line;
+    return {
+      ...line,
+      developersVol: line.developersVol.filter((vol) => left.developersVol?.includes(vol) ?? true),
+      shades: line.shades.filter((label) => !left.out?.includes(label)),
+    };
+  });
 
 /** Strands that are woven out are judged as a zone of their own, named after the zone they hang in. */
 export interface Part {

@@ -23,6 +23,8 @@ export const zoneOfHeadSchema = z
     lengthCm: z.number().positive().max(80),
     naturalLevel: naturalLevelSchema,
     greyShare: shareSchema,
+    /** White strands that take dye badly: glassy, closed (F8). Ordinary when left out. */
+    resistant: z.boolean().optional(),
     porosity: z.enum(POROSITIES),
     /** What was done to it, oldest first; the hair model lays it down. Empty where it was never coloured. */
     history: z.array(pastLayerSchema).max(MOST_LAYERS),

@@ -47,6 +47,10 @@ export const AFTERCARES = [
 const grams = z.number().min(0).max(2000);
 const pouredSchema = z.object({ vol: z.number().min(0).max(40), grams }).strict();
 
+/** What else goes into a bowl beside colour and developer: it thins (water, shampoo) or slows (conditioner) the mix. */
+export const BOWL_ADDITIONS = ['shampoo', 'conditioner'] as const;
+export type BowlAddition = (typeof BOWL_ADDITIONS)[number];
+
 /** A bowl as weighed. Grams are what is graded; parts follow from them. */
 export const bowlSchema = z
   .object({
@@ -59,6 +63,10 @@ export const bowlSchema = z
     /** 0 vol is water. */
     developer: z.array(pouredSchema).max(2),
     additive: z.boolean(),
+    others: z
+      .array(z.object({ kind: z.enum(BOWL_ADDITIONS), grams }).strict())
+      .max(BOWL_ADDITIONS.length)
+      .optional(),
   })
   .strict();
 export type Bowl = z.infer<typeof bowlSchema>;

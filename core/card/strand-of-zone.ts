@@ -25,12 +25,13 @@ export const conditionOfZone = (zone: Pick<ZoneOfHead, 'damage' | 'moisture'>): 
 function comesIn(head: Head, zone: HeadZone): Strand {
   const found = zoneOf(head, zone);
   if (!found) throw new RangeError(`the head has no zone ${zone}`);
-  const { naturalLevel, greyShare, porosity, history, damage } = found;
+  const { naturalLevel, greyShare, porosity, history, damage, resistant } = found;
   const grown = naturalStrand(naturalLevel, {
     white: greyShare,
     porosity,
     diameter: head.diameter,
     fromScalpCm: fromScalpCm(head, zone),
+    resistance: resistant ? 1 : 0,
   });
   // Porosity and damage are what is found today, whatever the history alone would have left.
   return {

@@ -4,9 +4,21 @@ import { labOfStrand, levelSchema, lightenedStrand } from '../hair';
 import { VIVID_LOAD, strandUnder } from '../process';
 import { DIRECT_DYES, type DirectDye } from '../shades';
 
-/** What a zone is to look like. `vivid` is a ready-made dye over hair of the level; its tone is then the dye's own. */
+/** What is wished of white strands: gone, less of them, or left alone (F8, F13). */
+export const GREY_WISHES = ['cover', 'blend', 'leave'] as const;
+export type GreyWish = (typeof GREY_WISHES)[number];
+
+/**
+ * What a zone is to look like. `vivid` is a ready-made dye over hair of the level; its tone is then the dye's own.
+ * White strands are covered unless `grey` says otherwise.
+ */
 export const targetSchema = z
-  .object({ level: levelSchema, tone: toneSchema, vivid: z.enum(DIRECT_DYES).optional() })
+  .object({
+    level: levelSchema,
+    tone: toneSchema,
+    vivid: z.enum(DIRECT_DYES).optional(),
+    grey: z.enum(GREY_WISHES).optional(),
+  })
   .strict();
 export type Target = z.infer<typeof targetSchema>;
 

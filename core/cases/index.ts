@@ -2,6 +2,9 @@ import { HARD_CASES } from './hard';
 import type { ShippedCase } from './make';
 import { MIDDLE_CASES } from './middle';
 import { PLAIN_CASES } from './plain';
+import { CORRECT_CASES } from './practice/correct';
+import { GREY_CASES } from './practice/grey';
+import { LIFT_CASES } from './practice/lift';
 import { SMALL_CASES } from './small';
 
 /** The cases that ship with the application, easiest first. */
@@ -10,6 +13,9 @@ export const SHIPPED_CASES: readonly ShippedCase[] = [
   ...PLAIN_CASES,
   ...MIDDLE_CASES,
   ...HARD_CASES,
+  ...GREY_CASES,
+  ...LIFT_CASES,
+  ...CORRECT_CASES,
 ];
 export const shippedCase = (id: string) => SHIPPED_CASES.find((one) => one.id === id);
 export { makeCase, zone, type ShippedCase } from './make';

@@ -22,6 +22,8 @@ interface ZoneWords {
   porosity?: Porosity;
   history?: PastLayer[];
   damage?: number;
+  moisture?: number;
+  resistant?: boolean;
 }
 
 /** A zone in few words: what is not said is plain, sound and untouched. */
@@ -33,6 +35,8 @@ export const zone = (name: HeadZone, words: ZoneWords): ZoneOfHead => ({
   porosity: words.porosity ?? 'normal',
   history: words.history ?? [],
   damage: words.damage ?? 0,
+  ...(words.moisture === undefined ? {} : { moisture: words.moisture }),
+  ...(words.resistant ? { resistant: true } : {}),
 });
 
 type Words = Pick<ClientCase, 'title' | 'difficulty' | 'client' | 'wish' | 'lineIds'> & {
@@ -40,6 +44,7 @@ type Words = Pick<ClientCase, 'title' | 'difficulty' | 'client' | 'wish' | 'line
   head?: Partial<Omit<ClientCase['head'], 'zones'>>;
   facts?: Partial<ClientCase['facts']>;
   weave?: ClientCase['weave'];
+  shelf?: ClientCase['shelf'];
 };
 
 /** A case in few words. */
