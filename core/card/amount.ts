@@ -7,26 +7,27 @@ const LEAST_SHARE = 0.5;
 const LEAST_LENGTH = 0.25;
 
 /**
- * Mixed grams that serve some zones of a head (M2): the guide for a retouch where it is the regrowth alone, else that
- * for the length of hair by the share of the length that is covered; less where only a share of the hair is woven out.
+ * Mixed grams that serve some zones of a head (M2): the guide for a retouch where the regrowth is among them, and that
+ * for the length of hair by the share of the length that is covered; together never more than all of the hair takes, and
+ * less where only a share of it is woven out. More zones never take less.
  */
 export function amountFor(
   head: Head,
   zones: readonly HeadZone[],
   share: number,
 ): { minGrams: number; maxGrams: number } {
-  const alone = zones.length === 1 && zones[0] === 'regrowth' && head.zones.length > 1;
-  if (alone) return scaled(amountGuide('retouch', head.density), Math.max(LEAST_SHARE, share));
+  const retouched = zones.includes('regrowth') && head.zones.length > 1;
   const all = head.zones.reduce((sum, { lengthCm }) => sum + lengthCm, 0);
   const covered = head.zones.reduce(
-    (sum, { zone, lengthCm }) => sum + (zones.includes(zone) ? lengthCm : 0),
+    (sum, { zone, lengthCm }) =>
+      sum + (zones.includes(zone) && !(retouched && zone === 'regrowth') ? lengthCm : 0),
     0,
   );
-  const length = Math.max(LEAST_LENGTH, covered / all);
-  return scaled(amountGuide(head.length, head.density), length * Math.max(LEAST_SHARE, share));
+  const length = covered === 0 ? 0 : Math.max(retouched ? 0 : LEAST_LENGTH, covered / all);
+  const whole = amountGuide(head.length, head.density);
+  const root = amountGuide('retouch', head.density);
+  const grams = (of: 'minGrams' | 'maxGrams') =>
+    Math.min(whole[of], (retouched ? root[of] : 0) + length * whole[of]);
+  const by = Math.max(LEAST_SHARE, share);
+  return { minGrams: grams('minGrams') * by, maxGrams: grams('maxGrams') * by };
 }
-
-const scaled = ({ minGrams, maxGrams }: { minGrams: number; maxGrams: number }, by: number) => ({
-  minGrams: minGrams * by,
-  maxGrams: maxGrams * by,
-});

@@ -1,14 +1,17 @@
 import { blendVol } from '../measure';
-import { VIVID_LOAD, type Mix, type ProductKind } from '../process';
+import { VIVID_LOAD, isLightener, type Mix, type ProductKind } from '../process';
 import { hasShades, readLabel, type Line, type ShadePart } from '../shades';
-import type { Bowl } from './record-card';
+import type { Bowl, BowlAddition } from './record-card';
 
 const sum = (items: readonly { grams: number }[]) => items.reduce((all, { grams }) => all + grams, 0);
 
 /** Grams of what colours or lightens, and of what it is mixed with. Correctors count (F10). */
 export const colourGrams = ({ shades, productGrams }: Bowl) => sum(shades) + productGrams;
 export const developerGrams = ({ developer }: Bowl) => sum(developer);
-export const bowlGrams = (bowl: Bowl) => colourGrams(bowl) + developerGrams(bowl);
+/** Grams of shampoo or conditioner in it. */
+export const additionGrams = ({ others = [] }: Bowl, kind?: BowlAddition) =>
+  sum(others.filter((one) => kind === undefined || one.kind === kind));
+export const bowlGrams = (bowl: Bowl) => colourGrams(bowl) + developerGrams(bowl) + additionGrams(bowl);
 
 /** Developer parts to one of colour; null while nothing is in the bowl. */
 export function bowlRatio(bowl: Bowl): number | null {
@@ -57,12 +60,18 @@ export function mixOfBowl(bowl: Bowl, line: Line): Mix | null {
   // Water beyond the ratio that the line allows thins the whole of it, as a leftover is thinned (A1).
   const water = bowl.developer.some(({ vol, grams }) => vol === 0 && grams > 0);
   const isThinned = water && ratio > most;
+  // Conditioner makes a cleanse of a lightener (P8); in colour it only thins, as soap does in either (A1).
+  const cleanses = isLightener(product) && additionGrams(bowl, 'conditioner') > 0;
+  const soap = additionGrams(bowl) - (cleanses ? additionGrams(bowl, 'conditioner') : 0);
+  const mixed = colourGrams(bowl) + developerGrams(bowl);
+  const thinned = (isThinned ? (1 + ratio) / (1 + most) : 1) * (1 + soap / mixed) - 1;
   return {
     product,
     shades,
     developerVol: isThinned ? (poured * ratio) / most : poured,
     ratio: isThinned ? most : ratio,
-    ...(isThinned ? { thinned: (1 + ratio) / (1 + most) - 1 } : {}),
+    ...(thinned > 0 ? { thinned } : {}),
+    ...(cleanses ? { conditioner: true } : {}),
     ...(bowl.additive ? { bondAdditive: true } : {}),
   };
 }

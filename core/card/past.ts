@@ -12,7 +12,12 @@ import type { ZoneOfHead } from './head';
 export type Past =
   | { kind: 'untouched' }
   | { kind: 'coloured'; level: number; tone: Tone; faded: number }
-  | { kind: 'lightened'; level: number }
+  | {
+      kind: 'lightened';
+      level: number;
+      /** Level it was lightened to, where toners one over the other have made it deeper than that (P8). */
+      builtUpOver?: number;
+    }
   | { kind: 'vivid'; level: number; dye: DirectDye; faded: number };
 
 type Worn = Pick<ZoneOfHead, 'history' | 'naturalLevel' | 'greyShare' | 'porosity'>;
@@ -22,6 +27,9 @@ type Colour = Extract<PastLayer, { tone: Tone }>;
 const GONE = 0.1;
 /** A low-strength colour this many levels deeper than the lightened hair under it has made it coloured hair. */
 const TONED_WITHIN = 1.5;
+
+/** Toners one over the other from which they have built up. */
+const BUILT_UP_FROM = 2;
 
 const half = (level: number) => Math.min(12, Math.max(1, Math.round(level * 2) / 2));
 
@@ -45,9 +53,13 @@ function pastFrom(zone: Worn): Past {
       return colouredBy(last, last.level);
     default: {
       const level = levelRead(zone);
-      return base?.kind === 'lightened' && base.level - level <= TONED_WITHIN
-        ? { kind: 'lightened', level }
-        : colouredBy(last, level);
+      if (base?.kind !== 'lightened' || base.level - level > TONED_WITHIN) return colouredBy(last, level);
+      const toners = before
+        .slice(before.indexOf(base) + 1)
+        .concat(last)
+        .reduce((sum, layer) => sum + ('times' in layer ? (layer.times ?? 1) : 1), 0);
+      const builtUp = toners >= BUILT_UP_FROM ? { builtUpOver: base.level } : {};
+      return { kind: 'lightened', level, ...builtUp };
     }
   }
 }

@@ -44,6 +44,8 @@ export const AFTERCARES = [
   'coolWater',
 ] as const;
 
+export type Aftercare = (typeof AFTERCARES)[number];
+
 const grams = z.number().min(0).max(2000);
 const pouredSchema = z.object({ vol: z.number().min(0).max(40), grams }).strict();
 

@@ -233,19 +233,24 @@ export const levelOfStrand = (strand: Strand): number =>
  * @rule L3
  */
 export const levelOfPigmented = (strand: Strand): number => levelOfReflectance(toneless(strand));
+/** Level of the white strands alone, whose only depth is the dye on them. */
+export const levelOfWhite = (strand: Strand): number => levelOfReflectance(tonelessWhite(strand));
 /** Level the natural pigment alone has reached, whatever lies over it. */
 export const levelOfNaturalPigment = (strand: Strand): number =>
   levelOfReflectance(reflectanceOf(pigmentOf(strand)));
 
 /** White strands further from the rest than this, ΔE2000, are seen as grey across a room. */
 const GREY_SEEN = 15;
+/** From this fraction on hair is white, and no other strands are there to be read. */
+const ALL_WHITE_FROM = 0.95;
 /** How far the white strands are from the others, ΔE2000; 0 where none are white. */
 export const whiteApartBy = (strand: Strand): number =>
   strand.white > 0
     ? differenceOf(labOf(reflectanceOfPigmented(strand)), labOf(reflectanceOfWhite(strand)))
     : 0;
 /** White strands stand out: level and tone are then read from the others alone (L3). */
-export const greyShows = (strand: Strand): boolean => whiteApartBy(strand) > GREY_SEEN;
+export const greyShows = (strand: Strand): boolean =>
+  strand.white < ALL_WHITE_FROM && whiteApartBy(strand) > GREY_SEEN;
 
 /** What the eye reads off hair: level with the tone taken out, and the tone that is left; white that shows apart. */
 export interface HairReading {

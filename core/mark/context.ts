@@ -1,15 +1,16 @@
 import {
+  partName,
   partsOf,
   stepsOn,
   type HeadZone,
   type LineOf,
   type ClientCase,
+  type Part,
   type RecordCard,
   type Step,
 } from '../card';
 import { simulateCard, type SimulatedCard } from '../simulate';
-import type { Reason } from '../reason';
-import { tasksOf, type Solution, type Task } from '../solve';
+import { tasksOf, type Route, type Solution, type Task } from '../solve';
 import type { HouseRules } from '../theory';
 import { seePart, type SeenPart } from './seen';
 
@@ -24,12 +25,31 @@ export interface JudgeContext {
   /** Parts nothing is wished for, yet something is put on. */
   unasked: { zone: HeadZone; steps: number }[];
   played: SimulatedCard;
+  /** The model answer on the same head, and its route by the name of the part. */
+  bestPlayed: SimulatedCard;
+  bestRoutes: ReadonlyMap<string, Route>;
 }
 
 export const zoneReason = (task: Pick<Task, 'part'>): { zone: string; woven: boolean } => ({
   zone: task.part.zone,
   woven: task.part.woven,
 });
+
+/** The part as a simulation knows it. @throws RangeError when the head lacks it. */
+export function partOf({ parts }: SimulatedCard, part: Pick<Part, 'zone' | 'woven'>): Part {
+  const found = parts.find((one) => partName(one) === partName(part));
+  if (!found) throw new RangeError(`the head has no part ${partName(part)}`);
+  return found;
+}
+
+const bestKept = new WeakMap<Solution, SimulatedCard>();
+
+/** The model answer played; kept with it, since a class of answers is marked against it. */
+function playedBest(solution: Solution, lineOf: LineOf): SimulatedCard {
+  const played = bestKept.get(solution) ?? simulateCard(solution.visit, solution.best, lineOf);
+  bestKept.set(solution, played);
+  return played;
+}
 
 export function contextOf(
   clientCase: ClientCase,
@@ -53,25 +73,11 @@ export function contextOf(
     parts: tasks.map((task) => seePart(plan, task, lineOf, rules)),
     unasked,
     played: simulateCard(clientCase, plan, lineOf),
+    bestPlayed: playedBest(solution, lineOf),
+    bestRoutes: new Map(solution.choices.map(({ part, route }) => [part, route])),
   };
 }
 
 /** Whether a step refreshes a part with what is left of a bowl. */
 export const isLeftoverStep = ({ parts }: Pick<JudgeContext, 'parts'>, step: Step) =>
   parts.some(({ leftover, steps }) => leftover && steps.some((seen) => seen.step === step));
-
-/** A share of a criterion for one part, bowl or check, with what is to be said of it. */
-export interface Scored {
-  share: number;
-  findings: Reason[];
-}
-export const scored = (share: number, ...findings: Reason[]): Scored => ({ share, findings });
-
-/** The mean of what was scored; null where the criterion has nothing to say. */
-export function mean(all: readonly Scored[]): Scored | null {
-  if (all.length === 0) return null;
-  return {
-    share: all.reduce((sum, { share }) => sum + share, 0) / all.length,
-    findings: all.flatMap(({ findings }) => findings),
-  };
-}

@@ -1,7 +1,11 @@
 export * from './marked';
 export * from './rubric';
 export * from './seen';
-export { CAPS } from './mark-safety';
+export { CAME_OUT, type Because, type CameOut } from './came-out';
+export { CEILINGS, HEAD_ROWS, UNWATCHED, type HeadRow } from './ceiling';
+export { type CrucialDecision } from './crucial';
+export { DANGER_MOST } from './danger';
+export { PRICES } from './prices';
 export * from './misconception';
 export * from './mark-card';
 export * from './slip';

@@ -1,6 +1,6 @@
-import { differenceOf, namedLevel } from '../colour';
-import { labOfStrand, levelOfPigmented } from '../hair';
+import { namedLevel } from '../colour';
 import {
+  onTheShelf,
   partName,
   presentLevel,
   zoneReadAs,
@@ -9,25 +9,24 @@ import {
   type RecordCard,
   type BenchStep,
 } from '../card';
-import { simulateCard, type PartOutcome } from '../simulate';
 import type { Condition } from '../process';
 import { reason, type Reason } from '../reason';
 import type { Line } from '../shades';
-import { AS_GOOD_WITHIN, SOLVER_VERSION, tasksOf, type Solution } from '../solve';
+import { tasksOf, type Solution } from '../solve';
 import type { HouseRuleUse, HouseRules } from '../theory';
-import { marked, toQuarter, type Marked } from './marked';
-import { contextOf, mean, type JudgeContext, type Scored } from './context';
+import type { CameOut, Because } from './came-out';
+import { ceilingOf, headLeft } from './ceiling';
+import { contextOf } from './context';
+import { allowance, standardOf, strays, wrongOf, type CrucialDecision, type Standard } from './crucial';
+import { lossOf, type Finding } from './finding';
 import { houseRulesUsedBy } from './house-rules-used';
-import { markAmount, markDeveloper, markRatio } from './mark-developer';
-import { markOrder } from './mark-order';
-import { markPrediction, markReading } from './mark-reading';
-import { markRoute } from './mark-route';
-import { dangersIn, markAftercare, markSafety } from './mark-safety';
-import { colourLayers, markGreyShare, scoreDepth, scoreTone } from './mark-shades';
-import { markTiming } from './mark-timing';
+import { marked, toQuarter, type Marked } from './marked';
+import { findingsOf } from './method';
 import { misconceptionsIn, type MisconceptionFound } from './misconception';
 import { CRITERIA, withGiven, type Criterion, type Rubric } from './rubric';
-import type { SeenPart } from './seen';
+
+/** Raised whenever the same answer could get another mark; stored with every grade. */
+export const MARKING_VERSION = 3;
 
 export interface CriterionMark extends Marked {
   criterion: Criterion;
@@ -43,17 +42,29 @@ export interface PartResult {
   deltaE: number;
   bestDeltaE: number;
   condition: Condition;
+  /** How it came out against the wish, and by what; missing in grades of older versions, and where it hardly shows. */
+  cameOut?: CameOut;
+  because?: Because;
 }
+
+/** A crucial decision, and whether this plan got it wrong. */
+export type CrucialMark = CrucialDecision & { wrong: boolean };
 
 export interface Grade {
   version: number;
   points: number;
   max: number;
-  /** Points before a danger capped them, and the most that it leaves; null where nothing caps. */
+  /** Points by method alone, and the most that the head, its crucial decisions and dangers leave; null where they do not. */
   uncapped: number;
   capPoints: number | null;
   dangers: Reason[];
   criteria: CriterionMark[];
+  /** What decided the mark, in one line; missing in grades of older versions. */
+  decided?: Reason;
+  /** Missing in grades of older versions. */
+  crucial?: CrucialMark[];
+  /** The plan breaks no rule, and yet the hair model leaves another head than was wished: one of the two is wrong. */
+  modelDisagrees?: boolean;
   misconceptions: MisconceptionFound[];
   outcome: PartResult[];
   /** House rules the marks rest on; another school would have another. */
@@ -68,111 +79,17 @@ export interface MarkingInput {
   open: readonly BenchStep[];
 }
 
-/** Levels that are told apart when hair is read (L1). */
-const LEVEL_READ = 0.5;
-
-/** Whether the shades of a part, off by the rules of thumb, bring it out as well as the best plan does. */
-function isEquivalent(
-  context: JudgeContext,
-  part: SeenPart,
-  mine: PartOutcome[],
-  best: PartOutcome[],
-): boolean {
-  const name = partName(part.task.part);
-  const [a, b] = [mine, best].map((all) => all.find((one) => partName(one.part) === name)!);
-  if (!part.ruling.allowed || part.layers.some(({ seen }) => !seen)) return false;
-  const alone: JudgeContext = { ...context, parts: [part], unasked: [] };
-  // A plan of the search breaks no rule: strength, grey share and time have to be right by themselves.
-  const rest = [markDeveloper(alone), markGreyShare(alone), markTiming(alone)];
-  if (rest.some((one) => one && one.share < 1)) return false;
-  return (
-    // Half a level is read at a glance, whatever white strands make of the whole (L1, L3).
-    Math.abs(levelOfPigmented(a.strand) - levelOfPigmented(b.strand)) <= LEVEL_READ &&
-    differenceOf(labOfStrand(a.strand), labOfStrand(b.strand)) <= AS_GOOD_WITHIN &&
-    a.deltaE <= Math.max(AS_GOOD_WITHIN, b.deltaE + 1)
-  );
-}
-
-function shades(
-  context: JudgeContext,
-  score: typeof scoreDepth,
-  equivalent: (part: SeenPart) => boolean,
-): Scored | null {
-  return mean(
-    colourLayers(context.parts).flatMap((found): Scored[] => {
-      const one = score(context, found);
-      if (!one) return [];
-      // Lighter than the hair it lies on breaks a rule, however it came out (U4).
-      const breaks = one.findings.some(({ code }) => code === 'mark.depth.lighterThanHair');
-      if (one.share >= 1 || breaks || !found.seen || !equivalent(found.part)) return [one];
-      const { zone, woven } = found.part.task.part;
-      return [{ share: 1, findings: [reason('mark.shades.equivalent', 'F10', { zone, woven })] }];
-    }),
-  );
-}
-
-/** What is mixed and timed for a route that cannot get there counts half: right in itself, of no use to the client. */
-const ON_WRONG_ROUTE = 0.5;
-const HANGS_ON_ROUTE: readonly Criterion[] = ['depth', 'tone', 'greyShare', 'developer', 'order', 'timing'];
-
-function onRoute(context: JudgeContext, one: Scored | null): Scored | null {
-  const off = context.parts.filter(({ ruling }) => !ruling.allowed);
-  if (!one || off.length === 0 || one.share === 0) return one;
-  const factor = 1 - ((1 - ON_WRONG_ROUTE) * off.length) / context.parts.length;
-  const { zone, woven } = off[0].task.part;
-  return {
-    share: one.share * factor,
-    findings: [...one.findings, reason('mark.onWrongRoute', 'F1', { zone, woven })],
-  };
-}
-
-type Shares = Partial<Record<Criterion, Scored | null>>;
-
-function judge(context: JudgeContext, best: PartOutcome[], wanted: readonly Criterion[]): Shares {
-  const mine = context.played.outcomeAt(context.played.minutes);
-  const known = new Map<SeenPart, boolean>();
-  const equivalent = (part: SeenPart) => {
-    const answer = known.get(part) ?? isEquivalent(context, part, mine, best);
-    known.set(part, answer);
-    return answer;
-  };
-  const makers: Record<Criterion, () => Scored | null> = {
-    reading: () => markReading(context),
-    prediction: () => markPrediction(context),
-    route: () => markRoute(context),
-    depth: () => shades(context, scoreDepth, equivalent),
-    tone: () => shades(context, scoreTone, equivalent),
-    greyShare: () => markGreyShare(context),
-    developer: () => markDeveloper(context),
-    ratio: () => markRatio(context),
-    amount: () => markAmount(context),
-    order: () => markOrder(context),
-    timing: () => markTiming(context),
-    safety: () => markSafety(context),
-    aftercare: () => markAftercare(context),
-  };
-  return Object.fromEntries(
-    wanted.map((criterion) => {
-      const one = makers[criterion]();
-      return [criterion, HANGS_ON_ROUTE.includes(criterion) ? onRoute(context, one) : one];
-    }),
-  );
-}
-
-const outcomes = new WeakMap<Solution, PartOutcome[]>();
-
-/** What the computed plan comes to; kept with the solution, since a class of answers is marked against it. */
-function bestOutcome(solution: Solution, lineOf: LineOf): PartOutcome[] {
-  const kept = outcomes.get(solution);
-  if (kept) return kept;
-  const played = simulateCard(solution.visit, solution.best, lineOf);
-  const found = played.outcomeAt(played.minutes);
-  outcomes.set(solution, found);
-  return found;
-}
-
 /** Criteria that hang on what was read of the hair. */
-const FOLLOWS: readonly Criterion[] = ['route', 'depth', 'tone', 'greyShare', 'developer'];
+const FOLLOWS: readonly Criterion[] = [
+  'route',
+  'depth',
+  'tone',
+  'greyShare',
+  'developer',
+  'amount',
+  'order',
+  'timing',
+];
 
 /** The case as the student read it; null where the reading is right or open. */
 function asRead(clientCase: ClientCase, plan: RecordCard): ClientCase | null {
@@ -190,71 +107,151 @@ function asRead(clientCase: ClientCase, plan: RecordCard): ClientCase | null {
   return changed ? { ...clientCase, head: { ...clientCase.head, zones } } : null;
 }
 
+/** The lines as they stand on the shelf of the case. */
+function linesOf({ solution, lines }: Pick<MarkingInput, 'solution' | 'lines'>): LineOf {
+  const left = onTheShelf(lines, solution.visit);
+  return (id) => left.find((line) => line.id === id);
+}
+
+const standards = new WeakMap<Solution, Map<string, Standard>>();
+
+/** Weights and crucial decisions; kept with the model answer, since a class of answers is marked against it. */
+export function standardFor({ solution, rules, lines, open }: Omit<MarkingInput, 'rubric'>): Standard {
+  const kept = standards.get(solution) ?? new Map<string, Standard>();
+  standards.set(solution, kept);
+  const name = JSON.stringify([rules, open, lines.map(({ id, version }) => [id, version])]);
+  const found = kept.get(name);
+  if (found) return found;
+  const lineOf = linesOf({ solution, lines });
+  const best = contextOf(solution.visit, solution.best, solution, rules, lineOf);
+  const made = standardOf(best, onTheShelf(lines, solution.visit), open);
+  kept.set(name, made);
+  return made;
+}
+
+/** A plan with a reading that is right and everything asked, that leaves the wished head safely, is worth at least this. */
+const WISHED_HEAD_LEAST = 85;
+
+const byLoss = (a: Finding, b: Finding) => b.loss - a.loss;
+
 /**
- * Marks a plan against the computed solution under the class's house rules. What follows from a wrong reading is marked
- * against the hair that was read, whenever that is better (follow-through); shades that bring the hair out as well as
- * the best plan count as right (equivalence); what would hurt the client caps the points. Deterministic.
+ * Marks a plan under the class's house rules: by method (each criterion begins full, faults have prices), held down by
+ * the head it would leave, by the crucial decisions it gets wrong and by what would hurt. What follows from a wrong reading
+ * is marked against the hair that was read (it is paid for in the reading); shades that bring the hair out as well as the
+ * best plan are right; a plan without a fault is full, whatever the model makes of it. Deterministic.
  */
 export function markCard(input: MarkingInput, answer: RecordCard): Grade {
   const { solution, rules, rubric, lines, open } = input;
-  const lineOf: LineOf = (id) => lines.find((line) => line.id === id);
+  const lineOf = linesOf(input);
   const clientCase = solution.visit;
   const plan = withGiven(answer, solution.best, open);
   const wanted = CRITERIA.filter((criterion) => (rubric[criterion] ?? 0) > 0);
-  const best = bestOutcome(solution, lineOf);
+  const { weights, crucial, allowed } = standardFor(input);
   const context = contextOf(clientCase, plan, solution, rules, lineOf);
-  const shares = judge(context, best, wanted);
+  const known = (criterion: Criterion, one: Finding): Finding =>
+    one.loss > 0 && allowed.has(allowance(criterion, one)) ? { ...one, loss: 0 } : one;
+  const found = findingsOf(context, CRITERIA);
+  for (const criterion of CRITERIA)
+    found[criterion] = (found[criterion] ?? []).map((one) => known(criterion, one));
+
   const other = open.includes('read') ? asRead(clientCase, plan) : null;
   const followed = other
-    ? judge(
+    ? findingsOf(
         contextOf(other, plan, solution, rules, lineOf),
-        best,
         wanted.filter((criterion) => FOLLOWS.includes(criterion)),
       )
     : {};
+  const lossIn = (criterion: Criterion, findings: readonly Finding[]) =>
+    lossOf(findings, weights[criterion] ?? new Map());
+  let excused = 0;
+  const marks = new Map<Criterion, { loss: number; findings: Finding[]; followed: boolean }>();
+  for (const criterion of wanted) {
+    const own = found[criterion]!;
+    const direct = lossIn(criterion, own);
+    const read = followed[criterion]?.map((one) => known(criterion, one));
+    const asSeen = read ? lossIn(criterion, read) : direct;
+    if (read && asSeen < direct - 1e-9) {
+      excused = Math.max(excused, direct - asSeen);
+      marks.set(criterion, { loss: asSeen, findings: read, followed: true });
+    } else marks.set(criterion, { loss: direct, findings: own, followed: false });
+  }
+  // A slip of the eye costs at least what it excuses.
+  const reading = marks.get('reading');
+  if (reading) reading.loss = Math.max(reading.loss, excused);
+
   const criteria = wanted.map((criterion): CriterionMark => {
-    // A criterion that this plan puts nothing to is not held against it: what was not done is marked under the route.
-    const direct = shares[criterion] ?? { share: 1, findings: [] };
+    const { loss, findings, followed: takes } = marks.get(criterion)!;
     const max = rubric[criterion]!;
-    const read = followed[criterion];
-    const takes = read && read.share > direct.share + 1e-9;
-    const mark = takes
-      ? marked(read.share, [reason('mark.followed', undefined, { criterion }), ...read.findings], true)
-      : marked(direct.share, direct.findings);
+    const said = [...findings].sort(byLoss).map(({ reason: why, loss: lost }) => ({ ...why, loss: lost }));
+    const mark = marked(
+      1 - loss,
+      takes ? [{ ...reason('mark.followed', undefined, { criterion }), loss: 0 }, ...said] : said,
+      takes,
+    );
     return { ...mark, criterion, max, points: Math.min(max, toQuarter(mark.share * max)) };
   });
   const max = criteria.reduce((sum, one) => sum + one.max, 0);
   const uncapped = criteria.reduce((sum, { points }) => sum + points, 0);
-  const dangers = dangersIn(context);
-  const cap = Math.min(1, ...dangers.map((danger) => danger.cap));
-  const capPoints = dangers.length > 0 ? Math.floor(cap * max * 4) / 4 : null;
-  const reasons = [
-    ...new Map(dangers.map((danger) => [JSON.stringify(danger.reason), danger.reason])).values(),
+
+  const left = headLeft(context, open);
+  const wrong = wrongOf(crucial, found, open);
+  const wrongs = wrong.filter(Boolean).length + (strays(crucial, found, open) ? 1 : 0);
+  const faultless = CRITERIA.every((criterion) => (found[criterion] ?? []).every(({ loss }) => loss === 0));
+  const fromRules = faultless && left.dangers.length === 0;
+  const ceiling = fromRules ? null : ceilingOf(left, wrongs);
+  const ofMax = (of100: number) => Math.floor((of100 / 100) * max * 4) / 4;
+  const capPoints = ceiling ? ofMax(ceiling.most) : null;
+  const sound = (criterion: Criterion) => (found[criterion] ?? []).every(({ loss }) => loss === 0);
+  const isWished =
+    left.row === 'asWished' &&
+    wrongs === 0 &&
+    left.dangers.length === 0 &&
+    left.unwatched === null &&
+    context.parts.every(({ ruling }) => ruling.allowed) &&
+    sound('reading') &&
+    sound('safety');
+  const least = isWished ? Math.min(ofMax(WISHED_HEAD_LEAST), capPoints ?? Infinity) : 0;
+  const points = Math.max(least, Math.min(uncapped, capPoints ?? uncapped));
+  const dangers = [
+    ...new Map(left.dangers.map((danger) => [JSON.stringify(danger.reason), danger.reason])).values(),
   ];
   const mine = context.played.outcomeAt(context.played.minutes);
+  const best = context.bestPlayed.outcomeAt(context.bestPlayed.minutes);
   return {
-    version: SOLVER_VERSION,
-    points: capPoints === null ? uncapped : Math.min(uncapped, capPoints),
+    version: MARKING_VERSION,
+    points,
     max,
     uncapped,
     capPoints,
-    dangers: reasons,
+    dangers,
     criteria,
+    decided:
+      ceiling && capPoints! < uncapped
+        ? ceiling.why
+        : points > uncapped
+          ? reason('decided.wished', undefined, { least: WISHED_HEAD_LEAST })
+          : reason('decided.method', undefined, {}),
+    crucial: crucial.map((one, i) => ({ ...one, wrong: wrong[i] })),
+    ...(fromRules && left.row !== 'asWished' ? { modelDisagrees: true } : {}),
     misconceptions: misconceptionsIn(
-      [...criteria.flatMap(({ findings }) => findings), ...reasons],
+      [...criteria.flatMap(({ findings }) => findings), ...dangers],
       plan,
       tasksOf(clientCase),
       lineOf,
       lines,
     ),
-    outcome: mine.map(({ part, level, tone, deltaE, condition }, i) => ({
-      part: partName(part),
-      level: Math.round(namedLevel(level, rules.levelScale) * 10) / 10,
-      tone,
-      deltaE: Math.round(deltaE * 10) / 10,
-      bestDeltaE: Math.round(best[i].deltaE * 10) / 10,
-      condition,
-    })),
+    outcome: mine.map(({ part, level, tone, deltaE, condition }, i) => {
+      const out = left.outcomes.find((one) => partName(one.part) === partName(part));
+      return {
+        part: partName(part),
+        level: Math.round(namedLevel(level, rules.levelScale) * 10) / 10,
+        tone,
+        deltaE: Math.round(deltaE * 10) / 10,
+        bestDeltaE: Math.round(best[i].deltaE * 10) / 10,
+        condition,
+        ...(out ? { cameOut: out.cameOut, because: out.because } : {}),
+      };
+    }),
     houseRules: houseRulesUsedBy(solution, rules, lineOf),
   };
 }

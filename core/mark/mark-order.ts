@@ -1,8 +1,10 @@
-import { pastOf, presentLevel, zoneOf, type Step } from '../card';
+import { pastOf, presentLevel, zoneOf, type HeadZone, type Step } from '../card';
 import { reason } from '../reason';
 import { HEAD_START } from '../solve';
 import { hasGreyToCover, washBefore } from '../theory';
-import { isLeftoverStep, mean, scored, zoneReason, type JudgeContext, type Scored } from './context';
+import { isLeftoverStep, zoneReason, type JudgeContext } from './context';
+import { finding, type Finding } from './finding';
+import { PRICES } from './prices';
 import type { SeenPart, SeenStep } from './seen';
 
 /** Minutes either side that still count as the head start. */
@@ -11,13 +13,20 @@ const SHARE_WITHIN = 0.1;
 /** Levels by which one zone has to be darker to go first. */
 const DARKER_BY = 1;
 const REFRESH_SLACK = 3;
+/** Ends that take longer than a refresh (colour of their own, over half an hour) begin so long before the end at most. */
+const REFRESH_MOST = 20;
+
+const { order: price } = PRICES;
+type Params = Parameters<typeof reason>[2];
+const is = (loss: number, code: string, rule: string, params: Params): Finding =>
+  finding(null, loss, reason(`mark.order.${code}`, rule, params));
 
 const firstStep = ({ steps }: SeenPart): SeenStep | undefined => steps[0];
 const isLift = (part: SeenPart) =>
   part.route === 'lightenThenTone' || part.route === 'liftWithColour' || part.route === 'highLift';
 
-/** A2: hair never lifted before is begun in the lengths; the warm root waits. */
-function rootWaits({ parts }: JudgeContext): Scored[] {
+/** A2, A9: hair never lifted before is begun in the lengths; the warm root waits. In a retouch it never does. */
+function rootWaits({ parts }: JudgeContext): Finding[] {
   const lifted = parts.filter(
     (part) =>
       isLift(part) && part.task.history.kind === 'untouched' && firstStep(part) && !part.task.part.woven,
@@ -29,23 +38,27 @@ function rootWaits({ parts }: JudgeContext): Scored[] {
   return roots.map((root) => {
     const waited = firstStep(root)!.step.start - first;
     const params = { ...zoneReason(root.task), waited, least: HEAD_START.least, most: HEAD_START.most };
-    if (waited <= 0) return scored(0, reason('mark.order.rootFirst', 'A2', params));
+    if (waited < 0) return is(price.rootFirst, 'rootFirst', 'A2', params);
+    if (waited === 0) return is(price.rootWithLengths, 'rootFirst', 'A2', params);
     const within = waited >= HEAD_START.least - START_SLACK && waited <= HEAD_START.most + START_SLACK;
-    return within
-      ? scored(1, reason('mark.order.rootWaits', 'A2', params))
-      : scored(0.5, reason('mark.order.rootTime', 'A2', params));
+    return within ? is(0, 'rootWaits', 'A2', params) : is(price.rootTime, 'rootTime', 'A2', params);
   });
 }
 
 const CAREFUL: readonly string[] = ['demi', 'acidGloss', 'direct', 'filler'];
 
 /** A1: what lifts or colours for good stops where hair of another history, or hair to be left, begins. */
-function stopLines({ clientCase, parts, plan, lineOf }: JudgeContext): Scored[] {
-  return plan.steps.flatMap((step): Scored[] => {
+function stopLines(context: JudgeContext): Finding[] {
+  const { clientCase, parts, plan, lineOf } = context;
+  return plan.steps.flatMap((step): Finding[] => {
     const bowl = plan.bowls.find(({ name }) => name === step.bowl);
     const line = bowl?.lineId ? lineOf(bowl.lineId) : undefined;
     if (!line || CAREFUL.includes(line.kind)) return [];
     const zones = clientCase.head.zones.map(({ zone }) => zone);
+    const params = { zone: step.zones[0], woven: false, line: line.name };
+    // Colour for good over its own, from root to tip at once.
+    const over = overItsOwn(context, step);
+    if (over) return [is(price.overlap, 'overlap', 'A1', { ...params, other: over })];
     const beside = zones.filter(
       (zone, i) =>
         !step.zones.includes(zone) && [zones[i - 1], zones[i + 1]].some((near) => step.zones.includes(near)),
@@ -56,17 +69,30 @@ function stopLines({ clientCase, parts, plan, lineOf }: JudgeContext): Scored[] 
         !parts.some(({ task }) => task.part.zone === zone),
     );
     if (!other) return [];
-    const params = { zone: step.zones[0], woven: false, other, line: line.name };
     return [
       step.stopsAtLine
-        ? scored(1, reason('mark.order.stopsAtLine', 'A1', params))
-        : scored(0, reason('mark.order.overlap', 'A1', params)),
+        ? is(0, 'stopsAtLine', 'A1', { ...params, other })
+        : is(price.overlap, 'overlap', 'A1', { ...params, other }),
     ];
   });
 }
 
+const LIFTS: readonly string[] = ['permanent', 'express'];
+/** Minutes from which permanent colour on coloured hair is no refreshing any more. */
+const NO_REFRESH_FROM = 16;
+
+/** A coloured zone that a step for the regrowth is pulled through to for its whole time; none where it stops. */
+function overItsOwn({ clientCase, plan, lineOf }: JudgeContext, step: Step): HeadZone | undefined {
+  const bowl = plan.bowls.find(({ name }) => name === step.bowl);
+  const line = bowl?.lineId ? lineOf(bowl.lineId) : undefined;
+  if (!line || !LIFTS.includes(line.kind) || step.minutes < NO_REFRESH_FROM) return undefined;
+  const past = (zone: HeadZone) => pastOf(zoneOf(clientCase.head, zone)!);
+  if (!step.zones.some((zone) => past(zone).kind === 'untouched')) return undefined;
+  return step.zones.find((zone) => past(zone).kind === 'coloured');
+}
+
 /** A6. */
-function woven({ clientCase, parts }: JudgeContext): Scored[] {
+function woven({ clientCase, parts }: JudgeContext): Finding[] {
   const { weave } = clientCase;
   if (!weave) return [];
   return parts
@@ -74,17 +100,16 @@ function woven({ clientCase, parts }: JudgeContext): Scored[] {
     .flatMap(({ task, steps }) =>
       steps.map(({ step }) => {
         const params = { ...zoneReason(task), expected: weave.share, given: step.share };
-        if (step.placement !== 'foils' || step.share === 1)
-          return scored(0, reason('mark.order.noFoils', 'A6', params));
+        if (step.placement !== 'foils' || step.share === 1) return is(price.noFoils, 'noFoils', 'A6', params);
         return Math.abs(step.share - weave.share) <= SHARE_WITHIN
-          ? scored(1, reason('mark.order.foils', 'A6', params))
-          : scored(0.5, reason('mark.order.otherShare', 'A6', params));
+          ? is(0, 'foils', 'A6', params)
+          : is(price.otherShare, 'otherShare', 'A6', params);
       }),
     );
 }
 
 /** A4, F8: where grey is thickest the colour needs its time longest. */
-function greyFirst({ clientCase, parts }: JudgeContext): Scored[] {
+function greyFirst({ clientCase, parts }: JudgeContext): Finding[] {
   const steps = new Set<Step>();
   for (const part of parts)
     for (const { step, role } of part.steps)
@@ -94,82 +119,93 @@ function greyFirst({ clientCase, parts }: JudgeContext): Scored[] {
         part.route !== 'refresh'
       )
         steps.add(step);
-  return [...steps].map(({ startsAt, zones }) =>
+  const found = [...steps].map(({ startsAt, zones }) =>
     startsAt === 'front'
-      ? scored(1, reason('mark.order.greyFirst', 'A4', { zone: zones[0], woven: false }))
-      : scored(0, reason('mark.order.greyLast', 'A4', { zone: zones[0], woven: false })),
+      ? is(0, 'greyFirst', 'A4', { zone: zones[0], woven: false })
+      : is(price.wrongEnd, 'greyLast', 'A4', { zone: zones[0], woven: false }),
   );
+  // One head is begun at one end, however many bowls go on it.
+  return found.filter(({ loss }) => loss > 0).length > 0 ? [found.find(({ loss }) => loss > 0)!] : found;
 }
 
 /** A3: among zones that are to lose colour the darkest goes first. */
-function darkestFirst({ clientCase, parts }: JudgeContext): Scored[] {
+function darkestFirst({ clientCase, parts }: JudgeContext): Finding[] {
   const worked = parts.filter(
     ({ steps, task }) =>
       !task.part.woven && steps.some(({ role }) => role === 'lighten' || role === 'remove'),
   );
-  const scores: Scored[] = [];
+  const found: Finding[] = [];
   for (const dark of worked)
     for (const light of worked) {
       const [d, l] = [dark, light].map(({ task }) => presentLevel(zoneOf(clientCase.head, task.part.zone)!));
       if (dark.task.history.kind === 'untouched' || l - d < DARKER_BY) continue;
       const params = { ...zoneReason(dark.task), other: light.task.part.zone };
-      scores.push(
+      found.push(
         firstStep(dark)!.step.start <= firstStep(light)!.step.start
-          ? scored(1, reason('mark.order.darkestFirst', 'A3', params))
-          : scored(0, reason('mark.order.lightestFirst', 'A3', params)),
+          ? is(0, 'darkestFirst', 'A3', params)
+          : is(price.wrongEnd, 'lightestFirst', 'A3', params),
       );
     }
-  return scores;
+  return found;
 }
 
 /** One bowl after another on the same hair, in the order of the route. */
-function layerOrder({ parts }: JudgeContext): Scored[] {
-  return parts.flatMap((part): Scored[] => {
+function layerOrder({ parts }: JudgeContext): Finding[] {
+  return parts.flatMap((part): Finding[] => {
     const at = zoneReason(part.task);
     const seen = part.layers.flatMap(({ seen: one }) => one ?? []);
-    const scores: Scored[] = [];
+    const found: Finding[] = [];
     for (let i = 1; i < seen.length; i++) {
       const [before, after] = [seen[i - 1].step, seen[i].step];
       if (after.start >= before.start + before.minutes) continue;
-      scores.push(
-        scored(0, reason('mark.order.tooSoon', 'R5', { ...at, first: before.bowl, second: after.bowl })),
-      );
+      found.push(is(price.tooSoon, 'tooSoon', 'R5', { ...at, first: before.bowl, second: after.bowl }));
     }
-    if (scores.length === 0 && seen.length > 1) scores.push(scored(1, reason('mark.order.inTurn', 'R5', at)));
-    return scores;
+    if (found.length === 0 && seen.length > 1) found.push(is(0, 'inTurn', 'R5', at));
+    return found;
   });
 }
 
-/** A1: ends are refreshed at the end. */
-function refreshLast({ parts }: JudgeContext): Scored[] {
+/** A1, A9: ends are refreshed at the end, and from a leftover only when its bowl is there. */
+function refreshLast({ parts }: JudgeContext): Finding[] {
   const others = parts
     .filter(({ route }) => route !== 'refresh' && route !== 'leave')
-    .flatMap(({ steps }) => steps.map(({ step }) => step.start + step.minutes));
+    .flatMap(({ steps }) => steps.map(({ step }) => step));
   if (others.length === 0) return [];
-  const end = Math.max(...others);
+  const begin = Math.min(...others.map(({ start }) => start));
+  const end = Math.max(...others.map(({ start, minutes }) => start + minutes));
   return (
     parts
       // What goes between foils goes on while they are in.
       .filter((part) => part.route === 'refresh' && firstStep(part)!.step.placement !== 'between')
       .map((part) => {
-        const { start } = firstStep(part)!.step;
+        const { start, minutes } = firstStep(part)!.step;
         const params = { ...zoneReason(part.task), start, end };
-        return start >= end - 10 - REFRESH_SLACK
-          ? scored(1, reason('mark.order.refreshLast', 'A1', params))
-          : scored(0, reason('mark.order.refreshEarly', 'A1', params));
+        if (part.leftover && start < begin)
+          return is(price.leftoverBeforeItsBowl, 'leftoverEarly', 'A9', params);
+        const latest = Math.min(REFRESH_MOST, Math.max(10, minutes)) + REFRESH_SLACK;
+        return start >= end - latest
+          ? is(0, 'refreshLast', 'A1', params)
+          : is(price.refreshEarly, 'refreshEarly', 'A1', params);
       })
   );
 }
 
 /** D6: lightener and colour go on dry hair unless it is meant. */
-const dry = (context: JudgeContext): Scored[] =>
+const dry = (context: JudgeContext): Finding[] =>
   context.plan.steps
-    // Emulsified through the ends it is meant, and marked with the route.
-    .filter((step) => step.wet && !isLeftoverStep(context, step))
-    .map(({ zones }) => scored(0, reason('mark.order.wet', 'D6', { zone: zones[0], woven: false })));
+    // Emulsified through the ends, or to cleanse, it is meant, and marked with the route.
+    .filter(
+      (step) =>
+        step.wet &&
+        !isLeftoverStep(context, step) &&
+        !context.parts.some(({ layers }) =>
+          layers.some(({ layer, seen }) => seen?.step === step && layer.role === 'cleanse'),
+        ),
+    )
+    .map(({ zones }) => is(price.wet, 'wet', 'D6', { zone: zones[0], woven: false }));
 
 /** Section 12: how hair comes to lightener is the class's rule, or the line's to say. */
-function washed({ parts, plan, rules }: JudgeContext): Scored[] {
+function washed({ parts, plan, rules }: JudgeContext): Finding[] {
   const lightener = parts.flatMap(({ steps }) => steps).find(({ role }) => role === 'lighten');
   if (!lightener) return [];
   const expected = washBefore(lightener.line, rules);
@@ -179,18 +215,19 @@ function washed({ parts, plan, rules }: JudgeContext): Scored[] {
     line: lightener.line.name,
     school: rules.preServiceWash,
   };
-  if (plan.wash === null) return [scored(0, reason('mark.order.washOpen', 'D4', params))];
+  if (plan.wash === null) return [is(price.washOpen, 'washOpen', 'D4', params)];
   return [
     plan.wash === expected
-      ? scored(1, reason('mark.order.washRight', 'D4', params))
-      : scored(0, reason('mark.order.washOther', 'D4', params)),
+      ? is(0, 'washRight', 'D4', params)
+      : is(PRICES.otherSchool, 'washOther', 'D4', params),
   ];
 }
 
-export function markOrder(context: JudgeContext): Scored | null {
+export function markOrder(context: JudgeContext): Finding[] {
   const needed = context.solution.best.steps.length > 0;
-  if (context.plan.steps.length === 0) return needed ? scored(0, reason('mark.order.open', undefined)) : null;
-  const checks = [
+  if (context.plan.steps.length === 0)
+    return needed ? [finding(null, 1, reason('mark.order.open', undefined))] : [];
+  const found = [
     rootWaits,
     stopLines,
     woven,
@@ -201,5 +238,5 @@ export function markOrder(context: JudgeContext): Scored | null {
     dry,
     washed,
   ].flatMap((check) => check(context));
-  return mean(checks) ?? scored(1, reason('mark.order.plain', 'A4'));
+  return found.length > 0 ? found : [finding(null, 0, reason('mark.order.plain', 'A4'))];
 }

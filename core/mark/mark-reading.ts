@@ -1,26 +1,24 @@
 import { NO_READING, presentLevel } from '../card';
 import { reason } from '../reason';
-import { countersOf, underlayDistance } from '../theory';
-import { falling } from './marked';
-import { mean, scored, type JudgeContext, type Scored } from './context';
+import { countersOf, underlayDistance, type Counter } from '../theory';
+import type { JudgeContext } from './context';
+import { finding, type Finding } from './finding';
+import { PRICES, lossAt } from './prices';
 
-/** Levels off at which a reading is of other hair; grey is read to the quarter. */
-const LEVELS_NONE = 2;
-const GREY = { full: 0.13, none: 0.45 };
-
-export function markReading({ clientCase, plan }: JudgeContext): Scored | null {
-  const all = clientCase.head.zones.flatMap((zone): Scored[] => {
+export function markReading({ clientCase, plan }: JudgeContext): Finding[] {
+  return clientCase.head.zones.flatMap((zone): Finding[] => {
     const read = plan.readings[zone.zone] ?? NO_READING;
     const expected = presentLevel(zone);
     const at = { zone: zone.zone };
-    const scores: Scored[] = [];
-    if (read.level === null) scores.push(scored(0, reason('mark.reading.open', undefined, at)));
+    const found: Finding[] = [];
+    if (read.level === null) found.push(finding(zone.zone, 1, reason('mark.reading.open', undefined, at)));
     else {
       const gap = Math.abs(read.level - expected);
       const code = gap === 0 ? 'right' : read.level < expected ? 'tooDark' : 'tooLight';
-      scores.push(
-        scored(
-          falling(gap, 0, LEVELS_NONE),
+      found.push(
+        finding(
+          zone.zone,
+          lossAt(PRICES.reading.level, gap),
           reason(`mark.reading.${code}`, gap === 0 ? 'L1' : 'L2', {
             ...at,
             expected,
@@ -32,19 +30,22 @@ export function markReading({ clientCase, plan }: JudgeContext): Scored | null {
     }
     if (zone.greyShare > 0) {
       const params = { ...at, expected: zone.greyShare, given: read.greyShare ?? 0 };
-      const share =
-        read.greyShare === null
-          ? 0
-          : falling(Math.abs(read.greyShare - zone.greyShare), GREY.full, GREY.none);
-      scores.push(scored(share, reason(share === 1 ? 'mark.grey.right' : 'mark.grey.off', 'L3', params)));
+      const loss =
+        read.greyShare === null ? 1 : lossAt(PRICES.reading.grey, Math.abs(read.greyShare - zone.greyShare));
+      found.push(
+        finding(zone.zone, loss, reason(loss === 0 ? 'mark.grey.right' : 'mark.grey.off', 'L3', params)),
+      );
     }
-    return scores;
+    return found;
   });
-  return mean(all);
 }
 
-export function markPrediction({ clientCase, plan, solution, rules }: JudgeContext): Scored | null {
-  const all = clientCase.head.zones.flatMap(({ zone }): Scored[] => {
+/** Opposites of one kind, in doses. */
+const VIOLETS: readonly string[] = ['violet', 'softViolet', 'traceViolet'] satisfies Counter[];
+const otherDose = (given: string, expected: string) => VIOLETS.includes(given) && VIOLETS.includes(expected);
+
+export function markPrediction({ clientCase, plan, solution, rules }: JudgeContext): Finding[] {
+  return clientCase.head.zones.flatMap(({ zone }): Finding[] => {
     const expected = solution.best.readings[zone];
     if (!expected?.underlay || !expected.counter) return [];
     const { underlay, counter } = plan.readings[zone] ?? NO_READING;
@@ -53,34 +54,39 @@ export function markPrediction({ clientCase, plan, solution, rules }: JudgeConte
     const rows = underlay ? underlayDistance(underlay, params.level, rules) : Infinity;
     const warmth =
       underlay === expected.underlay
-        ? scored(1, reason('mark.prediction.right', 'U1', params))
+        ? finding(zone, 0, reason('mark.prediction.right', 'U1', params))
         : rows <= 1
-          ? scored(0.5, reason('mark.prediction.neighbour', 'U1', params))
-          : scored(0, reason(underlay ? 'mark.prediction.wrong' : 'mark.prediction.open', 'U1', params));
+          ? finding(zone, PRICES.prediction.neighbour, reason('mark.prediction.neighbour', 'U1', params))
+          : finding(
+              zone,
+              PRICES.prediction.other,
+              reason(underlay ? 'mark.prediction.wrong' : 'mark.prediction.open', 'U1', params),
+            );
     const counters = { zone, expected: expected.counter, given: counter ?? '', underlay: expected.underlay };
+    if (counter === expected.counter)
+      return [
+        warmth,
+        finding(zone, 0, reason('mark.counter.right', expected.counter === 'keep' ? 'U3' : 'U2', counters)),
+      ];
     // What cancels the pigment that was named is right for it: a wrong name is paid for once (U2).
     const followed =
       underlay && counter && counter !== 'keep' && countersOf(underlay, rules).includes(counter);
-    const answer =
-      counter === expected.counter
-        ? scored(1, reason('mark.counter.right', expected.counter === 'keep' ? 'U3' : 'U2', counters))
-        : followed && expected.counter !== 'keep'
-          ? scored(1, reason('mark.counter.followed', 'U2', counters))
-          : scored(
-              0,
-              reason(
-                counter === null
-                  ? 'mark.counter.open'
-                  : expected.counter === 'keep'
-                    ? 'mark.counter.shouldKeep'
-                    : counter === 'keep'
-                      ? 'mark.counter.kept'
-                      : 'mark.counter.wrong',
-                expected.counter === 'keep' ? 'U3' : 'U2',
-                counters,
-              ),
-            );
-    return [warmth, answer];
+    if (followed && expected.counter !== 'keep')
+      return [warmth, finding(zone, 0, reason('mark.counter.followed', 'U2', counters))];
+    if (counter && otherDose(counter, expected.counter))
+      return [
+        warmth,
+        finding(zone, PRICES.prediction.otherDose, reason('mark.counter.otherDose', 'U5', counters)),
+      ];
+    const code =
+      counter === null
+        ? 'open'
+        : expected.counter === 'keep'
+          ? 'shouldKeep'
+          : counter === 'keep'
+            ? 'kept'
+            : 'wrong';
+    const rule = expected.counter === 'keep' ? 'U3' : 'U2';
+    return [warmth, finding(zone, PRICES.prediction.other, reason(`mark.counter.${code}`, rule, counters))];
   });
-  return mean(all);
 }

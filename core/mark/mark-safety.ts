@@ -1,159 +1,90 @@
-import { pastOf, strandOfZone, bowlVol } from '../card';
-import { levelOfPigmented } from '../hair';
-import { conditionOf, isGivingWay } from '../process';
-import { reason, type Reason } from '../reason';
-import { NEEDED_QUESTIONS, levelsToday } from '../solve';
-import { hasDeveloper } from '../shades';
-import { lightenerVols } from '../theory';
-import { mean, scored, zoneReason, type JudgeContext, type Scored } from './context';
+import { pastOf, type Aftercare } from '../card';
+import { reason } from '../reason';
+import { NEEDED_QUESTIONS } from '../solve';
+import { GROWTH } from '../theory';
+import type { JudgeContext } from './context';
+import { finding, type Finding } from './finding';
+import { PRICES } from './prices';
 
-export function markSafety({ plan, solution }: JudgeContext): Scored | null {
+const { safety: price } = PRICES;
+const QUESTION_PRICE: Partial<Record<string, number>> = {
+  reactions: price.allergy,
+  lastColour: price.smaller,
+  upkeep: price.smaller,
+};
+const TEST_PRICE: Partial<Record<string, number>> = { patch: price.patch, porosity: price.smaller };
+
+/** Which finding of consultation would have shown why a service stops, by the code of the stop. */
+const FOUND_BY: Record<string, (plan: JudgeContext['plan']) => boolean> = {
+  'stop.reaction': ({ asked, tests }) => asked.includes('reactions') || tests.includes('patch'),
+  'stop.scalp': ({ asked }) => asked.includes('scalp'),
+  'stop.metallicSalts': ({ asked, tests }) =>
+    asked.includes('metallicSalts') || tests.includes('incompatibility'),
+  'stop.hairGivesWay': ({ tests }) => tests.includes('elasticity'),
+};
+
+export function markSafety({ plan, solution, clientCase }: JudgeContext): Finding[] {
   const { best, stops, visits } = solution;
-  const scores: Scored[] = [];
+  const is = (loss: number, code: string, rule: string, params = {}) =>
+    finding(null, loss, reason(`mark.safety.${code}`, rule, params));
+  const found: Finding[] = [];
   for (const question of NEEDED_QUESTIONS)
-    scores.push(
-      plan.asked.includes(question)
-        ? scored(1)
-        : scored(0, reason('mark.safety.notAsked', 'C3', { question })),
+    if (!plan.asked.includes(question))
+      found.push(is(QUESTION_PRICE[question] ?? price.question, 'notAsked', 'C3', { question }));
+  for (const test of best.tests) {
+    const worked = clientCase.head.zones.some((zone) => pastOf(zone).kind !== 'untouched');
+    const dear = TEST_PRICE[test] ?? (test === 'elasticity' && !worked ? price.smaller : price.test);
+    if (!plan.tests.includes(test)) found.push(is(dear, 'notTested', 'C3', { test }));
+  }
+  if (plan.decision === null) found.push(is(price.decision, 'undecided', 'C3'));
+  else if (plan.decision !== best.decision)
+    found.push(
+      is(price.decision, plan.decision === 'decline' ? 'needlessDecline' : 'shouldDecline', 'C3', {
+        stop: stops[0]?.code ?? '',
+      }),
     );
-  for (const test of best.tests)
-    scores.push(
-      plan.tests.includes(test) ? scored(1) : scored(0, reason('mark.safety.notTested', 'C3', { test })),
-    );
-  // A decision weighs as much as all the questions together.
-  const right = plan.decision === best.decision;
-  const decided = right
-    ? scored(1, reason(best.decision === 'decline' ? 'mark.safety.declined' : 'mark.safety.goesOn', 'C3'))
-    : scored(
-        0,
-        reason(
-          plan.decision === null
-            ? 'mark.safety.undecided'
-            : plan.decision === 'decline'
-              ? 'mark.safety.needlessDecline'
-              : 'mark.safety.shouldDecline',
-          'C3',
-          { stop: stops[0]?.code ?? '' },
-        ),
-      );
-  scores.push(...Array.from({ length: 3 }, (_, i) => (i === 0 ? decided : { ...decided, findings: [] })));
-  if (stops.length === 0) {
+  else {
+    found.push(is(0, best.decision === 'decline' ? 'declined' : 'goesOn', 'C3'));
+    if (stops.length > 0 && !stops.some(({ code }) => FOUND_BY[code]?.(plan) ?? true))
+      found.push(is(price.declinedUnasked, 'declinedUnasked', 'C3', { stop: stops[0].code }));
+  }
+  if (best.decision !== 'decline') {
     const [expected, given] = [visits.length, plan.visits ?? 0];
-    const share =
-      given === expected ? 1 : given > 0 && Math.abs(given - expected) === 1 && given > 1 ? 0.5 : 0;
-    const code =
-      share === 1
-        ? 'visits'
-        : given === 0
-          ? 'visitsOpen'
-          : given < expected
-            ? 'tooFewVisits'
-            : 'tooManyVisits';
-    const told = scored(share, reason(`mark.safety.${code}`, 'C4', { expected, given }));
-    scores.push(
-      told,
-      ...(expected > 1
-        ? [
-            { ...told, findings: [] },
-            { ...told, findings: [] },
-          ]
-        : []),
-    );
+    const params = { expected, given };
+    if (given === expected) found.push(is(0, 'visits', 'C4', params));
+    else if (given === 0) found.push(is(price.visitsOpen, 'visitsOpen', 'C4', params));
+    else
+      found.push(
+        given < expected
+          ? is(price.tooFewVisits, 'tooFewVisits', 'C4', params)
+          : is(price.tooManyVisits, 'tooManyVisits', 'C4', params),
+      );
   }
-  return mean(scores);
+  return found;
 }
 
-export function markAftercare({ plan, solution }: JudgeContext): Scored | null {
+/** Care that harms where the other is needed: blue over yellow turns it green, violet does nothing for orange. */
+const HARMS: readonly Aftercare[] = ['violetCare', 'blueCare'];
+/** Weeks either side of the model answer's date that are still the client's rhythm. */
+const DATE_WITHIN = 2;
+
+export function markAftercare({ plan, solution }: JudgeContext): Finding[] {
   const { best } = solution;
-  if (best.aftercare.length === 0) return null;
-  const wanted = best.aftercare.map((care) =>
-    plan.aftercare.includes(care)
-      ? scored(1)
-      : scored(0, reason('mark.aftercare.missing', undefined, { care })),
+  if (best.aftercare.length === 0 && best.nextVisitWeeks === null) return [];
+  if (plan.aftercare.length === 0 && plan.nextVisitWeeks === null)
+    return [finding(null, 1, reason('mark.aftercare.open', undefined))];
+  const is = (loss: number, code: string, rule: string | undefined, params = {}) =>
+    finding(null, loss, reason(`mark.aftercare.${code}`, rule, params));
+  const found = best.aftercare.flatMap((care) =>
+    plan.aftercare.includes(care) ? [] : [is(PRICES.aftercare.missing, 'missing', undefined, { care })],
   );
-  const besides = plan.aftercare
-    .filter((care) => !best.aftercare.includes(care))
-    .map((care) => scored(0, reason('mark.aftercare.besides', undefined, { care })));
+  for (const care of plan.aftercare)
+    if (HARMS.includes(care) && !best.aftercare.includes(care))
+      found.push(is(PRICES.aftercare.harms, 'besides', undefined, { care }));
   const weeks = plan.nextVisitWeeks;
-  const when =
-    weeks !== null && weeks >= 4 && weeks <= 8
-      ? scored(1)
-      : scored(
-          0,
-          reason(weeks === null ? 'mark.aftercare.noDate' : 'mark.aftercare.otherDate', 'A5', {
-            given: weeks ?? 0,
-          }),
-        );
-  return mean([...wanted, ...besides, when]);
-}
-
-export interface Danger {
-  reason: Reason;
-  /** Most share of all points a plan with this danger can get. */
-  cap: number;
-}
-
-/** Share of the points that a plan which would hurt the client can get at most; always below a pass. */
-export const CAPS = { served: 0.2, hair: 0.3, scalp: 0.4, overlap: 0.45 };
-
-/** Levels past what the condition allows that are still the run of the last minutes. */
-const PAST_LIMIT = 0.6;
-
-/** Everything in a plan that would hurt the client (section 13). */
-export function dangersIn(context: JudgeContext): Danger[] {
-  const { plan, solution, parts, played, rules, clientCase, lineOf } = context;
-  const found: Danger[] = [];
-  const add = (cap: number, code: string, rule: string, params: Reason['params'] = {}) =>
-    found.push({ cap, reason: reason(`danger.${code}`, rule, params) });
-  if (plan.decision !== 'decline' && plan.steps.length > 0)
-    for (const stop of solution.stops) add(CAPS.served, 'served', 'C3', { stop: stop.code });
-  for (const part of parts) {
-    const at = zoneReason(part.task);
-    const lighteners = part.steps.filter(({ role }) => role === 'lighten');
-    for (const { step, bowl } of lighteners) {
-      const most = Math.max(...lightenerVols(part.task.place, rules));
-      const vol = bowlVol(bowl) ?? 0;
-      if (part.task.place === 'onScalp' && vol > most + 1)
-        add(CAPS.scalp, 'strongOnScalp', 'D4', { ...at, given: vol, most });
-      if (step.warmth && part.task.place === 'onScalp') add(CAPS.scalp, 'warmthOnScalp', 'R4', at);
-    }
-    if (lighteners.length === 0) continue;
-    const mine = played.parts.find(
-      ({ zone, woven }) => zone === part.task.part.zone && woven === part.task.part.woven,
-    )!;
-    const last = lighteners[lighteners.length - 1].step;
-    const reached = levelOfPigmented(played.momentOf(mine, last.start + last.minutes).strand);
-    const moved = Math.round((reached - part.task.present) * 10) / 10;
-    const limit = levelsToday(part.task);
-    if (moved > limit + PAST_LIMIT)
-      add(CAPS.hair, 'beyondCondition', 'C4', {
-        ...at,
-        levels: moved,
-        limit,
-        condition: part.task.condition,
-      });
-  }
-  for (const { part, strand } of played.outcomeAt(played.minutes)) {
-    const before = conditionOf(strandOfZone(clientCase.head, part.zone));
-    if (isGivingWay(conditionOf(strand)) && plan.steps.length > 0)
-      add(CAPS.hair, isGivingWay(before) ? 'onFailedHair' : 'hairFails', 'C4', {
-        zone: part.zone,
-        woven: part.woven,
-      });
-  }
-  for (const step of plan.steps) {
-    const bowl = plan.bowls.find(({ name }) => name === step.bowl);
-    const line = bowl?.lineId ? lineOf(bowl.lineId) : undefined;
-    if (!line || !hasDeveloper(line.kind) || step.stopsAtLine) continue;
-    const lightens = line.kind === 'lightenerStrong' || line.kind === 'lightenerGentle';
-    const zones = clientCase.head.zones;
-    const onto = zones.find(
-      (one, i) =>
-        pastOf(one).kind === 'lightened' &&
-        !step.zones.includes(one.zone) &&
-        [zones[i - 1], zones[i + 1]].some((near) => near && step.zones.includes(near.zone)),
-    );
-    if (lightens && onto) add(CAPS.overlap, 'overlap', 'A1', { zone: onto.zone, woven: false });
-  }
+  const expected = best.nextVisitWeeks ?? GROWTH.retouchWeeks.max;
+  if (weeks === null) found.push(is(PRICES.aftercare.date, 'noDate', 'A5'));
+  else if (Math.abs(weeks - expected) > DATE_WITHIN)
+    found.push(is(PRICES.aftercare.date, 'otherDate', 'A5', { given: weeks, expected }));
   return found;
 }

@@ -1,13 +1,15 @@
 import { TONES, toneVector } from '../colour';
 import { levelOfPigmented } from '../hair';
+import { partName } from '../card';
 import { reason } from '../reason';
-import { mixLevel, mixTone, type ShadePart } from '../shades';
+import { mixLevel, mixTone, naturalShare, type ShadePart } from '../shades';
 import { FIT_TOLERANCE, fitOfNeed, type Layer, type ShadeNeed } from '../solve';
-import { EPSILON, falling } from './marked';
-import { mean, scored, zoneReason, type JudgeContext, type Scored } from './context';
+import { partOf, zoneReason, type JudgeContext } from './context';
+import { finding, type Finding } from './finding';
+import { PRICES, lossAt } from './prices';
 import type { SeenPart, SeenStep } from './seen';
 
-interface ColourLayer {
+export interface ColourLayer {
   part: SeenPart;
   layer: Layer;
   seen: SeenStep | null;
@@ -23,25 +25,23 @@ export const colourLayers = (parts: readonly SeenPart[]): ColourLayer[] =>
 /** Stands for the colour of a part on which nothing was done though something had to be. */
 const NOTHING: Layer = { role: 'colour', products: [], need: null, aim: null, refresh: false };
 
-const DEPTH_NONE = 2;
-/** Tone gap at which nothing of the wanted tone is left to credit: about the strength of one plain tone. */
-const TONE_NONE = 0.9;
 /** A toner this much lighter than the hair under it cannot cover it (U4). */
-const LIGHTER_THAN_HAIR = 0.75;
-const LIGHTER_SHARE = 0.25;
+const LIGHTER_THAN_HAIR = 0.5;
 
 /** Level of the hair at the moment a step is put on, lightened before or not. */
 const levelUnder = ({ played }: JudgeContext, { task }: SeenPart, { step }: SeenStep) =>
-  levelOfPigmented(
-    played.momentOf(
-      played.parts.find(({ zone, woven }) => zone === task.part.zone && woven === task.part.woven)!,
-      Math.max(0, step.start - 1),
-    ).strand,
-  );
+  levelOfPigmented(played.momentOf(partOf(played, task.part), Math.max(0, step.start - 1)).strand);
 
-export function scoreDepth(context: JudgeContext, { part, layer, seen }: ColourLayer): Scored | null {
+export function depthOf(context: JudgeContext, { part, layer, seen }: ColourLayer): Finding | null {
   const at = zoneReason(part.task);
-  if (!seen || seen.shades.length === 0) return scored(0, reason('mark.depth.open', undefined, at));
+  const is = (loss: number, code: string, rule?: string, params = {}) =>
+    finding(
+      partName(part.task.part),
+      loss,
+      reason(`mark.depth.${code}`, rule, { ...at, ...params }),
+      'colour',
+    );
+  if (!seen || seen.shades.length === 0) return is(1, 'open');
   // What is left of the regrowth's bowl has been marked there.
   if (!layer.need || part.leftover?.same) return null;
   const { need } = layer;
@@ -49,90 +49,112 @@ export function scoreDepth(context: JudgeContext, { part, layer, seen }: ColourL
   const expected =
     need.levels.min === need.levels.max ? need.levels.min : (need.levels.min + need.levels.max) / 2;
   if (need.highLift) {
-    const share = fitOfNeed(seen.shades, need).levelGap === 0 ? 1 : 0;
-    return scored(share, reason(share ? 'mark.depth.highLift' : 'mark.depth.notHighLift', 'D2', at));
+    const lifts = fitOfNeed(seen.shades, need).levelGap === 0;
+    return is(lifts ? 0 : 1, lifts ? 'highLift' : 'notHighLift', 'D2');
   }
-  if (level === null) return scored(0, reason('mark.depth.noColour', 'F10', { ...at, expected }));
-  const given = Math.round(level * 100) / 100;
-  const params = { ...at, expected, given };
+  if (level === null) return is(1, 'noColour', 'F10', { expected });
+  const params = { expected, given: Math.round(level * 100) / 100 };
   const { levelGap } = fitOfNeed(seen.shades, need);
-  const share = falling(levelGap - EPSILON, FIT_TOLERANCE.level, DEPTH_NONE);
+  const loss = lossAt(PRICES.depth, levelGap);
+  if (loss === 0) return is(0, 'right', 'F2', params);
   const tones = seen.line.kind === 'demi' || seen.line.kind === 'acidGloss';
-  if (share < 1 && tones && part.task.porosity !== 'high') {
+  if (tones) {
     const hair = Math.round(levelUnder(context, part, seen) * 10) / 10;
-    if (level > hair + LIGHTER_THAN_HAIR)
-      return scored(
-        Math.min(share, LIGHTER_SHARE),
-        reason('mark.depth.lighterThanHair', 'U4', { ...params, hair }),
-      );
+    if (level > hair + LIGHTER_THAN_HAIR) return is(loss, 'lighterThanHair', 'U4', { ...params, hair });
   }
-  const code = share === 1 ? 'right' : level > expected ? 'tooLight' : 'tooDark';
-  return scored(share, reason(`mark.depth.${code}`, 'F2', params));
+  return is(loss, level > expected ? 'tooLight' : 'tooDark', 'F2', params);
 }
 
-function toneFinding(shades: readonly ShadePart[], need: ShadeNeed, excused: number): string {
+/** Cosine between two tones above which they are of one family, and of neighbouring ones. */
+const SAME_FAMILY = 0.9;
+const NEIGHBOUR = 0.3;
+/** Strength under which a mix has no tone. */
+const NO_TONE = 0.05;
+/** A tone of its own this strong in a mix that was to be neutral is a fault like a neighbour's. */
+const OWN_TONE = 0.35;
+
+/** What is wrong with the tone of a mix, and what it costs. */
+function toneFault(shades: readonly ShadePart[], need: ShadeNeed, excused: number): [string, number] {
   const shown = mixTone(shades);
   const wanted = toneVector(need.tone);
-  const strengths = {
-    shown: Math.hypot(shown.x, shown.y),
-    wanted: Math.hypot(wanted.x, wanted.y) * (1 - excused),
-  };
-  if (strengths.wanted < 0.05) return 'notNeutral';
-  if (strengths.shown < 0.05) return 'missing';
-  const cosine =
-    (shown.x * wanted.x + shown.y * wanted.y) / (strengths.shown * Math.hypot(wanted.x, wanted.y));
-  if (cosine < 0)
-    return TONES[need.tone.primary].temperature === 'cool' ? 'sameSideAsWarmth' : 'cancelsTarget';
-  if (cosine > 0.95) return strengths.shown < strengths.wanted ? 'thin' : 'strong';
-  return 'offDirection';
+  const { tone } = PRICES;
+  const strength = Math.hypot(shown.x, shown.y);
+  const wished = Math.hypot(wanted.x, wanted.y) * (1 - excused);
+  if (wished < NO_TONE) return ['notNeutral', strength > OWN_TONE ? tone.neighbour : tone.strength];
+  if (strength < NO_TONE) return ['missing', tone.none];
+  const cosine = (shown.x * wanted.x + shown.y * wanted.y) / (strength * Math.hypot(wanted.x, wanted.y));
+  if (cosine > SAME_FAMILY) return [strength < wished ? 'thin' : 'strong', tone.strength];
+  if (cosine > NEIGHBOUR) return ['offDirection', tone.neighbour];
+  if (cosine > -NEIGHBOUR) return ['missing', tone.none];
+  return [
+    TONES[need.tone.primary].temperature === 'cool' ? 'sameSideAsWarmth' : 'cancelsTarget',
+    tone.opposite,
+  ];
 }
 
-export function scoreTone(_context: JudgeContext, { part, layer, seen }: ColourLayer): Scored | null {
+export function toneOf(_context: JudgeContext, { part, layer, seen }: ColourLayer): Finding | null {
   const at = zoneReason(part.task);
-  if (!seen || seen.shades.length === 0) return scored(0, reason('mark.tone.open', undefined, at));
+  const is = (loss: number, code: string, rule?: string, params = {}) =>
+    finding(
+      partName(part.task.part),
+      loss,
+      reason(`mark.tone.${code}`, rule, { ...at, ...params }),
+      'colour',
+    );
+  if (!seen || seen.shades.length === 0) return is(1, 'open');
   const { vivid } = part.task.target;
   if (vivid) {
     const all = seen.shades.reduce((sum, { parts }) => sum + parts, 0);
     const right =
       seen.shades.reduce((sum, { shade, parts }) => sum + (shade.dye === vivid ? parts : 0), 0) / all;
-    return scored(
-      right > 0.95 ? 1 : right,
-      reason(right > 0.95 ? 'mark.tone.vivid' : 'mark.tone.otherVivid', 'T1', { ...at, vivid }),
-    );
+    return is(right > 0.95 ? 0 : 1 - right, right > 0.95 ? 'vivid' : 'otherVivid', 'T1', { vivid });
   }
   if (!layer.need || part.leftover?.same) return null;
   const { toneGap, excusedShare } = fitOfNeed(seen.shades, layer.need);
-  const share = falling(toneGap - EPSILON, FIT_TOLERANCE.tone, TONE_NONE);
-  const params = { ...at, expected: layer.need.tone.primary, gap: Math.round(toneGap * 100) / 100 };
-  const code = share === 1 ? 'right' : toneFinding(seen.shades, layer.need, excusedShare);
-  const rule = code === 'sameSideAsWarmth' || code === 'cancelsTarget' ? 'U2' : 'F5';
-  return scored(share, reason(`mark.tone.${code}`, rule, params));
+  const params = { expected: layer.need.tone.primary, gap: Math.round(toneGap * 100) / 100 };
+  if (toneGap <= FIT_TOLERANCE.tone + 1e-9) return is(0, 'right', 'F5', params);
+  const [code, loss] = toneFault(seen.shades, layer.need, excusedShare);
+  // More natural series than the grey asks for is paid for there.
+  const { naturalShare: share, covers } = layer.need;
+  if (code === 'thin' && covers && lossAt(PRICES.grey.over, naturalShare(seen.shades) - share.max) > 0)
+    return is(0, 'right', 'F5', params);
+  return is(loss, code, code === 'sameSideAsWarmth' || code === 'cancelsTarget' ? 'U2' : 'F5', params);
 }
 
-export function markGreyShare({ parts }: JudgeContext): Scored | null {
-  return mean(
-    colourLayers(parts).flatMap(({ part, layer, seen }): Scored[] => {
-      const need = layer.need?.naturalShare;
-      const at = zoneReason(part.task);
-      if (layer === NOTHING && part.task.greyShare >= 0.25)
-        return [scored(0, reason('mark.greyShare.open', 'F8', at))];
-      if (!need || !layer.need || need.min === 0) return [];
-      if (!seen || seen.shades.length === 0) return [scored(0, reason('mark.greyShare.open', 'F8', at))];
-      const { share: given, shareShort } = fitOfNeed(seen.shades, layer.need);
-      const params = {
-        ...at,
-        min: need.min,
-        max: need.max,
-        given: Math.round(given * 1000) / 1000,
-        grey: part.task.greyShare,
-      };
-      if (shareShort <= FIT_TOLERANCE.share) return [scored(1, reason('mark.greyShare.right', 'F8', params))];
-      return [
-        scored(
-          given / need.min,
-          reason(given === 0 ? 'mark.greyShare.none' : 'mark.greyShare.short', 'F8', params),
-        ),
-      ];
-    }),
-  );
+/** From this fraction of white on, no natural series at all loses the whole of it. */
+const HALF_GREY = 0.5;
+
+export function markGreyShare({ parts }: JudgeContext): Finding[] {
+  return colourLayers(parts).flatMap(({ part, layer, seen }): Finding[] => {
+    const need = layer.need?.naturalShare;
+    const at = zoneReason(part.task);
+    const is = (loss: number, code: string, params = {}) =>
+      finding(
+        partName(part.task.part),
+        loss,
+        reason(`mark.greyShare.${code}`, 'F8', { ...at, ...params }),
+        'colour',
+      );
+    if (layer === NOTHING && part.task.greyShare >= 0.25 && part.task.target.grey !== 'leave')
+      return [is(1, 'open')];
+    // A natural wish is natural through and through: what is not is marked as tone.
+    if (!need || !layer.need?.covers || need.min === 1) return [];
+    if (!seen || seen.shades.length === 0) return need.min > 0 ? [is(1, 'open')] : [];
+    const { share: given } = fitOfNeed(seen.shades, layer.need);
+    const params = {
+      min: need.min,
+      max: need.max,
+      given: Math.round(given * 1000) / 1000,
+      grey: part.task.greyShare,
+    };
+    const short = Math.max(0, need.min - given);
+    const loss =
+      given === 0 && part.task.greyShare >= HALF_GREY
+        ? PRICES.grey.noneOnHalfGrey
+        : lossAt(PRICES.grey.short, short);
+    const over = lossAt(PRICES.grey.over, given - need.max);
+    if (over > 0) return [is(over, 'tooMuch', params)];
+    if (loss === 0) return need.min > 0 ? [is(0, 'right', params)] : [];
+    return [is(loss, given === 0 ? 'none' : 'short', params)];
+  });
 }

@@ -1,99 +1,105 @@
 import { levelOfPigmented } from '../hair';
+import { partName } from '../card';
 import { reason } from '../reason';
 import { rootWaits, type Layer } from '../solve';
-import { CHECKS } from '../theory';
-import { falling } from './marked';
-import { mean, scored, zoneReason, type JudgeContext, type Scored } from './context';
+import { CHECKS, hasGreyToCover } from '../theory';
+import { partOf, zoneReason, type JudgeContext } from './context';
+import { finding, type Finding } from './finding';
 import { termsSeen } from './mark-developer';
+import { PRICES, lossAt } from './prices';
 import type { SeenPart, SeenStep } from './seen';
 
-/** Levels short of, and past, the level watched for that still count as caught. */
-const CAUGHT = { short: 0.35, past: 0.6 };
-const LEVELS_NONE = 2;
-const MINUTES_NONE = 15;
+/** Colour within this many minutes less is timed to the minute (marks, ±1 under twelve). */
+const SHORT_MINUTES = 12;
 
-function watched(context: JudgeContext, part: SeenPart, layer: Layer, { step, line }: SeenStep): Scored {
-  const { played } = context;
-  const mine = played.parts.find(
-    ({ zone, woven }) => zone === part.task.part.zone && woven === part.task.part.woven,
-  )!;
-  const { strand } = played.momentOf(mine, step.start + step.minutes);
+function watched({ played }: JudgeContext, part: SeenPart, layer: Layer, { step, line, role }: SeenStep) {
+  const { strand } = played.momentOf(partOf(played, part.task.part), step.start + step.minutes);
   const level = Math.round(levelOfPigmented(strand) * 10) / 10;
-  const params = { ...zoneReason(part.task), expected: layer.aim!, given: level, minutes: step.minutes };
-  if (step.minutes > line.minutes.standard)
-    return scored(0.5, reason('mark.timing.pastActive', 'P4', { ...params, most: line.minutes.standard }));
+  const params = {
+    ...zoneReason(part.task),
+    expected: layer.aim!,
+    given: level,
+    minutes: step.minutes,
+    most: line.minutes.standard,
+  };
+  const is = (loss: number, code: string, rule: string) =>
+    finding(partName(part.task.part), loss, reason(`mark.timing.${code}`, rule, params), role);
+  if (step.minutes > line.minutes.standard) return is(PRICES.timing.spent, 'pastActive', 'P4');
   const gap = level - layer.aim!;
-  if (gap < -CAUGHT.short)
-    return scored(falling(-gap, CAUGHT.short, LEVELS_NONE), reason('mark.timing.notThere', 'R2', params));
-  if (gap > CAUGHT.past)
-    return scored(falling(gap, CAUGHT.past, LEVELS_NONE), reason('mark.timing.past', 'R2', params));
-  return scored(1, reason('mark.timing.caught', 'R2', params));
+  const short = lossAt(PRICES.timing.levelShort, -gap);
+  if (short > 0) return is(short, 'notThere', 'R2');
+  const past = lossAt(PRICES.timing.levelPast, gap);
+  if (past > 0) return is(past, 'past', 'R2');
+  return is(0, 'caught', 'R2');
 }
 
-function byClock(context: JudgeContext, part: SeenPart, layer: Layer, seen: SeenStep): Scored {
+function byClock(context: JudgeContext, part: SeenPart, layer: Layer, seen: SeenStep): Finding {
   const { task, route } = part;
   const lengths = context.parts.some((other) => other !== part && rootWaits(other, { role: 'colour' }));
   const terms = termsSeen(part, layer, seen, context, lengths && task.place === 'offScalp');
-  const at = zoneReason(task);
   const given = seen.step.minutes;
-  if (!terms)
-    return scored(0, reason('mark.timing.lineCannot', 'R7', { ...at, line: seen.line.name, given }));
+  const at = { ...zoneReason(task), line: seen.line.name, given };
+  const is = (loss: number, code: string, rule: string, params = {}) =>
+    finding(partName(task.part), loss, reason(`mark.timing.${code}`, rule, { ...at, ...params }), layer.role);
+  if (!terms) return is(1, 'lineCannot', 'R7');
   const { min, max, best } = terms.minutes;
-  const tolerance = context.rules.minutesTolerance;
-  const params = { ...at, expected: best, min, max, given, line: seen.line.name };
-  const gap = given < min ? min - given : given > max ? given - max : 0;
-  const share = falling(gap, tolerance, tolerance + MINUTES_NONE);
-  if (share === 1) return scored(1, reason('mark.timing.right', 'R7', params));
-  const grey = given < min && task.greyShare >= 0.25 && route === 'deposit';
-  return scored(
-    share,
-    reason(
-      grey ? 'mark.timing.greyShort' : given < min ? 'mark.timing.tooShort' : 'mark.timing.tooLong',
+  const tolerance = Math.min(context.rules.minutesTolerance, best < SHORT_MINUTES ? 1 : Infinity);
+  const params = { expected: best, min, max };
+  const short = min - tolerance - given;
+  const long = given - max - tolerance;
+  if (short > 0) {
+    const grey = hasGreyToCover(task.greyShare) && route !== 'refresh' && task.target.grey !== 'blend';
+    return is(
+      lossAt(PRICES.timing.off, (min - given) / min),
+      grey ? 'greyShort' : 'tooShort',
       grey ? 'F8' : 'R7',
       params,
-    ),
-  );
+    );
+  }
+  if (long > 0) return is(lossAt(PRICES.timing.long, (given - max) / max), 'tooLong', 'R7', params);
+  return is(0, 'right', 'R7', params);
 }
 
-function checks(part: SeenPart, seen: SeenStep): Scored[] {
-  const at = zoneReason(part.task);
-  const every = seen.step.checkEvery;
-  const bared = part.route === 'lightenThenTone' || part.task.history.kind === 'lightened';
-  const toner =
-    seen.role === 'colour' && bared && (seen.line.kind === 'demi' || seen.line.kind === 'acidGloss');
+/** Whether the colour of a part goes over bared hair, where a toner is watched. */
+const isToner = ({ route, task }: SeenPart, { role, line }: SeenStep) =>
+  role === 'colour' &&
+  route !== 'fillThenColour' &&
+  (route === 'lightenThenTone' || task.history.kind === 'lightened') &&
+  (line.kind === 'demi' || line.kind === 'acidGloss');
+
+function checks(part: SeenPart, seen: SeenStep): Finding[] {
+  const toner = isToner(part, seen);
   if (seen.role !== 'lighten' && !toner) return [];
+  const every = seen.step.checkEvery;
   const { most } = toner ? CHECKS.toner : CHECKS.lightener;
-  const params = { ...at, most, given: every ?? 0 };
-  if (every === null) return [scored(0, reason('mark.timing.noChecks', 'R2', params))];
-  return [
-    every <= most
-      ? scored(1, reason('mark.timing.checked', 'R2', params))
-      : scored(0.5, reason('mark.timing.seldom', 'R2', params)),
-  ];
+  const params = { ...zoneReason(part.task), most, given: every ?? 0 };
+  const is = (loss: number, code: string) =>
+    finding(partName(part.task.part), loss, reason(`mark.timing.${code}`, 'R2', params), seen.role);
+  // A toner that is off before it would be looked at again was looked at when it came off.
+  if (every === null) return [is(toner ? PRICES.timing.seldom : PRICES.timing.neverLookedAt, 'noChecks')];
+  return [every <= most ? is(0, 'checked') : is(PRICES.timing.seldom, 'seldom')];
 }
 
-export function markTiming(context: JudgeContext): Scored | null {
-  return mean(
-    context.parts.flatMap((part): Scored[] => {
-      if (part.layers.length === 0 && !part.ruling.allowed)
-        return [scored(0, reason('mark.timing.open', undefined, zoneReason(part.task)))];
-      return part.layers.flatMap(({ layer, seen }): Scored[] => {
-        if (!seen) return [scored(0, reason('mark.timing.open', undefined, zoneReason(part.task)))];
-        const time =
-          layer.role === 'lighten'
-            ? watched(context, part, layer, seen)
-            : byClock(context, part, layer, seen);
-        const warm =
-          seen.step.warmth && !seen.line.mayHeat
-            ? [
-                scored(
-                  0,
-                  reason('mark.timing.warmth', 'R4', { ...zoneReason(part.task), line: seen.line.name }),
-                ),
-              ]
-            : [];
-        return [time, ...checks(part, seen), ...warm];
-      });
-    }),
-  );
+export function markTiming(context: JudgeContext): Finding[] {
+  return context.parts.flatMap((part): Finding[] => {
+    const place = partName(part.task.part);
+    const open = () => finding(place, 1, reason('mark.timing.open', undefined, zoneReason(part.task)));
+    if (part.layers.length === 0 && !part.ruling.allowed) return [open()];
+    return part.layers.flatMap(({ layer, seen }): Finding[] => {
+      if (!seen) return [{ ...open(), role: layer.role }];
+      const time =
+        layer.role === 'lighten' && layer.aim !== null
+          ? watched(context, part, layer, seen)
+          : byClock(context, part, layer, seen);
+      const heat = seen.step.warmth && !seen.line.mayHeat;
+      const params = { ...zoneReason(part.task), line: seen.line.name };
+      return [
+        time,
+        ...checks(part, seen),
+        ...(heat
+          ? [finding(place, PRICES.timing.heat, reason('mark.timing.warmth', 'R4', params), seen.role)]
+          : []),
+      ];
+    });
+  });
 }

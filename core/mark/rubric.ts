@@ -57,21 +57,40 @@ export const rubricSchema = z
   .refine((rubric) => Object.values(rubric).some((points) => (points ?? 0) > 0), { message: 'rubric.empty' });
 export type Rubric = z.infer<typeof rubricSchema>;
 
-const WEIGHTS: Record<Criterion, number> = {
-  reading: 3,
-  prediction: 2,
-  route: 5,
-  depth: 4,
-  tone: 4,
-  greyShare: 3,
-  developer: 4,
-  ratio: 2,
-  amount: 1,
-  order: 3,
-  timing: 3,
-  safety: 3,
-  aftercare: 1,
+/** Weights of a whole service; of what is open they are scaled to a hundred. */
+export const WEIGHTS: Record<Criterion, number> = {
+  reading: 12,
+  prediction: 8,
+  route: 14,
+  depth: 12,
+  tone: 12,
+  greyShare: 8,
+  developer: 12,
+  ratio: 4,
+  amount: 4,
+  order: 8,
+  timing: 10,
+  safety: 10,
+  aftercare: 4,
 };
+
+/** Points that a rubric adds up to unless the educator says otherwise. */
+export const FULL_POINTS = 100;
+const STEP = 0.5;
+const OF_BOWLS: readonly Criterion[] = ['depth', 'tone', 'developer', 'ratio', 'amount', 'order', 'timing'];
+
+/** Weights scaled to a hundred in half points, the heaviest taking what rounding leaves. */
+function scaled(weights: Rubric): Rubric {
+  const entries = Object.entries(weights) as [Criterion, number][];
+  const all = entries.reduce((sum, [, weight]) => sum + weight, 0);
+  if (all === 0) return weights;
+  const points = entries.map(([, weight]) => Math.round((weight * FULL_POINTS) / all / STEP) * STEP);
+  const left = FULL_POINTS - points.reduce((sum, one) => sum + one, 0);
+  const heaviest = points.indexOf(Math.max(...points));
+  return Object.fromEntries(
+    entries.map(([criterion], i) => [criterion, points[i] + (i === heaviest ? left : 0)]),
+  );
+}
 
 /** Points for what a case asks: nothing that it does not put to the test, nothing of a step that is off. */
 export function defaultRubric(
@@ -94,10 +113,12 @@ export function defaultRubric(
     if (criterion === 'greyShare' && !covers) continue;
     if (criterion === 'prediction' && !foretold) continue;
     // Where the service has to be declined there is nothing to mix.
-    if (stops.length > 0 && criterion !== 'reading' && criterion !== 'safety') continue;
+    if (stops.length > 0 && !['reading', 'safety', 'aftercare'].includes(criterion)) continue;
+    if (criterion === 'aftercare' && best.aftercare.length === 0 && best.nextVisitWeeks === null) continue;
+    if (OF_BOWLS.includes(criterion) && best.bowls.length === 0) continue;
     rubric[criterion] = WEIGHTS[criterion];
   }
-  return rubric;
+  return scaled(rubric);
 }
 
 /**
@@ -108,10 +129,12 @@ export function cardRubric(
   { criteria }: { criteria: readonly { criterion: Criterion; share: number; max: number }[] },
   open: readonly BenchStep[] = CARD_STEPS,
 ): Rubric {
-  return Object.fromEntries(
-    criteria
-      .filter(({ criterion, share }) => share < 1 && isOpenIn(open, criterion))
-      .map(({ criterion, max }) => [criterion, max]),
+  return scaled(
+    Object.fromEntries(
+      criteria
+        .filter(({ criterion, share }) => share < 1 && isOpenIn(open, criterion))
+        .map(({ criterion, max }) => [criterion, max]),
+    ),
   );
 }
 

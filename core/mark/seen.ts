@@ -12,7 +12,7 @@ import {
   type RecordCard,
   type Step,
 } from '../card';
-import type { Mix } from '../process';
+import { isLightener, type Mix } from '../process';
 import type { Line, ShadePart } from '../shades';
 import {
   layersOf,
@@ -50,10 +50,11 @@ export interface SeenPart {
   leftover: { way: LeftoverWay; same: boolean } | null;
 }
 
-const roleOf = ({ kind }: Line): LayerRole => {
+const roleOf = ({ kind }: Line, { wet }: Step, mix: Mix | null): LayerRole => {
   if (kind === 'remover') return 'remove';
   if (kind === 'filler') return 'fill';
-  return kind === 'lightenerStrong' || kind === 'lightenerGentle' ? 'lighten' : 'colour';
+  if (!isLightener(kind)) return 'colour';
+  return wet && mix?.conditioner ? 'cleanse' : 'lighten';
 };
 
 export function seenStepsOn(plan: RecordCard, task: Task, lineOf: LineOf): SeenStep[] {
@@ -61,9 +62,8 @@ export function seenStepsOn(plan: RecordCard, task: Task, lineOf: LineOf): SeenS
     const bowl = bowlOf(plan, step);
     const line = bowl?.lineId ? lineOf(bowl.lineId) : undefined;
     if (!bowl || !line || bowlGrams(bowl) <= 0) return [];
-    return [
-      { step, bowl, line, shades: shadePartsOf(bowl, line), mix: mixOfBowl(bowl, line), role: roleOf(line) },
-    ];
+    const mix = mixOfBowl(bowl, line);
+    return [{ step, bowl, line, shades: shadePartsOf(bowl, line), mix, role: roleOf(line, step, mix) }];
   });
 }
 
@@ -112,6 +112,7 @@ export function routeSeen(task: Task, steps: readonly SeenStep[]): Route {
   const has = (role: LayerRole) => steps.some((one) => one.role === role);
   if (steps.length === 0) return 'leave';
   if (has('remove')) return 'removeThenColour';
+  if (has('cleanse')) return 'cleanseThenTone';
   if (has('lighten')) return 'lightenThenTone';
   if (has('fill')) return 'fillThenColour';
   const [{ line, shades, bowl }] = steps;

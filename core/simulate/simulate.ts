@@ -34,9 +34,15 @@ import { strandLook, type TressLook, type TressZone } from '../tress';
  * end takes no product of its own.
  */
 function amountOf(head: Head, plan: Pick<RecordCard, 'steps'>, bowl: Bowl): number {
-  const needed = plan.steps
-    .filter((step) => step.bowl === bowl.name && !step.wet)
-    .reduce((sum, { zones, share }) => sum + amountFor(head, zones, share).minGrams, 0);
+  const own = plan.steps.filter((step) => step.bowl === bowl.name);
+  const dry = own.filter((step) => !step.wet);
+  const steps = dry.length > 0 ? dry : own;
+  if (steps.length === 0) return 1;
+  const zones = [...new Set(steps.flatMap((step) => step.zones))];
+  const share = Math.max(...steps.map((step) => step.share));
+  // What is put on the same hair twice is taken from the bowl twice.
+  const times = Math.max(...zones.map((zone) => steps.filter((step) => step.zones.includes(zone)).length));
+  const needed = amountFor(head, zones, share).minGrams * times;
   return needed > 0 ? bowlGrams(bowl) / needed : 1;
 }
 
@@ -93,6 +99,8 @@ export function outcomeOf(part: Part, strand: Strand, start: Strand): PartOutcom
 
 /** A plan on its head, asked for any minute of the service. */
 export interface SimulatedCard {
+  /** What was played. */
+  card: Pick<RecordCard, 'bowls' | 'steps'>;
   minutes: number;
   parts: readonly Part[];
   momentOf: (part: Part, minute: number) => ZoneMoment;
@@ -119,6 +127,7 @@ export function simulateCard(
     return part && momentOf(part, minute).strand;
   };
   return {
+    card: plan,
     minutes: lastMinute(plan),
     parts,
     momentOf,

@@ -59,7 +59,9 @@ function poured({ line }: ChosenLayer, vol: number, grams: number): Bowl['develo
 function weigh(name: string, layer: ChosenLayer, head: Head, zones: HeadZone[], share: number): Bowl {
   const { minGrams, maxGrams } = amountFor(head, zones, share);
   const total = Math.max(5, Math.round((minGrams + maxGrams) / 2 / 5) * 5);
-  const colour = layer.ratio === null ? total : total / (1 + layer.ratio);
+  // A cleanse holds as much conditioner as powder.
+  const addition = layer.role === 'cleanse' ? 1 : 0;
+  const colour = layer.ratio === null ? total : total / (1 + layer.ratio + addition);
   const shares = splitByParts(
     colour,
     layer.shades.map(({ parts }) => parts),
@@ -69,8 +71,9 @@ function weigh(name: string, layer: ChosenLayer, head: Head, zones: HeadZone[], 
     lineId: layer.line.id,
     shades: layer.shades.map(({ shade }, i) => ({ label: shade.label, grams: tenth(shares[i]) })),
     productGrams: layer.shades.length === 0 ? tenth(colour) : 0,
-    developer: layer.vol === null ? [] : poured(layer, layer.vol, total - colour),
+    developer: layer.vol === null ? [] : poured(layer, layer.vol, total - colour * (1 + addition)),
     additive: false,
+    ...(addition > 0 ? { others: [{ kind: 'conditioner' as const, grams: tenth(colour) }] } : {}),
   };
 }
 
@@ -191,7 +194,8 @@ function stepsOf(placed: Placed[], clientCase: ClientCase, jobs: readonly Job[])
     const toner =
       layer.role === 'colour' &&
       (layer.line.kind === 'demi' || layer.line.kind === 'acidGloss') &&
-      (job.route === 'lightenThenTone' || job.task.history.kind === 'lightened');
+      (job.route === 'lightenThenTone' || job.task.history.kind === 'lightened') &&
+      job.route !== 'fillThenColour';
     const same = steps.find(
       (step) =>
         step.bowl === bowl &&
@@ -215,7 +219,12 @@ function stepsOf(placed: Placed[], clientCase: ClientCase, jobs: readonly Job[])
       start,
       minutes,
       warmth: false,
-      checkEvery: layer.role === 'lighten' ? CHECKS.lightener.best : toner ? CHECKS.toner.best : null,
+      checkEvery:
+        layer.role === 'lighten' || layer.role === 'cleanse'
+          ? CHECKS.lightener.best
+          : toner
+            ? CHECKS.toner.best
+            : null,
       ends: layer.role === 'fill' ? 'stay' : 'rinse',
     });
   }
@@ -326,7 +335,7 @@ export function assemble(
           minutes: layer.minutes[i],
           bowl: name,
           start: 0,
-          wet: emulsified !== undefined,
+          wet: emulsified !== undefined || layer.role === 'cleanse',
         }),
       );
     }

@@ -1,3 +1,4 @@
+import { toneVector, type Tone } from '../colour';
 import { hasShades, shadesOf, mixLevel, type Line, type Shade, type ShadePart } from '../shades';
 import { FIT_TOLERANCE, fitOf, isRightMix, type MixFit } from './fit';
 import { combinations, cost, partings, sameTone } from './combine';
@@ -13,6 +14,7 @@ export function fitOfNeed(mix: readonly ShadePart[], need: ShadeNeed): MixFit {
     level: clamp(level, need.levels),
     tone: need.tone,
     naturalShare: need.naturalShare,
+    over: need.over,
   });
   if (!need.highLift) return fit;
   const lifts = mix.some(({ shade }) => shade.series === 'highLift');
@@ -40,18 +42,32 @@ function candidates(line: Line, need: ShadeNeed): Shade[] {
       return false;
     const natural =
       shade.series === 'natural' || (shade.series === 'highLift' && shade.tone.primary === 'neutral');
-    return natural || shade.series === 'extraNatural' || wanted.some((one) => sameTone(one, shade.tone));
+    return (
+      natural ||
+      shade.series === 'extraNatural' ||
+      wanted.some((one) => sameTone(one, shade.tone)) ||
+      (need.over !== undefined && cancels(shade.tone, need.over))
+    );
   });
 }
 
-const correctorsFor = (line: Line, { tone }: ShadeNeed): Shade[] =>
-  tone.primary === 'neutral' && !tone.secondary
-    ? []
-    : shadesOf(line).filter(
-        (shade) =>
-          shade.series === 'corrector' &&
-          (shade.tone.primary === tone.primary || shade.tone.primary === tone.secondary),
-      );
+/** Cosine between two tones under which one takes the other back (U2). */
+const CANCELS = -0.6;
+function cancels(tone: Tone, over: Tone): boolean {
+  const [a, b] = [toneVector(tone), toneVector(over)];
+  const length = Math.hypot(a.x, a.y) * Math.hypot(b.x, b.y);
+  return length > 0 && (a.x * b.x + a.y * b.y) / length < CANCELS;
+}
+
+const correctorsFor = (line: Line, { tone, over }: ShadeNeed): Shade[] =>
+  shadesOf(line).filter(
+    (shade) =>
+      shade.series === 'corrector' &&
+      (over
+        ? cancels(shade.tone, over)
+        : (tone.primary !== 'neutral' || tone.secondary !== undefined) &&
+          (shade.tone.primary === tone.primary || shade.tone.primary === tone.secondary)),
+  );
 
 /** A corrector stirred into a mix: so large a share of it, the shades keeping their proportions. */
 const withCorrector = (mix: readonly ShadePart[], shade: Shade, share: number): ShadePart[] => {
@@ -81,8 +97,14 @@ export function rightMixes(line: Line, need: ShadeNeed, most: number): RightMix[
     const level = clamp(mixLevel(mix) ?? need.levels.min, need.levels);
     const price = need.highLift
       ? 2 * fit.toneGap + 0.15 * mix.length
-      : cost({ mix, fit }, { level, tone: need.tone, naturalShare: need.naturalShare });
-    const doubled = mix.some(({ shade }) => shade.series === 'extraNatural') ? EXTRA_PIGMENT_PRICE : 0;
+      : cost({ mix, fit }, { level, tone: need.tone, naturalShare: need.naturalShare, over: need.over });
+    const doubled = mix.some(({ shade }) => shade.series === 'extraNatural')
+      ? need.extraPigment
+        ? 0
+        : EXTRA_PIGMENT_PRICE
+      : need.extraPigment
+        ? EXTRA_PIGMENT_PRICE
+        : 0;
     found.push({ mix, fit, cost: price + extra + doubled });
   };
   for (const chosen of combinations(shades)) {
@@ -100,5 +122,46 @@ export function rightMixes(line: Line, need: ShadeNeed, most: number): RightMix[
         for (const share of CORRECTOR_SHARES) consider(withCorrector(mix, corrector, share), CORRECTOR_PRICE);
     }
   }
+  if (found.length === 0 && !need.highLift) found.push(...nearestMixes(line, need));
   return found.sort((a, b) => a.cost - b.cost).slice(0, most);
+}
+
+/** Tone gap beyond which a mix is another colour, not the nearest to it. */
+const NEAREST_WITHIN = 0.5;
+/** What being only near costs against a mix that is right. */
+const NEAREST_PRICE = 6;
+
+/** Where a line has no mix that is right for a tone: the nearest of two shades that its chart has, level kept. */
+function nearestMixes(line: Line, need: ShadeNeed): RightMix[] {
+  const shades = shadesOf(line).filter(
+    ({ level, series }) =>
+      level !== null &&
+      series !== 'filler' &&
+      series !== 'highLift' &&
+      level >= need.levels.min - REACH * 2 &&
+      level <= need.levels.max + REACH,
+  );
+  const found: RightMix[] = [];
+  const consider = (mix: ShadePart[]) => {
+    const fit = fitOfNeed(mix, need);
+    if (fit.levelGap > FIT_TOLERANCE.level || fit.toneGap > NEAREST_WITHIN) return;
+    if (fit.shareShort > FIT_TOLERANCE.share) return;
+    const level = clamp(mixLevel(mix) ?? need.levels.min, need.levels);
+    const price = cost({ mix, fit }, { level, tone: need.tone, naturalShare: need.naturalShare });
+    found.push({ mix, fit, cost: NEAREST_PRICE + price });
+  };
+  shades.forEach((one, i) => {
+    consider([{ shade: one, parts: 1 }]);
+    for (const other of shades.slice(i + 1))
+      for (const [a, b] of [
+        [1, 1],
+        [3, 1],
+        [1, 3],
+      ])
+        consider([
+          { shade: one, parts: a },
+          { shade: other, parts: b },
+        ]);
+  });
+  return found;
 }

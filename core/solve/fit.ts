@@ -1,4 +1,4 @@
-import { isFashion, toneVector, type Tone } from '../colour';
+import { isFashion, toneVector, type Tone, type ToneVector } from '../colour';
 import { mixLevel, mixTone, naturalShare, type ShadePart } from '../shades';
 import type { ShareSpan } from '../theory';
 
@@ -7,6 +7,27 @@ export interface MixNeed {
   level: number;
   tone: Tone;
   naturalShare: ShareSpan;
+  /** Tone on the hair that shows through: as much of its opposite as half of it may stand in the mix. */
+  over?: Tone;
+}
+
+/** How much of a tone that shows through may be cancelled by the mix, fraction 0–1 of it. */
+const CANCELLED_MOST = 0.5;
+const THINNED = [1, 0.85, 0.7] as const;
+
+/** Distance of a tone from the wanted one, or from where cancelling what shows through would have it. */
+function gapTo(shown: ToneVector, wanted: ToneVector, over: Tone | undefined): number {
+  if (!over) return Math.hypot(shown.x - wanted.x, shown.y - wanted.y);
+  const through = toneVector(over);
+  const [dx, dy] = [-through.x * CANCELLED_MOST, -through.y * CANCELLED_MOST];
+  // What cancels takes its share of the bowl: the wanted tone is thinner by so much.
+  const gaps = THINNED.map((by) => {
+    const [x, y] = [wanted.x * by, wanted.y * by];
+    const along = ((shown.x - x) * dx + (shown.y - y) * dy) / (dx * dx + dy * dy);
+    const t = Math.min(1, Math.max(0, along));
+    return Math.hypot(shown.x - x - t * dx, shown.y - y - t * dy);
+  });
+  return Math.min(...gaps);
 }
 
 /** How far a mix is from what it has to be. All distances are 0 or more. */
@@ -41,7 +62,7 @@ export function fitOf(mix: readonly ShadePart[], need: MixNeed): MixFit {
     share,
     levelGap: level === null ? Infinity : Math.abs(level - need.level),
     excusedShare: excused,
-    toneGap: Math.hypot(shown.x - full.x * (1 - excused), shown.y - full.y * (1 - excused)),
+    toneGap: gapTo(shown, { ...full, x: full.x * (1 - excused), y: full.y * (1 - excused) }, need.over),
     shareShort: Math.max(0, min - share),
   };
 }

@@ -53,14 +53,18 @@ function linesFor(layer: Layer, lines: readonly Line[]): Line[] {
     lines.filter(({ kind, highLift }) => kind === kindOf(product) && (product !== 'highLift' || highLift)),
   );
   const gentle = found.filter(({ kind }) => !LIFTING.includes(kind));
-  return layer.refresh && gentle.length > 0 ? gentle : found;
+  if (layer.refresh && gentle.length > 0) return gentle;
+  // Cover is permanent colour's (F13); another covers only where none is at hand.
+  const covering = found.filter(({ kind }) => LIFTING.includes(kind));
+  return layer.need?.covers && covering.length > 0 ? covering : found;
 }
 /** A leftover of colour that lifts and covers refreshes only when it is thinned (A1). */
 const thinnedAs = (layer: Layer, line: Line) =>
   layer.refresh && LIFTING.includes(line.kind) ? { thinned: LEFTOVER_WATER } : {};
 
+/** A mix left on hair for so long; a cleanse goes on wet hair (P8). */
 export const lie = (mix: Mix, strand: Strand, minutes: number): Strand =>
-  strandUnder({ mix }, strand, minutes);
+  strandUnder(mix.conditioner ? { mix, wet: true } : { mix }, strand, minutes);
 
 /** Strengths to try with lightener, gentle hair first slow, sound hair at the usual pace (D3). */
 function inOrder(vols: readonly number[], { diameter, condition, history }: Task): number[] {
@@ -125,6 +129,11 @@ function plain(
   const terms = termsOf(task, route, layer, line, rules);
   if (!terms) return null;
   const minutes = jobs.map(() => terms.minutes.best);
+  if (layer.role === 'cleanse') {
+    const [vol, ratio] = [terms.vols[0], terms.ratios[0]];
+    const mix: Mix = { product: line.kind, shades: [], developerVol: vol, ratio, conditioner: true };
+    return { role: 'cleanse', line, mix, shades: [], ratio, vol, minutes };
+  }
   if (layer.role === 'remove') {
     const [vol, ratio] = [terms.vols[0], terms.ratios[0]];
     const mix: Mix = { product: 'remover', shades: [], developerVol: vol, ratio };
@@ -165,7 +174,9 @@ function plain(
 /** Mixes looked at by the hair model for each line; the theory has sorted them. */
 const LOOKED_AT = 48;
 /** What a less simple mix, a line further down the list or a ratio that is not the standard costs against a ΔE of 1. */
-const PRICE = { mix: 1, line: 0.8, ratio: 0.25, vol: 0.3, minutes: 0.05 };
+const PRICE = { mix: 1, line: 0.8, ratio: 0.25, vol: 0.3, minutes: 0.5 };
+/** Nearer than this, ΔE2000, nobody tells plans apart: the simpler one is the better. */
+const TOLD_APART = 2;
 
 const rightKept = new WeakMap<Line, Map<string, RightMix[]>>();
 function rightMixesOf(line: Line, need: ShadeNeed): RightMix[] {
@@ -238,7 +249,8 @@ export function waysOf(
   const goals = jobs.map(({ task }) => targetLab(task.target));
   const wayOf = (layers: ChosenLayer[], labs: Lab[], price: number): Way => {
     const deltaE = labs.map((lab, i) => differenceOf(lab, goals[i]));
-    return { layers, labs, deltaE, cost: deltaE.reduce((sum, one) => sum + one, 0) / jobs.length + price };
+    const missed = deltaE.reduce((sum, one) => sum + Math.max(TOLD_APART, one), 0) / jobs.length;
+    return { layers, labs, deltaE, cost: missed + price };
   };
   for (const layer of jobs[0].layers) {
     if (layer.role === 'colour' && layer.need) {

@@ -21,7 +21,7 @@ import type { Route } from './route';
 import type { Task } from './task';
 
 /** What one bowl on a zone is there for. */
-export const LAYER_ROLES = ['remove', 'lighten', 'fill', 'colour'] as const;
+export const LAYER_ROLES = ['remove', 'cleanse', 'lighten', 'fill', 'colour'] as const;
 export type LayerRole = (typeof LAYER_ROLES)[number];
 
 /** What the shades of a bowl have to be. */
@@ -34,6 +34,10 @@ export interface ShadeNeed {
   covers: boolean;
   /** High-lift shades stand above the levels: only their tone is chosen. */
   highLift: boolean;
+  /** White that resists asks for extra-pigment naturals (F8). */
+  extraPigment?: boolean;
+  /** Tone that is on the hair and shows through; as much of its opposite as half of it may be in the mix (U2). */
+  over?: Tone;
 }
 
 /** One thing put on a zone, as the rules ask for it. */
@@ -66,6 +70,22 @@ const NO_SHARE: ShareSpan = { min: 0, max: 0 };
  */
 const POROUS_LIGHTER = 1;
 
+/** White strands that the colour of a route has to cover: wished so, and still there when it goes on (F13). */
+export const coversGrey = ({ greyShare, target }: Task, route: Route): boolean =>
+  (route === 'deposit' || route === 'liftWithColour' || route === 'removeThenColour') &&
+  (target.grey ?? 'cover') === 'cover' &&
+  hasGreyToCover(greyShare);
+
+/** Colour of another tone that is left on the hair and shows through what is put over it. */
+const overOtherTone = (
+  task: Task,
+  route: Route,
+): task is Task & { history: Extract<Task['history'], { kind: 'coloured' }> } =>
+  route === 'deposit' &&
+  task.history.kind === 'coloured' &&
+  task.history.tone.primary !== 'neutral' &&
+  task.history.tone.primary !== task.target.tone.primary;
+
 function colourNeed(
   task: Task,
   route: Route,
@@ -75,11 +95,18 @@ function colourNeed(
   const { target, greyShare } = task;
   const { tone } = target;
   const fashion = isFashion(tone);
-  const covers = route === 'deposit' || route === 'liftWithColour' || route === 'removeThenColour';
-  const grey = covers && hasGreyToCover(greyShare);
+  const grey = coversGrey(task, route);
   const naturalShare = grey ? naturalShareFor(greyShare, rules, fashion) : NO_SHARE;
   // A natural target is natural through and through; without grey that is tone's to say.
-  return { levels: level, tone, naturalShare, covers: grey, highLift: false };
+  return {
+    levels: level,
+    tone,
+    naturalShare,
+    covers: grey,
+    highLift: false,
+    ...(grey && task.resistant ? { extraPigment: true } : {}),
+    ...(overOtherTone(task, route) ? { over: task.history.tone } : {}),
+  };
 }
 
 /** What the shades have to be when they are taken from a line: its directions come before the class's table. */
@@ -115,16 +142,21 @@ function colourKinds(task: Task, route: Route): ProductKind[] {
       : route === 'refresh'
         ? // Permanent only as a leftover, thinned, where there is nothing gentler (A1).
           ['demi', 'acidGloss', 'permanent', 'express']
-        : route === 'removeThenColour' || route === 'fillThenColour'
-          ? ['demi', 'acidGloss', 'permanent']
-          : hasGreyToCover(task.greyShare)
-            ? ['permanent', 'express', 'demi']
-            : ['demi', 'acidGloss', 'permanent', 'express'];
+        : route === 'fillThenColour' && task.porosity === 'high'
+          ? // F11: low-strength on porous hair.
+            ['demi', 'acidGloss']
+          : route === 'removeThenColour' || route === 'fillThenColour'
+            ? ['demi', 'acidGloss', 'permanent']
+            : coversGrey(task, route)
+              ? ['permanent', 'express', 'demi']
+              : ['demi', 'acidGloss', 'permanent', 'express'];
+  // F13: what is to be blended, not covered.
+  if (task.target.grey === 'blend' && route === 'deposit') return ['demi'];
   // A1: permanent over its own colour only makes it darker; what is coloured already has its grey covered.
   if (route === 'refresh') return kinds;
-  if (overItsOwn(task)) return ['demi', 'acidGloss'];
-  const covers = route === 'deposit' || route === 'liftWithColour' || route === 'removeThenColour';
-  if (!covers || !hasGreyToCover(task.greyShare)) return kinds;
+  if (overItsOwn(task))
+    return overOtherTone(task, route) ? ['demi', 'acidGloss', 'permanent'] : ['demi', 'acidGloss'];
+  if (!coversGrey(task, route)) return kinds;
   return kinds.filter((kind) => task.greyShare <= greyLimitOf(kind as Line['kind']));
 }
 
@@ -164,7 +196,14 @@ export function layersOf(task: Task, route: Route, rules: HouseRules): Layer[] {
       return [colour(exactly, true)];
     case 'deposit':
       return [
-        colour(task.history.kind === 'lightened' && target.level >= task.present - 0.5 ? toner : exactly),
+        colour(
+          task.history.kind === 'lightened' && target.level >= task.present - 0.5
+            ? toner
+            : overOtherTone(task, route) && overItsOwn(task)
+              ? // Dye over dye is deeper than either: up to a level lighter is right.
+                { min: target.level, max: target.level + 1 }
+              : exactly,
+        ),
       ];
     case 'liftWithColour': {
       const { level } = shadeLevelFor(
@@ -184,9 +223,13 @@ export function layersOf(task: Task, route: Route, rules: HouseRules): Layer[] {
       ];
     case 'lightenThenTone':
       return [lighten, colour(toner)];
+    case 'cleanseThenTone':
+      return [{ ...plain, role: 'cleanse', products: ['lightenerGentle', 'lightenerStrong'] }, colour(toner)];
     case 'removeThenColour': {
       const remove: Layer = { ...plain, role: 'remove', products: ['remover'] };
-      const dark = task.history.kind === 'vivid' && target.level > task.present + 0.5;
+      const dark =
+        (task.history.kind === 'vivid' && target.level > task.present + 0.5) ||
+        (task.history.kind === 'coloured' && target.level > Math.max(task.natural, task.present) + 0.5);
       return dark ? [remove, lighten, colour(exactly)] : [remove, colour(exactly)];
     }
     case 'fillThenColour':
@@ -200,11 +243,17 @@ export const HEAD_START = { least: 10, most: 20 };
 const LIGHTENER_LEAST = 5;
 /** A toner on lightened hair is watched from here on (section 6). */
 export const TONER_LEAST = 5;
+/**
+ * Gentle wet cleanse: powder with 10 vol on wet hair with conditioner, until nothing changes.
+ * @rule P8
+ */
+export const CLEANSE = { vol: 10, minutes: { best: 15, min: 10, max: 20 } } as const;
+/** Grey is blended with low-strength colour that is watched from five minutes on (section 6). */
+const BLEND_MINUTES = { best: 10, min: 5, max: 12 };
 const none: Omit<Terms, 'minutes'> = { vols: [], volsWithExtraNatural: [], ratios: [] };
 
-/** Grey that is still there when the colour goes on: lightened and filled hair shows none. */
-const greyUnder = ({ greyShare }: Task, route: Route) =>
-  route === 'lightenThenTone' || route === 'fillThenColour' ? 0 : greyShare;
+/** Grey that is to be covered by the colour: lightened and filled hair shows none. */
+const greyUnder = (task: Task, route: Route) => (coversGrey(task, route) ? task.greyShare : 0);
 
 /** Strength for the colour of a route (D2, F8), with its reasons. */
 export function developerFor(task: Task, route: Route, line: Line, rules: HouseRules): DeveloperChoice {
@@ -236,6 +285,11 @@ export function termsOf(
       return { ...none, vols: line.developersVol, ratios: line.ratios, minutes: span(20, 15, 20) };
     case 'fill':
       return { ...none, minutes: span(15, 10, 15) };
+    case 'cleanse': {
+      // P8: the class's rules on 10 vol and on the scalp do not concern it.
+      const pour = pourOf(CLEANSE.vol, line.developersVol, mayDilute(line, rules));
+      return pour ? { ...none, vols: [CLEANSE.vol], ratios: line.ratios, minutes: CLEANSE.minutes } : null;
+    }
     case 'lighten': {
       const may = mayDilute(line, rules);
       const vols = lightenerVols(task.place, rules).filter((vol) => pourOf(vol, line.developersVol, may));
@@ -277,7 +331,10 @@ export function termsOf(
   const vols = [choice.vol];
   const volsWithExtraNatural: number[] = [];
   for (const also of choice.alsoVol) (also.onlyWithExtraNatural ? volsWithExtraNatural : vols).push(also.vol);
-  const usual = hasGreyToCover(grey) ? minutes.grey : minutes.standard;
+  const covers = coversGrey(task, route) && hasGreyToCover(grey);
+  if (deposits && task.target.grey === 'blend' && task.greyShare > 0)
+    return { vols, volsWithExtraNatural, ratios: line.ratios, minutes: BLEND_MINUTES };
+  const usual = covers ? (task.resistant && minutes.resistant) || minutes.grey : minutes.standard;
   const bared = deposits && (route === 'lightenThenTone' || task.history.kind === 'lightened');
   const time = bared
     ? // A toner is watched: from five minutes on it may be ready (section 6, R2).

@@ -10,6 +10,7 @@ const PLAIN: Task = {
   present: 5,
   history: { kind: 'untouched' },
   greyShare: 0,
+  resistant: false,
   porosity: 'normal',
   diameter: 'medium',
   condition: 'strong',

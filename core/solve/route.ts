@@ -1,6 +1,7 @@
 import { TOP_OF_TEN, isWarm } from '../colour';
 import { THROUGH_DYE_COUNTS, levelsInOneVisit } from '../process';
 import { reason, type Reason } from '../reason';
+import type { DirectDye } from '../shades';
 import { PERMANENT_LIFT, hasGreyToCover } from '../theory';
 import type { Task } from './task';
 
@@ -12,6 +13,7 @@ export const ROUTES = [
   'liftWithColour',
   'highLift',
   'lightenThenTone',
+  'cleanseThenTone',
   'removeThenColour',
   'fillThenColour',
 ] as const;
@@ -45,6 +47,10 @@ const FILL_BEYOND = 2;
  */
 const BY_COLOUR_ALONE = 2;
 const most = Math.max(...PERMANENT_LIFT.map(({ typical }) => typical));
+
+/** Dyes that a warm colour can use, and the fraction gone from which it need not take them out first. */
+const WARM_DYES: readonly DirectDye[] = ['directPink', 'directYellow'];
+const HALF_GONE = 0.5;
 
 /** From this share on colour has faded enough to be refreshed. */
 const FADED = 0.2;
@@ -97,10 +103,24 @@ export function rulingsFor(task: Task): RouteRuling[] {
     return found;
   }
   if (history.kind === 'vivid') {
+    // What is left of a warm dye goes with a warm wish, and hair that bears little is spared the remover (P7, C6).
+    const goes = up <= SAME_LEVEL && isWarm(target.tone) && WARM_DYES.includes(history.dye);
+    if (goes && history.faded >= HALF_GONE) say('deposit', true, 'withVivid', 'P7');
     say('removeThenColour', true, 'vividOut', 'P2');
-    say('deposit', Math.abs(up) <= SAME_LEVEL && isWarm(target.tone), 'overVivid', 'C6');
+    if (!goes || history.faded < HALF_GONE) say('deposit', goes, 'overVivid', 'C6');
     say('liftWithColour', false, 'colourLiftsNothing', 'P1', { levels: up });
     return found;
+  }
+  if (history.kind === 'lightened' && history.builtUpOver !== undefined) {
+    const over = history.builtUpOver;
+    const back = target.level <= over + SAME_LEVEL && -up <= SAME_LEVEL;
+    if (back) {
+      say('cleanseThenTone', true, 'cleanse', 'P8', { level: over });
+      say('deposit', false, 'builtUp', 'C6', { level: over });
+      say('lightenThenTone', false, 'cleanseInstead', 'P8', { level: over });
+      say('leave', false, 'notDone', 'F1', { levels: up });
+      return found;
+    }
   }
   if (Math.abs(up) <= SAME_LEVEL && (sameTone(task) || asGrown(task))) {
     if (isFaded(task)) {
@@ -122,11 +142,29 @@ export function rulingsFor(task: Task): RouteRuling[] {
     // Half a level is moved with colour where nothing has been done to the hair yet.
     if (history.kind === 'untouched' && up > 0 && !palest)
       say('liftWithColour', true, 'lift', 'F2', { levels: up });
-    if (history.kind === 'coloured') say('removeThenColour', false, 'nothingToRemove', 'C6');
+    // Another tone on the hair is deposited over where the sum lands; where it does not, it is taken out first.
+    if (history.kind === 'coloured') {
+      const other = history.tone.primary !== 'neutral' && !sameTone(task);
+      say('removeThenColour', other, other ? 'removeTone' : 'nothingToRemove', 'C6');
+    }
   } else if (history.kind === 'coloured') {
     if (target.level <= natural + SAME_LEVEL)
       say('removeThenColour', true, 'remove', 'P1', { natural, level: target.level });
-    else lighten();
+    else {
+      // With the dye out of it the hair is lightened from its own level (P1, C4).
+      const levels = target.level - natural;
+      // What a remover leaves behind still counts: as through dye (C4).
+      const bears = levelsInOneVisit(condition, false) / THROUGH_DYE_COUNTS;
+      const allowed = levels <= bears && !pale;
+      say(
+        'removeThenColour',
+        allowed,
+        allowed ? 'removeThenLighten' : 'beyondCondition',
+        allowed ? 'P1' : 'C4',
+        { levels, natural, level: target.level, limit: bears, condition },
+      );
+      lighten();
+    }
     say('liftWithColour', false, 'colourLiftsNothing', 'P1', { levels: up });
     say('highLift', false, 'colourLiftsNothing', 'P1', { levels: up });
     say('deposit', false, 'tonerCannotLighten', 'F4', { levels: up });

@@ -1,17 +1,44 @@
-import { TESTS, saltsOf, type HairTest, type Question, type ClientCase } from '../card';
+import {
+  TESTS,
+  partName,
+  saltsOf,
+  type HairTest,
+  type Question,
+  type ClientCase,
+  type RecordCard,
+} from '../card';
+import { isGivingWay } from '../process';
 import { reason, type Reason } from '../reason';
 import { asksIncompatibilityTest, forbidsPeroxide } from '../theory';
 import type { Route } from './route';
-import type { Task } from './task';
+import { tasksOf, type Task } from './task';
 
 /** Section 13: what stops a service before anything is mixed. Empty where it may go on. */
-export function stopsService({ facts }: Pick<ClientCase, 'facts'>): Reason[] {
+export function stopsService(clientCase: ClientCase): Reason[] {
+  const { facts } = clientCase;
   const stops: Reason[] = [];
   if (facts.reaction) stops.push(reason('stop.reaction', 'C3'));
   if (facts.scalp === 'irritated') stops.push(reason('stop.scalp', 'R3'));
   if (forbidsPeroxide(saltsOf(facts))) stops.push(reason('stop.metallicSalts', 'C3'));
+  // Hair that does not come back is given time and treatment, whatever is wished (C1, C4).
+  const spent = tasksOf(clientCase).find(
+    ({ condition, target, present }) => isGivingWay(condition) && target.level > present + LIGHTER_BY,
+  );
+  if (spent)
+    stops.push(reason('stop.hairGivesWay', 'C4', { zone: partName(spent.part), condition: spent.condition }));
   return stops;
 }
+
+/** Levels from which a wish asks for lightener on hair that gives way. */
+const LIGHTER_BY = 0.5;
+/** What a client with spent hair takes home, and weeks until it is tested again (C1, section 14). */
+export const REST: Pick<RecordCard, 'aftercare' | 'nextVisitWeeks'> = {
+  aftercare: ['gentleWash', 'heatProtection', 'weeklyTreatment', 'coolWater'],
+  nextVisitWeeks: 4,
+};
+
+/** Routes that are tried on a strand first (C3). */
+const STRAND_TESTED: readonly Route[] = ['lightenThenTone', 'removeThenColour', 'cleanseThenTone'];
 
 /** Asked of every client: a service rests on the answers. */
 export const NEEDED_QUESTIONS: readonly Question[] = [
@@ -19,6 +46,7 @@ export const NEEDED_QUESTIONS: readonly Question[] = [
   'reactions',
   'scalp',
   'metallicSalts',
+  'chemical',
   'upkeep',
 ];
 
@@ -30,7 +58,7 @@ export function neededTests(
   work: readonly { task: Task; route: Route }[],
   { facts }: Pick<ClientCase, 'facts'>,
 ): HairTest[] {
-  const lightens = work.some(({ route }) => route === 'lightenThenTone' || route === 'removeThenColour');
+  const lightens = work.some(({ route }) => STRAND_TESTED.includes(route));
   const worked = work.some(({ task }) => task.history.kind !== 'untouched');
   const suspected = asksIncompatibilityTest(saltsOf(facts));
   return TESTS.filter((test) => {

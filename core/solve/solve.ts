@@ -2,7 +2,9 @@ import { TOP_OF_TEN, topLevel } from '../colour';
 import { levelOfPigmented } from '../hair';
 import {
   EMPTY_CARD,
+  onTheShelf,
   partName,
+  pastOf,
   presentLevel,
   type HeadZone,
   type LineOf,
@@ -17,11 +19,11 @@ import type { HouseRules } from '../theory';
 import { readingsOf } from './assemble';
 import { oneVisit, type VisitFound } from './one-visit';
 import { PALEST_FROM, levelsToday, rulingsFor, type Route } from './route';
-import { neededTests, stopsService } from './safety';
-import type { Task } from './task';
+import { NEEDED_QUESTIONS, REST, neededTests, stopsService } from './safety';
+import { tasksOf, type Task } from './task';
 
 /** Raised whenever the same case could get another solution; stored with every grade. */
-export const SOLVER_VERSION = 2;
+export const SOLVER_VERSION = 3;
 
 export interface PartChoice {
   part: string;
@@ -92,11 +94,19 @@ function headAfter(
         history: [{ kind: 'permanent' as const, level: wish.level, tone: wish.tone, faded: FADES }],
         damage,
       };
-    const level = Math.min(
-      topLevel('twelve'),
-      Math.max(zone.naturalLevel, half(levelOfPigmented(out.strand) + 0.25)),
-    );
-    return { ...zone, history: [{ kind: 'lightened' as const, level }], damage: out.strand.damage * TREATED };
+    const level = Math.min(topLevel('twelve'), half(levelOfPigmented(out.strand) + 0.25));
+    // Remover takes most of the dye and never all of it: what is left is dye of the level that shows (P6, C4).
+    if (level <= zone.naturalLevel && pastOf(zone).kind === 'coloured')
+      return {
+        ...zone,
+        history: [{ kind: 'permanent' as const, level, tone: { primary: 'warmBrown' as const } }],
+        damage: out.strand.damage * TREATED,
+      };
+    return {
+      ...zone,
+      history: [{ kind: 'lightened' as const, level: Math.max(zone.naturalLevel, level) }],
+      damage: out.strand.damage * TREATED,
+    };
   });
   return { ...clientCase, head: { ...clientCase.head, zones } };
 }
@@ -149,12 +159,15 @@ export function solveCase(clientCase: ClientCase, lines: readonly Line[], rules:
   const stops = stopsService(clientCase);
   if (stops.length > 0) {
     const readings = readingsOf(clientCase, [], rules);
+    const spent = stops.some(({ code }) => code === 'stop.hairGivesWay');
+    const work = tasksOf(clientCase).map((task) => ({ task, route: 'leave' as const }));
     const best: RecordCard = {
       ...EMPTY_CARD,
       readings,
-      asked: ['lastColour', 'reactions', 'scalp', 'metallicSalts', 'upkeep'],
-      tests: neededTests([], clientCase),
+      asked: [...NEEDED_QUESTIONS],
+      tests: neededTests(spent ? work : [], clientCase),
       decision: 'decline',
+      ...(spent ? REST : {}),
     };
     return {
       ok: true,
@@ -170,7 +183,7 @@ export function solveCase(clientCase: ClientCase, lines: readonly Line[], rules:
       },
     };
   }
-  const atHand = lines.filter(({ id }) => clientCase.lineIds.includes(id));
+  const atHand = onTheShelf(lines, clientCase).filter(({ id }) => clientCase.lineIds.includes(id));
   const lineOf: LineOf = (id) => atHand.find((line) => line.id === id);
   const visits: Visit[] = [];
   let first: { clientCase: ClientCase; found: VisitFound } | null = null;

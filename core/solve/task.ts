@@ -1,6 +1,5 @@
 import type { Diameter, Porosity } from '../hair';
 import {
-  fromScalpCm,
   partsOf,
   presentLevel,
   strandOfZone,
@@ -26,29 +25,39 @@ export interface Task {
   diameter: Diameter;
   condition: Condition;
   target: Target;
-  /** Whether what is put on openly lies within the warmth of the scalp. */
+  /** White strands that resist dye (F8). */
+  resistant: boolean;
+  /** Whether what is put on openly touches the scalp: the part begins there (D4). */
   place: Place;
   lengthCm: number;
 }
 
-/** Hair whose middle is nearer the scalp than this is on it: what is put on touches skin (D4, A5). */
-const ON_SCALP_CM = 2;
+/** White hair is as light as hair gets: it is toned like lightened hair, and nothing in it can be lifted. */
+const WHITE_HAIR_LEVEL = 10;
+/** From this fraction of white on, and for wishes this light, hair is worked as white hair. */
+const ALL_WHITE = { from: 0.9, lightFrom: 8.5 };
 
 export function taskOf({ head }: Pick<ClientCase, 'head'>, part: Part): Task | null {
   const found = zoneOf(head, part.zone);
   if (!found || !part.target) return null;
+  const history = pastOf(found);
+  const white =
+    history.kind === 'untouched' &&
+    found.greyShare >= ALL_WHITE.from &&
+    part.target.level >= ALL_WHITE.lightFrom;
   return {
     part,
-    natural: found.naturalLevel,
-    present: presentLevel(found),
-    history: pastOf(found),
-    greyShare: found.greyShare,
+    natural: white ? WHITE_HAIR_LEVEL : found.naturalLevel,
+    present: white ? WHITE_HAIR_LEVEL : presentLevel(found),
+    history: white ? { kind: 'lightened', level: WHITE_HAIR_LEVEL } : history,
+    greyShare: white || part.target.grey === 'leave' ? 0 : found.greyShare,
+    resistant: found.resistant ?? false,
     porosity: found.porosity,
     diameter: head.diameter,
     condition: conditionOf(strandOfZone(head, part.zone)),
     target: part.target,
     // Foils hold the product off the skin (D4).
-    place: !part.woven && fromScalpCm(head, part.zone) <= ON_SCALP_CM ? 'onScalp' : 'offScalp',
+    place: !part.woven && head.zones[0].zone === part.zone ? 'onScalp' : 'offScalp',
     lengthCm: found.lengthCm,
   };
 }

@@ -76,14 +76,14 @@ function bowlOf(line: string, steps: readonly Step[], head: ClientCase['head']):
   }
   if (poured.length === 0) poured = defaultVol(found);
   const total = ((guide.minGrams + guide.maxGrams) / 2) * factor;
-  const colour = poured.length === 0 ? total : total / (1 + ratio);
+  const colour = poured.length === 0 ? total : total / (1 + ratio + conditioner);
   const all = parts.reduce((sum, [, times]) => sum + times, 0);
   return {
     name,
     lineId,
     shades: parts.map(([label, times]) => ({ label, grams: tenth((colour * times) / all) })),
     productGrams: parts.length === 0 ? tenth(colour) : 0,
-    developer: poured.map((vol) => ({ vol, grams: tenth((total - colour) / poured.length) })),
+    developer: poured.map((vol) => ({ vol, grams: tenth((colour * ratio) / poured.length) })),
     additive: false,
     ...(conditioner ? { others: [{ kind: 'conditioner' as const, grams: tenth(colour) }] } : {}),
   };

@@ -165,7 +165,7 @@ export const CORRECT_PLANS: Table = {
     },
     {
       name: 'filled, then permanent on the lengths',
-      plan: `A hobday Ground_5; B tarnwick 5:0 @10
+      plan: `A hobday Ground_5; B tarnwick 6:0 @10
         A>mids 0-15 stay; B>mids 15-50`,
       span: [60, 80],
       why: 'stronger than porous hair wants',
@@ -182,7 +182,7 @@ export const CORRECT_PLANS: Table = {
     {
       name: 'powder on the green',
       plan: `A calder @20; C quillet 7-O
-        A>regrowth 0-24 check5; A>mids 0-24 check5; C>regrowth,mids 29-49 check3`,
+        A>regrowth 0-24 check5; A>mids 16-24 check5; C>regrowth,mids 29-49 check3`,
       span: [50, 72],
       why: 'drives some of it in',
     },
@@ -333,11 +333,11 @@ export const CORRECT_PLANS: Table = {
   ],
   'gone-violet': [
     {
-      name: 'a thin gold gloss',
-      plan: `A pellow 10~U*3 9~L
-        A>ends 0-5 check3`,
-      span: [60, 100],
-      why: 'yellow lifts violet; a clarifying wash would come first',
+      name: 'cleansed gently, then a thin beige gloss',
+      plan: `A wrenfell @10 conditioner; B pellow 10~U
+        A>ends 0-15 wet check5; B>ends 20-30 check3`,
+      span: [85, 100],
+      why: 'what has built up comes off before anything goes on',
     },
     {
       name: 'gold permanent',

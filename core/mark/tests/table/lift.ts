@@ -175,7 +175,7 @@ export const LIFT_PLANS: Table = {
     {
       name: '40 vol',
       plan: `A calder @40; B quillet 7-H
-        A>mids 0-20 foils0.33 check10; B>mids 25-45 foils0.33 check3`,
+        A>mids 0-12 foils0.33 check10; B>mids 17-37 foils0.33 check3`,
       span: [50, 72],
       why: 'a strong school’s strength on fine coils',
     },

@@ -1,0 +1,246 @@
+import { bowlVol, colourGrams, developerGrams, pastOf, type Bowl, type RecordCard, type Step } from '../card';
+import { hasDeveloper, hasShades, readLabel, writeLabel, type Line } from '../shades';
+import type { Solution } from '../solve';
+import type { ToneFamily } from '../colour';
+import type { Criterion } from './rubric';
+import { shifted, toVol } from './slip/context';
+
+/** One decision of the model answer taken otherwise: the card it makes, and where the fault of it stands. */
+export interface Alternative {
+  criterion: Criterion;
+  /** Name of the bowl it is about; null for the head as a whole. */
+  bowl: string | null;
+  card: RecordCard;
+}
+
+const tenth = (grams: number) => Math.round(grams * 10) / 10;
+/** Steps of strength, in volumes; levels; and times, as a fraction of the right one. */
+const VOLS = [-20, -10, 10, 20] as const;
+const LEVELS = [-2, -1, 1, 2] as const;
+const TIMES = [1 / 2, 2 / 3, 2] as const;
+/** What cancels a tone on a shade chart. */
+const OPPOSITE: Partial<Record<ToneFamily, ToneFamily>> = {
+  ash: 'copper',
+  violet: 'gold',
+  matte: 'red',
+  pearl: 'gold',
+  beige: 'ash',
+  gold: 'violet',
+  copper: 'ash',
+  red: 'matte',
+  mahogany: 'matte',
+  warmBrown: 'ash',
+};
+
+const withBowl = (card: RecordCard, name: string, bowl: Bowl): RecordCard => ({
+  ...card,
+  bowls: card.bowls.map((one) => (one.name === name ? bowl : one)),
+});
+const withSteps = (card: RecordCard, steps: Step[]): RecordCard => ({ ...card, steps });
+
+const shadeTo = (bowl: Bowl, label: string): Bowl => ({
+  ...bowl,
+  shades: [{ label, grams: tenth(colourGrams(bowl)) }],
+});
+
+/** The same bowl made of another line: one shade of its level and tone, its own ratio, one strength. */
+function ofLine(bowl: Bowl, from: Line, to: Line, vol: number): Bowl | null {
+  const [first] = bowl.shades;
+  const reading = first ? readLabel(from, first.label) : null;
+  const total = colourGrams(bowl) + developerGrams(bowl);
+  const ratio = to.ratios[0] ?? 0;
+  const colour = total / (1 + ratio);
+  const developer = [{ vol, grams: tenth(total - colour) }];
+  if (!hasShades(to.kind))
+    return { ...bowl, lineId: to.id, shades: [], productGrams: tenth(colour), developer };
+  if (!reading?.ok || reading.shade.level === null) return null;
+  const label = writeLabel(to, reading.shade.level, reading.shade.tone);
+  if (!label || !to.shades.includes(label)) return null;
+  return { ...bowl, lineId: to.id, shades: [{ label, grams: tenth(colour) }], productGrams: 0, developer };
+}
+
+const NEIGHBOURS: Partial<Record<Line['kind'], { kind: Line['kind']; vol: number | null }[]>> = {
+  permanent: [{ kind: 'demi', vol: null }],
+  express: [{ kind: 'demi', vol: null }],
+  demi: [{ kind: 'permanent', vol: 20 }],
+  acidGloss: [{ kind: 'permanent', vol: 20 }],
+  lightenerStrong: [{ kind: 'permanent', vol: 40 }],
+  lightenerGentle: [{ kind: 'lightenerStrong', vol: 30 }],
+};
+
+/** Every alternative of a model answer: each of its decisions, one at a time, as somebody might take it. */
+export function alternativesTo(
+  { best, visit, visits, stops }: Solution,
+  lines: readonly Line[],
+): Alternative[] {
+  const found: Alternative[] = [];
+  const add = (criterion: Criterion, bowl: string | null, card: RecordCard | null) => {
+    if (card) found.push({ criterion, bowl, card });
+  };
+  if (stops.length > 0) return [];
+  const lineOf = ({ lineId }: Bowl) => lines.find(({ id }) => id === lineId);
+  for (const bowl of best.bowls) {
+    const line = lineOf(bowl);
+    if (!line) continue;
+    const own = best.steps.filter((step) => step.bowl === bowl.name);
+    if (
+      hasDeveloper(line.kind) &&
+      line.kind !== 'remover' &&
+      line.kind !== 'demi' &&
+      line.kind !== 'acidGloss'
+    )
+      for (const by of VOLS) {
+        const vol = (bowlVol(bowl) ?? 0) + by;
+        if (vol >= 5 && vol <= 40) add('developer', bowl.name, withBowl(best, bowl.name, toVol(bowl, vol)));
+      }
+    if (bowl.shades.length > 0) {
+      for (const by of LEVELS) {
+        const other = shifted(bowl, line, by);
+        if (other) add('depth', bowl.name, withBowl(best, bowl.name, other));
+      }
+      addTones(bowl, line, (label) =>
+        add('tone', bowl.name, withBowl(best, bowl.name, shadeTo(bowl, label))),
+      );
+      const natural = bowl.shades.filter(({ label }) => isNatural(line, label));
+      if (natural.length > 0 && natural.length < bowl.shades.length) {
+        const rest = bowl.shades.filter((shade) => !natural.includes(shade));
+        add('greyShare', bowl.name, withBowl(best, bowl.name, shadeTo(bowl, rest[0].label)));
+        add('tone', bowl.name, withBowl(best, bowl.name, shadeTo(bowl, natural[0].label)));
+      } else if (natural.length === 0) {
+        const half = halfNatural(bowl, line);
+        if (half) add('greyShare', bowl.name, withBowl(best, bowl.name, half));
+      }
+    }
+    for (const by of TIMES)
+      add(
+        'timing',
+        bowl.name,
+        withSteps(
+          best,
+          best.steps.map((step) =>
+            step.bowl === bowl.name ? { ...step, minutes: Math.max(1, Math.round(step.minutes * by)) } : step,
+          ),
+        ),
+      );
+    for (const { kind, vol } of NEIGHBOURS[line.kind] ?? []) {
+      const other = lines.find((one) => one.kind === kind);
+      const made = other && ofLine(bowl, line, other, vol ?? other.developersVol[0] ?? 0);
+      if (!made || !other) continue;
+      const card = withBowl(best, bowl.name, made);
+      add(
+        'route',
+        bowl.name,
+        withSteps(
+          card,
+          card.steps.map((step) =>
+            step.bowl === bowl.name && hasShades(kind) ? { ...step, minutes: other.minutes.standard } : step,
+          ),
+        ),
+      );
+    }
+    if (['filler', 'remover', 'lightenerStrong', 'lightenerGentle'].includes(line.kind))
+      add(
+        'route',
+        bowl.name,
+        withSteps(
+          { ...best, bowls: best.bowls.filter((one) => one !== bowl) },
+          best.steps.filter((step) => step.bowl !== bowl.name),
+        ),
+      );
+    addOverlaps(bowl, own);
+  }
+  if (best.steps.some(({ placement }) => placement === 'foils'))
+    add(
+      'order',
+      null,
+      withSteps(
+        best,
+        best.steps.map((step) =>
+          step.placement === 'foils' ? { ...step, placement: 'open', share: 1 } : step,
+        ),
+      ),
+    );
+  const starts = [...new Set(best.steps.map(({ start }) => start))];
+  if (starts.length > 1) {
+    const first = best.steps.filter(({ start }) => start < 30);
+    const last = Math.max(...first.map(({ start }) => start));
+    if (last > 0)
+      add(
+        'order',
+        null,
+        withSteps(
+          best,
+          best.steps.map((step) =>
+            first.includes(step)
+              ? {
+                  ...step,
+                  start: last - step.start,
+                  minutes: Math.max(1, step.minutes + 2 * step.start - last),
+                }
+              : step,
+          ),
+        ),
+      );
+  }
+  if (visits.length > 1) add('safety', null, { ...best, visits: visits.length - 1 });
+  return found;
+
+  function addOverlaps(bowl: Bowl, own: readonly Step[]) {
+    const zones = visit.head.zones;
+    const others = zones
+      .filter(
+        (zone) => pastOf(zone).kind !== 'untouched' && !own.some((step) => step.zones.includes(zone.zone)),
+      )
+      .map(({ zone }) => zone);
+    if (others.length === 0 || own.length === 0) return;
+    const [first] = own;
+    add(
+      'order',
+      bowl.name,
+      withSteps(
+        best,
+        best.steps
+          .map((step) =>
+            step === first ? { ...step, zones: [...step.zones, ...others], stopsAtLine: false } : step,
+          )
+          .filter((step) => step === first || !step.zones.every((zone) => others.includes(zone))),
+      ),
+    );
+  }
+}
+
+/** The bowl with as much of the natural shade of its level as of what is in it. */
+function halfNatural(bowl: Bowl, line: Line): Bowl | null {
+  const reading = bowl.shades[0] && readLabel(line, bowl.shades[0].label);
+  if (!reading?.ok || reading.shade.level === null) return null;
+  const label = writeLabel(line, reading.shade.level, { primary: 'neutral' });
+  if (!label || !line.shades.includes(label)) return null;
+  const grams = tenth(colourGrams(bowl) / 2);
+  return {
+    ...bowl,
+    shades: [...bowl.shades.map((shade) => ({ ...shade, grams: tenth(shade.grams / 2) })), { label, grams }],
+  };
+}
+
+const isNatural = (line: Line, label: string): boolean => {
+  const reading = readLabel(line, label);
+  return reading.ok && (reading.shade.series === 'natural' || reading.shade.series === 'extraNatural');
+};
+
+/** No tone, and the opposite one, at the level of the first shade that has a tone. */
+function addTones(bowl: Bowl, line: Line, add: (label: string) => void): void {
+  for (const { label } of bowl.shades) {
+    const reading = readLabel(line, label);
+    if (!reading.ok || reading.shade.level === null) continue;
+    const { level, tone } = reading.shade;
+    const other =
+      tone.primary === 'neutral'
+        ? (['ash', 'gold'] as const)
+        : (['neutral', OPPOSITE[tone.primary]] as const);
+    for (const primary of other) {
+      const made = primary && writeLabel(line, level, { primary });
+      if (made && line.shades.includes(made)) add(made);
+    }
+    return;
+  }
+}

@@ -1,0 +1,102 @@
+import type { BenchStep } from '../card';
+import { partName } from '../card';
+import { reason, type Reason } from '../reason';
+import { CAME_OUT, conditionLost, outcomesOf, type CameOut, type PlaceOutcome } from './came-out';
+import type { JudgeContext } from './context';
+import { dangersIn, type Danger } from './danger';
+
+/** Rows of the table of ceilings: how the worst place that shows came out, and hair left a class weaker. */
+export const HEAD_ROWS = ['asWished', 'near', 'weaker', 'notice', 'correct'] as const;
+export type HeadRow = (typeof HEAD_ROWS)[number];
+
+/** Most of 100 by the head a plan leaves, and by how many crucial decisions are wrong: none, one, two, three or more. */
+export const CEILINGS: Record<HeadRow, readonly [number, number, number, number]> = {
+  asWished: [100, 70, 55, 40],
+  near: [90, 70, 55, 40],
+  weaker: [85, 60, 45, 40],
+  notice: [75, 55, 45, 40],
+  correct: [55, 40, 30, 30],
+};
+/** Most of 100 for lightener that is never looked at. */
+export const UNWATCHED = 75;
+
+/** The head a plan leaves. */
+export interface HeadLeft {
+  row: HeadRow;
+  /** The place that decided, with what it was; null where all is as wished. */
+  worst: PlaceOutcome | null;
+  outcomes: PlaceOutcome[];
+  dangers: Danger[];
+  /** Lightener that nobody looks at, on this part. */
+  unwatched: string | null;
+}
+
+const ROW_OF: Record<CameOut, HeadRow> = {
+  asWished: 'asWished',
+  near: 'near',
+  notice: 'notice',
+  correct: 'correct',
+};
+export const worseRow = (a: HeadRow, b: HeadRow): HeadRow =>
+  HEAD_ROWS[Math.max(HEAD_ROWS.indexOf(a), HEAD_ROWS.indexOf(b))];
+
+/** What a plan leaves on the head: its worst place, the hair's condition beside the model answer's, what would hurt. */
+export function headLeft(context: JudgeContext, open: readonly BenchStep[]): HeadLeft {
+  const outcomes = outcomesOf(context);
+  const dangers = dangersIn(context, open);
+  let worst: PlaceOutcome | null = null;
+  for (const one of outcomes)
+    if (CAME_OUT.indexOf(one.cameOut) > (worst ? CAME_OUT.indexOf(worst.cameOut) : 0)) worst = one;
+  let row: HeadRow = worst ? ROW_OF[worst.cameOut] : 'asWished';
+  const lost = conditionLost(context, outcomes);
+  if (lost.classes > 0) {
+    const by: HeadRow = lost.classes > 1 ? 'notice' : 'weaker';
+    if (worseRow(row, by) !== row) {
+      row = by;
+      const found = outcomes.find(({ part }) => part === lost.part)!;
+      worst = { ...found, because: 'condition' };
+    }
+  }
+  const unwatched =
+    open.includes('process') || open.includes('apply')
+      ? context.parts.find(({ steps }) =>
+          steps.some(({ role, step }) => role === 'lighten' && step.checkEvery === null),
+        )
+      : undefined;
+  return { row, worst, outcomes, dangers, unwatched: unwatched ? partName(unwatched.task.part) : null };
+}
+
+/** The lowest ceiling, of 100, and the one line that says why; null where nothing holds the mark down. */
+export interface Ceiling {
+  most: number;
+  why: Reason;
+}
+
+export function ceilingOf({ row, worst, dangers, unwatched }: HeadLeft, wrong: number): Ceiling | null {
+  const found: Ceiling[] = [];
+  const byHead = CEILINGS[row][Math.min(3, wrong)];
+  if (byHead < 100)
+    found.push({
+      most: byHead,
+      why: reason(wrong > 0 ? 'decided.crucial' : 'decided.head', undefined, {
+        most: byHead,
+        wrong,
+        row,
+        zone: worst?.part.zone ?? '',
+        woven: worst?.part.woven ?? false,
+        because: worst?.because ?? 'home',
+        levels: worst ? Math.round(worst.levels * 10) / 10 : 0,
+      }),
+    });
+  if (unwatched !== null)
+    found.push({
+      most: UNWATCHED,
+      why: reason('decided.unwatched', 'R2', { most: UNWATCHED, part: unwatched }),
+    });
+  for (const danger of dangers)
+    found.push({
+      most: danger.most,
+      why: reason('decided.danger', danger.reason.rule, { most: danger.most }),
+    });
+  return found.reduce<Ceiling | null>((low, one) => (low && low.most <= one.most ? low : one), null);
+}

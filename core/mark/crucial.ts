@@ -1,0 +1,190 @@
+import { partName, type BenchStep } from '../card';
+import type { LayerRole } from '../solve';
+import type { Line } from '../shades';
+import { alternativesTo } from './alternatives';
+import { HEAD_ROWS, ceilingOf, headLeft } from './ceiling';
+import { contextOf, type JudgeContext } from './context';
+import { DANGER_MOST } from './danger';
+import { lossOf, weightsOf, type Finding, type Weights } from './finding';
+import { findingsOf } from './method';
+import { PRICES } from './prices';
+import { CRITERIA, WEIGHTS, isOpenIn, type Criterion } from './rubric';
+
+/** A decision that an exercise turns on: one of its criteria, in some places, for one kind of bowl. */
+export interface CrucialDecision {
+  /** Where its faults stand: one criterion, or depth and tone, which are chosen with one shade. */
+  criteria: Criterion[];
+  /** Names of the parts; empty for the head as a whole. */
+  places: string[];
+  role: LayerRole | null;
+  /** Codes of the faults that show it, where the criterion holds others as well; null where any of its faults does. */
+  codes: string[] | null;
+  /** What getting it wrong costs of 100, on the mean of the ways tried. */
+  costs: number;
+}
+
+/** What a class of answers is marked against, worked out once from the model answer. */
+export interface Standard {
+  weights: Partial<Record<Criterion, Weights>>;
+  crucial: CrucialDecision[];
+  /** What the model answer itself would be said of, by criterion: no fault in anyone. */
+  allowed: ReadonlySet<string>;
+}
+
+/** At most so many decisions are crucial. */
+export const MOST_CRUCIAL = 5;
+/** A crucial decision is wrong when its fault costs this fraction of its criterion. */
+export const WRONG_FROM = 0.5;
+/** Criteria that are never crucial: small things. */
+const NEVER: readonly Criterion[] = ['reading', 'prediction', 'ratio', 'amount', 'aftercare'];
+
+export const allowance = (criterion: Criterion, { place, role, reason }: Finding) =>
+  `${criterion} ${place} ${role} ${reason.code}`;
+
+/** Depth and tone are one decision: which shade. */
+const OF_ONE_SHADE: readonly Criterion[] = ['depth', 'tone'];
+const nameOf = (criterion: Criterion, bowl: string | null) =>
+  `${OF_ONE_SHADE.includes(criterion) ? 'shade' : criterion} ${bowl}`;
+
+/** Criteria in which a fault of half or more is a rule broken, whatever the model makes of the head. */
+const BREAKS: readonly Criterion[] = ['route', 'order', 'safety', 'greyShare'];
+
+const ALL = Object.values(WEIGHTS).reduce((sum, weight) => sum + weight, 0);
+
+/** Prices of a whole plan, in points of 100 with the default weights, without ceilings. */
+function methodLost(
+  findings: Partial<Record<Criterion, Finding[]>>,
+  weights: Partial<Record<Criterion, Weights>>,
+): number {
+  let lost = 0;
+  for (const criterion of CRITERIA)
+    lost +=
+      (WEIGHTS[criterion] / ALL) * 100 * lossOf(findings[criterion] ?? [], weights[criterion] ?? new Map());
+  return lost;
+}
+
+/** Parts a bowl of the model answer is put on. */
+const placesOf = ({ parts }: JudgeContext, bowl: string | null) =>
+  parts.flatMap((part) => {
+    const on = part.steps.find(({ step }) => step.bowl === bowl);
+    return on ? [{ place: partName(part.task.part), role: on.role }] : [];
+  });
+
+/**
+ * Weights and crucial decisions of a model answer. Each of its decisions is taken otherwise, one at a time; those that
+ * break a rule by half of their criterion and bring the head a row down, or would hurt, are ranked by what they lose.
+ */
+export function standardOf(best: JudgeContext, lines: readonly Line[], open: readonly BenchStep[]): Standard {
+  const found = findingsOf(best, CRITERIA);
+  const weights = Object.fromEntries(
+    CRITERIA.map((criterion) => [criterion, weightsOf(found[criterion] ?? [])]),
+  ) as Standard['weights'];
+  const allowed = new Set(
+    CRITERIA.flatMap((criterion) =>
+      (found[criterion] ?? []).flatMap((one) => (one.loss > 0 ? [allowance(criterion, one)] : [])),
+    ),
+  );
+  const own = headLeft(best, open);
+  const byKey = new Map<string, CrucialDecision>();
+  // How often each decision was tried otherwise: one that is lost by every step counts before one lost by the widest.
+  const tries = new Map<string, number>();
+  const add = (key: string, one: CrucialDecision) =>
+    byKey.set(key, { ...one, costs: (byKey.get(key)?.costs ?? 0) + one.costs });
+  const alternatives = alternativesTo(best.solution, lines);
+  for (const { criterion, bowl } of alternatives)
+    tries.set(nameOf(criterion, bowl), (tries.get(nameOf(criterion, bowl)) ?? 0) + 1);
+  for (const { criterion: tried, bowl, card } of alternatives) {
+    if (NEVER.includes(tried) || !isOpenIn(open, tried)) continue;
+    const context = contextOf(best.clientCase, card, best.solution, best.rules, best.lineOf);
+    const findings = findingsOf(context, CRITERIA);
+    const faultsUnder = (one: Criterion) =>
+      (findings[one] ?? []).filter(
+        (fault) => fault.loss >= WRONG_FROM && !allowed.has(allowance(one, fault)),
+      );
+    // Another product may show as another strength: the decision is where the fault stands.
+    const criterion = [tried, 'developer' as const].find(
+      (one) => isOpenIn(open, one) && faultsUnder(one).length > 0,
+    );
+    if (!criterion) continue;
+    const faults = faultsUnder(criterion);
+    const left = headLeft(context, open);
+    const rows = HEAD_ROWS.indexOf(left.row) - HEAD_ROWS.indexOf(own.row);
+    const hurts = left.dangers.length > own.dangers.length;
+    // A tone that was asked for and is not there, and naturals that F8 does not ask for, break a rule as they stand.
+    const breaks =
+      BREAKS.includes(criterion) ||
+      (criterion === 'tone' && faults.some(({ loss }) => loss >= PRICES.tone.none));
+    if (rows <= 0 && !hurts && !breaks) continue;
+    const most = ceilingOf(left, 0)?.most ?? 100;
+    const costs = 100 - Math.min(most, 100 - methodLost(findings, weights));
+    const at = placesOf(best, bowl);
+    const places = criterion === 'order' || criterion === 'safety' ? [] : at.map(({ place }) => place);
+    const role = criterion === 'route' || places.length === 0 ? null : (at[0]?.role ?? null);
+    const codes = places.length > 0 ? null : [...new Set(faults.map((one) => one.reason.code))];
+    const criteria: Criterion[] = OF_ONE_SHADE.includes(criterion) ? [...OF_ONE_SHADE] : [criterion];
+    add(JSON.stringify([criteria, places, role, codes]), {
+      criteria,
+      places,
+      role,
+      codes,
+      costs: costs / tries.get(nameOf(tried, bowl))!,
+    });
+  }
+  if (best.solution.stops.length > 0 && isOpenIn(open, 'safety'))
+    byKey.set('decline', {
+      criteria: ['safety'],
+      places: [],
+      role: null,
+      codes: ['mark.safety.shouldDecline'],
+      costs: 100 - DANGER_MOST.served,
+    });
+  const ranked = [...byKey.values()].sort((a, b) => b.costs - a.costs);
+  const crucial = ranked.slice(0, MOST_CRUCIAL).map((one) => ({ ...one, costs: Math.round(one.costs) }));
+  return { weights, crucial, allowed };
+}
+
+/** Whether hair is worked that the model answer leaves, or by a way none of the crucial decisions is about. */
+export function strays(
+  crucial: readonly CrucialDecision[],
+  findings: Partial<Record<Criterion, readonly Finding[]>>,
+  open: readonly BenchStep[],
+): boolean {
+  if (!isOpenIn(open, 'route')) return false;
+  const known = new Set(
+    crucial.flatMap(({ criteria, places }) => (criteria.includes('route') ? places : [])),
+  );
+  return (findings.route ?? []).some(
+    ({ loss, place }) => loss >= WRONG_FROM && place !== null && !known.has(place),
+  );
+}
+
+/** Which crucial decisions a plan got wrong. What follows from a wrong route is not counted once more. */
+export function wrongOf(
+  crucial: readonly CrucialDecision[],
+  findings: Partial<Record<Criterion, readonly Finding[]>>,
+  open: readonly BenchStep[],
+): boolean[] {
+  const faultsOf = ({ criteria, places, role, codes }: CrucialDecision) =>
+    criteria
+      .flatMap((criterion) => (isOpenIn(open, criterion) ? (findings[criterion] ?? []) : []))
+      .filter(
+        (one) =>
+          one.loss >= WRONG_FROM &&
+          (codes === null || codes.includes(one.reason.code)) &&
+          (places.length === 0 || (one.place !== null && places.includes(one.place))) &&
+          (role === null || one.role === null || one.role === role),
+      );
+  const offRoute = new Set(
+    (findings.route ?? []).flatMap(({ loss, place }) =>
+      loss >= WRONG_FROM && place !== null ? [place] : [],
+    ),
+  );
+  // Begun at the wrong end, the root runs past its level: one slip.
+  const rootFirst = (findings.order ?? []).some(({ reason }) => reason.code === 'mark.order.rootFirst');
+  const follows = ({ reason }: Finding) => rootFirst && reason.code === 'mark.timing.past';
+  return crucial.map((one) => {
+    const faults = faultsOf(one);
+    if (one.criteria.includes('route') || one.criteria.includes('safety')) return faults.length > 0;
+    return faults.some((fault) => !follows(fault) && (fault.place === null || !offRoute.has(fault.place)));
+  });
+}

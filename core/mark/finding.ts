@@ -1,0 +1,55 @@
+import type { Reason } from '../reason';
+import type { LayerRole } from '../solve';
+import { FURTHER_FAULTS } from './prices';
+
+/** One thing a criterion says of a place, or of the head: what it costs there, and why. */
+export interface Finding {
+  /** Name of the part; null for the head as a whole. */
+  place: string | null;
+  /** Which bowl of the place it is about, where that matters. */
+  role: LayerRole | null;
+  /** Fraction 0–1 of the criterion that it costs at its place; 0 where it is right. */
+  loss: number;
+  reason: Reason;
+}
+
+export const finding = (
+  place: string | null,
+  loss: number,
+  reason: Reason,
+  role: LayerRole | null = null,
+): Finding => ({ place, role, loss: Math.min(1, Math.max(0, loss)), reason });
+
+/** How much each place counts in a criterion: as many decisions of it as the model answer makes there. */
+export type Weights = ReadonlyMap<string | null, number>;
+
+export function weightsOf(findings: readonly Finding[]): Weights {
+  const weights = new Map<string | null, number>();
+  for (const { place } of findings) weights.set(place, (weights.get(place) ?? 0) + 1);
+  return weights;
+}
+
+/** What the faults of one place come to: the worst whole, the others by a quarter (0–1). */
+export function lossOfPlace(findings: readonly Finding[]): number {
+  const losses = findings.map(({ loss }) => loss);
+  const worst = Math.max(0, ...losses);
+  const others = losses.reduce((sum, loss) => sum + loss, 0) - worst;
+  return Math.min(1, worst + FURTHER_FAULTS * others);
+}
+
+/**
+ * Fraction 0–1 of a criterion that is lost, over its places. A place to be left alone weighs nothing, but what spoils it
+ * counts like the heaviest place.
+ */
+export function lossOf(findings: readonly Finding[], weights: Weights): number {
+  const heaviest = Math.max(1, ...weights.values());
+  const places = new Set([...weights.keys(), ...findings.map(({ place }) => place)]);
+  let [all, lost] = [0, 0];
+  for (const place of places) {
+    const loss = lossOfPlace(findings.filter((one) => one.place === place));
+    const weight = weights.get(place) ?? (loss > 0 ? heaviest : 0);
+    all += weight;
+    lost += weight * loss;
+  }
+  return all > 0 ? lost / all : 0;
+}
