@@ -1,6 +1,7 @@
 import type { Tone, ToneFamily } from '../colour';
 import type { Porosity } from '../hair';
 import type { PastLayer } from '../process';
+import type { HouseRules } from '../theory';
 import type { BenchStep, HeadZone, ClientCase, Target, ZoneOfHead } from '../card';
 
 export const tone = (primary: ToneFamily, secondary?: ToneFamily): Tone =>
@@ -73,4 +74,6 @@ export interface ShippedCase {
   clientCase: ClientCase;
   /** Steps that are worked unless the educator says otherwise; all of them when left out. */
   open?: readonly BenchStep[];
+  /** House rules it was made for, where those of most classes would not do: a scale of twelve. */
+  house?: Partial<HouseRules>;
 }

@@ -139,7 +139,9 @@ export function standardOf(best: JudgeContext, lines: readonly Line[], open: rea
       costs: 100 - DANGER_MOST.served,
     });
   const ranked = [...byKey.values()].sort((a, b) => b.costs - a.costs);
-  const crucial = ranked.slice(0, MOST_CRUCIAL).map((one) => ({ ...one, costs: Math.round(one.costs) }));
+  const crucial = ranked
+    .slice(0, MOST_CRUCIAL)
+    .map((one) => ({ ...one, costs: Math.min(100, Math.round(one.costs)) }));
   return { weights, crucial, allowed };
 }
 

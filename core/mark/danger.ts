@@ -58,9 +58,10 @@ export function dangersIn(context: JudgeContext, open: readonly BenchStep[]): Da
     const last = lighteners[lighteners.length - 1].step;
     const mine = partOf(played, part.task.part);
     const reached = levelOfPigmented(played.momentOf(mine, last.start + last.minutes).strand);
-    const moved = Math.round((reached - part.task.present) * 10) / 10;
     // With the dye taken out first the hair is lightened from its own level (C4).
     const removed = part.steps.some(({ role }) => role === 'remove');
+    const from = removed ? Math.max(part.task.natural, part.task.present) : part.task.present;
+    const moved = Math.round((reached - from) * 10) / 10;
     const limit = removed ? levelsInOneVisit(part.task.condition, false) : levelsToday(part.task);
     if (moved > limit + PAST_LIMIT)
       add(hurts, 'beyondCondition', 'C4', {

@@ -69,6 +69,13 @@ const correctorsFor = (line: Line, { tone, over }: ShadeNeed): Shade[] =>
           (shade.tone.primary === tone.primary || shade.tone.primary === tone.secondary)),
   );
 
+/** Levels that the shades of one bowl may lie apart: neighbours melt, a 7 and a 5 for a 6 dry as stripes. */
+const NEIGHBOURS_WITHIN = { usual: 1, nearest: 2 };
+function isPatchwork(shades: readonly Shade[], within = NEIGHBOURS_WITHIN.usual): boolean {
+  const levels = shades.flatMap(({ level }) => level ?? []);
+  return levels.length > 1 && Math.max(...levels) - Math.min(...levels) > within;
+}
+
 /** A corrector stirred into a mix: so large a share of it, the shades keeping their proportions. */
 const withCorrector = (mix: readonly ShadePart[], shade: Shade, share: number): ShadePart[] => {
   const all = mix.reduce((sum, { parts }) => sum + parts, 0);
@@ -80,6 +87,8 @@ export interface RightMix {
   fit: MixFit;
   /** The lower, the nearer, simpler and smaller. */
   cost: number;
+  /** The line has no mix that is right; this is the nearest of its chart. */
+  isNearest?: boolean;
 }
 
 /**
@@ -108,6 +117,7 @@ export function rightMixes(line: Line, need: ShadeNeed, most: number): RightMix[
     found.push({ mix, fit, cost: price + extra + doubled });
   };
   for (const chosen of combinations(shades)) {
+    if (isPatchwork(chosen)) continue;
     // A coarse look before the parts are gone through: shades all to one side of the levels never meet them.
     if (!need.highLift) {
       const all = chosen.map(({ level }) => level ?? 0);
@@ -148,11 +158,12 @@ function nearestMixes(line: Line, need: ShadeNeed): RightMix[] {
     if (fit.shareShort > FIT_TOLERANCE.share) return;
     const level = clamp(mixLevel(mix) ?? need.levels.min, need.levels);
     const price = cost({ mix, fit }, { level, tone: need.tone, naturalShare: need.naturalShare });
-    found.push({ mix, fit, cost: NEAREST_PRICE + price });
+    found.push({ mix, fit, cost: NEAREST_PRICE + price, isNearest: true });
   };
   shades.forEach((one, i) => {
     consider([{ shade: one, parts: 1 }]);
-    for (const other of shades.slice(i + 1))
+    for (const other of shades.slice(i + 1)) {
+      if (isPatchwork([one, other], NEIGHBOURS_WITHIN.nearest)) continue;
       for (const [a, b] of [
         [1, 1],
         [3, 1],
@@ -162,6 +173,7 @@ function nearestMixes(line: Line, need: ShadeNeed): RightMix[] {
           { shade: one, parts: a },
           { shade: other, parts: b },
         ]);
+    }
   });
   return found;
 }

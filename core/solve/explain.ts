@@ -13,7 +13,7 @@ import {
   underlayReasons,
   type HouseRules,
 } from '../theory';
-import { developerFor, keepsWarmth, warmthLevelOf } from './layer';
+import { coversGrey, developerFor, keepsWarmth, warmthLevelOf } from './layer';
 import type { Route } from './route';
 import type { Solution } from './solve';
 import { tasksOf, type Task } from './task';
@@ -37,10 +37,9 @@ function aboutWarmth(task: Task, route: Route, rules: HouseRules): Reason[] {
   ];
 }
 
-const COVERS: readonly Route[] = ['deposit', 'liftWithColour', 'removeThenColour'];
-
-function aboutGrey({ greyShare: grey, target }: Task, route: Route, line: Line, rules: HouseRules): Reason[] {
-  if (!COVERS.includes(route) || !hasGreyToCover(grey)) return [];
+function aboutGrey(task: Task, route: Route, line: Line, rules: HouseRules): Reason[] {
+  if (!coversGrey(task, route)) return [];
+  const { greyShare: grey, target } = task;
   const fashion = isFashion(target.tone);
   if (!fashion) return [reason('grey.naturalTarget', 'F8', { grey })];
   const { min, max } = naturalShareFor(grey, rules, fashion, line);
@@ -101,11 +100,12 @@ function aboutBowl(
   return found;
 }
 
-function notesOn({ natural, target, greyShare, porosity }: Task, route: Route): Reason[] {
+function notesOn(task: Task, route: Route): Reason[] {
+  const { natural, target, greyShare, porosity } = task;
   const levels = target.level - natural;
   const notes: Reason[] = [];
   if (route === 'liftWithColour' && levels > 2) notes.push(reason('note.rootWarmth', 'F3', { levels }));
-  if (COVERS.includes(route) && greyShare > 0.5)
+  if (coversGrey(task, route) && greyShare > 0.5)
     notes.push(reason('note.greyOrder', 'F8', { grey: greyShare }));
   if (porosity === 'high') notes.push(reason('note.porousGrabs', 'F11'));
   if (!target.vivid && isRed(target.tone.primary)) notes.push(reason('note.redFades', 'F9'));

@@ -58,6 +58,10 @@ function linesFor(layer: Layer, lines: readonly Line[]): Line[] {
   const covering = found.filter(({ kind }) => LIFTING.includes(kind));
   return layer.need?.covers && covering.length > 0 ? covering : found;
 }
+/** Whether any of a layer's products is among the lines. */
+export const hasProduct = (layer: Layer, lines: readonly Line[]): boolean =>
+  linesFor(layer, lines).length > 0;
+
 /** A leftover of colour that lifts and covers refreshes only when it is thinned (A1). */
 const thinnedAs = (layer: Layer, line: Line) =>
   layer.refresh && LIFTING.includes(line.kind) ? { thinned: LEFTOVER_WATER } : {};

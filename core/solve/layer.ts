@@ -71,8 +71,11 @@ const NO_SHARE: ShareSpan = { min: 0, max: 0 };
 const POROUS_LIGHTER = 1;
 
 /** White strands that the colour of a route has to cover: wished so, and still there when it goes on (F13). */
-export const coversGrey = ({ greyShare, target }: Task, route: Route): boolean =>
-  (route === 'deposit' || route === 'liftWithColour' || route === 'removeThenColour') &&
+export const coversGrey = ({ greyShare, target, history }: Task, route: Route): boolean =>
+  (route === 'liftWithColour' ||
+    route === 'removeThenColour' ||
+    // What is coloured already has its grey covered (A1).
+    (route === 'deposit' && history.kind === 'untouched')) &&
   (target.grey ?? 'cover') === 'cover' &&
   hasGreyToCover(greyShare);
 
@@ -207,7 +210,12 @@ export function layersOf(task: Task, route: Route, rules: HouseRules): Layer[] {
       ];
     case 'liftWithColour': {
       const { level } = shadeLevelFor(
-        { naturalLevel: task.natural, targetLevel: target.level, porosity: task.porosity },
+        {
+          // White strands have no level of their own that would pull the result (F2).
+          naturalLevel: half(task.natural + (target.level - task.natural) * task.greyShare),
+          targetLevel: target.level,
+          porosity: task.porosity,
+        },
         rules,
       );
       return [colour({ min: level, max: level })];
@@ -237,6 +245,7 @@ export function layersOf(task: Task, route: Route, rules: HouseRules): Layer[] {
   }
 }
 
+const half = (level: number) => Math.round(level * 2) / 2;
 const span = (best: number, min = best, max = best) => ({ best, min, max });
 /** Hair off the scalp is a little behind the root when it is lifted by colour, and gets a head start (A2). */
 export const HEAD_START = { least: 10, most: 20 };

@@ -4,7 +4,7 @@ import { reason, type Reason } from '../reason';
 import type { Line } from '../shades';
 import { refreshWay, type HouseRules } from '../theory';
 import { assemble, readingsOf, rootWaits, type Group } from './assemble';
-import { waysOf, type Job, type Way } from './job';
+import { hasProduct, waysOf, type Job, type Way } from './job';
 import { layersOf } from './layer';
 import { rulingsFor, type Route } from './route';
 import { tasksOf, type Task } from './task';
@@ -69,18 +69,28 @@ function chooseJobs(
       const apart = group.map((task) => chooseJobs(clientCase, [task], lines, rules));
       jobs.push(...apart.flatMap((one) => one.jobs));
       failed.push(...apart.flatMap((one) => one.failed));
-    } else failed.push({ task: group[0], reasons: whyNot(group[0], allowed.length > 0) });
+    } else failed.push({ task: group[0], reasons: whyNot(group[0], lines, rules) });
   }
   const order = (task: Task) => tasks.indexOf(task);
   return { jobs: jobs.sort((a, b) => order(a.task) - order(b.task)), failed };
 }
 
-const whyNot = (task: Task, someAllowed: boolean): Reason[] =>
-  someAllowed
-    ? [reason('solve.noLine', 'T2', { zone: partName(task.part), level: task.target.level })]
-    : rulingsFor(task)
-        .filter(({ route }) => route !== 'leave')
-        .map((ruling) => ruling.reason);
+/** Why a part has no answer: the rules against every route, the products that are not at hand, or no shade and strength. */
+function whyNot(task: Task, lines: readonly Line[], rules: HouseRules): Reason[] {
+  const rulings = rulingsFor(task).filter(({ route }) => route !== 'leave');
+  const allowed = rulings.filter((ruling) => ruling.allowed);
+  if (allowed.length === 0) return rulings.map((ruling) => ruling.reason);
+  const at = { zone: partName(task.part), level: task.target.level };
+  const missing = allowed.flatMap(({ route }) =>
+    layersOf(task, route, rules)
+      .filter((layer) => !hasProduct(layer, lines))
+      .map(({ products }) => products[0]),
+  );
+  const named = [...new Set(missing)].map((product) =>
+    reason('solve.needsProduct', 'P1', { ...at, product }),
+  );
+  return named.length > 0 ? named : [reason('solve.noLine', 'T2', at)];
+}
 
 const leaveWay = (job: Job): Way | undefined => waysOf([{ ...job, layers: [] }], [], {} as HouseRules)[0];
 

@@ -1,4 +1,4 @@
-import { TOP_OF_TEN, topLevel } from '../colour';
+import { TOP_OF_TEN, topLevel, type ToneFamily } from '../colour';
 import { levelOfPigmented } from '../hair';
 import {
   EMPTY_CARD,
@@ -17,6 +17,7 @@ import { reason, type Reason } from '../reason';
 import type { Line } from '../shades';
 import type { HouseRules } from '../theory';
 import { readingsOf } from './assemble';
+import { nearestWish } from './nearest-wish';
 import { oneVisit, type VisitFound } from './one-visit';
 import { PALEST_FROM, levelsToday, rulingsFor, type Route } from './route';
 import { NEEDED_QUESTIONS, REST, neededTests, stopsService } from './safety';
@@ -54,8 +55,21 @@ export interface Solution {
   equivalents: RecordCard[];
   /** Why one visit is not enough; empty when it is. */
   proof: Reason[];
+  /** Wishes that even the best plan does not bring home; missing in answers of older versions. */
+  missed?: MissedWish[];
 }
-export type SolveResult = { ok: true; solution: Solution } | { ok: false; reasons: Reason[] };
+/** A wish that the best plan misses, and what it leaves instead. */
+export interface MissedWish {
+  part: string;
+  /** ΔE2000 to the wish. */
+  deltaE: number;
+  level: number;
+  tone: ToneFamily;
+}
+
+/** The search's answer; where there is none, why, and the nearest wish by zone that could be reached. */
+export type SolveResult =
+  { ok: true; solution: Solution } | { ok: false; reasons: Reason[]; nearest?: ClientCase['wish'] };
 
 const half = (level: number) => Math.floor(level * 2) / 2;
 const WEEKS_BETWEEN = 4;
@@ -205,7 +219,7 @@ export function solveCase(clientCase: ClientCase, lines: readonly Line[], rules:
     }
     const onTheWay = found.failed.map(({ task }) => task.part.zone);
     const partial = partWay(now, found.failed, atHand, rules);
-    if (!partial) return { ok: false, reasons: proof };
+    if (!partial) return { ok: false, reasons: proof, ...nearestOf(now, onTheWay, atHand, rules) };
     const { clientCase: stage, step } = partial;
     visits.push({ wish: stage.wish, weave: now.weave, afterWeeks });
     first ??= { clientCase: stage, found: step };
@@ -214,6 +228,37 @@ export function solveCase(clientCase: ClientCase, lines: readonly Line[], rules:
   }
   return { ok: false, reasons: proof };
 }
+
+/** The nearest wishes for the zones that have no answer. */
+function nearestOf(
+  clientCase: ClientCase,
+  zones: readonly HeadZone[],
+  lines: readonly Line[],
+  rules: HouseRules,
+): { nearest?: ClientCase['wish'] } {
+  const found = zones.flatMap((zone): [HeadZone, Target][] => {
+    const target = nearestWish(clientCase, zone, lines, rules);
+    return target ? [[zone, target]] : [];
+  });
+  return found.length > 0 && found.length === zones.length
+    ? { nearest: { ...clientCase.wish, ...Object.fromEntries(found) } }
+    : {};
+}
+
+/** From here on a client would notice: ΔE2000 to the wish, or levels off it. */
+const MISSES = { deltaE: 10, levels: 1 };
+
+const missedIn = (outcomes: readonly PartOutcome[]): MissedWish[] =>
+  outcomes.flatMap(({ part, deltaE, level, tone, strand }) => {
+    const { target } = part;
+    if (!target || target.vivid || (target.grey ?? 'cover') !== 'cover' || strand.white >= ALL_WHITE)
+      return [];
+    const off = Math.abs(level - target.level) > MISSES.levels || deltaE > MISSES.deltaE;
+    return off ? [{ part: partName(part), deltaE: tenth(deltaE), level: half(level + 0.25), tone }] : [];
+  });
+const tenth = (value: number) => Math.round(value * 10) / 10;
+/** White hair is lighter than any level: a wish over it is judged by its tone. */
+const ALL_WHITE = 0.9;
 
 function finished(
   { clientCase, found }: { clientCase: ClientCase; found: VisitFound },
@@ -239,5 +284,6 @@ function finished(
     })),
     equivalents: found.equivalents.map(told),
     proof,
+    missed: visits.length === 1 ? missedIn(outcomes) : [],
   };
 }

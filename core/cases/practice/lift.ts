@@ -97,6 +97,7 @@ export const LIFT_CASES: readonly ShippedCase[] = [
   },
   {
     id: 'high-lift-pearl',
+    house: { levelScale: 'twelve' },
     clientCase: makeCase({
       title: 'Palest pearl from light blonde',
       difficulty: 2,

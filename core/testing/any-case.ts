@@ -1,0 +1,78 @@
+import fc from 'fast-check';
+import { TONE_FAMILIES } from '../colour';
+import type { ClientCase, Target, ZoneOfHead } from '../card';
+import { makeCase, zone } from '../cases';
+import type { PastLayer } from '../process';
+import { SHIPPED_LINES } from '../shades';
+import { HOUSE_RULES, choicesOf, type HouseRules } from '../theory';
+
+const half = (min: number, max: number) => fc.integer({ min: min * 2, max: max * 2 }).map((two) => two / 2);
+const aim = (level: number, primary: (typeof TONE_FAMILIES)[number]): Target => ({
+  level,
+  tone: { primary },
+});
+const tones = fc.constantFrom('neutral', 'ash', 'pearl', 'beige', 'gold', 'copper', 'red', 'mahogany');
+
+/** Heads as they come through the door: new growth under lengths that are untouched, coloured, lightened or toned. */
+export const anyHead: fc.Arbitrary<ZoneOfHead[]> = fc
+  .record({
+    natural: half(2, 8),
+    grey: fc.constantFrom(0, 0, 0, 0.1, 0.3, 0.5, 0.8),
+    root: fc.constantFrom(1.3, 2, 4),
+    past: fc.oneof(
+      fc.constant<PastLayer[]>([]),
+      fc
+        .record({ level: half(3, 7), primary: tones, faded: fc.constantFrom(0, 0.3) })
+        .map(({ level, primary, faded }): PastLayer[] => [
+          { kind: 'permanent', level: Math.round(level), tone: { primary }, faded },
+        ]),
+      half(7, 10).map((level): PastLayer[] => [{ kind: 'lightened', level }]),
+      fc.constantFrom(2, 5).map((times): PastLayer[] => [
+        { kind: 'lightened', level: 9 },
+        { kind: 'demi', level: 9, tone: { primary: 'ash' }, times, faded: 0.4 },
+      ]),
+    ),
+    damage: fc.constantFrom(0.05, 0.2, 0.3, 0.5),
+    porous: fc.boolean(),
+  })
+  .map(({ natural, grey, root, past, damage, porous }) => [
+    zone('regrowth', { cm: root, natural, grey }),
+    zone('mids', {
+      cm: 18,
+      natural,
+      grey,
+      history: past,
+      damage: past.length > 0 ? damage : 0.05,
+      porosity: porous && past.length > 0 ? 'high' : 'normal',
+    }),
+  ]);
+
+/** A case with any such head, a wish for the root, the lengths or both, and some lines of the shelf. */
+export const anyCase: fc.Arbitrary<ClientCase> = fc
+  .record({
+    zones: anyHead,
+    level: half(3, 10),
+    primary: tones,
+    where: fc.constantFrom('root', 'lengths', 'both'),
+    lineIds: fc.subarray(
+      SHIPPED_LINES.map(({ id }) => id),
+      { minLength: 3 },
+    ),
+  })
+  .map(({ zones, level, primary, where, lineIds }) =>
+    makeCase({
+      title: 'Any head',
+      difficulty: 1,
+      client: { name: 'Anybody', note: '' },
+      zones,
+      wish: {
+        ...(where !== 'lengths' ? { regrowth: aim(level, primary) } : {}),
+        ...(where !== 'root' ? { mids: aim(level, primary) } : {}),
+      },
+      lineIds,
+    }),
+  );
+
+export const anyHouse = fc.record(
+  Object.fromEntries(HOUSE_RULES.map((rule) => [rule, fc.constantFrom(...choicesOf(rule))])),
+) as unknown as fc.Arbitrary<Partial<HouseRules>>;
