@@ -1,9 +1,9 @@
-import { bowlVol, colourGrams, developerGrams, pastOf, type Bowl, type RecordCard, type Step } from '../card';
+import { bowlVol, colourGrams, pastOf, type Bowl, type RecordCard, type Step } from '../card';
 import { hasDeveloper, hasShades, readLabel, writeLabel, type Line } from '../shades';
 import type { Solution } from '../solve';
 import type { ToneFamily } from '../colour';
 import type { Criterion } from './rubric';
-import { shifted, toVol } from './slip/context';
+import { ofLine, shifted, toVol, withBowl } from './slip/context';
 
 /** One decision of the model answer taken otherwise: the card it makes, and where the fault of it stands. */
 export interface Alternative {
@@ -32,32 +32,12 @@ const OPPOSITE: Partial<Record<ToneFamily, ToneFamily>> = {
   warmBrown: 'ash',
 };
 
-const withBowl = (card: RecordCard, name: string, bowl: Bowl): RecordCard => ({
-  ...card,
-  bowls: card.bowls.map((one) => (one.name === name ? bowl : one)),
-});
 const withSteps = (card: RecordCard, steps: Step[]): RecordCard => ({ ...card, steps });
 
 const shadeTo = (bowl: Bowl, label: string): Bowl => ({
   ...bowl,
   shades: [{ label, grams: tenth(colourGrams(bowl)) }],
 });
-
-/** The same bowl made of another line: one shade of its level and tone, its own ratio, one strength. */
-function ofLine(bowl: Bowl, from: Line, to: Line, vol: number): Bowl | null {
-  const [first] = bowl.shades;
-  const reading = first ? readLabel(from, first.label) : null;
-  const total = colourGrams(bowl) + developerGrams(bowl);
-  const ratio = to.ratios[0] ?? 0;
-  const colour = total / (1 + ratio);
-  const developer = [{ vol, grams: tenth(total - colour) }];
-  if (!hasShades(to.kind))
-    return { ...bowl, lineId: to.id, shades: [], productGrams: tenth(colour), developer };
-  if (!reading?.ok || reading.shade.level === null) return null;
-  const label = writeLabel(to, reading.shade.level, reading.shade.tone);
-  if (!label || !to.shades.includes(label)) return null;
-  return { ...bowl, lineId: to.id, shades: [{ label, grams: tenth(colour) }], productGrams: 0, developer };
-}
 
 const NEIGHBOURS: Partial<Record<Line['kind'], { kind: Line['kind']; vol: number | null }[]>> = {
   permanent: [{ kind: 'demi', vol: null }],
@@ -91,24 +71,51 @@ export function alternativesTo(
     )
       for (const by of VOLS) {
         const vol = (bowlVol(bowl) ?? 0) + by;
-        if (vol >= 5 && vol <= 40) add('developer', bowl.name, withBowl(best, bowl.name, toVol(bowl, vol)));
+        if (vol >= 5 && vol <= 40)
+          add(
+            'developer',
+            bowl.name,
+            withBowl(best, bowl.name, () => toVol(bowl, vol)),
+          );
       }
     if (bowl.shades.length > 0) {
       for (const by of LEVELS) {
         const other = shifted(bowl, line, by);
-        if (other) add('depth', bowl.name, withBowl(best, bowl.name, other));
+        if (other)
+          add(
+            'depth',
+            bowl.name,
+            withBowl(best, bowl.name, () => other),
+          );
       }
       addTones(bowl, line, (label) =>
-        add('tone', bowl.name, withBowl(best, bowl.name, shadeTo(bowl, label))),
+        add(
+          'tone',
+          bowl.name,
+          withBowl(best, bowl.name, () => shadeTo(bowl, label)),
+        ),
       );
       const natural = bowl.shades.filter(({ label }) => isNatural(line, label));
       if (natural.length > 0 && natural.length < bowl.shades.length) {
         const rest = bowl.shades.filter((shade) => !natural.includes(shade));
-        add('greyShare', bowl.name, withBowl(best, bowl.name, shadeTo(bowl, rest[0].label)));
-        add('tone', bowl.name, withBowl(best, bowl.name, shadeTo(bowl, natural[0].label)));
+        add(
+          'greyShare',
+          bowl.name,
+          withBowl(best, bowl.name, () => shadeTo(bowl, rest[0].label)),
+        );
+        add(
+          'tone',
+          bowl.name,
+          withBowl(best, bowl.name, () => shadeTo(bowl, natural[0].label)),
+        );
       } else if (natural.length === 0) {
         const half = halfNatural(bowl, line);
-        if (half) add('greyShare', bowl.name, withBowl(best, bowl.name, half));
+        if (half)
+          add(
+            'greyShare',
+            bowl.name,
+            withBowl(best, bowl.name, () => half),
+          );
       }
     }
     for (const by of TIMES)
@@ -126,7 +133,7 @@ export function alternativesTo(
       const other = lines.find((one) => one.kind === kind);
       const made = other && ofLine(bowl, line, other, vol ?? other.developersVol[0] ?? 0);
       if (!made || !other) continue;
-      const card = withBowl(best, bowl.name, made);
+      const card = withBowl(best, bowl.name, () => made);
       add(
         'route',
         bowl.name,

@@ -8,7 +8,7 @@ import {
   whiteApartBy,
   type Strand,
 } from '../hair';
-import { strandOfZone, targetLab, zoneOf, type Part } from '../card';
+import { partName, pastOf, strandOfZone, targetLab, zoneOf, type Part } from '../card';
 import { conditionOf, type Condition } from '../process';
 import { partOf, type JudgeContext } from './context';
 
@@ -49,6 +49,8 @@ const COVERED = { notice: 0.85, correct: 0.6 };
  * and a half levels apart, which educators sign as near; deposit strength two and a half, which is noticed.
  */
 const WHITE = { near: { levels: 1, deltaE: 8 }, notice: { levels: 2, deltaE: 14 }, correct: { levels: 3 } };
+/** Less white than this is none, fraction 0–1. */
+const SOME_WHITE = 0.02;
 /** Fraction of the way to cover that is a blend. */
 const BLENDED = { least: 0.2, most: 0.85 };
 /** Levels neighbouring places stand apart beyond what is wished. */
@@ -82,7 +84,7 @@ function toneThere(lab: Lab, goal: Lab, level: number): number | null {
 
 /** How a place came out under a plan (levels, tone, cover and patches), beside the wish and the model answer. */
 export function cameOutOf(
-  { played, bestPlayed, clientCase, solution }: JudgeContext,
+  { played, bestPlayed, bestRoutes, clientCase, solution }: JudgeContext,
   part: Part,
 ): PlaceOutcome {
   const { strand } = played.momentOf(partOf(played, part), played.minutes);
@@ -92,7 +94,9 @@ export function cameOutOf(
   const lab = labOfStrand(strand);
   const goal = target ? targetLab(target) : labOfStrand(start);
   const zone = zoneOf(clientCase.head, part.zone)!;
-  const whites = zone.greyShare > 0 && target !== null && !target.vivid && strand.white > 0.02;
+  // White that was covered before is judged with the colour it has; what a remover bares has to be covered again.
+  const bare = pastOf(zone).kind === 'untouched' || bestRoutes.get(partName(part)) === 'removeThenColour';
+  const whites = bare && zone.greyShare > 0 && target !== null && !target.vivid && strand.white > SOME_WHITE;
   // Where white is to be covered it is looked at apart; the level is the others'.
   const level = whites || greyShows(strand) ? levelOfPigmented(strand) : levelOfStrand(strand);
   const wished = target?.level ?? levelOfPigmented(start);
@@ -165,7 +169,7 @@ export function outcomesOf(context: JudgeContext): PlaceOutcome[] {
   const levelIn = (all: typeof played, { part }: PlaceOutcome) => {
     const { strand } = all.momentOf(partOf(all, part), all.minutes);
     // White is looked at apart: a band is of the others.
-    return strand.white > 0.02 ? levelOfPigmented(strand) : levelOfStrand(strand);
+    return strand.white > SOME_WHITE ? levelOfPigmented(strand) : levelOfStrand(strand);
   };
   for (let i = 1; i < whole.length; i++) {
     const [above, below] = [whole[i - 1], whole[i]];

@@ -14,7 +14,9 @@ describe('a card with one slip on it', () => {
         const rubric = cardRubric(miss.grade);
         const on = { ...input, rubric, open: CARD_STEPS };
         // A slip that only shows where nothing is put right on a card, in the readings say, makes no card.
-        expect({ id, slip: miss.misconception, marked: Object.keys(rubric).length > 0 }).toMatchObject({
+        expect({ id, slip: miss.misconception, marked: Object.keys(rubric).length > 0 }).toEqual({
+          id,
+          slip: miss.misconception,
           marked: true,
         });
         expect(markCard(on, input.solution.best).points).toBe(markCard(on, input.solution.best).max);
@@ -30,7 +32,7 @@ describe('a card with one slip on it', () => {
   it('is marked only for what the slip costs', () => {
     const input = gradingOf('retouch-grey');
     const turned = nearMisses(input).find(({ misconception }) => misconception === 'ratioTurned')!;
-    expect(cardRubric(turned.grade)).toEqual({ ratio: 2 });
+    expect(cardRubric(turned.grade)).toEqual({ ratio: 100 });
     expect(cardRubric(turned.grade, ['apply'])).toEqual({});
   });
 });

@@ -78,10 +78,9 @@ export function ceilingOf({ row, worst, dangers, unwatched }: HeadLeft, wrong: n
   if (byHead < 100)
     found.push({
       most: byHead,
-      why: reason(wrong > 0 ? 'decided.crucial' : 'decided.head', undefined, {
+      why: reason(`decided.${wrong > 0 ? 'crucial' : 'head'}.${row}`, undefined, {
         most: byHead,
-        wrong,
-        row,
+        count: wrong,
         zone: worst?.part.zone ?? '',
         woven: worst?.part.woven ?? false,
         because: worst?.because ?? 'home',

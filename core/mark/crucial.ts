@@ -27,7 +27,7 @@ export interface CrucialDecision {
 export interface Standard {
   weights: Partial<Record<Criterion, Weights>>;
   crucial: CrucialDecision[];
-  /** What the model answer itself would be said of, by criterion: no fault in anyone. */
+  /** What would be said of the model answer itself and of its equals, by criterion: no fault in anyone. */
   allowed: ReadonlySet<string>;
 }
 
@@ -79,9 +79,14 @@ export function standardOf(best: JudgeContext, lines: readonly Line[], open: rea
   const weights = Object.fromEntries(
     CRITERIA.map((criterion) => [criterion, weightsOf(found[criterion] ?? [])]),
   ) as Standard['weights'];
+  const equals = best.solution.equivalents.map((card) =>
+    findingsOf(contextOf(best.clientCase, card, best.solution, best.rules, best.lineOf), CRITERIA),
+  );
   const allowed = new Set(
-    CRITERIA.flatMap((criterion) =>
-      (found[criterion] ?? []).flatMap((one) => (one.loss > 0 ? [allowance(criterion, one)] : [])),
+    [found, ...equals].flatMap((findings) =>
+      CRITERIA.flatMap((criterion) =>
+        (findings[criterion] ?? []).flatMap((one) => (one.loss > 0 ? [allowance(criterion, one)] : [])),
+      ),
     ),
   );
   const own = headLeft(best, open);

@@ -6,6 +6,7 @@ import { hasDeveloper } from '../shades';
 import { levelsToday } from '../solve';
 import { lightenerVols } from '../theory';
 import { partOf, zoneReason, type JudgeContext } from './context';
+import { isNeverRinsed } from './rinsed';
 import type { SeenStep } from './seen';
 
 export interface Danger {
@@ -85,15 +86,7 @@ export function dangersIn(context: JudgeContext, open: readonly BenchStep[]): Da
     const bowl = plan.bowls.find(({ name }) => name === step.bowl);
     const line = bowl?.lineId ? lineOf(bowl.lineId) : undefined;
     if (!line || !hasDeveloper(line.kind)) continue;
-    const end = step.start + step.minutes;
-    const rinsedLater = plan.steps.some(
-      (other) =>
-        other !== step &&
-        other.ends === 'rinse' &&
-        other.start + other.minutes >= end &&
-        step.zones.every((zone) => other.zones.includes(zone)),
-    );
-    if (step.ends === 'stay' && !rinsedLater)
+    if (isNeverRinsed(step, plan, lineOf))
       add(hurts, 'neverRinsed', 'R5', { zone: step.zones[0], woven: false, line: line.name });
     const lightens = line.kind === 'lightenerStrong' || line.kind === 'lightenerGentle';
     if (!lightens || step.stopsAtLine) continue;

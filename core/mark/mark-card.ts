@@ -129,8 +129,20 @@ export function standardFor({ solution, rules, lines, open }: Omit<MarkingInput,
   return made;
 }
 
+/** The card without zones that the head has not: nothing is put on hair that is not there. */
+function onHead(card: RecordCard, { head }: ClientCase): RecordCard {
+  const known = new Set(head.zones.map(({ zone }) => zone));
+  const steps = card.steps
+    .map((step) => ({ ...step, zones: step.zones.filter((zone) => known.has(zone)) }))
+    .filter(({ zones }) => zones.length > 0);
+  return { ...card, steps };
+}
+
 /** A plan with a reading that is right and everything asked, that leaves the wished head safely, is worth at least this. */
 const WISHED_HEAD_LEAST = 85;
+
+/** What another school of the house rules does: it costs a little, and is right for all that. */
+const OTHER_SCHOOLS: readonly string[] = ['mark.route.otherRefresh', 'mark.order.washOther'];
 
 const byLoss = (a: Finding, b: Finding) => b.loss - a.loss;
 
@@ -144,7 +156,7 @@ export function markCard(input: MarkingInput, answer: RecordCard): Grade {
   const { solution, rules, rubric, lines, open } = input;
   const lineOf = linesOf(input);
   const clientCase = solution.visit;
-  const plan = withGiven(answer, solution.best, open);
+  const plan = onHead(withGiven(answer, solution.best, open), clientCase);
   const wanted = CRITERIA.filter((criterion) => (rubric[criterion] ?? 0) > 0);
   const { weights, crucial, allowed } = standardFor(input);
   const context = contextOf(clientCase, plan, solution, rules, lineOf);
@@ -196,7 +208,9 @@ export function markCard(input: MarkingInput, answer: RecordCard): Grade {
   const left = headLeft(context, open);
   const wrong = wrongOf(crucial, found, open);
   const wrongs = wrong.filter(Boolean).length + (strays(crucial, found, open) ? 1 : 0);
-  const faultless = CRITERIA.every((criterion) => (found[criterion] ?? []).every(({ loss }) => loss === 0));
+  const faultless = CRITERIA.every((criterion) =>
+    (found[criterion] ?? []).every(({ loss, reason: why }) => loss === 0 || OTHER_SCHOOLS.includes(why.code)),
+  );
   const fromRules = faultless && left.dangers.length === 0;
   const ceiling = fromRules ? null : ceilingOf(left, wrongs);
   const ofMax = (of100: number) => Math.floor((of100 / 100) * max * 4) / 4;

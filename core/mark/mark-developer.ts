@@ -8,9 +8,6 @@ import { finding, type Finding } from './finding';
 import { PRICES, lossAt } from './prices';
 import type { SeenPart, SeenStep } from './seen';
 
-/** What weighing a blend to the gram makes of its strength. */
-const VOL_WITHIN = 1;
-
 const usesWater = ({ developer }: Bowl) => developer.some(({ vol, grams }) => vol === 0 && grams > 0);
 
 function strengthOf(part: SeenPart, seen: SeenStep, terms: Terms, { rules }: JudgeContext): Finding {
@@ -47,11 +44,10 @@ function strengthOf(part: SeenPart, seen: SeenStep, terms: Terms, { rules }: Jud
   );
   const off = Math.abs(nearest - given);
   const between = role === 'lighten' && given < Math.max(...accepted) && given > Math.min(...accepted);
-  if (off <= VOL_WITHIN || between)
-    return strange
-      ? is(PRICES.developer.notOfLine, 'notOfLine', 'D1', { ...params, vol: strange.vol })
-      : is(0, bowl.developer.length > 1 ? 'rightBlend' : 'right', 'D2', params);
-  const loss = lossAt(PRICES.developer.volsOff, off);
+  const loss = between ? 0 : lossAt(PRICES.developer.volsOff, off);
+  if (strange && loss < PRICES.developer.notOfLine)
+    return is(PRICES.developer.notOfLine, 'notOfLine', 'D1', { ...params, vol: strange.vol });
+  if (loss === 0) return is(0, bowl.developer.length > 1 ? 'rightBlend' : 'right', 'D2', params);
   if (role === 'lighten') {
     const most = Math.max(...accepted);
     return is(loss, given > most ? 'lightenerStrong' : 'lightenerVol', 'D4', {

@@ -58,7 +58,7 @@ function stopLines(context: JudgeContext): Finding[] {
     const params = { zone: step.zones[0], woven: false, line: line.name };
     // Colour for good over its own, from root to tip at once.
     const over = overItsOwn(context, step);
-    if (over) return [is(price.overlap, 'overlap', 'A1', { ...params, other: over })];
+    if (over) return [is(price.overlap, 'pulledThrough', 'A1', { ...params, other: over })];
     const beside = zones.filter(
       (zone, i) =>
         !step.zones.includes(zone) && [zones[i - 1], zones[i + 1]].some((near) => step.zones.includes(near)),

@@ -22,7 +22,7 @@ export function markRoute(context: JudgeContext): Finding[] {
     rules,
     clientCase.lineIds.flatMap((id) => lineOf(id) ?? []),
   );
-  const worked = parts.map((part): Finding => {
+  const ofPart = (part: SeenPart): Finding => {
     const place = partName(part.task.part);
     const at = { ...zoneReason(part.task), route: part.route };
     if (!part.ruling.allowed) {
@@ -80,6 +80,11 @@ export function markRoute(context: JudgeContext): Finding[] {
     if (isCostlier(context, part))
       return finding(place, PRICES.route.costlier, reason('mark.route.costlier', 'D3', at));
     return finding(place, 0, reason('mark.route.right', part.ruling.reason.rule, at));
+  };
+  const worked = parts.flatMap((part): Finding[] => {
+    // What is rightly left alone is done by nobody: it earns nothing.
+    if (part.route === 'leave' && part.ruling.allowed) return [];
+    return [ofPart(part)];
   });
   const besides = unasked.map(({ zone }) => {
     const out = cameOutOf(context, { zone, woven: false, target: null });

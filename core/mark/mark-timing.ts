@@ -1,12 +1,13 @@
 import { levelOfPigmented } from '../hair';
 import { partName } from '../card';
 import { reason } from '../reason';
-import { rootWaits, type Layer } from '../solve';
+import { isWaitedFor, rootWaits, type Layer } from '../solve';
 import { CHECKS, hasGreyToCover } from '../theory';
 import { partOf, zoneReason, type JudgeContext } from './context';
 import { finding, type Finding } from './finding';
 import { termsSeen } from './mark-developer';
 import { PRICES, lossAt } from './prices';
+import { isNeverRinsed } from './rinsed';
 import type { SeenPart, SeenStep } from './seen';
 
 /** Colour within this many minutes less is timed to the minute (marks, ±1 under twelve). */
@@ -36,7 +37,7 @@ function watched({ played }: JudgeContext, part: SeenPart, layer: Layer, { step,
 function byClock(context: JudgeContext, part: SeenPart, layer: Layer, seen: SeenStep): Finding {
   const { task, route } = part;
   const lengths = context.parts.some((other) => other !== part && rootWaits(other, { role: 'colour' }));
-  const terms = termsSeen(part, layer, seen, context, lengths && task.place === 'offScalp');
+  const terms = termsSeen(part, layer, seen, context, lengths && isWaitedFor(part));
   const given = seen.step.minutes;
   const at = { ...zoneReason(task), line: seen.line.name, given };
   const is = (loss: number, code: string, rule: string, params = {}) =>
@@ -76,7 +77,8 @@ function checks(part: SeenPart, seen: SeenStep): Finding[] {
   const is = (loss: number, code: string) =>
     finding(partName(part.task.part), loss, reason(`mark.timing.${code}`, 'R2', params), seen.role);
   // A toner that is off before it would be looked at again was looked at when it came off.
-  if (every === null) return [is(toner ? PRICES.timing.seldom : PRICES.timing.neverLookedAt, 'noChecks')];
+  if (every === null)
+    return [toner ? is(PRICES.timing.seldom, 'noChecks') : is(PRICES.timing.neverLookedAt, 'neverLookedAt')];
   return [every <= most ? is(0, 'checked') : is(PRICES.timing.seldom, 'seldom')];
 }
 
@@ -93,8 +95,19 @@ export function markTiming(context: JudgeContext): Finding[] {
           : byClock(context, part, layer, seen);
       const heat = seen.step.warmth && !seen.line.mayHeat;
       const params = { ...zoneReason(part.task), line: seen.line.name };
+      const stays = isNeverRinsed(seen.step, context.plan, context.lineOf);
       return [
         time,
+        ...(stays
+          ? [
+              finding(
+                place,
+                PRICES.timing.neverRinsed,
+                reason('mark.timing.neverRinsed', 'R5', params),
+                seen.role,
+              ),
+            ]
+          : []),
         ...checks(part, seen),
         ...(heat
           ? [finding(place, PRICES.timing.heat, reason('mark.timing.warmth', 'R4', params), seen.role)]

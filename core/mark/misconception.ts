@@ -27,6 +27,12 @@ export const MISCONCEPTIONS = [
   'overlap',
   'oneVisitPromise',
   'servedInSpite',
+  'depositForGrey',
+  'blendForCover',
+  'powderOnVivid',
+  'pulledThrough',
+  'lightenerUnwatched',
+  'rinseForgotten',
 ] as const;
 export type Misconception = (typeof MISCONCEPTIONS)[number];
 
@@ -61,6 +67,12 @@ const BY_CODE: Record<string, Misconception> = {
   'danger.overlap': 'overlap',
   'mark.safety.tooFewVisits': 'oneVisitPromise',
   'danger.served': 'servedInSpite',
+  'mark.developer.tooWeakForGrey': 'depositForGrey',
+  'mark.route.blends': 'blendForCover',
+  'route.vividFirstOut': 'powderOnVivid',
+  'mark.order.pulledThrough': 'pulledThrough',
+  'mark.timing.neverLookedAt': 'lightenerUnwatched',
+  'danger.neverRinsed': 'rinseForgotten',
 };
 
 /** A label that would have been right in another line's key (T2). */

@@ -152,6 +152,7 @@ export const PRICES = {
     neverLookedAt: 0.4,
     seldom: 0.2,
     spent: 0.5,
+    neverRinsed: 1,
     heat: 0.3,
   },
   safety: {

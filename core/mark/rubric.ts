@@ -1,8 +1,10 @@
 import { z } from 'zod';
+import { isFashion } from '../colour';
 import {
   BENCH_STEPS,
   CARD_STEPS,
   applicationsOf,
+  partName,
   timedBy,
   timesFrom,
   type Application,
@@ -11,8 +13,7 @@ import {
   type ClientCase,
   type RecordCard,
 } from '../card';
-import type { Solution } from '../solve';
-import { hasGreyToCover } from '../theory';
+import { coversGrey, tasksOf, type Solution } from '../solve';
 
 /** What a whole service is marked by, in the order of the work. */
 export const CRITERIA = [
@@ -74,10 +75,21 @@ export const WEIGHTS: Record<Criterion, number> = {
   aftercare: 4,
 };
 
+/** From this fraction of white on the mix needs natural series (F8). */
+const NATURAL_FROM = 0.25;
 /** Points that a rubric adds up to unless the educator says otherwise. */
 export const FULL_POINTS = 100;
 const STEP = 0.5;
-const OF_BOWLS: readonly Criterion[] = ['depth', 'tone', 'developer', 'ratio', 'amount', 'order', 'timing'];
+const OF_BOWLS: readonly Criterion[] = [
+  'route',
+  'depth',
+  'tone',
+  'developer',
+  'ratio',
+  'amount',
+  'order',
+  'timing',
+];
 
 /** Weights scaled to a hundred in half points, the heaviest taking what rounding leaves. */
 function scaled(weights: Rubric): Rubric {
@@ -95,15 +107,17 @@ function scaled(weights: Rubric): Rubric {
 /** Points for what a case asks: nothing that it does not put to the test, nothing of a step that is off. */
 export function defaultRubric(
   { best, choices, stops }: Pick<Solution, 'best' | 'choices' | 'stops'>,
-  clientCase: Pick<ClientCase, 'head'>,
+  clientCase: Pick<ClientCase, 'head' | 'wish' | 'weave'>,
   open: readonly BenchStep[] = BENCH_STEPS,
 ): Rubric {
-  const covers = choices.some(({ part, route }) => {
-    const zone = clientCase.head.zones.find((one) => part.startsWith(one.zone));
+  // A natural share is asked for under a fashion tone, over a quarter of white and more (F8).
+  const covers = tasksOf(clientCase).some((task) => {
+    const choice = choices.find(({ part }) => part === partName(task.part));
     return (
-      zone &&
-      hasGreyToCover(zone.greyShare) &&
-      ['deposit', 'liftWithColour', 'removeThenColour'].includes(route)
+      choice &&
+      coversGrey(task, choice.route) &&
+      isFashion(task.target.tone) &&
+      task.greyShare >= NATURAL_FROM
     );
   });
   const foretold = Object.values(best.readings).some((reading) => reading?.underlay);

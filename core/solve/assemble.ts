@@ -168,14 +168,17 @@ export const rootWaits = ({ task, route }: Pick<Job, 'task' | 'route'>, layer: {
   task.history.kind === 'untouched' &&
   (layer.role === 'lighten' || route === 'liftWithColour' || route === 'highLift');
 
+/** Lengths that the warm root waits for: off the scalp, untouched, and lifted themselves; in a retouch it never waits (A9). */
+export const isWaitedFor = ({ task, route }: Pick<Job, 'task' | 'route'>): boolean =>
+  task.place === 'offScalp' &&
+  !task.part.woven &&
+  task.history.kind === 'untouched' &&
+  (route === 'lightenThenTone' || route === 'liftWithColour' || route === 'highLift');
+
 /** Starts within one phase: all end together, the root of untouched hair waits at least its head start. */
 function schedule(placed: Placed[], from: number): void {
   const starts = startsToEndTogether(placed.map(({ minutes }) => minutes));
-  const firstLength = Math.min(
-    ...placed.flatMap(({ job }, i) =>
-      job.task.place === 'offScalp' && !job.task.part.woven ? [starts[i]] : [],
-    ),
-  );
+  const firstLength = Math.min(...placed.flatMap(({ job }, i) => (isWaitedFor(job) ? [starts[i]] : [])));
   placed.forEach((one, i) => {
     one.start = from + starts[i];
     if (rootWaits(one.job, one.layer) && Number.isFinite(firstLength)) {

@@ -57,7 +57,8 @@ describe('why the model answer is what it is', () => {
   });
 
   it('explains every part of every shipped case that is worked, and no other', () => {
-    for (const { clientCase } of SHIPPED_CASES) {
+    for (const { clientCase, house } of SHIPPED_CASES) {
+      if (house) continue;
       const solved = solveCase(clientCase, SHIPPED_LINES, DEFAULT_HOUSE_RULES);
       if (!solved.ok) throw new Error(clientCase.title);
       const worked = solved.solution.choices.filter(({ route }) => route !== 'leave').map(({ part }) => part);

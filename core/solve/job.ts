@@ -23,6 +23,8 @@ export interface Job {
   route: Route;
   layers: Layer[];
   start: Strand;
+  /** Product that the right route would take and that is not at hand. */
+  lacks?: ProductKind;
 }
 
 /** What one bowl of a group of jobs is, and how long it lies on each of them. */

@@ -3,10 +3,10 @@ import { partName, strandOfZone, type ClientCase, type RecordCard } from '../car
 import { reason, type Reason } from '../reason';
 import type { Line } from '../shades';
 import { refreshWay, type HouseRules } from '../theory';
-import { assemble, readingsOf, rootWaits, type Group } from './assemble';
+import { assemble, isWaitedFor, readingsOf, rootWaits, type Group } from './assemble';
 import { hasProduct, waysOf, type Job, type Way } from './job';
 import { layersOf } from './layer';
-import { rulingsFor, type Route } from './route';
+import { levelsToday, rulingsFor, type Route } from './route';
 import { tasksOf, type Task } from './task';
 
 /** ΔE2000 within which a plan is as good as the best. */
@@ -63,6 +63,11 @@ function chooseJobs(
       const cost = ways.reduce((sum, way) => sum + way!.cost, 0) / ways.length + ROUTE_PRICE * rank + short;
       if (!best || cost < best.cost - 1e-9) best = { jobs: tried, cost };
     });
+    const without = best ? null : withoutProduct(clientCase, group, lines, rules);
+    if (without) {
+      jobs.push(...without);
+      continue;
+    }
     const chosen = best as { jobs: Job[] } | null;
     if (chosen) jobs.push(...chosen.jobs);
     else if (group.length > 1) {
@@ -73,6 +78,37 @@ function chooseJobs(
   }
   const order = (task: Task) => tasks.indexOf(task);
   return { jobs: jobs.sort((a, b) => order(a.task) - order(b.task)), failed };
+}
+
+/** What is done instead where a product is not at hand: the next best, which the answer says (F6, P2). */
+const INSTEAD: Partial<Record<Route, Route>> = {
+  fillThenColour: 'deposit',
+  removeThenColour: 'lightenThenTone',
+};
+
+/** Jobs for parts whose right route lacks a product, by the next best one; null where that is none either. */
+function withoutProduct(
+  clientCase: ClientCase,
+  group: readonly Task[],
+  lines: readonly Line[],
+  rules: HouseRules,
+): Job[] | null {
+  for (const { route, allowed } of rulingsFor(group[0])) {
+    const instead = INSTEAD[route];
+    if (!allowed || !instead) continue;
+    const lacks = layersOf(group[0], route, rules).find((layer) => !hasProduct(layer, lines));
+    if (!lacks) continue;
+    const bears = group.every(
+      (task) => instead !== 'lightenThenTone' || task.target.level - task.present <= levelsToday(task),
+    );
+    const tried = group.map((task) => ({
+      ...jobOf(clientCase, task, instead, rules),
+      lacks: lacks.products[0],
+    }));
+    const ways = tried.map((job) => waysOf([job], lines, rules)[0]);
+    if (bears && ways.every((way) => way && way.deltaE[0] <= NO_PLAN_DELTA_E)) return tried;
+  }
+  return null;
 }
 
 /** Why a part has no answer: the rules against every route, the products that are not at hand, or no shade and strength. */
@@ -111,7 +147,7 @@ function waysByGroup(
   lines: readonly Line[],
   rules: HouseRules,
 ): { jobs: Job[]; ways: Way[] }[] {
-  const lengths = jobs.filter(({ task }) => task.place === 'offScalp');
+  const lengths = jobs.filter(isWaitedFor);
   return grouped(jobs).flatMap((group) => {
     // Lengths begin first where the root of untouched hair waits for them.
     const waits = group.some((job) => rootWaits(job, job.layers[0]));

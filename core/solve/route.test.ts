@@ -77,6 +77,7 @@ describe('what may be done with hair that has a history', () => {
     expect(allowedOn(task({ ...dark, target: to(5) }))).toEqual(['removeThenColour', 'lightenThenTone']);
     // Through permanent dye the levels count double: three and a half of seven (C4).
     expect(allowedOn(task({ ...dark, natural: 5, present: 4.5, target: to(8) }))).toEqual([
+      'removeThenColour',
       'lightenThenTone',
     ]);
     expect(rulingOn(task({ ...dark, target: to(8) }), 'lightenThenTone').reason.code).toBe(

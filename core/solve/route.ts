@@ -108,6 +108,7 @@ export function rulingsFor(task: Task): RouteRuling[] {
     if (goes && history.faded >= HALF_GONE) say('deposit', true, 'withVivid', 'P7');
     say('removeThenColour', true, 'vividOut', 'P2');
     if (!goes || history.faded < HALF_GONE) say('deposit', goes, 'overVivid', 'C6');
+    say('lightenThenTone', false, 'vividFirstOut', 'P2');
     say('liftWithColour', false, 'colourLiftsNothing', 'P1', { levels: up });
     return found;
   }

@@ -1,5 +1,5 @@
 import { TOP_OF_TEN, topLevel, type ToneFamily } from '../colour';
-import { levelOfPigmented } from '../hair';
+import { dyeOf, levelOfNaturalPigment, levelOfPigmented } from '../hair';
 import {
   EMPTY_CARD,
   onTheShelf,
@@ -12,6 +12,7 @@ import {
   type RecordCard,
   type Target,
 } from '../card';
+import { VIVID_LOAD } from '../process';
 import { simulateCard, type PartOutcome } from '../simulate';
 import { reason, type Reason } from '../reason';
 import type { Line } from '../shades';
@@ -19,7 +20,7 @@ import type { HouseRules } from '../theory';
 import { readingsOf } from './assemble';
 import { nearestWish } from './nearest-wish';
 import { oneVisit, type VisitFound } from './one-visit';
-import { PALEST_FROM, levelsToday, rulingsFor, type Route } from './route';
+import { PALEST_FROM, levelsToday, rulingOn, type Route } from './route';
 import { NEEDED_QUESTIONS, REST, neededTests, stopsService } from './safety';
 import { tasksOf, type Task } from './task';
 
@@ -209,6 +210,12 @@ export function solveCase(clientCase: ClientCase, lines: readonly Line[], rules:
     if (found.ok) {
       visits.push({ wish: now.wish, weave: now.weave, afterWeeks });
       first ??= { clientCase: now, found };
+      const next = visits.length < MOST_VISITS ? vividAgain(now, found, lineOf) : null;
+      if (next) {
+        proof.push(reason('solve.vividAgain', 'P2', { visit: visits.length }));
+        now = next;
+        continue;
+      }
       return { ok: true, solution: finished(first, visits, proof, lineOf) };
     }
     if (visits.length === 0) {
@@ -227,6 +234,37 @@ export function solveCase(clientCase: ClientCase, lines: readonly Line[], rules:
     now = { ...headAfter(stage, played.outcomeAt(played.minutes), onTheWay), wish: now.wish };
   }
   return { ok: false, reasons: proof };
+}
+
+/** Least fraction 0–1 of a vivid dye that another visit has to take out to be worth it. */
+const VIVID_LESS = 0.1;
+
+/**
+ * The head before another visit where a vivid dye still shows through what one visit did: as it is, with what is left of
+ * the dye; null where nothing of the kind is missed, or where one visit took out too little to go on (P2, P7).
+ */
+function vividAgain(clientCase: ClientCase, { best }: VisitFound, lineOf: LineOf): ClientCase | null {
+  const played = simulateCard(clientCase, best, lineOf);
+  let changed = false;
+  const outcomes = played.outcomeAt(played.minutes);
+  const zones = clientCase.head.zones.map((zone) => {
+    const past = pastOf(zone);
+    const out = outcomes.find(({ part }) => part.zone === zone.zone && !part.woven);
+    if (past.kind !== 'vivid' || !out?.part.target || out.deltaE <= MISSES.deltaE) return zone;
+    const faded = Math.min(1, Math.max(0, 1 - dyeOf(out.strand)[past.dye] / VIVID_LOAD));
+    if (faded - past.faded < VIVID_LESS) return zone;
+    changed = true;
+    const level = half(levelOfNaturalPigment(out.strand) + 0.25);
+    return {
+      ...zone,
+      history: [
+        { kind: 'lightened' as const, level: Math.max(zone.naturalLevel, Math.min(TOP_OF_TEN, level)) },
+        { kind: 'direct' as const, dye: past.dye, faded: tenth(faded) },
+      ],
+      damage: out.strand.damage * TREATED,
+    };
+  });
+  return changed ? { ...clientCase, head: { ...clientCase.head, zones } } : null;
 }
 
 /** The nearest wishes for the zones that have no answer. */
@@ -276,10 +314,12 @@ function finished(
     visits,
     stops: [],
     best,
-    choices: found.jobs.map(({ task, route }) => ({
+    choices: found.jobs.map(({ task, route, lacks }) => ({
       part: partName(task.part),
       route,
-      reason: rulingsFor(task).find((ruling) => ruling.route === route)!.reason,
+      reason: lacks
+        ? reason('solve.without', 'P1', { zone: partName(task.part), product: lacks })
+        : rulingOn(task, route).reason,
       deltaE: outcomes.find(({ part }) => partName(part) === partName(task.part))!.deltaE,
     })),
     equivalents: found.equivalents.map(told),

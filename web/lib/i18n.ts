@@ -129,6 +129,7 @@ function teach(words: I18n, units: Units): I18n {
     'wash',
     'refreshWay',
     'stretch',
+    'because',
   ] as const) {
     formatter.add(list, (value, _language, options: { cap?: boolean }) => {
       const word = words.t(`${list}.${value}`, { ns: 'craft' });

@@ -123,7 +123,8 @@ describe('words for whole services', () => {
         ...nearMisses(input).map(({ grade }) => grade),
         ...SPOILT.map((spoil) => markCard(input, spoil(solution.best))),
       ];
-      for (const { criteria, dangers } of grades) {
+      for (const { criteria, dangers, decided } of grades) {
+        if (decided) mustSay(decided);
         criteria.forEach(({ findings }) => findings.forEach(mustSay));
         dangers.forEach(mustSay);
       }
@@ -206,9 +207,12 @@ describe('words for whole services', () => {
         .join('\n');
     const core = join(__dirname, '../../core');
     const text = ['card', 'solve', 'mark'].map((folder) => sources(join(core, folder))).join('\n');
-    const { mark, route, danger, stop, reveal, solve } = LOCALES.en.reasons;
-    const unsaid = leaves({ mark, route, danger, stop, reveal, solve }).filter((code) => {
-      const name = code.split('.').pop()!;
+    const { mark, route, danger, stop, reveal, solve, decided } = LOCALES.en.reasons;
+    const unsaid = leaves({ mark, route, danger, stop, reveal, solve, decided }).filter((code) => {
+      const name = code
+        .split('.')
+        .pop()!
+        .replace(/_(one|other)$/, '');
       return !text.includes(`'${name}'`) && !text.includes(`.${name}'`);
     });
     // Kinds of history, porosity, scalp, salts and stretch are named where they are defined.

@@ -218,6 +218,7 @@ describe('words', () => {
       mark: _s,
       route: _r,
       danger: _d,
+      decided: _de,
       stop: _t,
       reveal: _v,
       solve: _l,

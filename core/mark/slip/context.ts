@@ -1,5 +1,5 @@
-import type { Bowl, RecordCard, Step } from '../../card';
-import { readLabel, writeLabel, type Line } from '../../shades';
+import { colourGrams, developerGrams, type Bowl, type RecordCard, type Step } from '../../card';
+import { hasShades, readLabel, writeLabel, type Line } from '../../shades';
 import type { Solution } from '../../solve';
 
 /** What a slip is made from: the right plan, and the lines at hand. */
@@ -39,6 +39,22 @@ export const toVol = (bowl: Bowl, vol: number): Bowl => ({
   ...bowl,
   developer: [{ vol, grams: tenth(bowl.developer.reduce((sum, { grams }) => sum + grams, 0)) }],
 });
+
+/** The same bowl made of another line: one shade of its level and tone, its own ratio, one strength. */
+export function ofLine(bowl: Bowl, from: Line, to: Line, vol: number): Bowl | null {
+  const [first] = bowl.shades;
+  const reading = first ? readLabel(from, first.label) : null;
+  const total = colourGrams(bowl) + developerGrams(bowl);
+  const ratio = to.ratios[0] ?? 0;
+  const colour = total / (1 + ratio);
+  const developer = [{ vol, grams: tenth(total - colour) }];
+  if (!hasShades(to.kind))
+    return { ...bowl, lineId: to.id, shades: [], productGrams: tenth(colour), developer };
+  if (!reading?.ok || reading.shade.level === null) return null;
+  const label = writeLabel(to, reading.shade.level, reading.shade.tone);
+  if (!label || !to.shades.includes(label)) return null;
+  return { ...bowl, lineId: to.id, shades: [{ label, grams: tenth(colour) }], productGrams: 0, developer };
+}
 
 /** The same bowl with other levels of the same tones, where the line has them. */
 export function shifted(bowl: Bowl, line: Line, levels: number): Bowl | null {

@@ -1,8 +1,36 @@
-import { bowlGrams, bowlRatio, colourGrams } from '../../card';
+import { bowlGrams, bowlRatio, colourGrams, partName } from '../../card';
 import { hasShades, readLabel, writeLabel, splitLabel } from '../../shades';
-import { tasksOf } from '../../solve';
+import { coversGrey, tasksOf } from '../../solve';
 import type { Misconception } from '../misconception';
-import { bowlWhere, lineOf, shifted, tenth, toVol, withBowl, type Slip } from './context';
+import {
+  bowlWhere,
+  lineOf,
+  ofKind,
+  ofLine,
+  shifted,
+  tenth,
+  toVol,
+  withBowl,
+  withSteps,
+  type Slip,
+  type SlipContext,
+} from './context';
+
+/** The bowl of permanent colour that covers grey, where the answer has one. */
+const coveringBowl = (context: SlipContext) => {
+  const grey = tasksOf(context.solution.visit).filter((task) => {
+    const choice = context.solution.choices.find(({ part }) => part === partName(task.part));
+    return choice && coversGrey(task, choice.route);
+  });
+  return bowlWhere(
+    context,
+    ({ kind }, { name }) =>
+      (kind === 'permanent' || kind === 'express') &&
+      context.plan.steps.some(
+        (step) => step.bowl === name && grey.some(({ part }) => step.zones.includes(part.zone)),
+      ),
+  );
+};
 
 /** Slips in the bowl: shades, developer, ratio, amount. */
 export const MIX_SLIPS = {
@@ -155,6 +183,21 @@ export const MIX_SLIPS = {
     return label && line.shades.includes(label)
       ? withBowl(plan, bowl.name, (one) => ({ ...one, shades: [{ label, grams: tenth(colourGrams(one)) }] }))
       : null;
+  },
+  depositForGrey: (context) => {
+    const bowl = coveringBowl(context);
+    return bowl ? withBowl(context.plan, bowl.name, (one) => toVol(one, 10)) : null;
+  },
+  blendForCover: (context) => {
+    const bowl = coveringBowl(context);
+    const own = bowl && lineOf(context, bowl);
+    const demi = ofKind(context, 'demi');
+    const made = own && demi && ofLine(bowl, own, demi, demi.developersVol[0]);
+    if (!made || !demi) return null;
+    return withSteps(
+      withBowl(context.plan, bowl.name, () => made),
+      (step) => (step.bowl === bowl.name ? { ...step, minutes: demi.minutes.standard } : step),
+    );
   },
   tooLittleProduct: ({ plan }) => {
     if (plan.bowls.length === 0) return null;

@@ -7,6 +7,7 @@ import {
   bowlWhere,
   lineOf,
   ofKind,
+  ofLine,
   tenth,
   withBowl,
   withSteps,
@@ -123,6 +124,29 @@ export const ROUTE_SLIPS = {
     const later = (step: Step) =>
       lightens(step) ? { ...step, minutes: TO_THE_END } : { ...step, start: step.start + longer };
     return { ...withSteps(plan, later), visits: 1 };
+  },
+  powderOnVivid: (context) => {
+    const { plan, solution } = context;
+    const vivid = solution.visit.head.zones.some((zone) => pastOf(zone).kind === 'vivid');
+    const removes = bowlWhere(context, ({ kind }) => kind === 'remover');
+    const powder = ofKind(context, 'lightenerStrong') ?? ofKind(context, 'lightenerGentle');
+    const own = removes && lineOf(context, removes);
+    const made = own && powder && ofLine(removes, own, powder, 20);
+    if (!vivid || !made) return null;
+    const others = plan.bowls.filter(
+      (bowl) => bowl !== removes && WORKS.includes(lineOf(context, bowl)?.kind ?? 'demi'),
+    );
+    const cleared = plan.steps.filter(({ bowl }) => bowl === removes.name).flatMap(({ zones }) => zones);
+    return {
+      ...plan,
+      bowls: plan.bowls.map((bowl) => (bowl === removes ? made : bowl)),
+      steps: plan.steps
+        .filter(
+          ({ bowl, zones }) =>
+            !(others.some(({ name }) => name === bowl) && zones.every((zone) => cleared.includes(zone))),
+        )
+        .map((step) => (step.bowl === removes.name ? { ...step, checkEvery: CHECKS.lightener.best } : step)),
+    };
   },
   oneVisitPromise: ({ plan, solution }) => (solution.visits.length > 1 ? { ...plan, visits: 1 } : null),
   servedInSpite: (context) => {

@@ -1,6 +1,14 @@
-import { pastOf, zoneOf } from '../../card';
+import { lastMinute, pastOf, zoneOf, type Step } from '../../card';
+import { isLightener } from '../../process';
+import { hasDeveloper } from '../../shades';
+import { LIFTING } from '../../theory';
 import type { Misconception } from '../misconception';
-import { bowlWhere, withSteps, type Slip } from './context';
+import { bowlWhere, withSteps, type Slip, type SlipContext } from './context';
+
+const isOfLightener = (context: SlipContext, { bowl }: Step) =>
+  bowlWhere(context, ({ kind }, { name }) => name === bowl && isLightener(kind)) !== undefined;
+/** Minutes from which permanent colour has had more than a refreshing. */
+const FULL_TIME = 20;
 
 /** Slips of the hand: time, order, and where it stops. */
 export const WORK_SLIPS = {
@@ -25,6 +33,39 @@ export const WORK_SLIPS = {
     return root && untouched && lengths && root.share === 1
       ? withSteps(plan, (step) => (step === root ? { ...step, start: 0 } : step))
       : null;
+  },
+  lightenerUnwatched: (context) =>
+    bowlWhere(context, ({ kind }) => isLightener(kind))
+      ? withSteps(context.plan, (step) =>
+          isOfLightener(context, step) ? { ...step, checkEvery: null } : step,
+        )
+      : null,
+  rinseForgotten: (context) => {
+    const { plan } = context;
+    const last = plan.steps.findLast(({ bowl }) =>
+      bowlWhere(context, ({ kind }, { name }) => name === bowl && hasDeveloper(kind)),
+    );
+    return last && last.start + last.minutes === lastMinute(plan)
+      ? withSteps(plan, (step) => (step === last ? { ...step, ends: 'stay' } : step))
+      : null;
+  },
+  pulledThrough: (context) => {
+    const { plan, solution } = context;
+    const coloured = solution.visit.head.zones
+      .filter((zone) => pastOf(zone).kind === 'coloured')
+      .map(({ zone }) => zone);
+    const root = plan.steps.find(
+      ({ bowl, zones }) =>
+        zones.includes('regrowth') &&
+        bowlWhere(context, ({ kind }, { name }) => name === bowl && LIFTING.includes(kind)),
+    );
+    if (!root || coloured.length === 0 || root.minutes < FULL_TIME) return null;
+    return {
+      ...plan,
+      steps: plan.steps
+        .filter((step) => step === root || !step.zones.some((zone) => coloured.includes(zone)))
+        .map((step) => (step === root ? { ...step, zones: [...step.zones, ...coloured] } : step)),
+    };
   },
   overlap: (context) => {
     const { plan, solution } = context;

@@ -1,0 +1,101 @@
+import fc from 'fast-check';
+import { BENCH_STEPS, EMPTY_CARD, type ClientCase, type RecordCard } from '../card';
+import { simulateCard } from '../simulate';
+import { SHIPPED_LINES } from '../shades';
+import { solveCase } from '../solve';
+import { anyCase, anyHouse } from '../testing/any-case';
+import { DEFAULT_HOUSE_RULES, type HouseRules } from '../theory';
+import { defaultRubric, markCard, type MarkingInput } from '.';
+
+/** A few dozen heads at every push; a thousand with LONG_TESTS set. */
+const HEADS = process.env.LONG_TESTS ? 1000 : 40;
+
+function marking(clientCase: ClientCase, house: Partial<HouseRules>): MarkingInput | null {
+  const rules = { ...DEFAULT_HOUSE_RULES, ...house };
+  const solved = solveCase(clientCase, SHIPPED_LINES, rules);
+  if (!solved.ok) {
+    expect(solved.reasons.length).toBeGreaterThan(0);
+    return null;
+  }
+  const { solution } = solved;
+  const rubric = defaultRubric(solution, solution.visit);
+  return { solution, rules, rubric, lines: SHIPPED_LINES, open: BENCH_STEPS };
+}
+const of100 = (input: MarkingInput, card: RecordCard) => {
+  const { points, max } = markCard(input, card);
+  return (100 * points) / max;
+};
+
+describe('the laws of the marks, over any head, school and shelf', () => {
+  it('the search’s best plan earns everything, hurts nobody, and meets the wish or says that it does not', () => {
+    fc.assert(
+      fc.property(anyCase, anyHouse, (clientCase, house) => {
+        const input = marking(clientCase, house);
+        if (!input) return;
+        const { solution } = input;
+        const grade = markCard(input, solution.best);
+        expect({ points: grade.points, dangers: grade.dangers }).toEqual({ points: grade.max, dangers: [] });
+        for (const equal of solution.equivalents) expect(of100(input, equal)).toBe(100);
+        if (solution.stops.length > 0 || solution.visits.length > 1) return;
+        const played = simulateCard(solution.visit, solution.best, (id) =>
+          SHIPPED_LINES.find((line) => line.id === id),
+        );
+        const missed = new Set(solution.missed?.map(({ part }) => part));
+        for (const { part, deltaE } of played.outcomeAt(played.minutes))
+          if (part.target && !missed.has(part.zone)) expect(deltaE).toBeLessThanOrEqual(10);
+      }),
+      { numRuns: HEADS },
+    );
+  }, 600_000);
+
+  it('an empty card earns nothing, readings alone no more than reading and prediction', () => {
+    fc.assert(
+      fc.property(anyCase, (clientCase) => {
+        const input = marking(clientCase, {});
+        if (!input) return;
+        expect(of100(input, EMPTY_CARD)).toBe(0);
+        const { readings } = input.solution.best;
+        const { points } = markCard(input, { ...EMPTY_CARD, readings });
+        expect(points).toBeLessThanOrEqual((input.rubric.reading ?? 0) + (input.rubric.prediction ?? 0));
+      }),
+      { numRuns: HEADS / 2 },
+    );
+  }, 600_000);
+
+  it('a head that would have to be corrected is never worth more than 55, one that would hurt never more than 40', () => {
+    const spoilt = fc.record({
+      vol: fc.constantFrom(null, 10, 30, 40),
+      times: fc.constantFrom(1, 0.4, 2),
+      amount: fc.constantFrom(1, 0.3),
+    });
+    fc.assert(
+      fc.property(anyCase, spoilt, (clientCase, { vol, times, amount }) => {
+        const input = marking(clientCase, {});
+        if (!input) return;
+        const { best } = input.solution;
+        const card: RecordCard = {
+          ...best,
+          bowls: best.bowls.map((bowl) => ({
+            ...bowl,
+            productGrams: bowl.productGrams * amount,
+            shades: bowl.shades.map((shade) => ({ ...shade, grams: shade.grams * amount })),
+            developer: bowl.developer.map((part) => ({
+              vol: vol ?? part.vol,
+              grams: part.grams * amount,
+            })),
+          })),
+          steps: best.steps.map((step) => ({
+            ...step,
+            minutes: Math.max(1, Math.round(step.minutes * times)),
+          })),
+        };
+        const grade = markCard(input, card);
+        const mark = (100 * grade.points) / grade.max;
+        const toCorrect = grade.outcome.some(({ cameOut }) => cameOut === 'correct');
+        if (toCorrect && !grade.modelDisagrees) expect(mark).toBeLessThanOrEqual(55);
+        if (grade.dangers.length > 0) expect(mark).toBeLessThanOrEqual(50);
+      }),
+      { numRuns: HEADS },
+    );
+  }, 600_000);
+});
