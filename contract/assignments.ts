@@ -138,9 +138,12 @@ export const simulationSchema = z.object({
 export type SimulationAsked = z.infer<typeof simulationSchema>;
 export type { ShownSimulation } from '@cimbel/core/simulate';
 
+/** What of a mark an educator may change: a criterion's points, or the most that its ceilings leave. */
+export const CHANGEABLE = [...CRITERIA, 'ceiling'] as const;
+
 /** A mark that the educator has changed by hand, with why. */
 export interface MarkChange {
-  criterion: Criterion;
+  criterion: Criterion | 'ceiling';
   from: number;
   to: number;
   reason: string;
@@ -149,8 +152,8 @@ export interface MarkChange {
   at: string;
 }
 export const markChangeSchema = z.object({
-  criterion: z.enum(CRITERIA),
-  points: z.number().min(0).max(100).multipleOf(0.25),
+  criterion: z.enum(CHANGEABLE),
+  points: z.number().min(0).max(1000).multipleOf(0.25),
   reason: z.string().trim().min(3).max(500),
 });
 export type MarkChangeWrite = z.infer<typeof markChangeSchema>;

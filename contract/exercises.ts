@@ -6,6 +6,8 @@ import { MISCONCEPTIONS, rubricSchema } from '@cimbel/core/mark';
 export const exerciseSchema = z.object({
   title: z.string().trim().min(1).max(120),
   clientCase: clientCaseSchema,
+  /** The educator's word that it is set although even the model answer misses what is wished. */
+  missesWish: z.boolean().optional(),
   /** Steps of the bench that are worked; the others are given. */
   open: z.array(z.enum(OPEN_STEPS)).min(1),
   /** Set as a card with this slip on it, to be put right. */

@@ -172,11 +172,18 @@ describe('changing a mark', () => {
     await room.student.post(my(id, '/submission'), { id: newId(), answer }).expect(200);
     const before = (await room.student.get(my(id, '/result'))).body;
     const change = { criterion: 'amount', points: 1, reason: 'Her model has very fine hair.' };
-    await room.educator.post(`/api/attempts/${before.attemptId}/mark-changes`, change).expect(201);
+    const send = (body: object) =>
+      room.educator.post(`/api/attempts/${before.attemptId}/mark-changes`, body).expect(201);
+    await send(change);
+    const held = (await room.student.get(my(id, '/result'))).body;
+    // The head that a fifth of the amount leaves still holds the mark down, until the ceiling is raised.
+    expect(held.grade.points).toBe(before.grade.points);
+    await send({ criterion: 'ceiling', points: before.grade.max, reason: change.reason });
     const after = (await room.student.get(my(id, '/result'))).body;
-    expect(after.grade.points).toBe(before.grade.points + 1);
+    expect(after.grade.points).toBe(before.grade.uncapped + 1);
     expect(after.changes).toEqual([
       expect.objectContaining({ from: 0, to: 1, by: 'Educator', reason: change.reason }),
+      expect.objectContaining({ criterion: 'ceiling', to: before.grade.max }),
     ]);
     const detail = (await room.educator.get(`/api/classes/${room.classId}`)).body;
     const row = detail.students.find((s: { id: string }) => s.id === room.student.account.id);

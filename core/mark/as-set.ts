@@ -2,6 +2,7 @@ import { seedFrom } from '../random';
 import {
   EMPTY_CARD,
   applicationsOf,
+  onTheShelf,
   revealsOf,
   stretchesOf,
   timesWhatIsGiven,
@@ -91,7 +92,7 @@ export function asSet(exercise: SetExercise, answer: RecordCard | null): Exercis
     hair: { diameter, density, length, form },
     wish: clientCase.wish,
     weave: clientCase.weave ?? null,
-    lines,
+    lines: onTheShelf(lines, clientCase),
     houseRules,
     underlayChoices: underlayChoices(houseRules),
     open,

@@ -8,7 +8,13 @@ import { nearMisses, type NearMiss } from './slip';
 
 /** What a case comes to under a class's rules, before it is set: answer, points and typical errors, or why it has none. */
 export type Preview =
-  { ok: true; solution: Solution; rubric: Rubric; nearMisses: NearMiss[] } | { ok: false; reasons: Reason[] };
+  | { ok: true; solution: Solution; rubric: Rubric; nearMisses: NearMiss[] }
+  | {
+      ok: false;
+      reasons: Reason[];
+      /** The nearest wish that could be reached, where there is one. */
+      nearest?: ClientCase['wish'];
+    };
 
 /** Solves a case with the lines it names. Pure, and some tenths of a second of work. */
 export function previewOf(clientCase: ClientCase, lines: readonly Line[], rules: HouseRules): Preview {

@@ -252,10 +252,7 @@ export const HEAD_START = { least: 10, most: 20 };
 const LIGHTENER_LEAST = 5;
 /** A toner on lightened hair is watched from here on (section 6). */
 export const TONER_LEAST = 5;
-/**
- * Gentle wet cleanse: powder with 10 vol on wet hair with conditioner, until nothing changes.
- * @rule P8
- */
+/** Gentle wet cleanse: powder with 10 vol on wet hair with conditioner, until nothing changes (P8). */
 export const CLEANSE = { vol: 10, minutes: { best: 15, min: 10, max: 20 } } as const;
 /** Grey is blended with low-strength colour that is watched from five minutes on (section 6). */
 const BLEND_MINUTES = { best: 10, min: 5, max: 12 };

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { TONE_FAMILIES } from '../colour';
+import type { TONE_FAMILIES } from '../colour';
 import type { ClientCase, Target, ZoneOfHead } from '../card';
 import { makeCase, zone } from '../cases';
 import type { PastLayer } from '../process';

@@ -237,9 +237,16 @@ describe('the educator', () => {
         reason: 'She said why in class.',
       })
       .expect(201);
+    await room.educator
+      .post(`/api/attempts/${row.attemptId}/mark-changes`, {
+        criterion: 'ceiling',
+        points: before.max,
+        reason: 'She said why in class.',
+      })
+      .expect(201);
     const { body } = await room.educator.get(`/api/attempts/${row.attemptId}`).expect(200);
     expect(body.grade.points).toBeGreaterThan(row.points!);
-    expect(body.changes).toHaveLength(1);
+    expect(body.changes).toHaveLength(2);
     expect([body.previousId, body.nextId].filter(Boolean)).toHaveLength(1);
     await room.educator
       .post(`/api/attempts/${row.attemptId}/mark-changes`, {

@@ -41,6 +41,12 @@ async function prepared(db: Knex, owner: ClassRow, exercise: ExerciseContent) {
       solved.reasons,
     );
   const { solution } = solved;
+  if (solution.missed?.length && !exercise.missesWish)
+    throw new HttpError(
+      422,
+      'exercise.missesWish',
+      'Even the model answer misses the wish. Change the wish, or say that it is set all the same (missesWish).',
+    );
   const card = slipName ? slip(slipName, { plan: solution.best, solution, lines }) : null;
   if (slipName && !card)
     throw invalidField(

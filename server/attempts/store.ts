@@ -70,7 +70,15 @@ export function effectiveGrade(computed: Grade, changes: readonly MarkChange[]):
   }));
   const sum = criteria.reduce((all, { points }) => all + points, 0);
   // What would hurt the client caps the points whoever gave them.
-  return { ...computed, criteria, points: Math.min(sum, computed.capPoints ?? sum) };
+  const most = last.get('ceiling') ?? computed.capPoints ?? sum;
+  const capPoints =
+    computed.dangers.length > 0 ? Math.min(most, computed.capPoints ?? most) : Math.min(most, computed.max);
+  return {
+    ...computed,
+    criteria,
+    capPoints: computed.capPoints === null ? null : capPoints,
+    points: Math.max(Math.min(sum, capPoints), computed.points > computed.uncapped ? computed.points : 0),
+  };
 }
 
 export async function pointsOf(db: Knex, attempts: readonly AttemptRow[]): Promise<Map<string, number>> {
@@ -200,9 +208,13 @@ export async function changeMark(
   await db.transaction(async (trx) => {
     await trx('attempts').where({ id: attempt.id }).forUpdate().first();
     const changes = (await changesOf(trx, [attempt.id])).get(attempt.id) ?? [];
-    const mark = effectiveGrade(attempt.grade!, changes).criteria.find(
-      ({ criterion }) => criterion === change.criterion,
-    );
+    const grade = effectiveGrade(attempt.grade!, changes);
+    const mark =
+      change.criterion === 'ceiling'
+        ? grade.capPoints !== null && grade.dangers.length === 0
+          ? { points: grade.capPoints, max: grade.max }
+          : undefined
+        : grade.criteria.find(({ criterion }) => criterion === change.criterion);
     if (!mark) throw invalidField('criterion', 'notMarked', 'This exercise does not mark that criterion.');
     if (change.points > mark.max) {
       throw invalidField('points', 'tooMany', `At most ${mark.max} points can be given for this criterion.`);

@@ -48,7 +48,8 @@ describe('the demo class', () => {
     expect(Math.max(...graded)).toBe(of(/keep it golden/).max);
     expect(Math.min(...graded)).toBeLessThan(0.6 * of(/keep it golden/).max);
     expect(new Set(graded).size).toBeGreaterThan(5);
-    expect(new Set(points(/Retouch/)).size).toBeGreaterThan(5);
+    // Ceilings bring careless plans to the same few marks.
+    expect(new Set(points(/Retouch/)).size).toBeGreaterThan(4);
     // One plan here would have hurt its client.
     expect(Math.min(...points(/blonde/i))).toBeLessThan(0.45 * of(/blonde/i).max);
     expect(of(/keep it golden/).released).toBe(true);

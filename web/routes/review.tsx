@@ -17,11 +17,14 @@ const answerQuery = (attemptId: string) => ({
   queryFn: () => api<EducatorResult>('GET', `/api/attempts/${attemptId}`),
 });
 
+/** What of the mark is being changed: a criterion, or the ceiling. */
+type Changing = Pick<CriterionMark, 'points' | 'max'> & { criterion: CriterionMark['criterion'] | 'ceiling' };
+
 export function ReviewPage() {
   const { t } = useTranslation(['ui', 'craft']);
   const { attemptId } = useParams();
   const client = useQueryClient();
-  const [changing, setChanging] = useState<CriterionMark | null>(null);
+  const [changing, setChanging] = useState<Changing | null>(null);
   const query = useQuery(answerQuery(attemptId!));
   const { previousId = null, nextId = null } = query.data ?? {};
   useEffect(() => {
@@ -30,7 +33,9 @@ export function ReviewPage() {
   if (query.isPending) return <Loading />;
   if (query.isError) return <Failure error={query.error} onRetry={() => void query.refetch()} />;
   const result = query.data;
-  const nameOf = (mark: CriterionMark) => t(`craft:criterion.${mark.criterion}`);
+  const nameOf = ({ criterion }: Pick<Changing, 'criterion'>) =>
+    criterion === 'ceiling' ? t('result.ceilingName') : t(`craft:criterion.${criterion}`);
+  const { capPoints, dangers, max } = result.grade;
   return (
     <>
       <InUnits units={result.houseRules.units}>
@@ -46,6 +51,17 @@ export function ReviewPage() {
               {t('review.change')}
             </Button>
           )}
+          ceilingAction={
+            capPoints !== null && dangers.length === 0 ? (
+              <Button
+                weight="quiet"
+                className="text-sm"
+                onClick={() => setChanging({ criterion: 'ceiling', points: capPoints, max })}
+              >
+                {t('result.raise')}
+              </Button>
+            ) : null
+          }
           heading={<ReviewHeading result={result} />}
         />
       </InUnits>

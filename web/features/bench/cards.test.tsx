@@ -166,9 +166,7 @@ describe('a result', () => {
   it('names the slip of a card that was put right, and only of such a card', () => {
     const result = resultOf('retouch-grey', (plan) => plan);
     expect(shown(result)).not.toContain('Error in the record card');
-    expect(shown({ ...result, slip: 'ratioTurned' })).toContain(
-      'The error on the card was: Ratio turned round',
-    );
+    expect(shown({ ...result, slip: 'ratioTurned' })).toContain('The error on the card was: Ratio reversed');
   });
 });
 

@@ -6,12 +6,15 @@ import { useTranslation } from 'react-i18next';
 /** A wish in the craft's notation. */
 export function useWish(): (target: Target) => string {
   const { t } = useTranslation(['ui', 'craft']);
-  return ({ level, tone, vivid }) =>
-    vivid
-      ? t('service.wishVivid', { level, vivid })
-      : tone.secondary
-        ? t('bench.consult.wishWith', { level, tone: tone.primary, second: tone.secondary })
-        : t('bench.consult.wishText', { level, tone: tone.primary });
+  return ({ level, tone, vivid, grey }) => {
+    if (vivid) return t('service.wishVivid', { level, vivid });
+    const colour = tone.secondary
+      ? t('bench.consult.wishWith', { level, tone: tone.primary, second: tone.secondary })
+      : t('bench.consult.wishText', { level, tone: tone.primary });
+    return grey && grey !== 'cover'
+      ? t('bench.consult.wishGrey', { colour, grey: t(`craft:greyWish.${grey}`) })
+      : colour;
+  };
 }
 
 /** Every wish of a case, zone by zone, woven strands last. */
@@ -37,7 +40,7 @@ export const pourName = (t: TFunction, vol: number, kind?: Line['kind']): string
 
 /** What is in a bowl, as it stands on a card. */
 export function useBowlWords(): (bowl: Bowl, lines: readonly Line[]) => string {
-  const { t } = useTranslation();
+  const { t } = useTranslation(['ui', 'craft']);
   return (bowl, lines) => {
     const line = lines.find(({ id }) => id === bowl.lineId);
     const parts = [
@@ -52,6 +55,8 @@ export function useBowlWords(): (bowl: Bowl, lines: readonly Line[]) => string {
         }),
       ),
     ];
+    for (const { kind, grams: weight } of bowl.others ?? [])
+      parts.push(t('service.bowlPart', { label: t(`craft:addition.${kind}`), weight }));
     const additive = bowl.additive ? line?.additives?.[0] : undefined;
     if (additive) parts.push(additive.name);
     return parts.length > 0 ? parts.join(' + ') : t('answer.none');

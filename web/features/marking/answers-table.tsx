@@ -20,8 +20,8 @@ export interface AnswerRow extends Standing {
   changed: boolean;
   grade: {
     criteria: { criterion: string; points: number; max: number }[];
-    /** Set where a danger caps the points. */
-    capPoints?: number | null;
+    /** What would hurt the client, and caps the points. */
+    dangers: readonly unknown[];
   } | null;
 }
 const column = createColumnHelper<AnswerRow>();
@@ -85,7 +85,7 @@ function useColumns(marked: readonly MarkedCriterion[]) {
               {original.changed ? (
                 <Pencil aria-label={t('exercise.changedMark')} className="size-3.5" />
               ) : null}
-              {original.grade?.capPoints != null ? (
+              {original.grade && original.grade.dangers.length > 0 ? (
                 <TriangleAlert aria-label={t('exercise.capped')} className="text-bad size-4" />
               ) : null}
               <strong>{original.points}</strong>

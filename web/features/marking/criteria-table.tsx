@@ -1,13 +1,18 @@
 import type { Result } from '@cimbel/contract';
-import type { CriterionMark } from '@cimbel/core/mark';
+import type { CriterionMark, Said } from '@cimbel/core/mark';
 import type { ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import { MarkChanges, VerdictMark } from './verdict';
 import { ReasonText } from './reasons';
 
-/** What was right is said once and shortly; what costs marks is said whole. */
+/** Codes that are right in grades of older versions, which do not say what a finding cost. */
 const IS_RIGHT =
   /\.(right|rightBlend|caught|checked|rootWaits|stopsAtLine|foils|greyFirst|darkestFirst|inTurn|refreshLast|goesOn|visits|plain|vivid|highLift|washRight|leftover)$|developer\.none$/;
+
+/** What was right is said once and shortly; what costs marks is said whole. */
+const isRight = ({ code, loss }: Said) => (loss === undefined ? IS_RIGHT.test(code) : loss === 0);
+/** The worst first: what lost most of its points. */
+const byLoss = (a: CriterionMark, b: CriterionMark) => a.share - b.share;
 
 /** Every criterion with its mark and why; `action` adds a cell for the educator. */
 export function CriteriaTable({
@@ -22,10 +27,10 @@ export function CriteriaTable({
     <table className="w-full border-collapse">
       <caption className="sr-only">{t('result.criteria')}</caption>
       <tbody>
-        {result.grade.criteria.map((mark) => {
+        {[...result.grade.criteria].sort(byLoss).map((mark) => {
           const { criterion, points, max, findings } = mark;
-          const wrong = findings.filter(({ code }) => !IS_RIGHT.test(code));
-          const right = findings.filter(({ code }) => IS_RIGHT.test(code));
+          const wrong = findings.filter((one) => !isRight(one));
+          const right = findings.filter(isRight);
           const changes = result.changes.filter((change) => change.criterion === criterion);
           return (
             <tr key={criterion} className="border-line border-b align-top last:border-b-0">

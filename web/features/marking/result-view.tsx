@@ -7,6 +7,7 @@ import { HouseRulesUsed } from './house-rules-used';
 import { ReasonText } from './reasons';
 import { RecordCardView } from '../bench/record-card';
 import { CriteriaTable } from './criteria-table';
+import { Decided } from './decided';
 import { WhyThis } from './model-answer';
 import { OutcomeView } from './outcome-view';
 
@@ -15,9 +16,11 @@ export function ResultView({
   result,
   heading,
   action,
+  ceilingAction,
 }: {
   result: Result;
   heading: ReactNode;
+  ceilingAction?: ReactNode;
   action?: (mark: CriterionMark) => ReactNode;
 }) {
   const { t } = useTranslation(['ui', 'craft']);
@@ -27,7 +30,7 @@ export function ResultView({
       {heading}
       {grade.dangers.length > 0 ? (
         <Notice kind="bad">
-          <strong>{t('service.capped', { points: grade.points, uncapped: grade.uncapped })}</strong>
+          <strong>{t('service.capped')}</strong>
           <ul className="list-disc ps-5">
             {grade.dangers.map((danger) => (
               <li key={JSON.stringify(danger)}>
@@ -42,8 +45,25 @@ export function ResultView({
           <strong>{t('service.slipWas')}</strong> {t(`craft:slip.${result.slip}`)}.
         </p>
       ) : null}
-      <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-4 wide:grid-cols-[minmax(0,1fr)_30rem]">
+      <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-4 wide:grid-cols-[30rem_minmax(0,1fr)]">
         <div className="flex flex-col gap-4">
+          <OutcomeView result={result} />
+          <Sheet>
+            <HouseRulesUsed uses={grade.houseRules} />
+          </Sheet>
+          {solution.visits.length > 1 ? (
+            <Sheet className="flex flex-col gap-1">
+              <h2 className="text-lg">{t('service.visitsTitle', { count: solution.visits.length })}</h2>
+              {solution.proof.map((reason) => (
+                <p key={JSON.stringify(reason)} className="text-sm">
+                  <ReasonText reason={reason} />
+                </p>
+              ))}
+            </Sheet>
+          ) : null}
+        </div>
+        <div className="flex flex-col gap-4">
+          <Decided result={result} action={ceilingAction} />
           {grade.misconceptions.length > 0 ? (
             <Sheet className="flex flex-col gap-1">
               <h2 className="text-lg">{t('service.thinking')}</h2>
@@ -62,22 +82,6 @@ export function ResultView({
           <Sheet>
             <CriteriaTable result={result} action={action} />
           </Sheet>
-        </div>
-        <div className="flex flex-col gap-4">
-          <OutcomeView result={result} />
-          <Sheet>
-            <HouseRulesUsed uses={grade.houseRules} />
-          </Sheet>
-          {solution.visits.length > 1 ? (
-            <Sheet className="flex flex-col gap-1">
-              <h2 className="text-lg">{t('service.visitsTitle', { count: solution.visits.length })}</h2>
-              {solution.proof.map((reason) => (
-                <p key={JSON.stringify(reason)} className="text-sm">
-                  <ReasonText reason={reason} />
-                </p>
-              ))}
-            </Sheet>
-          ) : null}
         </div>
       </div>
       <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-4 lg:grid-cols-2">

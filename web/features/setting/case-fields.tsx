@@ -9,6 +9,7 @@ import { Field, Input, NumberInput, Textarea, Tick } from '../../ui/field';
 import { Sheet } from '../../ui/panel';
 import { withZone } from './case-form';
 import { Pick } from '../bench/pick';
+import { ShelfFields } from './shelf-fields';
 import { WishFields } from './wish-fields';
 import { ZoneFields } from './zone-fields';
 
@@ -214,6 +215,7 @@ export function CaseFields({
             />
           ))}
         </fieldset>
+        <ShelfFields clientCase={clientCase} lines={lines} onChange={onChange} />
       </Sheet>
     </div>
   );

@@ -20,7 +20,7 @@ import { api, asApiError } from '../../lib/api';
 import { forget, keep, readKept } from '../../lib/storage';
 import { InUnits } from '../../lib/units';
 import { Button } from '../../ui/button';
-import { Choice, Field, Input } from '../../ui/field';
+import { Choice, Field, Input, Tick } from '../../ui/field';
 import { PageTitle } from '../../ui/page-title';
 import { Notice, Sheet } from '../../ui/panel';
 import { HeadStrand } from '../bench/head-strand';
@@ -91,6 +91,7 @@ export function ExerciseEditor({
   }));
   const [tried, setTried] = useState(false);
   const [seeing, setSeeing] = useState(false);
+  const [allTheSame, setAllTheSame] = useState(false);
   const { open, slip, due, release, title } = form;
   // A head that began empty bears the name of its exercise.
   const clientCase: ClientCase = form.clientCase.title
@@ -109,7 +110,15 @@ export function ExerciseEditor({
     form.rubric ??
     (miss ? cardRubric(miss.grade, open) : solution ? defaultRubric(solution, clientCase, open) : {});
   const fault = firstFault(clientCase);
-  const exercise: ExerciseContent = { title, clientCase, open, slip, rubric };
+  const missed = (solution?.missed ?? []).length > 0;
+  const exercise: ExerciseContent = {
+    title,
+    clientCase,
+    open,
+    slip,
+    rubric,
+    ...(missed && allTheSame ? { missesWish: true } : {}),
+  };
   const wanted = { exercise, ...(form.own ? { exerciseId: form.own } : {}), dueAt: isoOf(due), release };
   const parsed = newAssignmentSchema.safeParse(wanted);
 
@@ -271,6 +280,7 @@ export function ExerciseEditor({
             <Notice kind="good">{t('service.draftSaved')}</Notice>
           ) : null}
           {tried && !parsed.success ? <Notice kind="bad">{t('error.request.invalid')}</Notice> : null}
+          {missed ? <Tick label={t('set.allTheSame')} on={allTheSame} onChange={setAllTheSame} /> : null}
           <div className="flex flex-wrap gap-3">
             <Button
               type="submit"
@@ -280,6 +290,7 @@ export function ExerciseEditor({
                 preview.isBehind ||
                 fault !== null ||
                 preview.data?.ok === false ||
+                (missed && !allTheSame) ||
                 (slip !== null && !miss)
               }
             >
@@ -312,6 +323,7 @@ export function ExerciseEditor({
           card={miss?.plan ?? null}
           lines={lines}
           houseRules={detail.houseRules}
+          onWish={(wish) => set({ clientCase: { ...form.clientCase, wish } })}
         />
       </div>
     </div>

@@ -1,10 +1,13 @@
-import type { RecordCard } from '@cimbel/core/card';
+import type { ClientCase, RecordCard } from '@cimbel/core/card';
 import type { Line } from '@cimbel/core/shades';
+import type { Solution } from '@cimbel/core/solve';
 import type { HouseRules } from '@cimbel/core/theory';
 import { useTranslation } from 'react-i18next';
 import { InUnits } from '../../lib/units';
 import { Loading, Notice } from '../../ui/panel';
+import { Button } from '../../ui/button';
 import { RecordCardView } from '../bench/record-card';
+import { useWishes } from '../bench/words';
 import { ModelAnswerPanel } from '../marking/model-answer';
 import { ReasonList } from '../marking/reasons';
 import type { usePreview } from './use-preview';
@@ -16,6 +19,7 @@ export function LiveAnswer({
   card,
   lines,
   houseRules,
+  onWish,
 }: {
   preview: ReturnType<typeof usePreview>;
   /** Whether the case lacks something before it can be answered. */
@@ -24,6 +28,8 @@ export function LiveAnswer({
   card: RecordCard | null;
   lines: readonly Line[];
   houseRules: HouseRules;
+  /** Takes another target for the zones that have one. */
+  onWish: (wish: ClientCase['wish']) => void;
 }) {
   const { t } = useTranslation();
   return (
@@ -48,6 +54,7 @@ export function LiveAnswer({
         )
       ) : preview.data.ok ? (
         <InUnits units={houseRules.units}>
+          <Missed solution={preview.data.solution} />
           {card ? <RecordCardView plan={card} lines={lines} title={t('service.asHandedOut')} /> : null}
           <ModelAnswerPanel
             solution={preview.data.solution}
@@ -60,8 +67,49 @@ export function LiveAnswer({
         <Notice kind="bad">
           <strong>{t('service.noPlan')}</strong>
           <ReasonList reasons={preview.data.reasons} />
+          <NearestWish nearest={preview.data.nearest} onTake={onWish} />
         </Notice>
       )}
     </section>
+  );
+}
+
+/** Targets that even the model answer does not bring home: said before the exercise is set. */
+function Missed({ solution: { missed = [] } }: { solution: Pick<Solution, 'missed'> }) {
+  const { t } = useTranslation(['ui', 'craft']);
+  if (missed.length === 0) return null;
+  return (
+    <Notice kind="warn">
+      <strong>{t('set.missed')}</strong>
+      <ul className="list-disc ps-5">
+        {missed.map(({ part, level, tone, deltaE }) => (
+          <li key={part}>{t('set.missedPart', { zone: part.split('.')[0], level, tone, deltaE })}</li>
+        ))}
+      </ul>
+    </Notice>
+  );
+}
+
+/** The nearest target that can be reached, to be taken with one press. */
+function NearestWish({
+  nearest,
+  onTake,
+}: {
+  nearest: ClientCase['wish'] | undefined;
+  onTake: (wish: ClientCase['wish']) => void;
+}) {
+  const { t } = useTranslation();
+  const wishes = useWishes();
+  if (!nearest) return null;
+  return (
+    <div className="mt-2 flex flex-col items-start gap-1">
+      <span className="font-semibold">{t('set.nearest')}</span>
+      <ul className="list-disc ps-5">
+        {wishes({ wish: nearest }).map(({ name, text }) => (
+          <li key={name}>{t('set.nearestPart', { name, text })}</li>
+        ))}
+      </ul>
+      <Button onClick={() => onTake(nearest)}>{t('set.takeNearest')}</Button>
+    </div>
   );
 }

@@ -1,5 +1,5 @@
 import { TONE_FAMILIES, topLevel, type LevelScale } from '@cimbel/core/colour';
-import type { Target } from '@cimbel/core/card';
+import { GREY_WISHES, type Target } from '@cimbel/core/card';
 import { DIRECT_DYES } from '@cimbel/core/shades';
 import { useTranslation } from 'react-i18next';
 import { Pick } from '../bench/pick';
@@ -7,17 +7,21 @@ import { Pick } from '../bench/pick';
 /** Whole and half levels from 1 to a top. */
 export const levelsUpTo = (top: number) => Array.from({ length: 2 * top - 1 }, (_, i) => 1 + i / 2);
 
-/** A wish: level and tone, or a ready-made dye over the level. */
+/** A target: level and tone, or a direct dye over the level; over white hair what becomes of it. */
 export function WishFields({
   wish,
   scale,
+  overGrey = false,
   onChange,
 }: {
   wish: Target;
   scale: LevelScale;
+  /** Whether there is white hair to be covered, blended or left. */
+  overGrey?: boolean;
   onChange: (wish: Target) => void;
 }) {
   const { t } = useTranslation(['ui', 'craft']);
+  const { vivid: _vivid, ...plain } = wish;
   return (
     <>
       <Pick
@@ -39,10 +43,41 @@ export function WishFields({
           onChange(
             dye
               ? { level: wish.level, tone: { primary: 'neutral' }, vivid: dye }
-              : { level: wish.level, tone: { primary: tone! } },
+              : { ...plain, tone: { primary: tone! } },
           );
         }}
       />
+      {wish.vivid ? null : (
+        <Pick
+          label={t('set.secondTone')}
+          value={wish.tone.secondary ?? ''}
+          options={[
+            { value: '', text: t('set.noSecondTone') },
+            ...TONE_FAMILIES.filter((one) => one !== wish.tone.primary).map((value) => ({
+              value,
+              text: t(`craft:tone.${value}`),
+            })),
+          ]}
+          onChange={(chosen) => {
+            const secondary = TONE_FAMILIES.find((one) => one === chosen);
+            onChange({
+              ...plain,
+              tone: { primary: wish.tone.primary, ...(secondary ? { secondary } : {}) },
+            });
+          }}
+        />
+      )}
+      {overGrey && !wish.vivid ? (
+        <Pick
+          label={t('set.greyWish')}
+          value={wish.grey ?? 'cover'}
+          options={GREY_WISHES.map((value) => ({ value, text: t(`craft:greyWish.${value}`) }))}
+          onChange={(grey) => {
+            const { grey: _, ...covered } = plain;
+            onChange(grey === 'cover' ? covered : { ...covered, grey });
+          }}
+        />
+      ) : null}
     </>
   );
 }

@@ -84,6 +84,16 @@ export function ZoneFields({
         options={CONDITIONS.map((value) => ({ value, text: t(`craft:condition.${value}`) }))}
         onChange={(condition) => set({ ...zone, ...TYPICAL[condition] })}
       />
+      {zone.greyShare > 0 ? (
+        <Tick
+          label={t('set.resistant')}
+          on={zone.resistant === true}
+          onChange={(on) => {
+            const { resistant: _, ...plain } = zone;
+            set(on ? { ...plain, resistant: true } : plain);
+          }}
+        />
+      ) : null}
       <div className="col-span-2 flex flex-col gap-1 sm:col-span-4">
         <h4 className="text-sm font-semibold">{t('service.history')}</h4>
         <PastFields
@@ -101,7 +111,9 @@ export function ZoneFields({
           on={Boolean(wish)}
           onChange={(on) => setWish(on ? { level, tone: { primary: 'neutral' } } : null)}
         />
-        {wish ? <WishFields wish={wish} scale={scale} onChange={setWish} /> : null}
+        {wish ? (
+          <WishFields wish={wish} scale={scale} overGrey={zone.greyShare > 0} onChange={setWish} />
+        ) : null}
       </div>
     </fieldset>
   );
