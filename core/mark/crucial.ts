@@ -46,6 +46,8 @@ const OF_ONE_SHADE: readonly Criterion[] = ['depth', 'tone'];
 const nameOf = (criterion: Criterion, bowl: string | null) =>
   `${OF_ONE_SHADE.includes(criterion) ? 'shade' : criterion} ${bowl}`;
 
+const OVERLAPS: readonly string[] = ['mark.order.overlap', 'mark.order.pulledThrough'];
+
 /** Criteria in which a fault of half or more is a rule broken, whatever the model makes of the head. */
 const BREAKS: readonly Criterion[] = ['route', 'order', 'safety', 'greyShare'];
 
@@ -125,7 +127,10 @@ export function standardOf(best: JudgeContext, lines: readonly Line[], open: rea
     const at = placesOf(best, bowl);
     const places = criterion === 'order' || criterion === 'safety' ? [] : at.map(({ place }) => place);
     const role = criterion === 'route' || places.length === 0 ? null : (at[0]?.role ?? null);
-    const codes = places.length > 0 ? null : [...new Set(faults.map((one) => one.reason.code))];
+    const shown = faults.map((one) => one.reason.code);
+    // Past the line by a hand or pulled through to the ends: the same decision.
+    const overlaps = shown.some((code) => OVERLAPS.includes(code)) ? OVERLAPS : [];
+    const codes = places.length > 0 ? null : [...new Set([...shown, ...overlaps])].sort();
     const criteria: Criterion[] = OF_ONE_SHADE.includes(criterion) ? [...OF_ONE_SHADE] : [criterion];
     add(JSON.stringify([criteria, places, role, codes]), {
       criteria,

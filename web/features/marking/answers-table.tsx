@@ -20,8 +20,10 @@ export interface AnswerRow extends Standing {
   changed: boolean;
   grade: {
     criteria: { criterion: string; points: number; max: number }[];
+    /** Points by method, before any ceiling. */
+    uncapped?: number;
     /** What would hurt the client, and caps the points. */
-    dangers: readonly unknown[];
+    dangers?: readonly unknown[];
   } | null;
 }
 const column = createColumnHelper<AnswerRow>();
@@ -75,6 +77,12 @@ function useColumns(marked: readonly MarkedCriterion[]) {
           },
         }),
       ),
+      column.accessor((row) => row.grade?.uncapped ?? -1, {
+        id: 'method',
+        header: t('exercise.method'),
+        meta: { figure: true, title: t('exercise.methodTitle') },
+        cell: ({ row: { original } }) => original.grade?.uncapped ?? null,
+      }),
       column.accessor((row) => row.points ?? -1, {
         id: 'total',
         header: t('exercise.total'),
@@ -85,7 +93,7 @@ function useColumns(marked: readonly MarkedCriterion[]) {
               {original.changed ? (
                 <Pencil aria-label={t('exercise.changedMark')} className="size-3.5" />
               ) : null}
-              {original.grade && original.grade.dangers.length > 0 ? (
+              {(original.grade?.dangers ?? []).length > 0 ? (
                 <TriangleAlert aria-label={t('exercise.capped')} className="text-bad size-4" />
               ) : null}
               <strong>{original.points}</strong>
