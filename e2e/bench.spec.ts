@@ -1,5 +1,6 @@
 import { expect, test, type Browser, type Page } from '@playwright/test';
 import {
+  FULL,
   consultWell,
   criterion,
   finishWith,
@@ -92,15 +93,15 @@ test('a retouch over half grey, done well, gets full marks; marked again it stay
     await stepTo(student, 'Finish');
     await finishWith(student, CARE);
     await handItIn(student);
-    await expect(student.getByText('36 of 36 points')).toBeVisible();
+    await expect(student.getByText('100 of 100 points')).toBeVisible();
   });
   await test.step('tries again as practice, where nothing counts', async () => {
     await student.getByRole('link', { name: 'Try again as practice' }).click();
     await stepTo(student, 'Submit');
     await student.getByRole('button', { name: 'Check my plan' }).click();
-    await expect(student.getByText(/^\d.* of 36 points$/)).toBeVisible();
+    await expect(student.getByText(/^\d.* of 100 points$/)).toBeVisible();
     await student.getByRole('link', { name: 'Back to the result' }).click();
-    await expect(student.getByText('36 of 36 points')).toBeVisible();
+    await expect(student.getByText('100 of 100 points')).toBeVisible();
   });
   await test.step('the educator has it marked again with other points, and sees how far it is', async () => {
     await educator.reload();
@@ -111,7 +112,7 @@ test('a retouch over half grey, done well, gets full marks; marked again it stay
     await dialog.getByRole('button', { name: 'Re-mark' }).click();
     await expect(dialog.getByText('All 1 marked; 1 marks changed.')).toBeVisible();
     await dialog.getByRole('button', { name: 'Close' }).click();
-    await expect(educator.getByRole('row').filter({ hasText: 'Learner' })).toContainText('40');
+    await expect(educator.getByRole('row').filter({ hasText: 'Learner' })).toContainText('97');
   });
 });
 
@@ -146,7 +147,7 @@ test('in the ways of the class: in ounces, a scale of twelve, and the ends from 
   await stepTo(student, 'Finish');
   await finishWith(student, CARE);
   await handItIn(student);
-  await expect(student.getByText('36 of 36 points')).toBeVisible();
+  await expect(student.getByText('100 of 100 points')).toBeVisible();
   await criterion(student, 'Route').locator('summary').click();
   await expect(
     student.getByText(
@@ -210,8 +211,8 @@ test('lighten, then tone: watched under the clock, wiped and rinsed zone by zone
   await stepTo(student, 'Finish');
   await finishWith(student, [...CARE, 'Violet care', 'A treatment every week']);
   await handItIn(student);
-  await expect(student.getByText('35 of 35 points')).toBeVisible();
-  await expect(criterion(student, 'Timing and checks')).toContainText('3 / 3');
+  await expect(student.getByText('100 of 100 points')).toBeVisible();
+  await expect(criterion(student, 'Timing and checks')).toContainText(FULL);
   await student.getByRole('slider').fill('24');
   await expect(student.getByRole('img', { name: 'Model answer' })).toBeVisible();
 });
@@ -278,7 +279,7 @@ test('two zones, two mixes, with a reload in the middle and a bar moved by key a
     await student.getByText(/of \d+ points/).innerText(),
   )!;
   expect(Number(points) / Number(max)).toBeGreaterThan(0.95);
-  await expect(criterion(student, 'Depth of the mix')).toContainText('4 / 4');
+  await expect(criterion(student, 'Depth of the mix')).toContainText(FULL);
 });
 
 test('a short exercise weighed on the scale, by pointer and by key', async ({ browser }) => {
@@ -327,8 +328,8 @@ test('a short exercise weighed on the scale, by pointer and by key', async ({ br
   expect(Math.abs((await grams('7:7')) - 60)).toBeLessThan(9);
   expect(Math.abs((await grams('30 vol')) - 90)).toBeLessThan(9);
   await handItIn(student);
-  await expect(criterion(student, 'Developer')).toContainText('4 / 4');
-  await expect(criterion(student, 'Tone and correctors')).toContainText('4 / 4');
+  await expect(criterion(student, 'Developer')).toContainText(FULL);
+  await expect(criterion(student, 'Tone and correctors')).toContainText(FULL);
 });
 
 test('a plan that would hurt the client is capped, and says why', async ({ browser }) => {
@@ -354,7 +355,7 @@ test('a plan that would hurt the client is capped, and says why', async ({ brows
   await expect(
     student.getByText('The service was given although it had to be declined.').first(),
   ).toBeVisible();
-  await expect(student.getByText('Served in spite of a warning.')).toBeVisible();
+  await expect(student.getByText('Proceeded despite a contraindication.')).toBeVisible();
   await educator.reload();
   await expect(educator.getByRole('heading', { name: title })).toBeVisible();
   await expect(educator.getByLabel('Capped: unsafe for the client')).toBeVisible();
@@ -421,12 +422,12 @@ test('short exercises: the developer alone, and a card with a slip to put right'
     await expect(student.getByText('Poured: 1 : 1.5, 20 vol.')).toBeVisible();
     await stepTo(student, 'Submit');
     await handItIn(student);
-    await expect(student.getByText('6 of 6 points')).toBeVisible();
+    await expect(student.getByText('100 of 100 points')).toBeVisible();
   });
   await test.step('finds the slip on a card', async () => {
     const { educator, student, title } = await began(browser, 'Retouch over half grey', {
       steps: 'Put a card right',
-      slip: 'Taken off grey too early',
+      slip: 'Grey under-processed',
     });
     await expect(student.getByText('There is one error on this card.')).toBeVisible();
     await stepTo(student, 'Process');
@@ -438,8 +439,8 @@ test('short exercises: the developer alone, and a card with a slip to put right'
     await form.getByRole('spinbutton', { name: 'Start at minute' }).fill('0');
     await stepTo(student, 'Submit');
     await handItIn(student);
-    await expect(student.getByText('3 of 3 points')).toBeVisible();
-    await expect(student.getByText('The error on the card was: Taken off grey too early.')).toBeVisible();
+    await expect(student.getByText('100 of 100 points')).toBeVisible();
+    await expect(student.getByText('The error on the card was: Grey under-processed.')).toBeVisible();
     await educator.reload();
     await expect(educator.getByRole('heading', { name: title })).toBeVisible();
   });

@@ -68,6 +68,9 @@ export async function saved(page: Page): Promise<void> {
 export const criterion = (page: Page, name: string) =>
   page.getByRole('row').filter({ has: page.getByText(name, { exact: true }) });
 
+/** All the points of a criterion, whatever they come to. */
+export const FULL = /(?<!\d\.)(\d+(?:\.\d+)?) \/ \1(?![\d.])/;
+
 export async function textOf(download: Download): Promise<string> {
   let all = '';
   for await (const chunk of await download.createReadStream()) all += chunk;

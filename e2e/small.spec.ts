@@ -1,5 +1,6 @@
 import { expect, test } from '@playwright/test';
 import {
+  FULL,
   criterion,
   handItIn,
   joinClass,
@@ -73,10 +74,10 @@ test('an educator sets a small exercise, a student solves it, it is marked, and 
   });
 
   await test.step('the result shows marks, model answer and why; equal effect earned full marks', async () => {
-    await expect(criterion(student, 'Developer')).toContainText('4 / 4');
-    await expect(criterion(student, 'Natural share for grey')).toContainText('3 / 3');
+    await expect(criterion(student, 'Developer')).toContainText(FULL);
+    await expect(criterion(student, 'Natural share for grey')).toContainText(FULL);
     await expect(criterion(student, 'Timing and checks')).toContainText('35 min on grey');
-    await expect(criterion(student, 'Timing and checks')).not.toContainText('3 / 3');
+    await expect(criterion(student, 'Timing and checks')).not.toContainText(FULL);
     await expect(student.getByText('House rules this rests on')).toBeVisible();
     for (const name of ['Target colour', 'This plan', 'Model answer'])
       await expect(student.getByRole('img', { name, exact: true })).toBeVisible();
@@ -92,16 +93,16 @@ test('an educator sets a small exercise, a student solves it, it is marked, and 
     await expect(educator.getByText('Due Tue 6 May, 18:30')).toBeVisible();
     await educator.getByRole('link', { name: learner }).click();
     await educator.getByRole('button', { name: 'Change the mark for Timing and checks' }).click();
-    await educator.getByLabel(/Points \(of 3\)/).fill('5');
+    await educator.getByLabel(/Points \(of 13.5\)/).fill('14');
     await educator.getByRole('button', { name: 'Save' }).click();
-    await expect(educator.getByText('Points from 0 to 3, in quarters.')).toBeVisible();
+    await expect(educator.getByText('Points from 0 to 13.5, in quarters.')).toBeVisible();
     await expect(educator.getByText('Write a reason, so that the student can follow it.')).toBeVisible();
-    await educator.getByLabel(/Points \(of 3\)/).fill('3');
+    await educator.getByLabel(/Points \(of 13.5\)/).fill('13.5');
     await educator.getByLabel('Reason, shown to the student').fill('Warm room, agreed in class.');
     await educator.getByRole('button', { name: 'Save' }).click();
-    await expect(criterion(educator, 'Timing and checks')).toContainText('3 / 3');
+    await expect(criterion(educator, 'Timing and checks')).toContainText(FULL);
     await student.reload();
-    await expect(student.getByText(/Changed by .* to 3\. Warm room, agreed in class\./)).toBeVisible();
+    await expect(student.getByText(/Changed by .* to 13\.5\. Warm room, agreed in class\./)).toBeVisible();
   });
 });
 

@@ -7,8 +7,8 @@ import { anyCase, anyHouse } from '../testing/any-case';
 import { DEFAULT_HOUSE_RULES, type HouseRules } from '../theory';
 import { defaultRubric, markCard, type MarkingInput } from '.';
 
-/** A few dozen heads at every push; a thousand with LONG_TESTS set. */
-const HEADS = process.env.LONG_TESTS ? 1000 : 40;
+/** Some heads at every push; a thousand with LONG_TESTS set. */
+const HEADS = process.env.LONG_TESTS ? 1000 : 16;
 
 function marking(clientCase: ClientCase, house: Partial<HouseRules>): MarkingInput | null {
   const rules = { ...DEFAULT_HOUSE_RULES, ...house };

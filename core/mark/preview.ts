@@ -3,12 +3,21 @@ import type { Reason } from '../reason';
 import type { Line } from '../shades';
 import { solveCase, type Solution } from '../solve';
 import type { HouseRules } from '../theory';
+import type { CrucialDecision } from './crucial';
+import { standardFor } from './mark-card';
 import { defaultRubric, type Rubric } from './rubric';
 import { nearMisses, type NearMiss } from './slip';
 
 /** What a case comes to under a class's rules, before it is set: answer, points and typical errors, or why it has none. */
 export type Preview =
-  | { ok: true; solution: Solution; rubric: Rubric; nearMisses: NearMiss[] }
+  | {
+      ok: true;
+      solution: Solution;
+      rubric: Rubric;
+      /** What the case turns on. */
+      crucial: CrucialDecision[];
+      nearMisses: NearMiss[];
+    }
   | {
       ok: false;
       reasons: Reason[];
@@ -22,10 +31,12 @@ export function previewOf(clientCase: ClientCase, lines: readonly Line[], rules:
   if (!solved.ok) return solved;
   const { solution } = solved;
   const rubric = defaultRubric(solution, solution.visit);
+  const marking = { solution, rules, rubric, lines, open: [...BENCH_STEPS] };
   return {
     ok: true,
     solution,
     rubric,
-    nearMisses: nearMisses({ solution, rules, rubric, lines, open: [...BENCH_STEPS] }),
+    crucial: standardFor(marking).crucial,
+    nearMisses: nearMisses(marking),
   };
 }

@@ -47,21 +47,32 @@ function chooseJobs(
   tasks: readonly Task[],
   lines: readonly Line[],
   rules: HouseRules,
-): { jobs: Job[]; failed: { task: Task; reasons: Reason[] }[] } {
+): { jobs: Job[]; failed: { task: Task; reasons: Reason[] }[]; tried: TriedRoute[] } {
   const jobs: Job[] = [];
+  const ended: TriedRoute[] = [];
   const failed: { task: Task; reasons: Reason[] }[] = [];
   for (const group of alike(tasks)) {
     let best: { jobs: Job[]; cost: number } | null = null;
     const allowed = rulingsFor(group[0]).filter((ruling) => ruling.allowed);
+    const end = (route: Route, why: Reason) =>
+      void ended.push(...group.map(({ part }) => ({ part: partName(part), route, why })));
+    for (const { route, allowed: may, reason: why } of rulingsFor(group[0])) if (!may) end(route, why);
     allowed.forEach(({ route }, rank) => {
       const tried = group.map((task) => jobOf(clientCase, task, route, rules));
       // A route that one of them is not allowed, for its condition say, is none for all.
       if (group.some((task) => !rulingsFor(task).find((ruling) => ruling.route === route)?.allowed)) return;
       const ways = tried.map((job) => (route === 'leave' ? leaveWay(job) : waysOf([job], lines, rules)[0]));
-      if (ways.some((way) => !way || way.deltaE[0] > NO_PLAN_DELTA_E)) return;
+      if (ways.some((way) => !way)) return end(route, whyNoWay(group[0], route, lines, rules));
+      const deltaE = Math.max(...ways.map((way) => way!.deltaE[0]));
+      const missed = reason('solve.routeMisses', undefined, { route, deltaE: tenth(deltaE) });
+      if (deltaE > NO_PLAN_DELTA_E) return end(route, missed);
       const short = ways.some((way) => way!.deltaE[0] > REACHED_DELTA_E) ? SHORT_PRICE : 0;
       const cost = ways.reduce((sum, way) => sum + way!.cost, 0) / ways.length + ROUTE_PRICE * rank + short;
       if (!best || cost < best.cost - 1e-9) best = { jobs: tried, cost };
+      end(
+        route,
+        short > 0 ? missed : reason('solve.routeCostlier', undefined, { route, deltaE: tenth(deltaE) }),
+      );
     });
     const without = best ? null : withoutProduct(clientCase, group, lines, rules);
     if (without) {
@@ -74,10 +85,33 @@ function chooseJobs(
       const apart = group.map((task) => chooseJobs(clientCase, [task], lines, rules));
       jobs.push(...apart.flatMap((one) => one.jobs));
       failed.push(...apart.flatMap((one) => one.failed));
+      ended.push(...apart.flatMap((one) => one.tried));
     } else failed.push({ task: group[0], reasons: whyNot(group[0], lines, rules) });
   }
   const order = (task: Task) => tasks.indexOf(task);
-  return { jobs: jobs.sort((a, b) => order(a.task) - order(b.task)), failed };
+  const taken = new Set(jobs.map(({ task, route }) => `${partName(task.part)} ${route}`));
+  return {
+    jobs: jobs.sort((a, b) => order(a.task) - order(b.task)),
+    failed,
+    tried: ended.filter(({ part, route }) => !taken.has(`${part} ${route}`)),
+  };
+}
+
+/** A route that was looked at and not taken on a part, and what ended it: a rule, a product, or how far it misses. */
+export interface TriedRoute {
+  part: string;
+  route: Route;
+  why: Reason;
+}
+const tenth = (value: number) => Math.round(value * 10) / 10;
+
+/** Why a route that the rules allow comes to no bowl. */
+function whyNoWay(task: Task, route: Route, lines: readonly Line[], rules: HouseRules): Reason {
+  const lacks = layersOf(task, route, rules).find((layer) => !hasProduct(layer, lines));
+  const at = { zone: partName(task.part), level: task.target.level };
+  return lacks
+    ? reason('solve.needsProduct', 'P1', { ...at, product: lacks.products[0] })
+    : reason('solve.noLine', 'T2', at);
 }
 
 /** What is done instead where a product is not at hand: the next best, which the answer says (F6, P2). */
@@ -173,7 +207,7 @@ const labelsOf = ({ layers }: Way) =>
 /** One visit's worth of a case: routes, bowls, the card and what is as good; or which parts fail, and why. */
 export function oneVisit(clientCase: ClientCase, lines: readonly Line[], rules: HouseRules, visits: number) {
   const tasks = tasksOf(clientCase);
-  const { jobs, failed } = chooseJobs(clientCase, tasks, lines, rules);
+  const { jobs, failed, tried } = chooseJobs(clientCase, tasks, lines, rules);
   if (failed.length > 0) return { ok: false as const, failed };
   const groups = waysByGroup(jobs, lines, rules);
   if (groups.some(({ ways }) => ways.length === 0))
@@ -203,7 +237,7 @@ export function oneVisit(clientCase: ClientCase, lines: readonly Line[], rules: 
       equivalents.push(planWith((i) => (i === at ? way : groups[i].ways[0])));
     }
   });
-  return { ok: true as const, best, equivalents, jobs };
+  return { ok: true as const, best, equivalents, jobs, tried };
 }
 
 /** A visit that brings all of its parts home. */

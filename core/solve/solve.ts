@@ -19,7 +19,7 @@ import type { Line } from '../shades';
 import type { HouseRules } from '../theory';
 import { readingsOf } from './assemble';
 import { nearestWish } from './nearest-wish';
-import { oneVisit, type VisitFound } from './one-visit';
+import { oneVisit, type TriedRoute, type VisitFound } from './one-visit';
 import { PALEST_FROM, levelsToday, rulingOn, type Route } from './route';
 import { NEEDED_QUESTIONS, REST, neededTests, stopsService } from './safety';
 import { tasksOf, type Task } from './task';
@@ -56,6 +56,8 @@ export interface Solution {
   equivalents: RecordCard[];
   /** Why one visit is not enough; empty when it is. */
   proof: Reason[];
+  /** Routes that were looked at and not taken, and what ended each; missing in answers of older versions. */
+  tried?: TriedRoute[];
   /** Wishes that even the best plan does not bring home; missing in answers of older versions. */
   missed?: MissedWish[];
 }
@@ -324,6 +326,18 @@ function finished(
     })),
     equivalents: found.equivalents.map(told),
     proof,
-    missed: visits.length === 1 ? missedIn(outcomes) : [],
+    tried: found.tried,
+    // How ends are refreshed is the school's to say, whatever the model sees of it.
+    missed:
+      visits.length === 1
+        ? missedIn(
+            outcomes.filter(
+              ({ part }) =>
+                !found.jobs.some(
+                  ({ task, route }) => route === 'refresh' && partName(task.part) === partName(part),
+                ),
+            ),
+          )
+        : [],
   };
 }

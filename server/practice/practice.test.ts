@@ -131,7 +131,7 @@ describe('house rules', () => {
     await change({ greyShare: 'oneToTwo', timerStarts: 'firstContact' }).expect(200);
     expect((await practiceOf(room.student)).classes[0].houseRules.greyShare).toBe('oneToTwo');
     const later = await room.educator
-      .post(`/api/classes/${room.classId}/assignments`, assignmentBody())
+      .post(`/api/classes/${room.classId}/assignments`, assignmentBody({ missesWish: true }))
       .expect(201);
     expect([await rulesOf(room.assignmentId), await rulesOf(later.body.id)]).toEqual(['stepped', 'oneToTwo']);
 

@@ -67,3 +67,20 @@ export function Decided({
     </Sheet>
   );
 }
+
+/** The decisions a case turns on, for whoever sets it. */
+export function TurnsOn({ crucial }: { crucial: readonly CrucialDecision[] }) {
+  const { t } = useTranslation();
+  const words = useDecisionWords();
+  if (crucial.length === 0) return null;
+  return (
+    <Sheet>
+      <h2 className="text-lg">{t('result.decisions')}</h2>
+      <ul className="list-disc ps-5 text-sm">
+        {crucial.map((one) => (
+          <li key={JSON.stringify(one)}>{words(one)}</li>
+        ))}
+      </ul>
+    </Sheet>
+  );
+}

@@ -21,6 +21,7 @@ export function WhyThis({
   houseRules: HouseRules;
 }) {
   const { t } = useTranslation(['ui', 'craft']);
+  const { tried = [] } = solution;
   const explained = explain(solution, (id) => lines.find((line) => line.id === id), houseRules);
   if (explained.length === 0) return null;
   const nameOf = ({ part }: Explanation) =>
@@ -39,10 +40,29 @@ export function WhyThis({
                 <ReasonList reasons={one.notes} />
               </>
             ) : null}
+            <OtherRoutes tried={tried.filter(({ part }) => part === one.part)} />
           </section>
         ))}
       </details>
     </Sheet>
+  );
+}
+
+/** Ways that were looked at and not taken, and what ended each. */
+function OtherRoutes({ tried }: { tried: NonNullable<Solution['tried']> }) {
+  const { t } = useTranslation(['ui', 'craft']);
+  if (tried.length === 0) return null;
+  return (
+    <>
+      <h4 className="mt-2 font-semibold">{t('result.otherRoutes')}</h4>
+      <ul>
+        {tried.map(({ route, why }) => (
+          <li key={route}>
+            <span className="font-semibold">{t(`craft:route.${route}`)}:</span> <ReasonText reason={why} />
+          </li>
+        ))}
+      </ul>
+    </>
   );
 }
 

@@ -8,6 +8,7 @@ import { Loading, Notice } from '../../ui/panel';
 import { Button } from '../../ui/button';
 import { RecordCardView } from '../bench/record-card';
 import { useWishes } from '../bench/words';
+import { TurnsOn } from '../marking/decided';
 import { ModelAnswerPanel } from '../marking/model-answer';
 import { ReasonList } from '../marking/reasons';
 import type { usePreview } from './use-preview';
@@ -55,6 +56,7 @@ export function LiveAnswer({
       ) : preview.data.ok ? (
         <InUnits units={houseRules.units}>
           <Missed solution={preview.data.solution} />
+          <TurnsOn crucial={preview.data.crucial} />
           {card ? <RecordCardView plan={card} lines={lines} title={t('service.asHandedOut')} /> : null}
           <ModelAnswerPanel
             solution={preview.data.solution}

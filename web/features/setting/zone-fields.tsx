@@ -85,14 +85,16 @@ export function ZoneFields({
         onChange={(condition) => set({ ...zone, ...TYPICAL[condition] })}
       />
       {zone.greyShare > 0 ? (
-        <Tick
-          label={t('set.resistant')}
-          on={zone.resistant === true}
-          onChange={(on) => {
-            const { resistant: _, ...plain } = zone;
-            set(on ? { ...plain, resistant: true } : plain);
-          }}
-        />
+        <div className="col-span-2 self-end sm:col-span-3">
+          <Tick
+            label={t('set.resistant')}
+            on={zone.resistant === true}
+            onChange={(on) => {
+              const { resistant: _, ...plain } = zone;
+              set(on ? { ...plain, resistant: true } : plain);
+            }}
+          />
+        </div>
       ) : null}
       <div className="col-span-2 flex flex-col gap-1 sm:col-span-4">
         <h4 className="text-sm font-semibold">{t('service.history')}</h4>
