@@ -5,10 +5,10 @@ import reactHooks from 'eslint-plugin-react-hooks';
 
 /**
  * The direction of imports is part of the design: everything points inward to the core, and within the core
- * colour <- hair <- process <- plan <- solve/grade. A zone names a folder and what it must not reach.
+ * colour <- hair <- process <- card <- simulate <- solve <- mark. A zone names a folder and what it must not reach.
  */
 const core = (folder) => `./core/${folder}`;
-const layers = ['colour', 'hair', 'process', 'plan', 'solve', 'grade'];
+const layers = ['colour', 'hair', 'process', 'card', 'simulate', 'solve', 'mark'];
 const outward = layers.flatMap((layer, depth) =>
   layers.slice(depth + 1).map((later) => ({
     target: core(layer),
@@ -17,7 +17,7 @@ const outward = layers.flatMap((layer, depth) =>
   })),
 );
 const innerOnly = ['colour', 'hair', 'shades', 'measure', 'theory', 'tress', 'process'].flatMap((folder) =>
-  ['solve', 'grade'].map((from) => ({ target: core(folder), from: core(from) })),
+  ['solve', 'mark'].map((from) => ({ target: core(folder), from: core(from) })),
 );
 
 export default tseslint.config(

@@ -13,9 +13,9 @@ import { Tress } from '../../ui/tress';
 
 function Lock({ name, look }: { name: string; look: TressLook }) {
   return (
-    <figure className="flex flex-col items-center">
+    <figure className="flex min-w-0 flex-1 flex-col items-center">
       <Tress look={look} width={96} height={250} label={name} />
-      <figcaption className="pb-2 text-center font-semibold">{name}</figcaption>
+      <figcaption className="pb-2 text-center font-semibold max-sm:text-sm">{name}</figcaption>
     </figure>
   );
 }
@@ -56,7 +56,7 @@ export function OutcomeView({
     <Sheet className="flex flex-col gap-3">
       <h2 className="text-lg">{t('outcome.title')}</h2>
       <div className="bg-surround text-on-surround rounded-sm pt-2">
-        <div className="flex flex-wrap justify-around gap-x-2 px-2">
+        <div className="flex justify-around gap-x-2 px-2">
           <Lock name={t('outcome.wanted')} look={wishLook(clientCase, 'daylight', seed + 1)} />
           <Lock name={t('service.yours')} look={played.own.lookAt(shown, 'daylight', seed)} />
           <Lock name={t('outcome.key')} look={played.best.lookAt(shown, 'daylight', seed)} />

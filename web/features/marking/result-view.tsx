@@ -48,19 +48,6 @@ export function ResultView({
       <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-4 wide:grid-cols-[30rem_minmax(0,1fr)]">
         <div className="flex flex-col gap-4">
           <OutcomeView result={result} />
-          <Sheet>
-            <HouseRulesUsed uses={grade.houseRules} />
-          </Sheet>
-          {solution.visits.length > 1 ? (
-            <Sheet className="flex flex-col gap-1">
-              <h2 className="text-lg">{t('service.visitsTitle', { count: solution.visits.length })}</h2>
-              {solution.proof.map((reason) => (
-                <p key={JSON.stringify(reason)} className="text-sm">
-                  <ReasonText reason={reason} />
-                </p>
-              ))}
-            </Sheet>
-          ) : null}
         </div>
         <div className="flex flex-col gap-4">
           <Decided result={result} action={ceilingAction} />
@@ -82,6 +69,19 @@ export function ResultView({
           <Sheet>
             <CriteriaTable result={result} action={action} />
           </Sheet>
+          <Sheet>
+            <HouseRulesUsed uses={grade.houseRules} />
+          </Sheet>
+          {solution.visits.length > 1 ? (
+            <Sheet className="flex flex-col gap-1">
+              <h2 className="text-lg">{t('service.visitsTitle', { count: solution.visits.length })}</h2>
+              {solution.proof.map((reason) => (
+                <p key={JSON.stringify(reason)} className="text-sm">
+                  <ReasonText reason={reason} />
+                </p>
+              ))}
+            </Sheet>
+          ) : null}
         </div>
       </div>
       <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-4 lg:grid-cols-2">
