@@ -18,6 +18,8 @@ export const targetSchema = z
     tone: toneSchema,
     vivid: z.enum(DIRECT_DYES).optional(),
     grey: z.enum(GREY_WISHES).optional(),
+    /** The colour stays as it is, and is to shine. */
+    shine: z.boolean().optional(),
   })
   .strict();
 export type Target = z.infer<typeof targetSchema>;

@@ -18,7 +18,17 @@ export type CameOut = (typeof CAME_OUT)[number];
 
 /** What of it decided. */
 export type Because =
-  'home' | 'level' | 'tone' | 'colour' | 'white' | 'patches' | 'undone' | 'band' | 'blend' | 'condition';
+  | 'home'
+  | 'level'
+  | 'tone'
+  | 'colour'
+  | 'white'
+  | 'patches'
+  | 'undone'
+  | 'band'
+  | 'blend'
+  | 'shine'
+  | 'condition';
 
 /** How one place came out, and by what. */
 export interface PlaceOutcome {
@@ -53,6 +63,8 @@ const WHITE = { near: { levels: 1, deltaE: 8 }, notice: { levels: 2, deltaE: 14 
 const SOME_WHITE = 0.02;
 /** Fraction of the way to cover that is a blend. */
 const BLENDED = { least: 0.2, most: 0.85 };
+/** Fraction of the shine the model answer gives from which hair shines. */
+const SHINE_SHARE = 1 / 3;
 /** Levels neighbouring places stand apart beyond what is wished. */
 const BAND = [0.5, 0.75, 1.25] as const;
 /** Places under this fraction of the length are hardly seen, unless they begin at the scalp. */
@@ -119,6 +131,8 @@ export function cameOutOf(
   const touched = (card: typeof played.card) =>
     card.steps.some(({ zones }) => zones.includes(part.zone)) && card.bowls.length > 0;
   const undone = target !== null && touched(bestPlayed.card) && !touched(played.card);
+  if (target?.shine && strand.surface < start.surface + SHINE_SHARE * (best.surface - start.surface))
+    all.push(['notice', 'shine']);
   if (undone) all.push([deltaE > DELTA_E[0] ? 'correct' : 'notice', 'undone']);
   if (whites && target.grey !== 'leave') {
     const apart = whiteApartBy(strand);

@@ -52,6 +52,7 @@ export function depthOf(context: JudgeContext, { part, layer, seen }: ColourLaye
     const lifts = fitOfNeed(seen.shades, need).levelGap === 0;
     return is(lifts ? 0 : 1, lifts ? 'highLift' : 'notHighLift', 'D2');
   }
+  if (need.clear) return level === null ? is(0, 'clear', 'A7') : is(1, 'notClear', 'A7');
   if (level === null) return is(1, 'noColour', 'F10', { expected });
   const params = { expected, given: Math.round(level * 100) / 100 };
   const { levelGap } = fitOfNeed(seen.shades, need);
@@ -109,7 +110,8 @@ export function toneOf(_context: JudgeContext, { part, layer, seen }: ColourLaye
       seen.shades.reduce((sum, { shade, parts }) => sum + (shade.dye === vivid ? parts : 0), 0) / all;
     return is(right > 0.95 ? 0 : 1 - right, right > 0.95 ? 'vivid' : 'otherVivid', 'T1', { vivid });
   }
-  if (!layer.need || part.leftover?.same) return null;
+  // What is clear has no tone; what is not has been marked as depth.
+  if (!layer.need || layer.need.clear || part.leftover?.same) return null;
   const { toneGap, excusedShare } = fitOfNeed(seen.shades, layer.need);
   const params = { expected: layer.need.tone.primary, gap: Math.round(toneGap * 100) / 100 };
   if (toneGap <= FIT_TOLERANCE.tone + 1e-9) return is(0, 'right', 'F5', params);

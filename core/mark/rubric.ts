@@ -130,6 +130,9 @@ export function defaultRubric(
     if (stops.length > 0 && !['reading', 'safety', 'aftercare'].includes(criterion)) continue;
     if (criterion === 'aftercare' && best.aftercare.length === 0 && best.nextVisitWeeks === null) continue;
     if (OF_BOWLS.includes(criterion) && best.bowls.length === 0) continue;
+    // A clear gloss has no tone to be chosen.
+    if (criterion === 'tone' && choices.every(({ route }) => route === 'gloss' || route === 'leave'))
+      continue;
     rubric[criterion] = WEIGHTS[criterion];
   }
   return scaled(rubric);

@@ -111,6 +111,10 @@ function isLeftoverOf(plan: RecordCard, { bowl, step }: SeenStep): boolean {
 export function routeSeen(task: Task, steps: readonly SeenStep[]): Route {
   const has = (role: LayerRole) => steps.some((one) => one.role === role);
   if (steps.length === 0) return 'leave';
+  const clear = steps.every(
+    ({ shades }) => shades.length > 0 && shades.every(({ shade }) => shade.series === 'clear'),
+  );
+  if (clear) return 'gloss';
   if (has('remove')) return 'removeThenColour';
   if (has('cleanse')) return 'cleanseThenTone';
   if (has('lighten')) return 'lightenThenTone';

@@ -16,6 +16,11 @@ export function fitOfNeed(mix: readonly ShadePart[], need: ShadeNeed): MixFit {
     naturalShare: need.naturalShare,
     over: need.over,
   });
+  if (need.clear) {
+    // Anything that colours is not the clear.
+    const coloured = mix.some(({ shade }) => shade.series !== 'clear');
+    return { ...fit, levelGap: coloured ? Infinity : 0, toneGap: 0, shareShort: 0 };
+  }
   if (!need.highLift) return fit;
   const lifts = mix.some(({ shade }) => shade.series === 'highLift');
   return { ...fit, levelGap: lifts ? 0 : Infinity };
@@ -33,6 +38,7 @@ const EXTRA_PIGMENT_PRICE = 2;
 const REACH = 1.5;
 
 function candidates(line: Line, need: ShadeNeed): Shade[] {
+  if (need.clear) return shadesOf(line).filter(({ series }) => series === 'clear');
   const { tone, levels } = need;
   const wanted = [tone, { primary: tone.primary }, ...(tone.secondary ? [{ primary: tone.secondary }] : [])];
   return shadesOf(line).filter((shade) => {
@@ -132,7 +138,7 @@ export function rightMixes(line: Line, need: ShadeNeed, most: number): RightMix[
         for (const share of CORRECTOR_SHARES) consider(withCorrector(mix, corrector, share), CORRECTOR_PRICE);
     }
   }
-  if (found.length === 0 && !need.highLift) found.push(...nearestMixes(line, need));
+  if (found.length === 0 && !need.highLift && !need.clear) found.push(...nearestMixes(line, need));
   return found.sort((a, b) => a.cost - b.cost).slice(0, most);
 }
 

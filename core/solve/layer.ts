@@ -36,6 +36,8 @@ export interface ShadeNeed {
   highLift: boolean;
   /** White that resists asks for extra-pigment naturals (F8). */
   extraPigment?: boolean;
+  /** Nothing but the clear of the line: shine without colour. */
+  clear?: boolean;
   /** Tone that is on the hair and shows through; as much of its opposite as half of it may be in the mix (U2). */
   over?: Tone;
 }
@@ -195,6 +197,22 @@ export function layersOf(task: Task, route: Route, rules: HouseRules): Layer[] {
   switch (route) {
     case 'leave':
       return [];
+    case 'gloss':
+      return [
+        {
+          ...plain,
+          role: 'colour',
+          products: ['acidGloss', 'demi'],
+          need: {
+            levels: { min: 0, max: TOP_LEVEL },
+            tone: { primary: 'neutral' },
+            naturalShare: NO_SHARE,
+            covers: false,
+            highLift: false,
+            clear: true,
+          },
+        },
+      ];
     case 'refresh':
       return [colour(exactly, true)];
     case 'deposit':
@@ -254,6 +272,9 @@ const LIGHTENER_LEAST = 5;
 export const TONER_LEAST = 5;
 /** Gentle wet cleanse: powder with 10 vol on wet hair with conditioner, until nothing changes (P8). */
 export const CLEANSE = { vol: 10, minutes: { best: 15, min: 10, max: 20 } } as const;
+/** A clear gloss lies from five to twenty minutes (section 6). */
+const GLOSS_MINUTES = { best: 15, min: 5, max: 20 };
+const TOP_LEVEL = 12;
 /** Grey is blended with low-strength colour that is watched from five minutes on (section 6). */
 const BLEND_MINUTES = { best: 10, min: 5, max: 12 };
 const none: Omit<Terms, 'minutes'> = { vols: [], volsWithExtraNatural: [], ratios: [] };
@@ -337,6 +358,7 @@ export function termsOf(
   const vols = [choice.vol];
   const volsWithExtraNatural: number[] = [];
   for (const also of choice.alsoVol) (also.onlyWithExtraNatural ? volsWithExtraNatural : vols).push(also.vol);
+  if (layer.need?.clear) return { vols, volsWithExtraNatural, ratios: line.ratios, minutes: GLOSS_MINUTES };
   const covers = coversGrey(task, route) && hasGreyToCover(grey);
   if (deposits && task.target.grey === 'blend' && task.greyShare > 0)
     return { vols, volsWithExtraNatural, ratios: line.ratios, minutes: BLEND_MINUTES };

@@ -8,6 +8,7 @@ import type { Task } from './task';
 /** Section 1.4: what can be done with a zone. */
 export const ROUTES = [
   'leave',
+  'gloss',
   'deposit',
   'refresh',
   'liftWithColour',
@@ -110,6 +111,13 @@ export function rulingsFor(task: Task): RouteRuling[] {
     if (!goes || history.faded < HALF_GONE) say('deposit', goes, 'overVivid', 'C6');
     say('lightenThenTone', false, 'vividFirstOut', 'P2');
     say('liftWithColour', false, 'colourLiftsNothing', 'P1', { levels: up });
+    return found;
+  }
+  // Shine without a change of colour: a clear gloss, and nothing that colours (A7).
+  if (target.shine && Math.abs(up) <= SAME_LEVEL) {
+    say('gloss', true, 'gloss', 'A7');
+    say('deposit', false, 'glossOnly', 'A7');
+    say('leave', false, 'notDone', 'F1', { levels: up });
     return found;
   }
   if (history.kind === 'lightened' && history.builtUpOver !== undefined) {

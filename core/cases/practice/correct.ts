@@ -41,6 +41,20 @@ export const CORRECT_CASES: readonly ShippedCase[] = [
     }),
   },
   {
+    id: 'shine-and-no-more',
+    clientCase: makeCase({
+      title: 'Shine, and no more',
+      difficulty: 1,
+      client: {
+        name: 'Winifred Aske',
+        note: 'Her own light brown, dull from the winter. It should shine. Nobody may see that anything was done.',
+      },
+      zones: [zone('mids', { cm: 18, natural: 5 }), zone('ends', { cm: 8, natural: 5 })],
+      wish: { mids: { ...to(5, 'neutral'), shine: true }, ends: { ...to(5, 'neutral'), shine: true } },
+      lineIds: ['pellow', 'quillet', 'tarnwick'],
+    }),
+  },
+  {
     id: 'creamy-pearl',
     clientCase: makeCase({
       title: 'Creamy blonde to pearl',

@@ -6,11 +6,12 @@ import { useTranslation } from 'react-i18next';
 /** A wish in the craft's notation. */
 export function useWish(): (target: Target) => string {
   const { t } = useTranslation(['ui', 'craft']);
-  return ({ level, tone, vivid, grey }) => {
+  return ({ level, tone, vivid, grey, shine }) => {
     if (vivid) return t('service.wishVivid', { level, vivid });
     const colour = tone.secondary
       ? t('bench.consult.wishWith', { level, tone: tone.primary, second: tone.secondary })
       : t('bench.consult.wishText', { level, tone: tone.primary });
+    if (shine) return t('bench.consult.wishShine', { colour });
     return grey && grey !== 'cover'
       ? t('bench.consult.wishGrey', { colour, grey: t(`craft:greyWish.${grey}`) })
       : colour;

@@ -113,6 +113,16 @@ export function ZoneFields({
           on={Boolean(wish)}
           onChange={(on) => setWish(on ? { level, tone: { primary: 'neutral' } } : null)}
         />
+        {wish && !wish.vivid && Math.abs(wish.level - level) <= 0.5 ? (
+          <Tick
+            label={t('set.shine')}
+            on={wish.shine === true}
+            onChange={(on) => {
+              const { shine: _, ...plain } = wish;
+              setWish(on ? { ...plain, shine: true } : plain);
+            }}
+          />
+        ) : null}
         {wish ? (
           <WishFields wish={wish} scale={scale} overGrey={zone.greyShare > 0} onChange={setWish} />
         ) : null}

@@ -462,4 +462,27 @@ export const CORRECT_PLANS: Table = {
       why: 'reading and prediction, no more',
     },
   ],
+  'shine-and-no-more': [
+    {
+      name: 'clear acid gloss, root to tip',
+      plan: `A pellow Dew
+        A>mids,ends 0-15`,
+      span: [95, 100],
+      why: 'shine and nothing else',
+    },
+    {
+      name: 'demi 6',
+      plan: `A quillet 6-L
+        A>mids,ends 0-20`,
+      span: [60, 80],
+      why: 'colours where nothing was to change',
+    },
+    {
+      name: 'only the ends',
+      plan: `A pellow Dew
+        A>ends 0-15`,
+      span: [20, 55],
+      why: 'dull from the root down',
+    },
+  ],
 };
