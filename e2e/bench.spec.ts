@@ -53,7 +53,7 @@ const CARE = ['Gentle wash', 'Heat protection', 'Cool water'];
 test('a retouch over half grey, done well, gets full marks; marked again it stays so', async ({
   browser,
 }) => {
-  test.setTimeout(60_000);
+  test.setTimeout(150_000);
   const { educator, student, title } = await began(browser, 'Retouch over half grey');
   await test.step('asking brings to light what the client knows', async () => {
     await expect(student.getByText('“Never had any trouble with colour.”')).toBeHidden();
@@ -119,7 +119,7 @@ test('a retouch over half grey, done well, gets full marks; marked again it stay
 test('in the ways of the class: in ounces, a scale of twelve, and the ends from the same bowl', async ({
   browser,
 }) => {
-  test.setTimeout(60_000);
+  test.setTimeout(150_000);
   const { educator, student } = await began(browser, 'Retouch over half grey', {
     schools: ['One to twelve', 'The leftover, emulsified with water', 'Fluid ounces'],
   });
@@ -162,7 +162,7 @@ test('in the ways of the class: in ounces, a scale of twelve, and the ends from 
 });
 
 test('lighten, then tone: watched under the clock, wiped and rinsed zone by zone', async ({ browser }) => {
-  test.setTimeout(60_000);
+  test.setTimeout(150_000);
   const { student } = await began(browser, 'First time blonde');
   await consultWell(student);
   await stepTo(student, 'Read');
@@ -220,7 +220,7 @@ test('lighten, then tone: watched under the clock, wiped and rinsed zone by zone
 test('two zones, two mixes, with a reload in the middle and a bar moved by key and by pointer', async ({
   browser,
 }) => {
-  test.setTimeout(60_000);
+  test.setTimeout(150_000);
   const { student } = await began(browser, 'Dark root, pale ends, one gold');
   await consultWell(student);
   await stepTo(student, 'Read');
@@ -283,7 +283,7 @@ test('two zones, two mixes, with a reload in the middle and a bar moved by key a
 });
 
 test('a short exercise weighed on the scale, by pointer and by key', async ({ browser }) => {
-  test.setTimeout(60_000);
+  test.setTimeout(150_000);
   const { student } = await began(browser, 'Two levels lighter, and cool', { steps: 'Mix' });
   await student.getByText('Part of this card is given.').click();
   await expect(student.getByText(/regrowth/).first()).toBeVisible();
@@ -333,7 +333,7 @@ test('a short exercise weighed on the scale, by pointer and by key', async ({ br
 });
 
 test('a plan that would hurt the client is capped, and says why', async ({ browser }) => {
-  test.setTimeout(60_000);
+  test.setTimeout(150_000);
   const { educator, student, title } = await began(browser, 'Not today');
   await student.getByRole('button', { name: 'Reactions to colour before' }).click();
   await expect(student.getByText('“My scalp swelled the last time')).toBeVisible();
@@ -401,7 +401,7 @@ test('an educator changes a case, sees the plan follow, and takes it out and in 
 });
 
 test('short exercises: the developer alone, and a card with a slip to put right', async ({ browser }) => {
-  test.setTimeout(90_000);
+  test.setTimeout(150_000);
   await test.step('pours to bowls that are mixed already', async () => {
     const { student } = await began(browser, 'Retouch over half grey', { steps: 'Developer only' });
     const sheet = (name: string) =>

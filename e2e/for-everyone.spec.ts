@@ -83,7 +83,7 @@ for (const colorScheme of THEMES) {
   test(`every page can be used by everyone, in the ${colorScheme} room, and logs no error`, async ({
     browser,
   }) => {
-    test.setTimeout(120_000);
+    test.setTimeout(300_000);
     const page = await (await browser.newContext({ colorScheme })).newPage();
     const errors: string[] = [];
     page.on('pageerror', (error) => errors.push(error.message));

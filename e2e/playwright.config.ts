@@ -7,9 +7,9 @@ const port = process.env.E2E_PORT ?? '4690';
 export default defineConfig({
   testDir: '.',
   outputDir: '../test-results',
-  timeout: 90_000,
+  timeout: 120_000,
   // Two cores run browser, server and database; what is right after six seconds is right.
-  expect: { timeout: 10_000 },
+  expect: { timeout: 15_000 },
   workers: 2,
   retries: 0,
   reporter: [['list'], ['json']],

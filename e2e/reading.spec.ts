@@ -226,7 +226,7 @@ test('a test set by the educator, taken by two students with items of their own,
   page,
   browser,
 }) => {
-  test.setTimeout(120_000);
+  test.setTimeout(300_000);
   await register(page, 'an educator', unique('Educator'));
   const code = await makeClass(page, unique('Readers'));
   await page.getByRole('link', { name: 'Reading', exact: true }).click();

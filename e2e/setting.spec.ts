@@ -34,7 +34,7 @@ async function typeInto(page: Page, field: Locator, text: string): Promise<void>
 test('a grey head from nothing: previewed, kept as a draft, set, changed, worked on a phone and by keys', async ({
   browser,
 }) => {
-  test.setTimeout(120_000);
+  test.setTimeout(300_000);
   const educator = await (await browser.newContext()).newPage();
   const title = unique('Grey at the root');
   await register(educator, 'an educator', unique('Builder'));

@@ -21,7 +21,7 @@ const SMALL = 'Cover half grey, keep it golden';
 test('an educator sets a small exercise, a student solves it, it is marked, and a mark is changed', async ({
   browser,
 }) => {
-  test.setTimeout(60_000);
+  test.setTimeout(150_000);
   const educator = await (await browser.newContext()).newPage();
   const student = await (await browser.newContext()).newPage();
   const [teacher, learner] = [unique('Teacher'), unique('Learner')];

@@ -104,6 +104,8 @@ function lighten(
   lines: readonly Line[],
   rules: HouseRules,
 ): ChosenLayer | null {
+  // What is there within a few minutes is hard to catch: taken only where nothing slower is allowed.
+  let quick: ChosenLayer | null = null;
   for (const line of linesFor(layer, lines)) {
     const terms = jobs.map(({ task, route }) => termsOf(task, route, layer, line, rules));
     if (terms.some((one) => one === null)) continue;
@@ -114,13 +116,23 @@ function lighten(
       const minutes = jobs.map(({ task }, i) =>
         minutesToLevel(mix, strands[i], task.target.level, all[i].minutes.max),
       );
-      if (minutes.some((one) => one === null || one < LEAST_MINUTES)) continue;
+      if (minutes.some((one) => one === null)) continue;
       const worn = jobs.some((_, i) => isGivingWay(conditionOf(lie(mix, strands[i], minutes[i]!))));
       if (worn) continue;
-      return { role: 'lighten', line, mix, shades: [], ratio: mix.ratio, vol, minutes: minutes as number[] };
+      const chosen: ChosenLayer = {
+        role: 'lighten',
+        line,
+        mix,
+        shades: [],
+        ratio: mix.ratio,
+        vol,
+        minutes: minutes as number[],
+      };
+      if (minutes.every((one) => one! >= LEAST_MINUTES)) return chosen;
+      quick ??= chosen;
     }
   }
-  return null;
+  return quick;
 }
 
 function plain(
