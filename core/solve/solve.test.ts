@@ -1,3 +1,4 @@
+import { coloured, makeCase, to, zone } from '../cases/make';
 import fc from 'fast-check';
 import { shippedCase, SHIPPED_CASES } from '../cases';
 import { levelOfStrand } from '../hair';
@@ -155,5 +156,35 @@ describe('amounts (M2)', () => {
     const clientCase = caseOf('woven-light');
     expect(tasksOf(clientCase).every(({ part }) => part.woven)).toBe(true);
     expect(taskOf(clientCase, { zone: 'ends', woven: false, target: null })).toBeNull();
+  });
+
+  it('begins a retouch at the root, whether it lifts or not, and refreshes the ends last (A9)', () => {
+    for (const [level, lineIds] of [
+      [5, ['tarnwick', 'quillet']],
+      [6, ['tarnwick', 'quillet']],
+      [6, ['tarnwick']],
+      [7, ['ostrel']],
+    ] as const) {
+      const retouch = makeCase({
+        title: 'Retouch',
+        difficulty: 1,
+        client: { name: 'Anybody', note: '' },
+        zones: [
+          zone('regrowth', { cm: 1.5, natural: 5 }),
+          zone('mids', { cm: 20, natural: 5, history: coloured(level, 'gold', 0.3), damage: 0.08 }),
+        ],
+        wish: { regrowth: to(level, 'gold'), mids: to(level, 'gold') },
+        lineIds: [...lineIds],
+      });
+      const result = solve(retouch);
+      if (!result.ok) throw new Error(JSON.stringify(result.reasons));
+      const [root, ends] = (['regrowth', 'mids'] as const).map((name) =>
+        result.solution.best.steps.find(({ zones }) => zones.includes(name))!,
+      );
+      expect({ level, lineIds, root: root.start }).toEqual({ level, lineIds, root: 0 });
+      expect(ends.start).toBeGreaterThan(root.start);
+      expect(ends.start + ends.minutes).toBe(root.start + root.minutes);
+      expect(ends.minutes).toBeLessThanOrEqual(10);
+    }
   });
 });
