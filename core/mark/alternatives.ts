@@ -3,7 +3,7 @@ import { hasDeveloper, hasShades, readLabel, writeLabel, type Line } from '../sh
 import type { Solution } from '../solve';
 import type { ToneFamily } from '../colour';
 import type { Criterion } from './rubric';
-import { ofLine, shifted, toVol, withBowl } from './slip/context';
+import { ofLine, shifted, tenth, toVol, withBowl } from './slip/context';
 
 /** One decision of the model answer taken otherwise: the card it makes, and where the fault of it stands. */
 export interface Alternative {
@@ -13,7 +13,6 @@ export interface Alternative {
   card: RecordCard;
 }
 
-const tenth = (grams: number) => Math.round(grams * 10) / 10;
 /** Steps of strength, in volumes; levels; and times, as a fraction of the right one. */
 const VOLS = [-20, -10, 10, 20] as const;
 const LEVELS = [-2, -1, 1, 2] as const;

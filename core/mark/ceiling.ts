@@ -1,7 +1,7 @@
 import type { BenchStep } from '../card';
 import { partName } from '../card';
 import { reason, type Reason } from '../reason';
-import { CAME_OUT, conditionLost, outcomesOf, type CameOut, type PlaceOutcome } from './came-out';
+import { CAME_OUT, conditionLost, outcomesOf, type PlaceOutcome } from './came-out';
 import type { JudgeContext } from './context';
 import { dangersIn, type Danger } from './danger';
 
@@ -31,13 +31,7 @@ export interface HeadLeft {
   unwatched: string | null;
 }
 
-const ROW_OF: Record<CameOut, HeadRow> = {
-  asWished: 'asWished',
-  near: 'near',
-  notice: 'notice',
-  correct: 'correct',
-};
-export const worseRow = (a: HeadRow, b: HeadRow): HeadRow =>
+const worseRow = (a: HeadRow, b: HeadRow): HeadRow =>
   HEAD_ROWS[Math.max(HEAD_ROWS.indexOf(a), HEAD_ROWS.indexOf(b))];
 
 /** What a plan leaves on the head: its worst place, the hair's condition beside the model answer's, what would hurt. */
@@ -47,7 +41,7 @@ export function headLeft(context: JudgeContext, open: readonly BenchStep[]): Hea
   let worst: PlaceOutcome | null = null;
   for (const one of outcomes)
     if (CAME_OUT.indexOf(one.cameOut) > (worst ? CAME_OUT.indexOf(worst.cameOut) : 0)) worst = one;
-  let row: HeadRow = worst ? ROW_OF[worst.cameOut] : 'asWished';
+  let row: HeadRow = worst?.cameOut ?? 'asWished';
   const lost = conditionLost(context, outcomes);
   if (lost.classes > 0) {
     const by: HeadRow = lost.classes > 1 ? 'notice' : 'weaker';

@@ -1,6 +1,6 @@
 import { pastOf, strandOfZone, bowlVol, type BenchStep } from '../card';
 import { levelOfPigmented } from '../hair';
-import { conditionOf, isGivingWay, levelsInOneVisit } from '../process';
+import { conditionOf, isGivingWay, isLightener, levelsInOneVisit } from '../process';
 import { reason, type Reason } from '../reason';
 import { hasDeveloper } from '../shades';
 import { levelsToday } from '../solve';
@@ -88,8 +88,7 @@ export function dangersIn(context: JudgeContext, open: readonly BenchStep[]): Da
     if (!line || !hasDeveloper(line.kind)) continue;
     if (isNeverRinsed(step, plan, lineOf))
       add(hurts, 'neverRinsed', 'R5', { zone: step.zones[0], woven: false, line: line.name });
-    const lightens = line.kind === 'lightenerStrong' || line.kind === 'lightenerGentle';
-    if (!lightens || step.stopsAtLine) continue;
+    if (!isLightener(line.kind) || step.stopsAtLine) continue;
     const onto = zones.find(
       (one, i) =>
         pastOf(one).kind === 'lightened' &&
@@ -105,11 +104,7 @@ export function dangersIn(context: JudgeContext, open: readonly BenchStep[]): Da
     const onto = plan.steps.find((step) => {
       const bowl = plan.bowls.find(({ name }) => name === step.bowl);
       const line = bowl?.lineId ? lineOf(bowl.lineId) : undefined;
-      return (
-        step.zones.includes(zone) &&
-        step.share === 1 &&
-        (line?.kind === 'lightenerStrong' || line?.kind === 'lightenerGentle')
-      );
+      return step.zones.includes(zone) && step.share === 1 && line !== undefined && isLightener(line.kind);
     });
     if (onto) add(hurts, 'overlap', 'A1', { zone, woven: false });
   }

@@ -1,4 +1,4 @@
-import { isFashion, type Tone } from '../colour';
+import { isFashion, toHalfLevel, type Tone } from '../colour';
 import type { ProductKind } from '../process';
 import type { Line } from '../shades';
 import {
@@ -230,7 +230,7 @@ export function layersOf(task: Task, route: Route, rules: HouseRules): Layer[] {
       const { level } = shadeLevelFor(
         {
           // White strands have no level of their own that would pull the result (F2).
-          naturalLevel: half(task.natural + (target.level - task.natural) * task.greyShare),
+          naturalLevel: toHalfLevel(task.natural + (target.level - task.natural) * task.greyShare),
           targetLevel: target.level,
           porosity: task.porosity,
         },
@@ -263,7 +263,6 @@ export function layersOf(task: Task, route: Route, rules: HouseRules): Layer[] {
   }
 }
 
-const half = (level: number) => Math.round(level * 2) / 2;
 const span = (best: number, min = best, max = best) => ({ best, min, max });
 /** Hair off the scalp is a little behind the root when it is lifted by colour, and gets a head start (A2). */
 export const HEAD_START = { least: 10, most: 20 };
