@@ -3,7 +3,7 @@ import { hasDeveloper, hasShades, readLabel, writeLabel, type Line } from '../sh
 import type { Solution } from '../solve';
 import type { ToneFamily } from '../colour';
 import type { Criterion } from './rubric';
-import { ofLine, shifted, tenth, toVol, withBowl } from './slip/context';
+import { ofLine, shifted, tenth, toVol, withBowl, withSteps } from './slip/context';
 
 /** One decision of the model answer taken otherwise: the card it makes, and where the fault of it stands. */
 export interface Alternative {
@@ -30,8 +30,6 @@ const OPPOSITE: Partial<Record<ToneFamily, ToneFamily>> = {
   mahogany: 'matte',
   warmBrown: 'ash',
 };
-
-const withSteps = (card: RecordCard, steps: Step[]): RecordCard => ({ ...card, steps });
 
 const shadeTo = (bowl: Bowl, label: string): Bowl => ({
   ...bowl,
@@ -121,11 +119,8 @@ export function alternativesTo(
       add(
         'timing',
         bowl.name,
-        withSteps(
-          best,
-          best.steps.map((step) =>
-            step.bowl === bowl.name ? { ...step, minutes: Math.max(1, Math.round(step.minutes * by)) } : step,
-          ),
+        withSteps(best, (step) =>
+          step.bowl === bowl.name ? { ...step, minutes: Math.max(1, Math.round(step.minutes * by)) } : step,
         ),
       );
     for (const { kind, vol } of NEIGHBOURS[line.kind] ?? []) {
@@ -136,34 +131,25 @@ export function alternativesTo(
       add(
         'route',
         bowl.name,
-        withSteps(
-          card,
-          card.steps.map((step) =>
-            step.bowl === bowl.name && hasShades(kind) ? { ...step, minutes: other.minutes.standard } : step,
-          ),
+        withSteps(card, (step) =>
+          step.bowl === bowl.name && hasShades(kind) ? { ...step, minutes: other.minutes.standard } : step,
         ),
       );
     }
     if (['filler', 'remover', 'lightenerStrong', 'lightenerGentle'].includes(line.kind))
-      add(
-        'route',
-        bowl.name,
-        withSteps(
-          { ...best, bowls: best.bowls.filter((one) => one !== bowl) },
-          best.steps.filter((step) => step.bowl !== bowl.name),
-        ),
-      );
+      add('route', bowl.name, {
+        ...best,
+        bowls: best.bowls.filter((one) => one !== bowl),
+        steps: best.steps.filter((step) => step.bowl !== bowl.name),
+      });
     addOverlaps(bowl, own);
   }
   if (best.steps.some(({ placement }) => placement === 'foils'))
     add(
       'order',
       null,
-      withSteps(
-        best,
-        best.steps.map((step) =>
-          step.placement === 'foils' ? { ...step, placement: 'open', share: 1 } : step,
-        ),
+      withSteps(best, (step) =>
+        step.placement === 'foils' ? { ...step, placement: 'open', share: 1 } : step,
       ),
     );
   const starts = [...new Set(best.steps.map(({ start }) => start))];
@@ -174,17 +160,14 @@ export function alternativesTo(
       add(
         'order',
         null,
-        withSteps(
-          best,
-          best.steps.map((step) =>
-            first.includes(step)
-              ? {
-                  ...step,
-                  start: last - step.start,
-                  minutes: Math.max(1, step.minutes + 2 * step.start - last),
-                }
-              : step,
-          ),
+        withSteps(best, (step) =>
+          first.includes(step)
+            ? {
+                ...step,
+                start: last - step.start,
+                minutes: Math.max(1, step.minutes + 2 * step.start - last),
+              }
+            : step,
         ),
       );
   }
@@ -200,18 +183,14 @@ export function alternativesTo(
       .map(({ zone }) => zone);
     if (others.length === 0 || own.length === 0) return;
     const [first] = own;
-    add(
-      'order',
-      bowl.name,
-      withSteps(
-        best,
-        best.steps
-          .map((step) =>
-            step === first ? { ...step, zones: [...step.zones, ...others], stopsAtLine: false } : step,
-          )
-          .filter((step) => step === first || !step.zones.every((zone) => others.includes(zone))),
-      ),
-    );
+    add('order', bowl.name, {
+      ...best,
+      steps: best.steps
+        .map((step) =>
+          step === first ? { ...step, zones: [...step.zones, ...others], stopsAtLine: false } : step,
+        )
+        .filter((step) => step === first || !step.zones.every((zone) => others.includes(zone))),
+    });
   }
 }
 
