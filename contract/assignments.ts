@@ -13,7 +13,9 @@ import {
   type BenchStep,
   QUESTIONS,
   TESTS,
+  MOST_CARE,
   bowlSchema,
+  careSchema,
   recordCardSchema,
   stepSchema,
   type ClientCase,
@@ -134,6 +136,7 @@ export interface Revealed {
 export const simulationSchema = z.object({
   bowls: z.array(bowlSchema).max(8),
   steps: z.array(stepSchema).max(16),
+  care: z.array(careSchema).max(MOST_CARE).default([]),
 });
 export type SimulationAsked = z.infer<typeof simulationSchema>;
 export type { ShownSimulation } from '@cimbel/core/simulate';

@@ -168,7 +168,7 @@ export async function putOn(
     if (!zones.includes(label)) await box.uncheck();
   }
   await form.getByRole('spinbutton', { name: 'Start at minute' }).fill(String(start));
-  if (front) await form.getByLabel('Start application at').selectOption('front');
+  if (front) await form.getByRole('radio', { name: 'From the hairline back' }).click();
   if (wet) await form.getByRole('checkbox', { name: 'On damp hair' }).check();
   if (stops) await form.getByRole('checkbox', { name: 'No overlap onto coloured hair' }).check();
 }

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { HEAD_ZONES, applicationsOf, timedBy, timesFrom, type Step } from '.';
+import { PLACE_IDS, applicationsOf, timedBy, timesFrom, type Step } from '.';
 import { step } from '../testing/cards';
 
 /** Lengths first, the root ten minutes later; both rinsed, then a toner on all. */
@@ -30,7 +30,7 @@ describe('a card without its times', () => {
   });
 
   it('timed as it was, it is the card again', () => {
-    const zones = fc.subarray([...HEAD_ZONES], { minLength: 1 });
+    const zones = fc.subarray([...PLACE_IDS], { minLength: 1 });
     const any = fc.record({ zones, start: fc.nat(60), minutes: fc.integer({ min: 1, max: 60 }) });
     fc.assert(
       fc.property(fc.array(any, { maxLength: 5 }), (made) => {

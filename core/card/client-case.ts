@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import type { Line } from '../shades';
-import type { Salts } from '../theory';
-import { headSchema, HEAD_ZONES, type HeadZone } from './head';
+import { TAKEN_AS, type Salts } from '../theory';
+import { besideOf, headSchema, PLACE_IDS, type PlaceId } from './head';
 import { TOLD } from './record-card';
 import { targetSchema, type Target } from './target';
 
@@ -32,13 +32,24 @@ export const saltsOf = ({ metallicSalts, plainHenna }: HistoryFacts): Salts =>
   metallicSalts ? 'metallic' : plainHenna ? 'plainHenna' : 'none';
 
 /** A placement asked for beside the wish by zone: strands woven out and taken to a colour of their own (A6). */
-export const weaveSchema = z
+export const placementSchema = z
   .object({
+    /** Fraction of the hair of its places that is taken. */
     share: z.number().min(0.1).max(0.7),
-    zones: z.array(z.enum(HEAD_ZONES)).min(1),
+    zones: z.array(z.enum(PLACE_IDS)).min(1),
     target: targetSchema,
+    /** How the hair is to be taken, from the hardest root to the softest; left open where it is left out. */
+    taken: z.enum(TAKEN_AS).optional(),
   })
   .strict();
+export type PlacementWish = z.infer<typeof placementSchema>;
+/** Where two colours that meet on a strand are to flow into one another, over so many centimetres (F10, A7). */
+export const meltSchema = z
+  .object({ zones: z.array(z.enum(PLACE_IDS)).length(2), overCm: z.number().positive().max(30) })
+  .strict();
+
+/** Most placements a case asks for. */
+export const MOST_PLACEMENTS = 4;
 
 /** What of a line is really there today; all of it where a line is not named (D8). */
 export const shelfSchema = z.record(
@@ -63,15 +74,17 @@ export const clientCaseSchema = z
     head: headSchema,
     facts: historyFactsSchema,
     /** Wish by zone; a zone that is not named is to stay as it is. */
-    wish: z.partialRecord(z.enum(HEAD_ZONES), targetSchema),
-    weave: weaveSchema.optional(),
+    wish: z.partialRecord(z.enum(PLACE_IDS), targetSchema),
+    placements: z.array(placementSchema).min(1).max(MOST_PLACEMENTS).optional(),
+    /** Where neighbouring places are to melt; where none is named, they may meet in a line. */
+    melts: z.array(meltSchema).min(1).max(8).optional(),
     /** Lines at hand, by id. */
     lineIds: z.array(z.string().min(1).max(60)).min(1).max(12),
     shelf: shelfSchema.optional(),
   })
   .strict()
-  .superRefine(({ head, wish, weave }, context) => {
-    const zones = new Set<HeadZone>(head.zones.map(({ zone }) => zone));
+  .superRefine(({ head, wish, placements = [], melts = [] }, context) => {
+    const zones = new Set<PlaceId>(head.zones.map(({ zone }) => zone));
     const missing = (path: (string | number)[], zone: string) =>
       context.addIssue({
         code: 'custom',
@@ -79,11 +92,29 @@ export const clientCaseSchema = z
         params: { code: 'zoneNotOnHead', zone },
         message: 'zoneNotOnHead',
       });
-    for (const zone of Object.keys(wish) as HeadZone[]) if (!zones.has(zone)) missing(['wish', zone], zone);
-    weave?.zones.forEach((zone, i) => {
-      if (!zones.has(zone)) missing(['weave', 'zones', i], zone);
+    for (const zone of Object.keys(wish) as PlaceId[]) if (!zones.has(zone)) missing(['wish', zone], zone);
+    melts.forEach(({ zones: [above, below] }, i) => {
+      const path = ['melts', i, 'zones'];
+      if (!zones.has(above) || !zones.has(below)) missing(path, zones.has(above) ? below : above);
+      else if (!besideOf(head, above).includes(below))
+        context.addIssue({ code: 'custom', path, params: { code: 'notBeside' }, message: 'notBeside' });
     });
-    if (Object.keys(wish).length === 0 && !weave)
+    const taken = new Set<PlaceId>();
+    placements.forEach((placement, at) =>
+      placement.zones.forEach((zone, i) => {
+        const path = ['placements', at, 'zones', i];
+        if (!zones.has(zone)) missing(path, zone);
+        if (taken.has(zone))
+          context.addIssue({
+            code: 'custom',
+            path,
+            params: { code: 'placedTwice', zone },
+            message: 'placedTwice',
+          });
+        taken.add(zone);
+      }),
+    );
+    if (Object.keys(wish).length === 0 && placements.length === 0)
       context.addIssue({ code: 'custom', path: ['wish'], params: { code: 'noWish' }, message: 'noWish' });
   });
 export type ClientCase = z.infer<typeof clientCaseSchema>;
@@ -102,16 +133,32 @@ export const onTheShelf = (lines: readonly Line[], { shelf }: Pick<ClientCase, '
 
 /** Strands that are woven out are judged as a zone of their own, named after the zone they hang in. */
 export interface Part {
-  zone: HeadZone;
+  zone: PlaceId;
   woven: boolean;
   target: Target | null;
 }
 
+/** What of a case says which parts its head has. */
+export type HeadAndWish = Pick<ClientCase, 'head' | 'wish' | 'placements'>;
+
+/** The placement asked for on a place, if any. */
+export const placementOn = (
+  { placements = [] }: Pick<ClientCase, 'placements'>,
+  place: PlaceId,
+): PlacementWish | undefined => placements.find(({ zones }) => zones.includes(place));
+
+/** Fraction of the hair of its place that a part is. */
+export function shareOfPart(clientCase: Pick<ClientCase, 'placements'>, { zone, woven }: Part): number {
+  const placed = placementOn(clientCase, zone)?.share ?? 0;
+  return woven ? placed : 1 - placed;
+}
+
 /** Every part of the head that is judged by itself: the zones, and the woven strands of those that have some. */
-export function partsOf({ head, wish, weave }: Pick<ClientCase, 'head' | 'wish' | 'weave'>): Part[] {
-  return head.zones.flatMap(({ zone }): Part[] => {
-    const whole: Part = { zone, woven: false, target: wish[zone] ?? null };
-    return weave?.zones.includes(zone) ? [whole, { zone, woven: true, target: weave.target }] : [whole];
+export function partsOf(clientCase: HeadAndWish): Part[] {
+  return clientCase.head.zones.flatMap(({ zone }): Part[] => {
+    const whole: Part = { zone, woven: false, target: clientCase.wish[zone] ?? null };
+    const placement = placementOn(clientCase, zone);
+    return placement ? [whole, { zone, woven: true, target: placement.target }] : [whole];
   });
 }
 export const partName = ({ zone, woven }: Pick<Part, 'zone' | 'woven'>) => (woven ? `${zone}.woven` : zone);

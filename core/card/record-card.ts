@@ -1,7 +1,8 @@
 import { z } from 'zod';
-import { levelSchema, shareSchema } from '../hair';
-import { COUNTERS, UNDERLAYS, WASHES } from '../theory';
-import { HEAD_ZONES } from './head';
+import { AREAS, levelSchema, shareSchema } from '../hair';
+import { COUNTERS, TAKEN_AS, UNDERLAYS, WASHES } from '../theory';
+import { MOST_CARE, careSchema } from './care';
+import { MOST_REGIONS, PLACE_IDS, ZONES } from './head';
 
 /** What a client is asked before anything is mixed (section 1, Consult; section 13). */
 export const QUESTIONS = [
@@ -31,8 +32,6 @@ export type HairTest = (typeof TESTS)[number];
 export const DECISIONS = ['goOn', 'decline'] as const;
 /** Openly, in foils, or between foils that are in: then what is in them is not reached (A6). */
 export const PLACEMENTS = ['open', 'foils', 'between'] as const;
-/** Where the brush begins (A4). */
-export const STARTS_AT = ['nape', 'front', 'crown'] as const;
 export const ENDINGS = ['rinse', 'stay'] as const;
 /** Section 14. */
 export const AFTERCARES = [
@@ -73,15 +72,24 @@ export const bowlSchema = z
   .strict();
 export type Bowl = z.infer<typeof bowlSchema>;
 
-/** A bowl put on named zones. Minutes count from the start of the service and to the rinse. */
+/** A bowl put on named places. Minutes count from the start of the service and to the rinse. */
 export const stepSchema = z
   .object({
     bowl: z.string().min(1).max(4),
-    zones: z.array(z.enum(HEAD_ZONES)).min(1).max(HEAD_ZONES.length),
+    zones: z
+      .array(z.enum(PLACE_IDS))
+      .min(1)
+      .max(ZONES.length * MOST_REGIONS),
     placement: z.enum(PLACEMENTS),
     /** Share of the hair covered: what is woven out, or what is left between; 1 is all of it. */
     share: z.number().min(0.1).max(1),
-    startsAt: z.enum(STARTS_AT),
+    /** How that share is taken (A6); left out where all of the hair is, or where it is left open. */
+    taken: z.enum(TAKEN_AS).optional(),
+    /** Areas in the order they are worked (A4); one may come again at the end, as the hairline does over grey. */
+    areas: z
+      .array(z.enum(AREAS))
+      .min(1)
+      .max(2 * AREAS.length),
     /** Stops at the line where the old colour begins. */
     stopsAtLine: z.boolean(),
     wet: z.boolean(),
@@ -109,7 +117,7 @@ export const NO_READING: ZoneReading = { level: null, greyShare: null, underlay:
 /** What a colourist would write on the card for one visit. Everything may still be open. */
 export const recordCardSchema = z
   .object({
-    readings: z.partialRecord(z.enum(HEAD_ZONES), zoneReadingSchema),
+    readings: z.partialRecord(z.enum(PLACE_IDS), zoneReadingSchema),
     asked: z.array(z.enum(QUESTIONS)),
     tests: z.array(z.enum(TESTS)),
     decision: z.enum(DECISIONS).nullable(),
@@ -119,11 +127,15 @@ export const recordCardSchema = z
     /** What is done with the hair before the first bowl. */
     wash: z.enum(WASHES).nullable().default(null),
     steps: z.array(stepSchema).max(16),
+    /** What is done to hair beside the bowls. */
+    care: z.array(careSchema).max(MOST_CARE).default([]),
     aftercare: z.array(z.enum(AFTERCARES)),
     nextVisitWeeks: z.number().int().min(1).max(26).nullable(),
   })
   .strict();
 export type RecordCard = z.infer<typeof recordCardSchema>;
+/** What of a card happens on the hair. */
+export type Work = Pick<RecordCard, 'bowls' | 'steps' | 'care'>;
 
 export const EMPTY_CARD: RecordCard = {
   readings: {},
@@ -134,6 +146,7 @@ export const EMPTY_CARD: RecordCard = {
   bowls: [],
   wash: null,
   steps: [],
+  care: [],
   aftercare: [],
   nextVisitWeeks: null,
 };

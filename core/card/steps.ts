@@ -1,5 +1,6 @@
 import type { Line } from '../shades';
 import type { Part } from './client-case';
+import type { PlaceId } from './head';
 import type { Bowl, RecordCard, Step } from './record-card';
 
 /** A line at hand by its id. */
@@ -23,6 +24,29 @@ export const stepsOn = (
     })
     .sort((a, b) => a.start - b.start);
 
-/** Minute at which the last step is rinsed. */
-export const lastMinute = ({ steps }: Pick<RecordCard, 'steps'>) =>
-  steps.reduce((last, { start, minutes }) => Math.max(last, start + minutes), 0);
+/** Minute at which the last step is rinsed, or the last other thing is done. */
+export const lastMinute = ({ steps, care }: Pick<RecordCard, 'steps' | 'care'>) =>
+  Math.max(0, ...steps.map(({ start, minutes }) => start + minutes), ...care.map(({ start }) => start));
+
+/** Whether a place lies under cream or oil at a minute: put there by then, and nothing has been rinsed or washed since (C5). */
+export function isProtectedAt(
+  { steps, care }: Pick<RecordCard, 'steps' | 'care'>,
+  place: PlaceId,
+  minute: number,
+): boolean {
+  const put = Math.max(
+    -1,
+    ...care.flatMap((one) =>
+      one.do === 'protect' && one.zones.includes(place) && one.start <= minute ? [one.start] : [],
+    ),
+  );
+  const comesOff = [
+    ...steps.flatMap(({ start, minutes, ends }) => (ends === 'rinse' ? [start + minutes] : [])),
+    ...care.flatMap((one) => (one.do === 'wash' ? [one.start] : [])),
+  ];
+  return put >= 0 && !comesOff.some((at) => at > put && at <= minute);
+}
+
+/** Whether two places are worked into one another (F10). */
+export const isMelted = ({ care }: Pick<RecordCard, 'care'>, [above, below]: readonly PlaceId[]): boolean =>
+  care.some((one) => one.do === 'melt' && one.zones.includes(above) && one.zones.includes(below));

@@ -1,13 +1,13 @@
 import { POROSITY_OF, SOUND, naturalStrand, type Strand } from '../hair';
 import { conditionOf, withPast, type Condition } from '../process';
-import { fromScalpCm, zoneOf, type Head, type HeadZone, type ZoneOfHead } from './head';
+import { fromScalpCm, regionOf, zoneOf, type Head, type PlaceId, type ZoneOfHead } from './head';
 
-const known = new WeakMap<Head, Map<HeadZone, Strand>>();
+const known = new WeakMap<Head, Map<PlaceId, Strand>>();
 
 /** The strand of a zone as it comes in, grown and with its history. @throws RangeError when the head lacks the zone. */
-export function strandOfZone(head: Head, zone: HeadZone): Strand {
+export function strandOfZone(head: Head, zone: PlaceId): Strand {
   // A head is never changed once made, and laying its history down takes some work: what was found is kept with it.
-  const kept = known.get(head) ?? new Map<HeadZone, Strand>();
+  const kept = known.get(head) ?? new Map<PlaceId, Strand>();
   known.set(head, kept);
   const strand = kept.get(zone) ?? comesIn(head, zone);
   kept.set(zone, strand);
@@ -22,14 +22,14 @@ const moistureOf = ({ damage, moisture }: Pick<ZoneOfHead, 'damage' | 'moisture'
 export const conditionOfZone = (zone: Pick<ZoneOfHead, 'damage' | 'moisture'>): Condition =>
   conditionOf({ damage: zone.damage, moisture: moistureOf(zone) });
 
-function comesIn(head: Head, zone: HeadZone): Strand {
+function comesIn(head: Head, zone: PlaceId): Strand {
   const found = zoneOf(head, zone);
   if (!found) throw new RangeError(`the head has no zone ${zone}`);
   const { naturalLevel, greyShare, porosity, history, damage, resistant } = found;
   const grown = naturalStrand(naturalLevel, {
     white: greyShare,
     porosity,
-    diameter: head.diameter,
+    diameter: regionOf(head, zone).diameter,
     fromScalpCm: fromScalpCm(head, zone),
     resistance: resistant ? 1 : 0,
   });

@@ -5,6 +5,7 @@ import { PLAIN_CASES } from './plain';
 import { CORRECT_CASES } from './practice/correct';
 import { GREY_CASES } from './practice/grey';
 import { LIFT_CASES } from './practice/lift';
+import { REGION_CASES } from './regions';
 import { SMALL_CASES } from './small';
 
 /** The cases that ship with the application, easiest first. */
@@ -16,6 +17,7 @@ export const SHIPPED_CASES: readonly ShippedCase[] = [
   ...GREY_CASES,
   ...LIFT_CASES,
   ...CORRECT_CASES,
+  ...REGION_CASES,
 ];
 export const shippedCase = (id: string) => SHIPPED_CASES.find((one) => one.id === id);
 export { makeCase, zone, type ShippedCase } from './make';

@@ -2,7 +2,7 @@ import type { Tone, ToneFamily } from '../colour';
 import type { Porosity } from '../hair';
 import type { PastLayer } from '../process';
 import type { HouseRules } from '../theory';
-import type { BenchStep, HeadZone, ClientCase, Target, ZoneOfHead } from '../card';
+import type { BenchStep, PlaceId, ClientCase, Target, ZoneOfHead } from '../card';
 
 export const tone = (primary: ToneFamily, secondary?: ToneFamily): Tone =>
   secondary ? { primary, secondary } : { primary };
@@ -28,7 +28,7 @@ interface ZoneWords {
 }
 
 /** A zone in few words: what is not said is plain, sound and untouched. */
-export const zone = (name: HeadZone, words: ZoneWords): ZoneOfHead => ({
+export const zone = (name: PlaceId, words: ZoneWords): ZoneOfHead => ({
   zone: name,
   lengthCm: words.cm,
   naturalLevel: words.natural,
@@ -44,7 +44,8 @@ type Words = Pick<ClientCase, 'title' | 'difficulty' | 'client' | 'wish' | 'line
   zones: ZoneOfHead[];
   head?: Partial<Omit<ClientCase['head'], 'zones'>>;
   facts?: Partial<ClientCase['facts']>;
-  weave?: ClientCase['weave'];
+  placements?: ClientCase['placements'];
+  melts?: ClientCase['melts'];
   shelf?: ClientCase['shelf'];
 };
 

@@ -114,7 +114,7 @@ export const MIDDLE_CASES: readonly ShippedCase[] = [
       },
       zones: [zone('regrowth', { cm: 1.5, natural: 6 }), zone('mids', { cm: 22, natural: 6 })],
       wish: {},
-      weave: { share: 0.3, zones: ['regrowth', 'mids'], target: to(9, 'beige') },
+      placements: [{ share: 0.3, zones: ['regrowth', 'mids'], target: to(9, 'beige') }],
       lineIds: ['calder', 'wrenfell', 'quillet', 'pellow'],
     }),
   },

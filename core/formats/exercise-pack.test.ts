@@ -4,7 +4,8 @@ import fc from 'fast-check';
 import { SHIPPED_CASES } from '../cases';
 import { markCard } from '../mark';
 import { BENCH_STEPS } from '../card';
-import { gradingOf } from '../testing/solved';
+import { gradingOf, solved } from '../testing/solved';
+import { AREA_ORDERS } from '../theory';
 import { shippedLine } from '../shades';
 import {
   exercisePackJsonSchema,
@@ -17,7 +18,7 @@ import {
 const docs = (name: string) => readFileSync(join(__dirname, '../../docs/formats', name), 'utf8');
 const pack: ExercisePack = {
   format: 'cimbel.exercise-pack',
-  formatVersion: 2,
+  formatVersion: 3,
   name: 'All that ship',
   cases: SHIPPED_CASES.map(({ id, clientCase }) => ({ id, case: clientCase, open: [...BENCH_STEPS] })),
 };
@@ -32,7 +33,7 @@ function changed(path: (string | number)[], value: unknown): string {
 }
 
 describe('a pack of the first version', () => {
-  it('is read as one of the second: history in layers, times with the application', () => {
+  it('is read as one of today: history in layers, times with the application', () => {
     const [ground] = pack.cases;
     const zone = ground.case.head.zones[0];
     const kinds = [
@@ -53,7 +54,7 @@ describe('a pack of the first version', () => {
     };
     const read = readExercisePack(JSON.stringify(old));
     if (!read.ok) throw new Error(JSON.stringify(read.problems));
-    expect(read.value.formatVersion).toBe(2);
+    expect(read.value.formatVersion).toBe(3);
     expect(read.value.cases.map((one) => one.case.head.zones[0].history)).toEqual([
       [],
       [{ kind: 'permanent', level: 5, tone: { primary: 'gold' }, faded: 0.2 }],
@@ -70,6 +71,30 @@ describe('a pack of the first version', () => {
     const broken = { ...pack, formatVersion: 1, cases: [{ ...pack.cases[0], case: 3 }] };
     const read = readExercisePack(JSON.stringify(broken));
     expect(read.ok ? [] : read.problems.map(({ path }) => path)).toEqual(['cases.0.case']);
+  });
+});
+
+describe('a pack of the second version', () => {
+  it('is read as one of today: a weave is a placement, where a step began the order of its areas', () => {
+    const woven = pack.cases.find(({ id }) => id === 'woven-light')!;
+    const { placements, ...plainCase } = woven.case;
+    const { best } = solved('woven-light');
+    const { areas: _, ...step } = best.steps[0];
+    const old = {
+      ...pack,
+      formatVersion: 2,
+      cases: [
+        {
+          ...woven,
+          case: { ...plainCase, weave: placements![0] },
+          answers: [{ name: 'a', plan: { ...best, steps: [{ ...step, startsAt: 'front' }] } }],
+        },
+      ],
+    };
+    const read = readExercisePack(JSON.stringify(old));
+    if (!read.ok) throw new Error(JSON.stringify(read.problems));
+    expect(read.value.cases[0].case).toEqual(woven.case);
+    expect(read.value.cases[0].answers![0].plan.steps[0].areas).toEqual(AREA_ORDERS.faceBack);
   });
 });
 

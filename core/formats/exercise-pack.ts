@@ -3,12 +3,12 @@ import { MISCONCEPTIONS, rubricSchema } from '../mark';
 import { OPEN_STEPS, clientCaseSchema, recordCardSchema } from '../card';
 import { SHIPPED_LINES, lineSchema, type Line } from '../shades';
 import { houseRulesSchema } from '../theory';
-import { asVersion2 } from './exercise-pack-1';
+import { ofToday } from './older-packs';
 import type { Problem, Read } from './problem';
 import { problemsOf } from './shade-book';
 
 export const EXERCISE_PACK_FORMAT = 'cimbel.exercise-pack';
-export const EXERCISE_PACK_VERSION = 2;
+export const EXERCISE_PACK_VERSION = 3;
 
 const idSchema = z.string().regex(/^[a-z0-9][a-z0-9-]{0,59}$/);
 
@@ -91,7 +91,7 @@ export function readExercisePack(text: string): Read<ExercisePack> {
   }
   const head = z.object({ format: z.literal(EXERCISE_PACK_FORMAT) }).safeParse(data);
   if (!head.success) return { ok: false, problems: [{ code: 'file.notPack', params: {}, path: 'format' }] };
-  const parsed = exercisePackSchema.safeParse(asVersion2(data));
+  const parsed = exercisePackSchema.safeParse(ofToday(data));
   if (!parsed.success)
     return {
       ok: false,

@@ -4,3 +4,4 @@ export * from './ladder';
 export * from './strand';
 export * from './zone';
 export * from './match';
+export * from './areas';

@@ -2,7 +2,9 @@ import { seedFrom } from '../random';
 import {
   EMPTY_CARD,
   applicationsOf,
+  hairShareOf,
   onTheShelf,
+  regionsOf,
   revealsOf,
   stretchesOf,
   timesWhatIsGiven,
@@ -10,13 +12,15 @@ import {
   type BenchStep,
   type ClientCase,
   type Head,
+  type PlacementWish,
   type RecordCard,
+  type Region,
   type Stretch,
 } from '../card';
 import { LIGHTS, type Light } from '../colour';
 import type { Reason } from '../reason';
 import type { Line } from '../shades';
-import { nowLook, wishLook } from '../simulate';
+import { nowLooks, wishLooks } from '../simulate';
 import type { Solution } from '../solve';
 import { underlayChoices, type HouseRules, type Underlay } from '../theory';
 import type { TressLook } from '../tress';
@@ -35,10 +39,15 @@ export interface SetExercise {
   card: RecordCard | null;
 }
 
-/** The head as it comes in and as it is wished for. */
+/** The head as it comes in and as it is wished for: one strand of each region, in their order. */
 export interface Looks {
-  now: TressLook;
-  target: TressLook;
+  now: TressLook[];
+  target: TressLook[];
+}
+
+/** A region as one sees it: which areas it is, how the hair grows there, and its zones, root to end. */
+export interface RegionAsSet extends Pick<Region, 'name' | 'areas' | 'density' | 'diameter'> {
+  zones: Stretch[];
 }
 
 /** What a student may know of a head before the key is released: how it looks and what was asked, never its figures. */
@@ -48,11 +57,11 @@ export interface ExerciseAsSet {
   looks: Looks;
   /** The same under each light, for reading. */
   lit: Record<Light, Looks>;
-  /** Root to end. */
-  zones: Stretch[];
-  hair: Pick<Head, 'diameter' | 'density' | 'length' | 'form'>;
+  regions: RegionAsSet[];
+  hair: Pick<Head, 'length' | 'form'>;
   wish: ClientCase['wish'];
-  weave: ClientCase['weave'] | null;
+  placements: PlacementWish[];
+  melts: NonNullable<ClientCase['melts']>;
   lines: Line[];
   houseRules: HouseRules;
   underlayChoices: Underlay[];
@@ -69,7 +78,14 @@ export interface ExerciseAsSet {
 /** The head and what is wished for, as the eye sees them under a light. */
 export function looksOf({ id, clientCase }: Pick<SetExercise, 'id' | 'clientCase'>, light: Light): Looks {
   const seed = seedFrom(id);
-  return { now: nowLook(clientCase, light, seed), target: wishLook(clientCase, light, seed + 1) };
+  return { now: nowLooks(clientCase, light, seed), target: wishLooks(clientCase, light, seed + 1) };
+}
+
+/** The strand of the region that bears most of the hair, as it comes in: what the head is known by in a list. */
+export function mainLook({ id, clientCase }: Pick<SetExercise, 'id' | 'clientCase'>): TressLook {
+  const { head } = clientCase;
+  const shares = regionsOf(head).map((region) => hairShareOf(head, region));
+  return nowLooks(clientCase, 'daylight', seedFrom(id))[shares.indexOf(Math.max(...shares))];
 }
 
 /**
@@ -78,7 +94,7 @@ export function looksOf({ id, clientCase }: Pick<SetExercise, 'id' | 'clientCase
  */
 export function asSet(exercise: SetExercise, answer: RecordCard | null): ExerciseAsSet {
   const { clientCase, solution, lines, houseRules, open, card } = exercise;
-  const { diameter, density, length, form } = clientCase.head;
+  const { length, form } = clientCase.head;
   const start = card ?? EMPTY_CARD;
   const lit = Object.fromEntries(LIGHTS.map((light) => [light, looksOf(exercise, light)])) as Record<
     Light,
@@ -88,10 +104,17 @@ export function asSet(exercise: SetExercise, answer: RecordCard | null): Exercis
     client: clientCase.client,
     looks: lit.daylight,
     lit,
-    zones: stretchesOf(clientCase.head),
-    hair: { diameter, density, length, form },
+    regions: regionsOf(clientCase.head).map((region) => ({
+      name: region.name,
+      areas: region.areas,
+      density: region.density,
+      diameter: region.diameter,
+      zones: stretchesOf(region),
+    })),
+    hair: { length, form },
     wish: clientCase.wish,
-    weave: clientCase.weave ?? null,
+    placements: clientCase.placements ?? [],
+    melts: clientCase.melts ?? [],
     lines: onTheShelf(lines, clientCase),
     houseRules,
     underlayChoices: underlayChoices(houseRules),

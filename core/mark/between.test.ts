@@ -19,7 +19,7 @@ const caseOf = (wish: Partial<Record<'regrowth' | 'mids' | 'ends', Target>>, sha
       zone('ends', { cm: 5, natural: 6 }),
     ],
     wish,
-    weave: { share, zones: ['mids', 'ends'], target: to(9, 'pearl') },
+    placements: [{ share, zones: ['mids', 'ends'], target: to(9, 'pearl') }],
     lineIds: ['calder', 'quillet', 'tarnwick'],
   });
 function solved(clientCase: ClientCase, house: Partial<HouseRules> = {}) {

@@ -8,7 +8,19 @@ import {
   whiteApartBy,
   type Strand,
 } from '../hair';
-import { partName, pastOf, strandOfZone, targetLab, zoneOf, type Part } from '../card';
+import {
+  beginsAtScalp,
+  hairShareOf,
+  isMelted,
+  partName,
+  pastOf,
+  regionOf,
+  shareOfPart,
+  strandOfZone,
+  targetLab,
+  zoneOf,
+  type Part,
+} from '../card';
 import { conditionOf, type Condition } from '../process';
 import { partOf, type JudgeContext } from './context';
 
@@ -28,6 +40,7 @@ export type Because =
   | 'band'
   | 'blend'
   | 'shine'
+  | 'hardLine'
   | 'condition';
 
 /** How one place came out, and by what. */
@@ -168,11 +181,13 @@ export function cameOutOf(
 }
 
 /** Whether a place is large enough to decide: regrowth, hairline and parting always are. */
-function shows({ clientCase }: JudgeContext, { zone, woven }: Part): boolean {
-  const { zones } = clientCase.head;
-  const all = zones.reduce((sum, { lengthCm }) => sum + lengthCm, 0);
-  const share = woven ? clientCase.weave!.share : 1;
-  return zones[0].zone === zone || (zoneOf(clientCase.head, zone)!.lengthCm / all) * share >= HARDLY_SEEN;
+function shows({ clientCase }: JudgeContext, part: Part): boolean {
+  const { zone } = part;
+  const { head } = clientCase;
+  const region = regionOf(head, zone);
+  const all = region.zones.reduce((sum, { lengthCm }) => sum + lengthCm, 0);
+  const share = shareOfPart(clientCase, part) * hairShareOf(head, region);
+  return beginsAtScalp(head, zone) || (zoneOf(head, zone)!.lengthCm / all) * share >= HARDLY_SEEN;
 }
 
 /** Every place with how it came out, and bands between neighbours that stand further apart than was wished. */
@@ -187,6 +202,8 @@ export function outcomesOf(context: JudgeContext): PlaceOutcome[] {
   };
   for (let i = 1; i < whole.length; i++) {
     const [above, below] = [whole[i - 1], whole[i]];
+    // Along one strand; the last zone of a region and the first of the next do not meet.
+    if (beginsAtScalp(context.clientCase.head, below.part.zone)) continue;
     const wished =
       above.part.target && below.part.target
         ? below.part.target.level - above.part.target.level
@@ -199,7 +216,21 @@ export function outcomesOf(context: JudgeContext): PlaceOutcome[] {
     if (worse(below.cameOut, band) !== below.cameOut)
       found[at] = { ...below, cameOut: band, because: 'band' };
   }
-  return found;
+  return withHardLines(context, found);
+}
+
+/** Places that were to melt into the one above, and meet it in a line instead. */
+function withHardLines(
+  { clientCase: { melts = [] }, played }: JudgeContext,
+  found: PlaceOutcome[],
+): PlaceOutcome[] {
+  return found.map((one) => {
+    const melt = melts.find(({ zones }) => zones[1] === one.part.zone && !one.part.woven);
+    if (!melt || isMelted(played.card, melt.zones)) return one;
+    return worse(one.cameOut, 'notice') === one.cameOut
+      ? one
+      : { ...one, cameOut: 'notice', because: 'hardLine' };
+  });
 }
 
 /** Classes of condition that the worst place is below what the model answer leaves it. */

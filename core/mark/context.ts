@@ -2,7 +2,7 @@ import {
   partName,
   partsOf,
   stepsOn,
-  type HeadZone,
+  type PlaceId,
   type LineOf,
   type ClientCase,
   type Part,
@@ -23,7 +23,7 @@ export interface JudgeContext {
   lineOf: LineOf;
   parts: SeenPart[];
   /** Parts nothing is wished for, yet something is put on. */
-  unasked: { zone: HeadZone; steps: number }[];
+  unasked: { zone: PlaceId; steps: number }[];
   played: SimulatedCard;
   /** The model answer on the same head, and its route by the name of the part. */
   bestPlayed: SimulatedCard;

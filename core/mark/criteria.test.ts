@@ -1,6 +1,7 @@
 import type { Bowl, RecordCard, Step } from '../card';
 import { markCard, type Criterion, type CriterionMark } from '.';
 import { gradingOf } from '../testing/solved';
+import { AREA_ORDERS } from '../theory';
 
 type Change = (plan: RecordCard) => RecordCard;
 const steps =
@@ -216,7 +217,7 @@ const TABLE: [string, string, Change, Criterion, string, number][] = [
   [
     'grey begun at the nape',
     'retouch-grey',
-    steps(on('regrowth'), { startsAt: 'nape' }),
+    steps(on('regrowth'), { areas: [...AREA_ORDERS.napeUp] }),
     'order',
     'mark.order.greyLast',
     0.3,

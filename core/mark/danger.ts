@@ -1,4 +1,4 @@
-import { pastOf, strandOfZone, bowlVol, type BenchStep } from '../card';
+import { besideOf, pastOf, strandOfZone, bowlVol, type BenchStep } from '../card';
 import { levelOfPigmented } from '../hair';
 import { conditionOf, isGivingWay, isLightener, levelsInOneVisit } from '../process';
 import { reason, type Reason } from '../reason';
@@ -90,10 +90,10 @@ export function dangersIn(context: JudgeContext, open: readonly BenchStep[]): Da
       add(hurts, 'neverRinsed', 'R5', { zone: step.zones[0], woven: false, line: line.name });
     if (!isLightener(line.kind) || step.stopsAtLine) continue;
     const onto = zones.find(
-      (one, i) =>
+      (one) =>
         pastOf(one).kind === 'lightened' &&
         !step.zones.includes(one.zone) &&
-        [zones[i - 1], zones[i + 1]].some((near) => near && step.zones.includes(near.zone)),
+        besideOf(clientCase.head, one.zone).some((near) => step.zones.includes(near)),
     );
     if (onto) add(hurts, 'overlap', 'A1', { zone: onto.zone, woven: false });
   }

@@ -11,6 +11,7 @@ import {
   type Misconception,
 } from '.';
 import { gradingOf, solved } from '../testing/solved';
+import { AREA_ORDERS } from '../theory';
 
 const ids = SHIPPED_CASES.map(({ id }) => id);
 const shareOf = (grade: Grade, criterion: string) =>
@@ -40,7 +41,7 @@ const WORSE: Record<string, (plan: RecordCard) => RecordCard> = {
   wet: (plan) => ({ ...plan, steps: plan.steps.map((step) => ({ ...step, wet: true })) }),
   fromTheNape: (plan) => ({
     ...plan,
-    steps: plan.steps.map((step) => ({ ...step, startsAt: 'nape' as const })),
+    steps: plan.steps.map((step) => ({ ...step, areas: [...AREA_ORDERS.napeUp] })),
   }),
   overTheLine: (plan) => ({ ...plan, steps: plan.steps.map((step) => ({ ...step, stopsAtLine: false })) }),
   tooLittle: (plan) => ({

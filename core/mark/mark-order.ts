@@ -1,4 +1,18 @@
-import { pastOf, presentLevel, zoneOf, type HeadZone, type Step } from '../card';
+import {
+  besideOf,
+  isMelted,
+  isProtectedAt,
+  pastOf,
+  placementOn,
+  presentLevel,
+  regionsOf,
+  zoneOf,
+  type PlaceId,
+  type Region,
+  type Step,
+} from '../card';
+import { AREA_BEARS, type Area } from '../hair';
+import { DENSITY_FACTOR } from '../measure';
 import { reason } from '../reason';
 import { HEAD_START } from '../solve';
 import { hasGreyToCover, washBefore } from '../theory';
@@ -54,15 +68,13 @@ function stopLines(context: JudgeContext): Finding[] {
     const bowl = plan.bowls.find(({ name }) => name === step.bowl);
     const line = bowl?.lineId ? lineOf(bowl.lineId) : undefined;
     if (!line || CAREFUL.includes(line.kind)) return [];
-    const zones = clientCase.head.zones.map(({ zone }) => zone);
     const params = { zone: step.zones[0], woven: false, line: line.name };
     // Colour for good over its own, from root to tip at once.
     const over = overItsOwn(context, step);
     if (over) return [is(price.overlap, 'pulledThrough', 'A1', { ...params, other: over })];
-    const beside = zones.filter(
-      (zone, i) =>
-        !step.zones.includes(zone) && [zones[i - 1], zones[i + 1]].some((near) => step.zones.includes(near)),
-    );
+    const beside = step.zones
+      .flatMap((zone) => besideOf(clientCase.head, zone))
+      .filter((zone) => !step.zones.includes(zone));
     const other = beside.find(
       (zone) =>
         pastOf(zoneOf(clientCase.head, zone)!).kind !== 'untouched' ||
@@ -82,35 +94,48 @@ const LIFTS: readonly string[] = ['permanent', 'express'];
 const NO_REFRESH_FROM = 16;
 
 /** A coloured zone that a step for the regrowth is pulled through to for its whole time; none where it stops. */
-function overItsOwn({ clientCase, plan, lineOf }: JudgeContext, step: Step): HeadZone | undefined {
+function overItsOwn({ clientCase, plan, lineOf }: JudgeContext, step: Step): PlaceId | undefined {
   const bowl = plan.bowls.find(({ name }) => name === step.bowl);
   const line = bowl?.lineId ? lineOf(bowl.lineId) : undefined;
   if (!line || !LIFTS.includes(line.kind) || step.minutes < NO_REFRESH_FROM) return undefined;
-  const past = (zone: HeadZone) => pastOf(zoneOf(clientCase.head, zone)!);
+  const past = (zone: PlaceId) => pastOf(zoneOf(clientCase.head, zone)!);
   if (!step.zones.some((zone) => past(zone).kind === 'untouched')) return undefined;
   return step.zones.find((zone) => past(zone).kind === 'coloured');
 }
 
 /** A6. */
 function woven({ clientCase, parts }: JudgeContext): Finding[] {
-  const { weave } = clientCase;
-  if (!weave) return [];
   return parts
     .filter(({ task }) => task.part.woven)
     .flatMap(({ task, steps }) =>
       steps.map(({ step }) => {
-        const params = { ...zoneReason(task), expected: weave.share, given: step.share };
+        const { share, taken } = placementOn(clientCase, task.part.zone)!;
+        const params = { ...zoneReason(task), expected: share, given: step.share };
         if (step.placement !== 'foils' || step.share === 1) return is(price.noFoils, 'noFoils', 'A6', params);
-        return Math.abs(step.share - weave.share) <= SHARE_WITHIN
-          ? is(0, 'foils', 'A6', params)
-          : is(price.otherShare, 'otherShare', 'A6', params);
+        if (Math.abs(step.share - share) > SHARE_WITHIN)
+          return is(price.otherShare, 'otherShare', 'A6', params);
+        return taken && step.taken !== taken
+          ? is(price.otherTaken, 'otherTaken', 'A6', {
+              ...zoneReason(task),
+              expected: taken,
+              given: step.taken ?? '',
+            })
+          : is(0, 'foils', 'A6', params);
       }),
     );
 }
 
-/** A4, F8: where grey is thickest the colour needs its time longest. */
-function greyFirst({ clientCase, parts }: JudgeContext): Finding[] {
-  const steps = new Set<Step>();
+/** Areas of a head in the order in which some steps reach them. */
+const worked = (steps: readonly Step[]): Area[] =>
+  [...steps].sort((a, b) => a.start - b.start).flatMap(({ areas }) => areas);
+
+/**
+ * A4, F8, C7: where grey is thickest the colour needs its time longest; where hair grows unevenly the densest is begun
+ * first and the thinnest comes last.
+ */
+function whereFirst({ clientCase, parts, plan }: JudgeContext): Finding[] {
+  const regions = regionsOf(clientCase.head);
+  const covering = new Set<Step>();
   for (const part of parts)
     for (const { step, role } of part.steps)
       if (
@@ -118,25 +143,41 @@ function greyFirst({ clientCase, parts }: JudgeContext): Finding[] {
         hasGreyToCover(zoneOf(clientCase.head, part.task.part.zone)!.greyShare) &&
         part.route !== 'refresh'
       )
-        steps.add(step);
-  const found = [...steps].map(({ startsAt, zones }) =>
-    startsAt === 'front'
-      ? is(0, 'greyFirst', 'A4', { zone: zones[0], woven: false })
-      : is(price.wrongEnd, 'greyLast', 'A4', { zone: zones[0], woven: false }),
+        covering.add(step);
+  if (covering.size > 0) {
+    const first = worked([...covering])[0];
+    const greyOf = ({ zones }: Region) => Math.max(...zones.map(({ greyShare }) => greyShare));
+    const most = Math.max(...regions.map(greyOf));
+    const thickest = regions.filter((region) => greyOf(region) === most).flatMap(({ areas }) => areas);
+    const atFace = thickest.filter((area) => AREA_BEARS[area].half === 'front');
+    const at = { zone: [...covering][0].zones[0], woven: false };
+    return (atFace.length > 0 ? atFace : thickest).includes(first)
+      ? [is(0, 'greyFirst', 'A4', at)]
+      : [is(price.wrongEnd, 'greyLast', 'A4', at)];
+  }
+  const byDensity = [...new Set(regions.map(({ density }) => density))].sort(
+    (a, b) => DENSITY_FACTOR[b] - DENSITY_FACTOR[a],
   );
-  // One head is begun at one end, however many bowls go on it.
-  return found.filter(({ loss }) => loss > 0).length > 0 ? [found.find(({ loss }) => loss > 0)!] : found;
+  const order = worked(plan.steps);
+  if (byDensity.length < 2 || order.length === 0) return [];
+  const densityAt = (area: Area) => regions.find(({ areas }) => areas.includes(area))!.density;
+  // Of the work there is: a retouch of the crown alone is begun at the crown.
+  const there = byDensity.filter((density) => order.some((area) => densityAt(area) === density));
+  const at = { zone: plan.steps[0].zones[0], woven: false };
+  return densityAt(order[0]) === there[0]
+    ? [is(0, 'densestFirst', 'C7', at)]
+    : [is(price.wrongEnd, 'thinnestFirst', 'C7', at)];
 }
 
 /** A3: among zones that are to lose colour the darkest goes first. */
 function darkestFirst({ clientCase, parts }: JudgeContext): Finding[] {
-  const worked = parts.filter(
+  const lifted = parts.filter(
     ({ steps, task }) =>
       !task.part.woven && steps.some(({ role }) => role === 'lighten' || role === 'remove'),
   );
   const found: Finding[] = [];
-  for (const dark of worked)
-    for (const light of worked) {
+  for (const dark of lifted)
+    for (const light of lifted) {
       const [d, l] = [dark, light].map(({ task }) => presentLevel(zoneOf(clientCase.head, task.part.zone)!));
       if (dark.task.history.kind === 'untouched' || l - d < DARKER_BY) continue;
       const params = { ...zoneReason(dark.task), other: light.task.part.zone };
@@ -148,6 +189,36 @@ function darkestFirst({ clientCase, parts }: JudgeContext): Finding[] {
     }
   return found;
 }
+
+/** C5: lightener beside lightened hair that it is kept off by nothing but a careful brush. */
+function jointsProtected({ clientCase, parts, plan }: JudgeContext): Finding[] {
+  const found: Finding[] = [];
+  for (const { steps, task } of parts)
+    for (const { step, role } of steps) {
+      if (role !== 'lighten' || step.placement !== 'open') continue;
+      for (const other of besideOf(clientCase.head, task.part.zone)) {
+        const joins =
+          pastOf(zoneOf(clientCase.head, other)!).kind === 'lightened' && !step.zones.includes(other);
+        if (!joins) continue;
+        const params = { ...zoneReason(task), other };
+        found.push(
+          isProtectedAt(plan, other, step.start)
+            ? is(0, 'protected', 'C5', params)
+            : is(price.unprotected, 'unprotected', 'C5', params),
+        );
+      }
+    }
+  return found;
+}
+
+/** F10: where two colours are to flow into one another they are worked together. */
+const melted = ({ clientCase: { melts = [] }, plan }: JudgeContext): Finding[] =>
+  melts.map(({ zones }) => {
+    const params = { zone: zones[1], woven: false, other: zones[0] };
+    return isMelted(plan, zones)
+      ? is(0, 'melted', 'F10', params)
+      : is(price.meltLeftHard, 'meltLeftHard', 'F10', params);
+  });
 
 /** One bowl after another on the same hair, in the order of the route. */
 function layerOrder({ parts }: JudgeContext): Finding[] {
@@ -231,8 +302,10 @@ export function markOrder(context: JudgeContext): Finding[] {
     rootWaits,
     stopLines,
     woven,
-    greyFirst,
+    whereFirst,
     darkestFirst,
+    jointsProtected,
+    melted,
     layerOrder,
     refreshLast,
     dry,

@@ -1,4 +1,4 @@
-import { NO_READING, presentLevel } from '../card';
+import { NO_READING, placementOn, presentLevel } from '../card';
 import { reason } from '../reason';
 import { countersOf, underlayDistance, type Counter } from '../theory';
 import type { JudgeContext } from './context';
@@ -49,7 +49,7 @@ export function markPrediction({ clientCase, plan, solution, rules }: JudgeConte
     const expected = solution.best.readings[zone];
     if (!expected?.underlay || !expected.counter) return [];
     const { underlay, counter } = plan.readings[zone] ?? NO_READING;
-    const target = solution.visit.wish[zone] ?? solution.visit.weave?.target;
+    const target = solution.visit.wish[zone] ?? placementOn(solution.visit, zone)?.target;
     const params = { zone, expected: expected.underlay, given: underlay ?? '', level: target?.level ?? 0 };
     const rows = underlay ? underlayDistance(underlay, params.level, rules) : Infinity;
     const warmth =

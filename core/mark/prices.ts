@@ -118,9 +118,12 @@ export const PRICES = {
     rootWithLengths: 0.6,
     tooSoon: 0.6,
     unprotected: 0.6,
+    meltLeftHard: 0.6,
     leftoverBeforeItsBowl: 0.5,
     wet: 0.5,
     otherShare: 0.5,
+    /** Slices where fine weaves were asked for, and the like. */
+    otherTaken: 0.3,
     refreshEarly: 0.3,
     wrongEnd: 0.3,
     rootTime: 0.3,

@@ -47,7 +47,7 @@ describe('what an exercise gives', () => {
     expect(applied.steps.map(({ minutes }) => minutes)).toEqual(best().steps.map(({ minutes }) => minutes));
     const timed = withGiven({ ...EMPTY_CARD, steps: slow }, best(), ['process']);
     expect(timed.steps.map(({ minutes }) => minutes)).toEqual(slow.map(({ minutes }) => minutes));
-    const elsewhere = slow.map((step) => ({ ...step, startsAt: 'crown' as const }));
+    const elsewhere = slow.map((step) => ({ ...step, areas: [...step.areas].reverse() }));
     expect(withGiven({ ...EMPTY_CARD, steps: elsewhere }, best(), ['process']).steps).toEqual(timed.steps);
   });
 });

@@ -10,7 +10,7 @@ import {
   type Application,
   type BenchStep,
   type Bowl,
-  type ClientCase,
+  type HeadAndWish,
   type RecordCard,
 } from '../card';
 import { coversGrey, tasksOf, type Solution } from '../solve';
@@ -107,7 +107,7 @@ function scaled(weights: Rubric): Rubric {
 /** Points for what a case asks: nothing that it does not put to the test, nothing of a step that is off. */
 export function defaultRubric(
   { best, choices, stops }: Pick<Solution, 'best' | 'choices' | 'stops'>,
-  clientCase: Pick<ClientCase, 'head' | 'wish' | 'weave'>,
+  clientCase: HeadAndWish,
   open: readonly BenchStep[] = BENCH_STEPS,
 ): Rubric {
   // A natural share is asked for under a fashion tone, over a quarter of white and more (F8).
@@ -185,6 +185,12 @@ export function withGiven(
       : own('process')
         ? timedBy(applications, plan)
         : best.steps,
+    // Where times are worked, what is done beside the bowls must not tell when they begin.
+    care: own('apply')
+      ? plan.care
+      : own('process')
+        ? best.care.map((one) => ({ ...one, start: 0 }))
+        : best.care,
     aftercare: own('finish') ? plan.aftercare : best.aftercare,
     nextVisitWeeks: own('finish') ? plan.nextVisitWeeks : best.nextVisitWeeks,
   };

@@ -5,5 +5,6 @@ export * from './coat';
 export * from './apply';
 export * from './zone-timeline';
 export * from './condition';
+export * from './wash';
 export * from './history';
 export * from './fast';

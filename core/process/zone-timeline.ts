@@ -3,13 +3,16 @@ import { LATE_HEAT_FROM, apply, strandAfter, type Application, type Heated } fro
 import type { Coat } from './coat';
 import { treated, type Treatment } from './condition';
 import type { Mix } from './mix';
+import { sealed, washed, type WashKind } from './wash';
 
 /** What happens to one place, in minutes from the start of the service. */
 export type ZoneEvent =
   | { at: number; do: 'apply'; coat: Coat }
   | { at: number; do: 'rinse' }
   | { at: number; do: 'heat'; on: boolean }
-  | { at: number; do: 'treat'; treatment: Treatment };
+  | { at: number; do: 'treat'; treatment: Treatment }
+  | { at: number; do: 'wash'; how: WashKind; times: number }
+  | { at: number; do: 'seal' };
 
 export interface ZonePlan {
   start: Strand;
@@ -23,7 +26,7 @@ export interface ZoneMoment {
   lying: { mix: Mix; minutes: number } | null;
 }
 
-const ORDER = { rinse: 0, treat: 1, heat: 2, apply: 3 } as const;
+const ORDER = { rinse: 0, wash: 1, treat: 2, seal: 3, heat: 4, apply: 5 } as const;
 
 /** From one event to the next: hair at rest, or under a coat that has lain on it since some minute. */
 interface Span {
@@ -71,11 +74,23 @@ function compile({ start, events }: ZonePlan): Compiled {
     const from = event.at;
     if (event.do === 'apply')
       spans.push({ from, strand, under: { application: apply(event.coat, strand), since: from } });
-    else if (event.do === 'treat')
-      spans.push({ from, strand: treated(strand, event.treatment), under: null });
-    else spans.push({ from, strand, under: null });
+    else spans.push({ from, strand: cared(strand, event), under: null });
   }
   return { spans, heat };
+}
+
+/** Hair after something other than a bowl; washing, treating and sealing take off what lies there, as a rinse does. */
+function cared(strand: Strand, event: Exclude<ZoneEvent, { do: 'apply' | 'heat' }>): Strand {
+  switch (event.do) {
+    case 'rinse':
+      return strand;
+    case 'treat':
+      return treated(strand, event.treatment);
+    case 'wash':
+      return washed(strand, event.how, event.times);
+    case 'seal':
+      return sealed(strand);
+  }
 }
 
 /** A plan is asked minute by minute: what its events come to is worked out once. */

@@ -1,5 +1,5 @@
 import { conditionOf, isGivingWay } from '../process';
-import type { ClientCase, HeadZone, LineOf, RecordCard } from '../card';
+import type { HeadAndWish, PlaceId, LineOf, Work } from '../card';
 import type { TressLook } from '../tress';
 import { simulateCard } from './simulate';
 
@@ -8,12 +8,12 @@ export interface ShownSimulation {
   minutes: number;
   frames: {
     minute: number;
-    zones: TressLook['zones'];
-    shine: number;
+    /** One strand of each region, in their order. */
+    strands: Pick<TressLook, 'zones' | 'shine'>[];
     /** Zones under a product: foam or cream hides them until a strand is wiped. */
-    covered: HeadZone[];
+    covered: PlaceId[];
     /** Zones whose hair is giving way. */
-    failing: HeadZone[];
+    failing: PlaceId[];
   }[];
 }
 
@@ -29,8 +29,8 @@ const shortLab = ({ l, a, b }: { l: number; a: number; b: number }) => ({
 
 /** Plays a plan and keeps what can be seen of it, minute by minute. */
 export function showSimulation(
-  clientCase: Pick<ClientCase, 'head' | 'wish' | 'weave'>,
-  plan: Pick<RecordCard, 'bowls' | 'steps'>,
+  clientCase: HeadAndWish,
+  plan: Work,
   lineOf: LineOf,
   seed: number,
 ): ShownSimulation {
@@ -43,11 +43,12 @@ export function showSimulation(
   return {
     minutes: last,
     frames: minutes.map((minute) => {
-      const { zones, shine } = played.lookAt(minute, 'daylight', seed);
       return {
         minute,
-        zones: zones.map((zone) => ({ ...zone, colour: shortLab(zone.colour), grey: shortLab(zone.grey) })),
-        shine: short(shine),
+        strands: played.looksAt(minute, 'daylight', seed).map(({ zones, shine }) => ({
+          zones: zones.map((zone) => ({ ...zone, colour: shortLab(zone.colour), grey: shortLab(zone.grey) })),
+          shine: short(shine),
+        })),
         covered: whole.flatMap((part) => (played.momentOf(part, minute).lying ? [part.zone] : [])),
         failing: whole.flatMap((part) =>
           isGivingWay(conditionOf(played.momentOf(part, minute).strand)) ? [part.zone] : [],

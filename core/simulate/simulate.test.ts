@@ -4,7 +4,6 @@ import { PRODUCTS } from '../process';
 import { shippedLine } from '../shades';
 import {
   EMPTY_CARD,
-  HEAD_ZONES,
   answerTo,
   bowlGrams,
   bowlRatio,
@@ -25,7 +24,7 @@ import {
   type Bowl,
   type LineOf,
 } from '../card';
-import { simulateCard, showSimulation, wishLook } from '.';
+import { simulateCard, showSimulation, wishLooks } from '.';
 import { step } from '../testing/cards';
 
 const tarnwick = shippedLine('tarnwick')!;
@@ -112,10 +111,10 @@ describe('a card on its head', () => {
   });
 
   it('draws woven strands among the others, and the wish as it is wished', () => {
-    const look = wishLook(woven, 'daylight', 1);
+    const [look] = wishLooks(woven, 'daylight', 1);
     expect(look.zones.map(({ greyShare }) => greyShare)).toEqual([0.3, 0.3]);
-    expect(look.zones[0].grey).toEqual(targetLab(woven.weave!.target));
-    const gloss = wishLook(caseOf('golden-gloss'), 'daylight', 1);
+    expect(look.zones[0].grey).toEqual(targetLab(woven.placements![0].target));
+    const [gloss] = wishLooks(caseOf('golden-gloss'), 'daylight', 1);
     expect(
       gloss.zones.every(({ colour }) => colour.l === targetLab({ level: 7, tone: { primary: 'gold' } }).l),
     ).toBe(true);
@@ -123,23 +122,32 @@ describe('a card on its head', () => {
 
   it('does nothing without a finished bowl, and ends with its last rinse', () => {
     const clientCase = caseOf('winter-brown');
-    const empty = simulateCard(clientCase, { bowls: [bowl({ developer: [] })], steps: [step()] }, lineOf);
+    const empty = simulateCard(
+      clientCase,
+      { bowls: [bowl({ developer: [] })], steps: [step()], care: [] },
+      lineOf,
+    );
     const [before, after] = [0, 35].map((minute) => empty.outcomeAt(minute)[0].level);
     expect(after).toBe(before);
-    expect(lastMinute({ steps: [step(), step({ start: 40, minutes: 20 })] })).toBe(60);
+    expect(lastMinute({ steps: [step(), step({ start: 40, minutes: 20 })], care: [] })).toBe(60);
     expect(simulateCard(clientCase, EMPTY_CARD, lineOf).minutes).toBe(0);
   });
 
   it('shows what the eye sees: covered while a bowl lies, the same hair before and after nothing', () => {
     const clientCase = caseOf('winter-brown');
-    const shown = showSimulation(clientCase, { bowls: [bowl()], steps: [step({ start: 5 })] }, lineOf, 3);
+    const shown = showSimulation(
+      clientCase,
+      { bowls: [bowl()], steps: [step({ start: 5 })], care: [] },
+      lineOf,
+      3,
+    );
     expect(shown.frames).toHaveLength(41);
     expect(shown.frames.map(({ covered }) => covered.length).slice(4, 7)).toEqual([0, 1, 1]);
     expect(shown.frames[40].covered).toEqual([]);
-    expect(shown.frames[4].zones).toEqual(shown.frames[0].zones);
+    expect(shown.frames[4].strands).toEqual(shown.frames[0].strands);
     const long = showSimulation(
       clientCase,
-      { bowls: [bowl()], steps: [step({ start: 200, minutes: 35 })] },
+      { bowls: [bowl()], steps: [step({ start: 200, minutes: 35 })], care: [] },
       lineOf,
       3,
     );
@@ -152,6 +160,7 @@ describe('a card on its head', () => {
     const plan = {
       bowls: [bowl({ lineId: 'calder', shades: [], productGrams: 20, developer: [{ vol: 20, grams: 40 }] })],
       steps: [step({ zones: ['mids', 'ends'], minutes: 30 })],
+      care: [],
     };
     fc.assert(
       fc.property(fc.integer({ min: 0, max: 40 }), fc.integer({ min: 0, max: 40 }), (one, other) => {
@@ -189,6 +198,5 @@ describe('what a client tells and a test shows', () => {
   it('is asked for by a card that holds together', () => {
     expect(recordCardSchema.parse(EMPTY_CARD)).toEqual(EMPTY_CARD);
     expect(recordCardSchema.safeParse({ ...EMPTY_CARD, steps: [step({ zones: [] })] }).success).toBe(false);
-    expect(HEAD_ZONES).toHaveLength(4);
   });
 });

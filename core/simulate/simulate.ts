@@ -12,9 +12,12 @@ import {
   amountFor,
   bowlGrams,
   bowlOf,
+  isProtectedAt,
   lastMinute,
   mixOfBowl,
   partsOf,
+  placementOn,
+  regionsOf,
   stepsOn,
   strandOfZone,
   stretchesOf,
@@ -22,10 +25,12 @@ import {
   type Bowl,
   type ClientCase,
   type Head,
-  type HeadZone,
+  type HeadAndWish,
+  type PlaceId,
   type LineOf,
   type Part,
   type RecordCard,
+  type Work,
 } from '../card';
 import { strandLook, type TressLook, type TressZone } from '../tress';
 
@@ -46,10 +51,20 @@ function amountOf(head: Head, plan: Pick<RecordCard, 'steps'>, bowl: Bowl): numb
   return needed > 0 ? bowlGrams(bowl) / needed : 1;
 }
 
+/** What is done to a place beside the bowls that changes the hair. */
+const careEvents = ({ care }: Pick<Work, 'care'>, place: PlaceId): ZoneEvent[] =>
+  care.flatMap((step): ZoneEvent[] => {
+    if (!step.zones.includes(place)) return [];
+    const at = step.start;
+    if (step.do === 'wash') return [{ at, do: 'wash', how: step.how, times: step.times }];
+    if (step.do === 'treat') return [{ at, do: 'treat', treatment: step.treatment }];
+    return step.do === 'seal' ? [{ at, do: 'seal' }] : [];
+  });
+
 /** What happens to a part of the head, for the hair model. Steps with an unfinished bowl do nothing. */
 export function zonePlanOf(
   head: Head,
-  plan: Pick<RecordCard, 'bowls' | 'steps'>,
+  plan: Work,
   part: Pick<Part, 'zone' | 'woven'>,
   lineOf: LineOf,
 ): ZonePlan {
@@ -59,13 +74,18 @@ export function zonePlanOf(
     const mix = bowl && line ? mixOfBowl(bowl, line) : null;
     if (!mix) return [];
     const end = step.start + step.minutes;
+    const isProtected = isProtectedAt(plan, part.zone, step.start);
     return [
       { at: step.start, do: 'heat', on: step.warmth },
-      { at: step.start, do: 'apply', coat: { mix, wet: step.wet, amount: amountOf(head, plan, bowl!) } },
+      {
+        at: step.start,
+        do: 'apply',
+        coat: { mix, wet: step.wet, amount: amountOf(head, plan, bowl!), isProtected },
+      },
       { at: end, do: 'rinse' },
     ];
   });
-  return { start: strandOfZone(head, part.zone), events };
+  return { start: strandOfZone(head, part.zone), events: [...events, ...careEvents(plan, part.zone)] };
 }
 
 /** What a part is like when it is looked at. */
@@ -100,19 +120,16 @@ export function outcomeOf(part: Part, strand: Strand, start: Strand): PartOutcom
 /** A plan on its head, asked for any minute of the service. */
 export interface SimulatedCard {
   /** What was played. */
-  card: Pick<RecordCard, 'bowls' | 'steps'>;
+  card: Work;
   minutes: number;
   parts: readonly Part[];
   momentOf: (part: Part, minute: number) => ZoneMoment;
   outcomeAt: (minute: number) => PartOutcome[];
-  lookAt: (minute: number, light: Light, seed: number) => TressLook;
+  /** One strand of each region, in their order. */
+  looksAt: (minute: number, light: Light, seed: number) => TressLook[];
 }
 
-export function simulateCard(
-  clientCase: Pick<ClientCase, 'head' | 'wish' | 'weave'>,
-  plan: Pick<RecordCard, 'bowls' | 'steps'>,
-  lineOf: LineOf,
-): SimulatedCard {
+export function simulateCard(clientCase: HeadAndWish, plan: Work, lineOf: LineOf): SimulatedCard {
   const parts = partsOf(clientCase);
   const plans = new Map(parts.map((part) => [part, zonePlanOf(clientCase.head, plan, part, lineOf)]));
   const seen = new Map<Part, Map<number, ZoneMoment>>(parts.map((part) => [part, new Map()]));
@@ -122,7 +139,7 @@ export function simulateCard(
     return kept;
   };
   const outcomes = new Map<number, PartOutcome[]>();
-  const stretch = (zone: HeadZone, woven: boolean, minute: number): Strand | undefined => {
+  const stretch = (zone: PlaceId, woven: boolean, minute: number): Strand | undefined => {
     const part = parts.find((one) => one.zone === zone && one.woven === woven);
     return part && momentOf(part, minute).strand;
   };
@@ -138,20 +155,23 @@ export function simulateCard(
       outcomes.set(minute, kept);
       return kept;
     },
-    lookAt: (minute, light, seed) => {
-      const stretches = stretchesOf(clientCase.head);
-      const whole = strandLook(
-        stretches.map(({ zone, from, to }) => ({ from, to, strand: stretch(zone, false, minute)! })),
-        light,
-        clientCase.head.form,
-        seed,
-      );
-      const zones = whole.zones.map((zone, i) => {
-        const strand = stretch(stretches[i].zone, true, minute);
-        return strand ? withWoven(zone, clientCase.weave!.share, labOfStrand(strand, light)) : zone;
-      });
-      return { ...whole, zones };
-    },
+    looksAt: (minute, light, seed) =>
+      regionsOf(clientCase.head).map((region, at) => {
+        const stretches = stretchesOf(region);
+        const whole = strandLook(
+          stretches.map(({ zone, from, to }) => ({ from, to, strand: stretch(zone, false, minute)! })),
+          light,
+          clientCase.head.form,
+          seed + at,
+        );
+        const zones = whole.zones.map((zone, i) => {
+          const place = stretches[i].zone;
+          const strand = stretch(place, true, minute);
+          const placement = placementOn(clientCase, place);
+          return strand && placement ? withWoven(zone, placement.share, labOfStrand(strand, light)) : zone;
+        });
+        return { ...whole, zones };
+      }),
   };
 }
 
@@ -162,30 +182,30 @@ const withWoven = (zone: TressZone, share: number, colour: Lab): TressZone => ({
   grey: colour,
 });
 
-/** The head as it comes in. */
-export const nowLook = ({ head }: Pick<ClientCase, 'head'>, light: Light, seed: number): TressLook =>
-  strandLook(
-    stretchesOf(head).map(({ zone, from, to }) => ({ from, to, strand: strandOfZone(head, zone) })),
-    light,
-    head.form,
-    seed,
+/** The head as it comes in, one strand of each region. */
+export const nowLooks = ({ head }: Pick<ClientCase, 'head'>, light: Light, seed: number): TressLook[] =>
+  regionsOf(head).map((region, i) =>
+    strandLook(
+      stretchesOf(region).map(({ zone, from, to }) => ({ from, to, strand: strandOfZone(head, zone) })),
+      light,
+      head.form,
+      seed + i,
+    ),
   );
 
-/** The head as it is wished for: zones without a wish stay as they come in. */
-export function wishLook(
-  { head, wish, weave }: Pick<ClientCase, 'head' | 'wish' | 'weave'>,
-  light: Light,
-  seed: number,
-): TressLook {
-  const stretches = stretchesOf(head);
-  const now = nowLook({ head }, light, seed);
-  const zones = now.zones.map((zone, i): TressZone => {
-    const wanted = wish[stretches[i].zone];
-    const colour = wanted && targetLab(wanted);
-    const whole = colour ? { ...zone, colour, greyShare: 0, grey: colour } : zone;
-    return weave?.zones.includes(stretches[i].zone)
-      ? withWoven(whole, weave.share, targetLab(weave.target))
-      : whole;
+/** The head as it is wished for, one strand of each region: zones without a wish stay as they come in. */
+export function wishLooks(clientCase: HeadAndWish, light: Light, seed: number): TressLook[] {
+  const regions = regionsOf(clientCase.head);
+  return nowLooks(clientCase, light, seed).map((now, at) => {
+    const stretches = stretchesOf(regions[at]);
+    const zones = now.zones.map((zone, i): TressZone => {
+      const place = stretches[i].zone;
+      const wanted = clientCase.wish[place];
+      const colour = wanted && targetLab(wanted);
+      const whole = colour ? { ...zone, colour, greyShare: 0, grey: colour } : zone;
+      const placement = placementOn(clientCase, place);
+      return placement ? withWoven(whole, placement.share, targetLab(placement.target)) : whole;
+    });
+    return { ...now, zones, shine: 0.8 };
   });
-  return { ...now, zones, shine: 0.8 };
 }

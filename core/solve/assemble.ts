@@ -1,19 +1,26 @@
 import { splitByParts } from '../measure';
 import {
   amountFor,
+  areasOf,
+  besideOf,
+  pastOf,
   bowlGrams,
+  placementOn,
   presentLevel,
+  regionsOf,
+  shareOfPart,
+  zoneOf,
   type Bowl,
   type Head,
-  type HeadZone,
+  type PlaceId,
   type ClientCase,
   type RecordCard,
   type Step,
 } from '../card';
+import type { Area } from '../hair';
 import { conditionOf } from '../process';
 import {
   LEFTOVER_WATER,
-  BEGIN_AT,
   BLUE_CARE_FROM,
   CHECKS,
   LIFTING,
@@ -21,7 +28,7 @@ import {
   RINSING,
   pourOf,
   counterAt,
-  hasGreyToCover,
+  areasInOrder,
   startsToEndTogether,
   underlayAt,
   washBefore,
@@ -56,7 +63,7 @@ function poured({ line }: ChosenLayer, vol: number, grams: number): Bowl['develo
 }
 
 /** The bowl as it is weighed out for some zones. */
-function weigh(name: string, layer: ChosenLayer, head: Head, zones: HeadZone[], share: number): Bowl {
+function weigh(name: string, layer: ChosenLayer, head: Head, zones: PlaceId[], share: number): Bowl {
   const { minGrams, maxGrams } = amountFor(head, zones, share);
   const total = Math.max(5, Math.round((minGrams + maxGrams) / 2 / 5) * 5);
   // A cleanse holds as much conditioner as powder.
@@ -81,10 +88,10 @@ function weigh(name: string, layer: ChosenLayer, head: Head, zones: HeadZone[], 
 const isBetween = ({ task: { part } }: Job, jobs: readonly Job[]): boolean =>
   !part.woven && jobs.some(({ task }) => task.part.woven && task.part.zone === part.zone);
 /** Share of the hair that is covered for a job. */
-const shareOf = (job: Job, jobs: readonly Job[], { weave }: ClientCase): number => {
-  if (job.task.part.woven) return weave!.share;
-  return isBetween(job, jobs) ? Math.round((1 - weave!.share) * 100) / 100 : 1;
-};
+const shareOf = (job: Job, jobs: readonly Job[], clientCase: ClientCase): number =>
+  job.task.part.woven || isBetween(job, jobs)
+    ? Math.round(shareOfPart(clientCase, job.task.part) * 100) / 100
+    : 1;
 
 /**
  * Phase in which the bowls of a group begin. Work with fewer bowls joins at the end, so that all is rinsed and looked
@@ -190,7 +197,6 @@ function schedule(placed: Placed[], from: number): void {
 
 function stepsOf(placed: Placed[], clientCase: ClientCase, jobs: readonly Job[]): Step[] {
   const steps: Step[] = [];
-  const grey = clientCase.head.zones.some(({ greyShare }) => hasGreyToCover(greyShare));
   for (const { job, layer, minutes, bowl, start, wet } of placed) {
     const { zone, woven } = job.task.part;
     const share = shareOf(job, jobs, clientCase);
@@ -205,6 +211,7 @@ function stepsOf(placed: Placed[], clientCase: ClientCase, jobs: readonly Job[])
         step.start === start &&
         step.minutes === minutes &&
         step.share === share &&
+        step.taken === (woven ? takenOn(clientCase, zone).taken : undefined) &&
         step.wet === wet,
     );
     if (same) {
@@ -216,7 +223,8 @@ function stepsOf(placed: Placed[], clientCase: ClientCase, jobs: readonly Job[])
       zones: [zone],
       placement: woven ? 'foils' : isBetween(job, jobs) ? 'between' : 'open',
       share,
-      startsAt: grey && layer.role === 'colour' ? BEGIN_AT.grey : BEGIN_AT.usual,
+      areas: [],
+      ...(woven ? takenOn(clientCase, zone) : {}),
       stopsAtLine: true,
       wet,
       start,
@@ -231,8 +239,29 @@ function stepsOf(placed: Placed[], clientCase: ClientCase, jobs: readonly Job[])
       ends: layer.role === 'fill' ? 'stay' : 'rinse',
     });
   }
+  for (const step of steps) {
+    const coversGrey = placed.some(
+      ({ bowl, layer, job }) => bowl === step.bowl && layer.role === 'colour' && job.route !== 'refresh',
+    );
+    step.areas = orderOf(clientCase.head, step.zones, coversGrey);
+  }
   return steps;
 }
+
+/** The areas of some places in the order they are worked: by the white that is to be covered, or by how dense they grow. */
+function orderOf(head: Head, places: readonly PlaceId[], coversGrey: boolean): Area[] {
+  const regions = regionsOf(head);
+  return areasInOrder(areasOf(regions, places), (area) => {
+    const { zones, density } = regions.find(({ areas }) => areas.includes(area))!;
+    return { grey: coversGrey ? Math.max(...zones.map(({ greyShare }) => greyShare)) : 0, density };
+  });
+}
+
+/** How the hair of a place is to be taken, where the case says so (A6). */
+const takenOn = (clientCase: ClientCase, place: PlaceId): Pick<Step, 'taken'> => {
+  const taken = placementOn(clientCase, place)?.taken;
+  return taken ? { taken } : {};
+};
 
 /** What the student is to have read and foretold of every zone. */
 export function readingsOf(
@@ -287,6 +316,49 @@ export function aftercareFor(jobs: readonly Job[]): Pick<RecordCard, 'aftercare'
 function washOf(groups: readonly Group[], rules: HouseRules): RecordCard['wash'] {
   const lightener = groups.flatMap(({ way }) => way.layers).find(({ role }) => role === 'lighten');
   return lightener ? washBefore(lightener.line, rules) : null;
+}
+
+/**
+ * What is done beside the bowls: lightened hair is covered where lightener is brushed on next to it (C5), and colours that
+ * are to melt are worked into one another when the later of them is on (F10).
+ */
+function careOf(
+  { head, melts = [] }: ClientCase,
+  groups: readonly Group[],
+  steps: readonly Step[],
+): RecordCard['care'] {
+  const lightens = groups.flatMap(({ jobs, way }) =>
+    way.layers.some(({ role }) => role === 'lighten') ? jobs : [],
+  );
+  const first = (place: PlaceId) =>
+    Math.min(...steps.filter(({ zones }) => zones.includes(place)).map(({ start }) => start));
+  const spared = new Map<PlaceId, number>();
+  for (const { task } of lightens) {
+    if (task.part.woven) continue;
+    for (const other of besideOf(head, task.part.zone)) {
+      const lightened = pastOf(zoneOf(head, other)!).kind === 'lightened';
+      if (!lightened || lightens.some((job) => job.task.part.zone === other)) continue;
+      spared.set(other, Math.min(spared.get(other) ?? Infinity, first(task.part.zone)));
+    }
+  }
+  const protects = [...new Set(spared.values())].map((start): RecordCard['care'][number] => ({
+    do: 'protect',
+    zones: [...spared].flatMap(([place, at]) => (at === start ? [place] : [])),
+    start,
+  }));
+  const worked = (place: PlaceId) => steps.some(({ zones }) => zones.includes(place));
+  const meltSteps = melts
+    .filter(({ zones }) => zones.every(worked))
+    .map(({ zones }): RecordCard['care'][number] => ({
+      do: 'melt',
+      zones,
+      start: Math.max(
+        ...zones.map((place) =>
+          Math.max(...steps.filter((step) => step.zones.includes(place)).map((step) => step.start)),
+        ),
+      ),
+    }));
+  return [...protects, ...meltSteps];
 }
 
 /** The card for a head: bowls weighed, zones in order, times that end together. */
@@ -357,6 +429,7 @@ export function assemble(
     bowls,
     wash: washOf(groups, rules),
     steps: steps.sort((a, b) => a.start - b.start),
+    care: careOf(clientCase, groups, steps),
     ...aftercareFor(jobs),
   };
 }

@@ -74,7 +74,7 @@ function aboutBowl(
   }
   const [ratio] = line.ratios;
   if (bowl.developer.length > 0) found.push(reason('ratio.line', 'M1', { line: line.name, ratio }));
-  if (step.zones.length === head.zones.length && step.share === 1) {
+  if (!head.regions && step.zones.length === head.zones.length && step.share === 1) {
     const { minGrams, maxGrams } = amountFor(head, step.zones, 1);
     const total = Math.round((minGrams + maxGrams) / 2);
     found.push(

@@ -1,5 +1,5 @@
 import { TONE_FAMILIES, differenceOf } from '../colour';
-import { targetLab, type ClientCase, type HeadZone, type Target } from '../card';
+import { targetLab, type ClientCase, type PlaceId, type Target } from '../card';
 import type { Line } from '../shades';
 import type { HouseRules } from '../theory';
 import { oneVisit } from './one-visit';
@@ -31,14 +31,14 @@ function wishesRound(wish: Target): Target[] {
  */
 export function nearestWish(
   clientCase: ClientCase,
-  zone: HeadZone,
+  zone: PlaceId,
   lines: readonly Line[],
   rules: HouseRules,
 ): Target | null {
   const wish = clientCase.wish[zone];
   if (!wish || wish.vivid) return null;
   for (const target of wishesRound(wish).slice(0, MOST_TRIED)) {
-    const alone = { ...clientCase, weave: undefined, wish: { [zone]: target } };
+    const alone = { ...clientCase, placements: undefined, wish: { [zone]: target } };
     const found = oneVisit(alone, lines, rules, 1);
     if (found.ok && found.jobs.length > 0) return target;
   }

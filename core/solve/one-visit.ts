@@ -2,7 +2,7 @@ import { differenceOf } from '../colour';
 import { partName, strandOfZone, type ClientCase, type RecordCard } from '../card';
 import { reason, type Reason } from '../reason';
 import type { Line } from '../shades';
-import { refreshWay, type HouseRules } from '../theory';
+import { hasGreyToCover, refreshWay, type HouseRules } from '../theory';
 import { assemble, isWaitedFor, readingsOf, rootWaits, type Group } from './assemble';
 import { hasProduct, waysOf, type Job, type Way } from './job';
 import { layersOf } from './layer';
@@ -169,7 +169,12 @@ function grouped(jobs: readonly Job[]): Job[][] {
   const groups = new Map<string, Job[]>();
   for (const job of jobs) {
     if (job.layers.length === 0) continue;
-    const name = JSON.stringify([job.route, job.layers, job.task.part.woven, job.task.greyShare >= 0.25]);
+    const name = JSON.stringify([
+      job.route,
+      job.layers,
+      job.task.part.woven,
+      hasGreyToCover(job.task.greyShare),
+    ]);
     groups.set(name, [...(groups.get(name) ?? []), job]);
   }
   return [...groups.values()];

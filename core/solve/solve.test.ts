@@ -67,7 +67,9 @@ describe('the search', () => {
       lineId: 'tarnwick',
       developer: [{ vol: 20 }],
     });
-    expect(root).toMatchObject({ zones: ['regrowth'], minutes: 45, stopsAtLine: true, startsAt: 'front' });
+    expect(root).toMatchObject({ zones: ['regrowth'], minutes: 45, stopsAtLine: true });
+    expect(root.areas[0]).toBe('hairline');
+    expect(root.areas.at(-1)).toBe('hairline');
     expect(ends.start + ends.minutes).toBe(root.start + root.minutes);
     expect(ends.minutes).toBeLessThanOrEqual(10);
   });

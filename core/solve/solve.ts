@@ -6,7 +6,7 @@ import {
   partName,
   pastOf,
   presentLevel,
-  type HeadZone,
+  type PlaceId,
   type LineOf,
   type ClientCase,
   type RecordCard,
@@ -38,7 +38,7 @@ export interface PartChoice {
 /** One visit of several: what it goes for, and when the next may be. */
 export interface Visit {
   wish: ClientCase['wish'];
-  weave?: ClientCase['weave'];
+  placements?: ClientCase['placements'];
   /** Weeks to wait before it; 0 for the first. */
   afterWeeks: number;
 }
@@ -97,7 +97,7 @@ function interim(task: Task): Target {
 function headAfter(
   clientCase: ClientCase,
   outcomes: readonly PartOutcome[],
-  onTheWay: readonly HeadZone[],
+  onTheWay: readonly PlaceId[],
 ): ClientCase {
   const zones = clientCase.head.zones.map((zone) => {
     const out = outcomes.find(({ part }) => part.zone === zone.zone && !part.woven);
@@ -154,12 +154,12 @@ function partWay(
 }
 
 /** Levels of a case that the class has no numbers for (L1). */
-function beyondScale({ head, wish, weave }: ClientCase, { levelScale }: HouseRules): Reason[] {
+function beyondScale({ head, wish, placements = [] }: ClientCase, { levelScale }: HouseRules): Reason[] {
   const most = topLevel(levelScale);
   const levels = [
     ...head.zones.map(presentLevel),
     ...Object.values(wish).map(({ level }) => level),
-    ...(weave ? [weave.target.level] : []),
+    ...placements.map(({ target }) => target.level),
   ];
   const level = Math.max(...levels);
   return level > most ? [reason('solve.beyondScale', 'L1', { level, most })] : [];
@@ -191,7 +191,7 @@ export function solveCase(clientCase: ClientCase, lines: readonly Line[], rules:
       solution: {
         version: SOLVER_VERSION,
         visit: clientCase,
-        visits: [{ wish: clientCase.wish, weave: clientCase.weave, afterWeeks: 0 }],
+        visits: [{ wish: clientCase.wish, placements: clientCase.placements, afterWeeks: 0 }],
         stops,
         best,
         choices: [],
@@ -210,7 +210,7 @@ export function solveCase(clientCase: ClientCase, lines: readonly Line[], rules:
     const found = oneVisit(now, atHand, rules, 1);
     const afterWeeks = visits.length === 0 ? 0 : WEEKS_BETWEEN;
     if (found.ok) {
-      visits.push({ wish: now.wish, weave: now.weave, afterWeeks });
+      visits.push({ wish: now.wish, placements: now.placements, afterWeeks });
       first ??= { clientCase: now, found };
       const next = visits.length < MOST_VISITS ? vividAgain(now, found, lineOf) : null;
       if (next) {
@@ -230,7 +230,7 @@ export function solveCase(clientCase: ClientCase, lines: readonly Line[], rules:
     const partial = partWay(now, found.failed, atHand, rules);
     if (!partial) return { ok: false, reasons: proof, ...nearestOf(now, onTheWay, atHand, rules) };
     const { clientCase: stage, step } = partial;
-    visits.push({ wish: stage.wish, weave: now.weave, afterWeeks });
+    visits.push({ wish: stage.wish, placements: now.placements, afterWeeks });
     first ??= { clientCase: stage, found: step };
     const played = simulateCard(stage, step.best, lineOf);
     now = { ...headAfter(stage, played.outcomeAt(played.minutes), onTheWay), wish: now.wish };
@@ -272,11 +272,11 @@ function vividAgain(clientCase: ClientCase, { best }: VisitFound, lineOf: LineOf
 /** The nearest wishes for the zones that have no answer. */
 function nearestOf(
   clientCase: ClientCase,
-  zones: readonly HeadZone[],
+  zones: readonly PlaceId[],
   lines: readonly Line[],
   rules: HouseRules,
 ): { nearest?: ClientCase['wish'] } {
-  const found = zones.flatMap((zone): [HeadZone, Target][] => {
+  const found = zones.flatMap((zone): [PlaceId, Target][] => {
     const target = nearestWish(clientCase, zone, lines, rules);
     return target ? [[zone, target]] : [];
   });

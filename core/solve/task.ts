@@ -1,6 +1,8 @@
 import type { Diameter, Porosity } from '../hair';
 import {
+  beginsAtScalp,
   partsOf,
+  regionOf,
   presentLevel,
   strandOfZone,
   zoneOf,
@@ -8,6 +10,7 @@ import {
   type Past,
   type Part,
   type ClientCase,
+  type HeadAndWish,
   type Target,
 } from '../card';
 import { conditionOf, type Condition } from '../process';
@@ -53,15 +56,15 @@ export function taskOf({ head }: Pick<ClientCase, 'head'>, part: Part): Task | n
     greyShare: white || part.target.grey === 'leave' ? 0 : found.greyShare,
     resistant: found.resistant ?? false,
     porosity: found.porosity,
-    diameter: head.diameter,
+    diameter: regionOf(head, part.zone).diameter,
     condition: conditionOf(strandOfZone(head, part.zone)),
     target: part.target,
     // Foils hold the product off the skin (D4).
-    place: !part.woven && head.zones[0].zone === part.zone ? 'onScalp' : 'offScalp',
+    place: !part.woven && beginsAtScalp(head, part.zone) ? 'onScalp' : 'offScalp',
     lengthCm: found.lengthCm,
   };
 }
 
 /** Every part of the head with a wish. */
-export const tasksOf = (clientCase: Pick<ClientCase, 'head' | 'wish' | 'weave'>): Task[] =>
+export const tasksOf = (clientCase: HeadAndWish): Task[] =>
   partsOf(clientCase).flatMap((part) => taskOf(clientCase, part) ?? []);

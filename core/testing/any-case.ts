@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import type { TONE_FAMILIES } from '../colour';
-import type { ClientCase, Target, ZoneOfHead } from '../card';
+import { placeIn, placeParts, type ClientCase, type Target, type ZoneOfHead } from '../card';
 import { makeCase, zone } from '../cases';
 import type { PastLayer } from '../process';
 import { SHIPPED_LINES } from '../shades';
@@ -54,24 +54,57 @@ export const anyCase: fc.Arbitrary<ClientCase> = fc
     level: half(3, 10),
     primary: tones,
     where: fc.constantFrom('root', 'lengths', 'both'),
+    // Every fourth head has a front of its own: greyer, or thinner and a level lighter.
+    front: fc.constantFrom(null, null, null, 'greyer', 'thinner'),
     lineIds: fc.subarray(
       SHIPPED_LINES.map(({ id }) => id),
       { minLength: 3 },
     ),
   })
-  .map(({ zones, level, primary, where, lineIds }) =>
-    makeCase({
+  .map(({ zones, level, primary, where, front, lineIds }) => {
+    const worked = (['regrowth', 'mids'] as const).filter(
+      (zone) => where === 'both' || (where === 'root') === (zone === 'regrowth'),
+    );
+    const plain = {
       title: 'Any head',
-      difficulty: 1,
+      difficulty: 1 as const,
       client: { name: 'Anybody', note: '' },
-      zones,
-      wish: {
-        ...(where !== 'lengths' ? { regrowth: aim(level, primary) } : {}),
-        ...(where !== 'root' ? { mids: aim(level, primary) } : {}),
-      },
       lineIds,
-    }),
-  );
+    };
+    if (front === null)
+      return makeCase({
+        ...plain,
+        zones,
+        wish: Object.fromEntries(worked.map((zone) => [zone, aim(level, primary)])),
+      });
+    const here = (zone: ZoneOfHead): ZoneOfHead => ({
+      ...zone,
+      zone: placeIn('front', placeParts(zone.zone).zone),
+      ...(front === 'greyer'
+        ? { greyShare: Math.min(1, zone.greyShare + 0.3) }
+        : { naturalLevel: Math.min(9, zone.naturalLevel + 1) }),
+    });
+    const rest = zones.map((zone) => ({ ...zone, zone: placeIn('rest', placeParts(zone.zone).zone) }));
+    return makeCase({
+      ...plain,
+      zones: [...zones.map(here), ...rest],
+      head: {
+        regions: [
+          {
+            name: 'front',
+            areas: ['hairline', 'temples'],
+            ...(front === 'thinner' ? { density: 'sparse', diameter: 'fine' } : {}),
+          },
+          { name: 'rest', areas: ['top', 'sides', 'crown', 'back', 'nape'] },
+        ],
+      },
+      wish: Object.fromEntries(
+        (['front', 'rest'] as const).flatMap((region) =>
+          worked.map((zone) => [placeIn(region, zone), aim(level, primary)]),
+        ),
+      ),
+    });
+  });
 
 export const anyHouse = fc.record(
   Object.fromEntries(HOUSE_RULES.map((rule) => [rule, fc.constantFrom(...choicesOf(rule))])),

@@ -1,5 +1,17 @@
-import { amountFor, type Bowl, type ClientCase, type HeadZone, type RecordCard, type Step } from '../card';
+import {
+  amountFor,
+  areasOf,
+  placeParts,
+  regionsOf,
+  type Bowl,
+  type ClientCase,
+  type PlaceId,
+  type RecordCard,
+  type Step,
+} from '../card';
+import type { Area } from '../hair';
 import { shippedLine, type Line } from '../shades';
+import { AREA_ORDERS, TAKEN_AS } from '../theory';
 import { step } from './cards';
 
 /**
@@ -9,7 +21,8 @@ import { step } from './cards';
  *   C tarnwick 4:0 @40+w               a strength and as much water
  *   A>regrowth 0-45 front              bowl A on the regrowth from minute 0 to 45, begun at the front
  *   B>mids,ends 10-55 check10 over     looked at every 10 minutes, run over the line
- * Flags of a step: front, crown, over, wet, heat, stay, checkN, foils0.3, between0.7. What is not said is plain, and a
+ *   C>crown-mids 0-30                  the mid-lengths of one region; a zone alone is that of every region
+ * Flags of a step: front, from:crown,nape (areas in order), over, wet, heat, stay, checkN, foils0.3, between0.7, fineWeave and the like. What is not said is plain, and a
  * bowl is as large as its places need.
  */
 export function jotted(
@@ -20,19 +33,22 @@ export function jotted(
     .split(/[\n;]/)
     .map((line) => line.trim())
     .filter((line) => line !== '');
-  const steps = lines.filter((line) => line[1] === '>').map(stepOf);
+  const steps = lines.filter((line) => line[1] === '>').map((line) => stepOf(line, head));
   const bowls = lines.filter((line) => line[1] !== '>').map((line) => bowlOf(line, steps, head));
   return { bowls, steps };
 }
 
-function stepOf(line: string): Step {
+function stepOf(line: string, head: ClientCase['head']): Step {
   const [where, span, ...flags] = line.split(/\s+/);
   const [bowl, zones] = where.split('>');
   const [start, end] = span.split('-').map(Number);
-  const made = step({ bowl, zones: zones.split(',') as HeadZone[], start, minutes: end - start });
-  const change: Partial<Step> = {};
+  const made = step({ bowl, zones: placesOf(zones.split(','), head), start, minutes: end - start });
+  const worn = areasOf(regionsOf(head), made.zones);
+  const change: Partial<Step> = { areas: AREA_ORDERS.napeUp.filter((area) => worn.includes(area)) };
   for (const flag of flags) {
-    if (flag === 'front' || flag === 'crown') change.startsAt = flag;
+    if (flag === 'front') change.areas = AREA_ORDERS.faceBack.filter((area) => worn.includes(area));
+    else if (flag.startsWith('from:')) change.areas = flag.slice(5).split(',') as Area[];
+    else if (TAKEN_AS.includes(flag as never)) change.taken = flag as Step['taken'];
     else if (flag === 'over') change.stopsAtLine = false;
     else if (flag === 'wet') change.wet = true;
     else if (flag === 'heat') change.warmth = true;
@@ -46,6 +62,12 @@ function stepOf(line: string): Step {
   }
   return { ...made, ...change };
 }
+
+/** Places by name; the name of a zone stands for that zone of every region. */
+const placesOf = (names: readonly string[], head: ClientCase['head']): PlaceId[] =>
+  names.flatMap((name) =>
+    head.zones.flatMap(({ zone }) => (zone === name || placeParts(zone).zone === name ? [zone] : [])),
+  );
 
 const tenth = (grams: number) => Math.round(grams * 10) / 10;
 

@@ -1,4 +1,5 @@
 import type { Step } from '../card';
+import { AREA_ORDERS } from '../theory';
 
 /** A bowl put openly on the mid-lengths for the usual time; what is not said is plain. */
 export const step = (change: Partial<Step> = {}): Step => ({
@@ -6,7 +7,7 @@ export const step = (change: Partial<Step> = {}): Step => ({
   zones: ['mids'],
   placement: 'open',
   share: 1,
-  startsAt: 'nape',
+  areas: [...AREA_ORDERS.napeUp],
   stopsAtLine: true,
   wet: false,
   start: 0,

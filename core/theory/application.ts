@@ -1,3 +1,7 @@
+import type { Area, Density } from '../hair';
+import { DENSITY_FACTOR } from '../measure';
+import { hasGreyToCover } from './grey';
+
 /**
  * Where hair of uneven depth is begun: the darkest and most resistant first, the lightest last (A3). Gives the places in
  * that order; equal ones keep theirs.
@@ -8,11 +12,35 @@ export const darkestFirst = <Place extends { level: number; resistance?: number 
 ): Place[] => [...places].sort((a, b) => a.level - b.level || (b.resistance ?? 0) - (a.resistance ?? 0));
 
 /**
- * Where on the head one begins (A4): at the back from the nape up; over grey at the front, where it is thickest; with a
- * thin crown where the hair is densest.
+ * The order in which areas are worked (A4): from the nape up, or over grey from the face back, where it is thickest.
  * @rule A4
  */
-export const BEGIN_AT = { usual: 'nape', grey: 'front', thinCrown: 'densest' } as const;
+export const AREA_ORDERS = {
+  napeUp: ['nape', 'back', 'crown', 'sides', 'temples', 'top', 'hairline'],
+  faceBack: ['hairline', 'temples', 'top', 'sides', 'crown', 'back', 'nape'],
+} as const satisfies Record<string, readonly Area[]>;
+
+/** What decides where on the head one begins: white to be covered (fraction 0–1 of an area), and how dense the hair is. */
+export interface AreaHair {
+  grey: number;
+  density: Density;
+}
+
+/**
+ * The areas of some work in order: the thickest grey first and the hairline once more at the end (F8), else the densest
+ * first and the thinnest last (C7), else from the nape up.
+ */
+export function areasInOrder(areas: readonly Area[], hairOf: (area: Area) => AreaHair): Area[] {
+  const grey = areas.some((area) => hasGreyToCover(hairOf(area).grey));
+  const inOrder = AREA_ORDERS[grey ? 'faceBack' : 'napeUp'].filter((area) => areas.includes(area));
+  const rank = (area: Area) => {
+    const { grey: share, density } = hairOf(area);
+    return grey ? -share : -DENSITY_FACTOR[density];
+  };
+  const sorted = [...inOrder].sort((a, b) => rank(a) - rank(b));
+  const again = grey && areas.length > 1 && hasGreyToCover(hairOf('hairline').grey);
+  return again && areas.includes('hairline') ? [...sorted, 'hairline'] : sorted;
+}
 /** Partings in millimetres: fine for colour and lightener, wide for an all-over gloss (A4). */
 export const PARTINGS_MM = { fine: { min: 6, max: 12 }, gloss: 25 } as const;
 
@@ -30,7 +58,8 @@ export const weeksToGrow = (cm: number): number => (cm / GROWTH.cmAMonth) * (52 
  * lightness; hair left out is depth.
  * @rule A6
  */
-export const TAKEN_AS = ['slice', 'weave', 'fineWeave', 'backCombedWeave'] as const;
+export const TAKEN_AS = ['slice', 'weave', 'fineWeave', 'backCombedWeave', 'freehand'] as const;
+export type TakenAs = (typeof TAKEN_AS)[number];
 
 /**
  * Placements a service may ask for (A7).

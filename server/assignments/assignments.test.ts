@@ -155,7 +155,8 @@ describe('a student at the bench', () => {
     for (const secret of ['naturalLevel', 'history', 'damage', 'equivalents', 'solution', '"best"', 'facts'])
       expect(text).not.toContain(secret);
     expect(body.given).toEqual(EMPTY_CARD);
-    expect(body.zones.map(({ zone }: { zone: string }) => zone)).toEqual(['regrowth', 'mids', 'ends']);
+    const places = body.regions.flatMap(({ zones }: { zones: { zone: string }[] }) => zones);
+    expect(places.map(({ zone }: { zone: string }) => zone)).toEqual(['regrowth', 'mids', 'ends']);
   });
 
   it('learns what the client knows by asking, and finds it again after a reload', async () => {
@@ -187,7 +188,7 @@ describe('a student at the bench', () => {
     const last = body.frames[body.minutes];
     expect(last.covered).toEqual([]);
     expect(last.failing).toEqual([]);
-    expect(last.zones[0].colour).not.toEqual(body.frames[0].zones[0].colour);
+    expect(last.strands[0].zones[0].colour).not.toEqual(body.frames[0].strands[0].zones[0].colour);
     expect(JSON.stringify(body)).not.toContain('naturalLevel');
   });
 

@@ -1,5 +1,5 @@
 import type { StudentAssignment, StudentAssignmentSummary } from '@cimbel/contract';
-import { asSet, looksOf } from '@cimbel/core/mark';
+import { asSet, mainLook } from '@cimbel/core/mark';
 import type { Knex } from 'knex';
 import type { AssignmentOfClass } from '../assignments/access';
 import { exerciseOf, isReleased, maxPoints, type AssignmentRow } from '../assignments/row';
@@ -56,7 +56,7 @@ export async function studentList(
       title: assignment.title,
       className: assignment.class_name,
       clientName: assignment.client_case.client.name,
-      now: looksOf(exerciseOf(assignment), 'daylight').now,
+      now: mainLook(exerciseOf(assignment)),
       dueAt: assignment.due_at.toISOString(),
       state: standing.state,
       late: standing.late || (!attempt?.submitted_at && now > assignment.due_at),

@@ -7,6 +7,7 @@ import * as services from './migrations/004_services';
 import * as schools from './migrations/005_schools';
 import * as craft from './migrations/006_craft';
 import * as oneExercise from './migrations/007_one_exercise';
+import * as areas from './migrations/008_areas';
 
 const MIGRATIONS: Record<string, { up: (knex: Knex) => Promise<void>; down: (knex: Knex) => Promise<void> }> =
   {
@@ -17,6 +18,7 @@ const MIGRATIONS: Record<string, { up: (knex: Knex) => Promise<void>; down: (kne
     '005_schools': schools,
     '006_craft': craft,
     '007_one_exercise': oneExercise,
+    '008_areas': areas,
   };
 
 /** Migrations are code in the bundle rather than files on disk, so that one file is the whole server. */

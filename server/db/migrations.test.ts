@@ -1,4 +1,5 @@
 import { clientCaseSchema, recordCardSchema } from '@cimbel/core/card';
+import { shippedCase } from '@cimbel/core/cases';
 import { markCard } from '@cimbel/core/mark';
 import { lineSchema, shippedLine } from '@cimbel/core/shades';
 import { DEFAULT_HOUSE_RULES, houseRulesSchema } from '@cimbel/core/theory';
@@ -106,6 +107,24 @@ describe('one exercise for two', () => {
     await downTo(h.db, '006_craft');
     expect(await kept()).toEqual(was);
     await migrate(h.db);
+  });
+
+  it('does not go back over a head that could not be told before, and says which', async () => {
+    await migrate(h.db);
+    const { id, client_case } = await h.db('exercises').first('id', 'client_case');
+    const told = async (clientCase: object) =>
+      h
+        .db('exercises')
+        .where({ id })
+        .update({ client_case: JSON.stringify(clientCase) });
+    await told(shippedCase('dense-nape')!.clientCase);
+    await expect(downTo(h.db, '007_one_exercise')).rejects.toThrow('several regions');
+    await told(shippedCase('woven-light')!.clientCase);
+    await downTo(h.db, '007_one_exercise');
+    const { client_case: back } = await h.db('exercises').where({ id }).first('client_case');
+    expect(back.weave).toEqual(shippedCase('woven-light')!.clientCase.placements![0]);
+    await migrate(h.db);
+    await told(client_case);
   });
 
   it('makes cases and cards that are what they have to be, with the words and points of before', async () => {

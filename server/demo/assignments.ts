@@ -206,6 +206,11 @@ export async function seedAssignments(
     open: ['mix'],
     title: 'Mix only: cool, no brass',
   });
+  await set('white-at-the-face', {
+    made: after(-DAY_MS),
+    dueAt: after(5 * DAY_MS),
+    release: 'onSubmit',
+  });
   await set('winter-porous', { made: after(-DAY_MS), dueAt: after(6 * DAY_MS), release: 'onSubmit' });
   // One has begun, with what the exercise gives and nothing else.
   await saveDraft(

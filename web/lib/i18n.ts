@@ -1,6 +1,6 @@
 import { flOzOfGrams } from '@cimbel/core/measure';
 import type { HouseRules } from '@cimbel/core/theory';
-import i18next, { type i18n as I18n } from 'i18next';
+import i18next, { type TFunction, type i18n as I18n } from 'i18next';
 import { initReactI18next } from 'react-i18next';
 import consultReasons from '../locales/en/consult-reasons.json';
 import craft from '../locales/en/craft.json';
@@ -120,7 +120,6 @@ function teach(words: I18n, units: Units): I18n {
     'scalp',
     'watch',
     'dilutionRule',
-    'headZone',
     'route',
     'layer',
     'question',
@@ -137,7 +136,21 @@ function teach(words: I18n, units: Units): I18n {
       return options.cap ? capital(word) : word;
     });
   }
+  formatter.add('headZone', (value, _language, options: { cap?: boolean }) => {
+    const word = placeWord(words.t, String(value));
+    return options.cap ? capital(word) : word;
+  });
+  for (const list of ['area', 'region', 'taken'] as const)
+    formatter.add(list, (value) => words.t(`${list}.${value}`, { ns: 'craft' }));
   return words;
+}
+
+/** A place in words: its zone, and its region where the head has several. A name of a zone alone is that zone's. */
+export function placeWord(t: I18n['t'] | TFunction<readonly string[]> | TFunction, place: string): string {
+  const [zone, region] = place.split('-').reverse();
+  const of = t as I18n['t'];
+  const word = of(`headZone.${zone}`, { ns: 'craft' });
+  return region === undefined ? word : of('placeIn', { ns: 'craft', zone: word, region });
 }
 
 /** A word or sentence begun with a capital. */

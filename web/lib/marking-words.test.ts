@@ -7,10 +7,10 @@ import {
   BENCH_STEPS,
   AFTERCARES,
   EMPTY_CARD,
-  HEAD_ZONES,
+  ZONES,
   PLACEMENTS,
   QUESTIONS,
-  STARTS_AT,
+  REGIONS,
   TESTS,
   answerTo,
   showsIn,
@@ -19,7 +19,8 @@ import {
 import { CONDITIONS, TYPICAL, PAST_KINDS, type PastLayer } from '@cimbel/core/process';
 import { SHIPPED_LINES } from '@cimbel/core/shades';
 import { LAYER_ROLES, ROUTES, rulingsFor, solveCase, tasksOf } from '@cimbel/core/solve';
-import { DEFAULT_HOUSE_RULES } from '@cimbel/core/theory';
+import { AREAS } from '@cimbel/core/hair';
+import { AREA_ORDERS, DEFAULT_HOUSE_RULES, TAKEN_AS } from '@cimbel/core/theory';
 import { gradingOf } from '@cimbel/core/testing/solved';
 import { LOCALES, i18n } from './i18n';
 
@@ -61,7 +62,7 @@ const SPOILT: ((plan: RecordCard) => RecordCard)[] = [
       warmth: true,
       checkEvery: 20,
       stopsAtLine: false,
-      startsAt: 'nape',
+      areas: ['nape'],
     })),
     bowls: plan.bowls.map((bowl) => ({
       ...bowl,
@@ -97,7 +98,7 @@ const SPOILT: ((plan: RecordCard) => RecordCard)[] = [
     readings: Object.fromEntries(
       Object.entries(plan.readings).map(([zone, read]) => [zone, { ...read!, level: 1, counter: 'keep' }]),
     ),
-    steps: plan.steps.map((step) => ({ ...step, zones: [...HEAD_ZONES] })),
+    steps: plan.steps.map((step) => ({ ...step, zones: [...ZONES] })),
   }),
 ];
 
@@ -223,14 +224,17 @@ describe('words for whole services', () => {
   it('name every term of an exercise', () => {
     const known = new Set(leaves(LOCALES.en.craft));
     const needed = [
-      ...HEAD_ZONES.map((name) => `headZone.${name}`),
+      ...ZONES.map((name) => `headZone.${name}`),
       ...ROUTES.map((name) => `route.${name}`),
       ...LAYER_ROLES.map((name) => `layer.${name}`),
       ...QUESTIONS.map((name) => `question.${name}`),
       ...TESTS.map((name) => `hairTest.${name}`),
       ...AFTERCARES.map((name) => `aftercare.${name}`),
       ...PLACEMENTS.map((name) => `placement.${name}`),
-      ...STARTS_AT.map((name) => `startsAt.${name}`),
+      ...AREAS.map((name) => `area.${name}`),
+      ...REGIONS.map((name) => `region.${name}`),
+      ...TAKEN_AS.map((name) => `taken.${name}`),
+      ...Object.keys(AREA_ORDERS).map((name) => `areaOrder.${name}`),
       ...BENCH_STEPS.map((name) => `benchStep.${name}`),
       ...CRITERIA.flatMap((name) => [`criterion.${name}`, `criterionShort.${name}`]),
       ...MISCONCEPTIONS.map((name) => `slip.${name}`),

@@ -1,7 +1,8 @@
 import type { StudentAssignment } from '@cimbel/contract';
-import { recordCardSchema } from '@cimbel/core/card';
+import { fromBeforeAreas, recordCardSchema } from '@cimbel/core/card';
 import { withGiven } from '@cimbel/core/mark';
 import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useParams } from 'react-router';
 import { ConflictDialog, SaveLine } from '../features/bench/save-line';
@@ -18,11 +19,11 @@ import { InUnits } from '../lib/units';
 import { ButtonLink } from '../ui/button';
 import { Failure, Loading, Notice } from '../ui/panel';
 
-const isOfShape = (kept: unknown) => recordCardSchema.safeParse(kept).success;
+const ofToday = (kept: unknown) => recordCardSchema.safeParse(fromBeforeAreas(kept)).data ?? null;
 
 function Working({ assignment }: { assignment: StudentAssignment }) {
   const draft = useDraft(
-    { ...assignment, url: `/api/my/assignments/${assignment.id}`, empty: assignment.given, isOfShape },
+    { ...assignment, url: `/api/my/assignments/${assignment.id}`, empty: assignment.given, ofToday },
     useMe().id,
   );
   const reveals = useReveals(assignment);
@@ -47,10 +48,13 @@ function Working({ assignment }: { assignment: StudentAssignment }) {
 
 function HandedIn({ assignment }: { assignment: StudentAssignment }) {
   const { t } = useTranslation();
+  const [at, setAt] = useState(0);
   return (
     <div className={SHELL}>
       <HeadStrand
-        zones={assignment.zones}
+        regions={assignment.regions}
+        at={at}
+        onRegion={setAt}
         looks={assignment.looks}
         nowLabel={t('bench.nowOf', { name: assignment.client.name })}
         caption={t('bench.now')}

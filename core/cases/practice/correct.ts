@@ -300,6 +300,7 @@ export const CORRECT_CASES: readonly ShippedCase[] = [
       ],
       facts: { weeksSinceColour: 4 },
       wish: { regrowth: to(6, 'neutral'), mids: to(9, 'beige') },
+      melts: [{ zones: ['regrowth', 'mids'], overCm: 4 }],
       lineIds: ['quillet', 'tarnwick'],
     }),
   },

@@ -1,4 +1,4 @@
-import { bowlGrams, pastOf, type Bowl, type RecordCard, type Step } from '../../card';
+import { areasOf, bowlGrams, pastOf, regionsOf, type Bowl, type RecordCard, type Step } from '../../card';
 import { writeLabel, type Line } from '../../shades';
 import { rulingsFor, tasksOf } from '../../solve';
 import { CHECKS } from '../../theory';
@@ -175,7 +175,7 @@ export const ROUTE_SLIPS = {
           zones: [task.part.zone],
           placement: 'open',
           share: 1,
-          startsAt: 'nape',
+          areas: areasOf(regionsOf(solution.visit.head), [task.part.zone]),
           stopsAtLine: true,
           wet: false,
           start: 0,

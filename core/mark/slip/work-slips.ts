@@ -1,4 +1,4 @@
-import { lastMinute, pastOf, zoneOf, type Step } from '../../card';
+import { besideOf, isRegrowth, lastMinute, pastOf, zoneOf, type Step } from '../../card';
 import { isLightener } from '../../process';
 import { hasDeveloper } from '../../shades';
 import { LIFTING } from '../../theory';
@@ -25,10 +25,10 @@ export const WORK_SLIPS = {
       : null;
   },
   rootsFirst: ({ plan, solution }) => {
-    const root = plan.steps.find(({ zones }) => zones.includes('regrowth'));
+    const root = plan.steps.find(({ zones }) => zones.some(isRegrowth));
     const untouched = solution.visit.head.zones.every((zone) => pastOf(zone).kind === 'untouched');
     const lengths = plan.steps.some(
-      ({ zones, start }) => root && !zones.includes('regrowth') && start < root.start,
+      ({ zones, start }) => root && !zones.some(isRegrowth) && start < root.start,
     );
     return root && untouched && lengths && root.share === 1
       ? withSteps(plan, (step) => (step === root ? { ...step, start: 0 } : step))
@@ -56,7 +56,7 @@ export const WORK_SLIPS = {
       .map(({ zone }) => zone);
     const root = plan.steps.find(
       ({ bowl, zones }) =>
-        zones.includes('regrowth') &&
+        zones.some(isRegrowth) &&
         bowlWhere(context, ({ kind }, { name }) => name === bowl && LIFTING.includes(kind)),
     );
     if (!root || coloured.length === 0 || root.minutes < FULL_TIME) return null;
@@ -72,18 +72,15 @@ export const WORK_SLIPS = {
     const { head } = solution.visit;
     const step = plan.steps.find(
       (one) =>
-        one.zones.includes('regrowth') &&
+        one.zones.some(isRegrowth) &&
         bowlWhere(
           context,
           ({ kind }, { name }) => name === one.bowl && kind !== 'demi' && kind !== 'acidGloss',
         ),
     );
-    const next = head.zones[1];
-    const other =
-      next &&
-      pastOf(zoneOf(head, next.zone)!).kind !== 'untouched' &&
-      step &&
-      !step.zones.includes(next.zone);
+    const other = step?.zones
+      .flatMap((zone) => besideOf(head, zone))
+      .some((next) => pastOf(zoneOf(head, next)!).kind !== 'untouched' && !step.zones.includes(next));
     return other ? withSteps(plan, (one) => (one === step ? { ...one, stopsAtLine: false } : one)) : null;
   },
 } satisfies Partial<Record<Misconception, Slip>>;

@@ -1,13 +1,15 @@
 import type { StudentAssignment } from '@cimbel/contract';
-import type { RecordCard, Step } from '@cimbel/core/card';
-import { WASHES } from '@cimbel/core/theory';
+import { areasOf, lastMinute, type RecordCard, type Step } from '@cimbel/core/card';
+import { AREA_ORDERS, WASHES } from '@cimbel/core/theory';
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Button } from '../../ui/button';
 import { Choice } from '../../ui/field';
 import { Empty } from '../../ui/panel';
+import { fittedOrder, paintBy, placesOf } from '../head/places';
 import type { DraftOf } from './use-draft';
+import { CareForm } from './care-form';
 import { newStep } from './schedule';
 import { StepForm } from './step-form';
 import { Timeline } from './timeline';
@@ -26,7 +28,7 @@ export function Apply({
   const { t } = useTranslation(['ui', 'craft']);
   const { answer: plan, change } = draft;
   const [chosen, setChosen] = useState<number | null>(plan.steps.length > 0 ? 0 : null);
-  const zones = assignment.zones.map(({ zone }) => zone);
+  const zones = placesOf(assignment).map(({ zone }) => zone);
   const set = (index: number, step: Step) =>
     change({ steps: plan.steps.map((one, i) => (i === index ? step : one)) });
   const add = (bowl: string) => {
@@ -34,9 +36,9 @@ export function Apply({
       ({ id }) => id === plan.bowls.find(({ name }) => name === bowl)?.lineId,
     );
     const untouched = zones.filter((zone) => !plan.steps.some((step) => step.zones.includes(zone)));
-    change({
-      steps: [...plan.steps, newStep(bowl, line, untouched.length > 0 ? [untouched[0]] : [zones[0]], plan)],
-    });
+    const first = [untouched[0] ?? zones[0]];
+    const areas = fittedOrder(AREA_ORDERS.napeUp, areasOf(assignment.regions, first));
+    change({ steps: [...plan.steps, newStep(bowl, line, first, areas, plan)] });
     setChosen(plan.steps.length);
   };
   const step = chosen === null ? undefined : plan.steps[chosen];
@@ -83,10 +85,11 @@ export function Apply({
       {step && chosen !== null ? (
         <StepForm
           step={step}
-          zones={zones}
+          regions={assignment.regions}
+          paintOf={paintBy(assignment.regions, assignment.looks.now)}
           bowls={plan.bowls}
           lines={assignment.lines}
-          woven={assignment.weave?.share ?? null}
+          placements={assignment.placements}
           onChange={(next) => set(chosen, next)}
           onRemove={() => {
             change({ steps: plan.steps.filter((_, i) => i !== chosen) });
@@ -94,6 +97,12 @@ export function Apply({
           }}
         />
       ) : null}
+      <CareForm
+        care={plan.care}
+        places={zones}
+        atMinute={lastMinute(plan)}
+        onChange={(care) => change({ care })}
+      />
     </div>
   );
 }

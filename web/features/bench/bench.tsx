@@ -1,6 +1,6 @@
 import type { ShownSimulation, StudentAssignment } from '@cimbel/contract';
 import type { Light } from '@cimbel/core/colour';
-import { lastMinute, type HeadZone, type RecordCard } from '@cimbel/core/card';
+import { lastMinute, type PlaceId, type RecordCard } from '@cimbel/core/card';
 import { NotebookText } from 'lucide-react';
 import { useState, type ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -22,7 +22,8 @@ import { Finish } from './finish';
 import { HeadStrand } from './head-strand';
 import { Mix } from './mix';
 import { RecordCardView } from './record-card';
-import { lookAt, usePacedClock } from './process-clock';
+import { regionAt } from '../head/places';
+import { looksAt, usePacedClock } from './process-clock';
 import { Process } from './process';
 import { Read } from './read';
 import { isStepComplete, stepsOf, type WorkStep } from './steps';
@@ -70,8 +71,9 @@ export function Bench({
   const [params, setParams] = useSearchParams();
   const step = steps.find((one) => one === params.get('step')) ?? steps[0];
   const [light, setLight] = useState<Light>('daylight');
-  const [zone, setZone] = useState<HeadZone>(assignment.zones[0].zone);
-  const [wiped, setWiped] = useState<HeadZone | null>(null);
+  const [zone, setZone] = useState<PlaceId>(assignment.regions[0].zones[0].zone);
+  const region = regionAt(assignment.regions, zone);
+  const [wiped, setWiped] = useState<PlaceId | null>(null);
   const plan = draft.answer;
   const control = usePacedClock(lastMinute(plan));
   const [cardShown, setCardShown] = useState(false);
@@ -100,9 +102,9 @@ export function Bench({
   const atEnd = step === 'finish' && play.data && plan.steps.length > 0;
   const wipedZones = wiped ? [wiped] : [];
   const now = onClock
-    ? lookAt(play.data!, minute, assignment.looks.now, assignment, wipedZones)
+    ? looksAt(play.data!, minute, assignment, wipedZones)
     : atEnd
-      ? lookAt(play.data!, play.data!.minutes, assignment.looks.now, assignment, [])
+      ? looksAt(play.data!, play.data!.minutes, assignment, [])
       : step === 'read'
         ? assignment.lit[light].now
         : assignment.looks.now;
@@ -111,7 +113,9 @@ export function Bench({
   return (
     <div className={SHELL}>
       <HeadStrand
-        zones={assignment.zones}
+        regions={assignment.regions}
+        at={region}
+        onRegion={(at) => setZone(assignment.regions[at].zones[0].zone)}
         looks={{ now, target: step === 'read' ? assignment.lit[light].target : assignment.looks.target }}
         active={step === 'read' ? zone : null}
         nowLabel={t('bench.nowOf', { name: assignment.client.name })}

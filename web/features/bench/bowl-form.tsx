@@ -90,7 +90,7 @@ export function BowlForm({
       : one.kind === 'shade'
         ? from.shades[one.at].grams
         : from.developer[one.at].grams;
-  const wish = Object.values(assignment.wish)[0] ?? assignment.weave?.target;
+  const wish = Object.values(assignment.wish)[0] ?? assignment.placements[0]?.target;
   const parts = shadePartsOf(bowl, line);
   return (
     <div className="grid items-start gap-4 xl:grid-cols-[minmax(0,1fr)_20.5rem]">

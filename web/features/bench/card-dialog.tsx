@@ -6,6 +6,8 @@ import { capital } from '../../lib/i18n';
 import { Button } from '../../ui/button';
 import { Dialog } from '../../ui/dialog';
 import { Facts } from '../../ui/panel';
+import { HeadSheet } from '../head/head-sheet';
+import { paintBy } from '../head/places';
 import { RecordCardView } from './record-card';
 import { useWishes } from './words';
 
@@ -50,6 +52,11 @@ export function CardDialog({
             term: `${t('bench.consult.wish')}, ${name}`,
             value: capital(text),
           }))}
+        />
+        <HeadSheet
+          paintOf={paintBy(assignment.regions, assignment.looks.now)}
+          label={t('head.sheet')}
+          order={card.steps[0]?.areas}
         />
         <RecordCardView plan={card} lines={assignment.lines} />
       </div>

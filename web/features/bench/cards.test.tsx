@@ -51,7 +51,7 @@ describe('a card', () => {
           lines={SHIPPED_LINES}
         />,
       );
-    expect(said({})).toContain('from the front');
+    expect(said({})).toContain('from the hairline back, hairline again at the end');
     expect(said({})).not.toContain('overlapped');
     expect(said({ stopsAtLine: false })).toContain('overlapped');
     expect(said({ wet: true })).toContain('on damp hair');

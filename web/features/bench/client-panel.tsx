@@ -20,15 +20,20 @@ function Story({ assignment: { client, ...assignment } }: { assignment: StudentA
   );
 }
 
-function Hair({ assignment: { hair, lines } }: { assignment: StudentAssignment }) {
+function Hair({ assignment: { hair, regions, lines } }: { assignment: StudentAssignment }) {
   const { t } = useTranslation(['ui', 'craft']);
   return (
     <>
       <h3 className="text-lg">{t('bench.consult.facts')}</h3>
       <Facts
         rows={[
-          { term: t('bench.consult.diameter'), value: t(`craft:diameter.${hair.diameter}`) },
-          { term: t('bench.consult.density'), value: t(`craft:density.${hair.density}`) },
+          ...regions.flatMap(({ name, diameter, density }) => {
+            const at = name === null ? '' : `, ${t(`craft:region.${name}`)}`;
+            return [
+              { term: `${t('bench.consult.diameter')}${at}`, value: t(`craft:diameter.${diameter}`) },
+              { term: `${t('bench.consult.density')}${at}`, value: t(`craft:density.${density}`) },
+            ];
+          }),
           { term: t('bench.consult.service'), value: t(`craft:service.${hair.length}`) },
           { term: t('service.linesAtHand'), value: lines.map(({ name }) => name).join(', ') },
         ]}

@@ -1,11 +1,12 @@
 import type { ShownSimulation, StudentAssignment } from '@cimbel/contract';
 import { AFTERCARES, type RecordCard } from '@cimbel/core/card';
 import { useTranslation } from 'react-i18next';
+import { capital } from '../../lib/i18n';
 import { Field, NumberInput, Tick } from '../../ui/field';
 import { Notice, Sheet } from '../../ui/panel';
 import { Tress } from '../../ui/tress';
 import type { DraftOf } from './use-draft';
-import { lookAt } from './process-clock';
+import { looksAt } from './process-clock';
 
 /** What came of it beside the wish, and what the client takes home. */
 export function Finish({
@@ -19,10 +20,7 @@ export function Finish({
 }) {
   const { t } = useTranslation(['ui', 'craft']);
   const { answer: plan, change } = draft;
-  const end =
-    shown && plan.steps.length > 0
-      ? lookAt(shown, shown.minutes, assignment.looks.now, assignment, [])
-      : null;
+  const end = shown && plan.steps.length > 0 ? looksAt(shown, shown.minutes, assignment, []) : null;
   const failing = shown?.frames[shown.frames.length - 1]?.failing ?? [];
   return (
     <div className="flex flex-col gap-4">
@@ -31,16 +29,21 @@ export function Finish({
         <Sheet className="flex flex-col gap-3">
           <h3 className="text-lg">{t('service.evaluate')}</h3>
           {end ? (
-            <div className="bg-surround text-on-surround flex justify-around rounded-sm px-3 pb-3">
-              {[
-                { look: end, name: t('service.yours') },
-                { look: assignment.looks.target, name: t('bench.target') },
-              ].map(({ look, name }) => (
-                <figure key={name} className="flex flex-col items-center">
-                  <Tress look={look} width={96} height={250} label={name} />
-                  <figcaption className="font-semibold">{name}</figcaption>
-                </figure>
-              ))}
+            <div className="bg-surround text-on-surround flex flex-wrap justify-around rounded-sm px-3 pb-3">
+              {assignment.regions.flatMap(({ name: region }, at) =>
+                [
+                  { look: end[at], name: t('service.yours') },
+                  { look: assignment.looks.target[at], name: t('bench.target') },
+                ].map(({ look, name }) => {
+                  const full = region === null ? name : `${capital(t(`craft:region.${region}`))}: ${name}`;
+                  return (
+                    <figure key={full} className="flex flex-col items-center">
+                      <Tress look={look} width={96} height={region === null ? 250 : 180} label={full} />
+                      <figcaption className="text-center font-semibold">{full}</figcaption>
+                    </figure>
+                  );
+                }),
+              )}
             </div>
           ) : (
             <p className="text-quiet">{t('service.nothingPutOn')}</p>

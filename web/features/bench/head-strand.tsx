@@ -1,11 +1,11 @@
-import type { StudentAssignment } from '@cimbel/contract';
-import type { HeadZone } from '@cimbel/core/card';
-import type { TressLook } from '@cimbel/core/tress';
+import { placeParts, type PlaceId, type Stretch } from '@cimbel/core/card';
+import type { Looks, RegionAsSet } from '@cimbel/core/mark';
 import { useTranslation } from 'react-i18next';
+import { capital } from '../../lib/i18n';
 import { Tress } from '../../ui/tress';
 import { useIsWide } from '../../ui/use-is-wide';
-
-type Zones = StudentAssignment['zones'];
+import { HeadSheet } from '../head/head-sheet';
+import { paintBy } from '../head/places';
 
 /** Zones marked in the margin like a ruler: a bracket from where each begins to where it ends. */
 export function ZoneRuler({
@@ -13,9 +13,9 @@ export function ZoneRuler({
   height,
   active,
 }: {
-  zones: Zones;
+  zones: readonly Stretch[];
   height: number;
-  active?: HeadZone | null;
+  active?: PlaceId | null;
 }) {
   const { t } = useTranslation('craft');
   return (
@@ -31,7 +31,7 @@ export function ZoneRuler({
               strokeWidth={active === zone ? 4 : 1.5}
             />
             <text x={71} y={(y + end) / 2} textAnchor="end" fontSize={12} fontWeight={700} fill="#0d0d0d">
-              {t(`headZone.${zone}`)}
+              {t(`headZone.${placeParts(zone).zone}`)}
             </text>
             <text x={71} y={(y + end) / 2 + 13} textAnchor="end" fontSize={11} fill="#0d0d0d">
               {`${lengthCm} cm`}
@@ -45,44 +45,92 @@ export function ZoneRuler({
 
 /**
  * The head as one long tress, in view through the whole service: as it is now or as the clock has it, and beside it the
- * wish. Zones stand in the margin.
+ * wish. Zones stand in the margin. Where the hair is not alike all over, the head sheet below it says of which region the
+ * tress is, and another is chosen there.
  */
 export function HeadStrand({
-  zones,
+  regions,
+  at,
+  onRegion,
   looks,
   active = null,
   nowLabel,
   caption,
 }: {
-  zones: Zones;
-  looks: { now: TressLook; target: TressLook };
-  active?: HeadZone | null;
+  regions: readonly RegionAsSet[];
+  /** Which region hangs there, by its number. */
+  at: number;
+  onRegion: (at: number) => void;
+  looks: Looks;
+  active?: PlaceId | null;
   nowLabel: string;
   caption: string;
 }) {
-  const { t } = useTranslation();
+  const { t } = useTranslation(['ui', 'craft']);
   const wide = useIsWide();
-  const size = wide ? { width: 128, height: 470 } : { width: 60, height: 260 };
-  const wish = wide ? { width: 92, height: 338 } : { width: 46, height: 180 };
+  const several = regions.length > 1;
+  const high = several ? 400 : 450;
+  const size = wide ? { width: 128, height: high } : { width: 60, height: 260 };
+  const wish = wide ? { width: 92, height: Math.round(high * 0.72) } : { width: 46, height: 180 };
+  const region = regions[at] ?? regions[0];
+  const name = region.name === null ? null : capital(t(`craft:region.${region.name}`));
   return (
     <aside
       aria-label={t('bench.strand')}
-      className="bg-surround text-on-surround sticky top-[3.1rem] flex h-fit max-h-[calc(100dvh-3.1rem)] min-h-[calc(100dvh-3.1rem)] flex-col pt-3"
+      className="bg-surround text-on-surround sticky top-[3.1rem] flex h-fit max-h-[calc(100dvh-3.1rem)] min-h-[calc(100dvh-3.1rem)] flex-col gap-2 overflow-y-auto pt-3"
     >
+      {several ? (
+        <div
+          role="group"
+          aria-label={t('head.regions')}
+          className="flex flex-wrap justify-center gap-1 px-2 max-wide:flex-col max-wide:px-1"
+        >
+          {regions.map(({ name: one }, i) => (
+            <button
+              key={one}
+              type="button"
+              aria-pressed={i === at}
+              className="border-on-surround aria-pressed:bg-on-surround aria-pressed:text-surround min-h-9 rounded-sm border px-2 text-sm font-semibold max-wide:min-h-11 max-wide:px-0.5 max-wide:text-xs"
+              onClick={() => onRegion(i)}
+            >
+              {capital(t(`craft:region.${one}`))}
+            </button>
+          ))}
+        </div>
+      ) : null}
       <div className="flex justify-center gap-2 wide:px-2 max-wide:flex-col max-wide:items-center">
         <figure className="flex flex-col items-center">
           {/* The ruler is drawn to the left of the tress in every language. */}
           <div className="flex" dir="ltr">
-            {wide ? <ZoneRuler zones={zones} height={size.height} active={active} /> : null}
-            <Tress look={looks.now} {...size} label={nowLabel} />
+            {wide ? <ZoneRuler zones={region.zones} height={size.height} active={active} /> : null}
+            <Tress
+              look={looks.now[at] ?? looks.now[0]}
+              {...size}
+              label={name === null ? nowLabel : `${nowLabel}, ${name}`}
+            />
           </div>
           <figcaption className="mt-1 ps-2 text-center text-sm font-semibold">{caption}</figcaption>
         </figure>
         <figure className="flex flex-col items-center">
-          <Tress look={looks.target} {...wish} label={t('service.wishLabel')} />
+          <Tress
+            look={looks.target[at] ?? looks.target[0]}
+            {...wish}
+            label={name === null ? t('service.wishLabel') : `${t('service.wishLabel')}, ${name}`}
+          />
           <figcaption className="mt-1 text-sm font-semibold text-center">{t('bench.target')}</figcaption>
         </figure>
       </div>
+      {wide ? (
+        <HeadSheet
+          paintOf={paintBy(regions, looks.now)}
+          label={t('head.sheet')}
+          chosen={several ? region.areas : []}
+          onArea={
+            several ? (area) => onRegion(regions.findIndex(({ areas }) => areas.includes(area))) : undefined
+          }
+          className="mt-auto"
+        />
+      ) : null}
     </aside>
   );
 }

@@ -1,15 +1,17 @@
 import type { ShownSimulation, StudentAssignment } from '@cimbel/contract';
-import { type HeadZone, type RecordCard, lastMinute } from '@cimbel/core/card';
+import { type PlaceId, type RecordCard, lastMinute } from '@cimbel/core/card';
 import type { TressLook } from '@cimbel/core/tress';
 import { Pause, Play, RotateCcw, TriangleAlert } from 'lucide-react';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
+import { placeWord } from '../../lib/i18n';
 import { useClock } from '../../lib/use-clock';
 import { Button } from '../../ui/button';
 import { Select } from '../../ui/field';
 import { MinuteSlider } from '../../ui/minute-slider';
 import { Notice, Sheet } from '../../ui/panel';
 import { Tress } from '../../ui/tress';
+import { placesOf } from '../head/places';
 
 /** Seconds that a minute of the service takes on the clock. */
 const PACES = [1, 0.5, 0.2] as const;
@@ -23,24 +25,23 @@ const FOAM = { l: 68, a: 0, b: 0 };
 export const frameAt = (shown: ShownSimulation, minute: number) =>
   shown.frames.reduce((best, frame) => (frame.minute <= minute ? frame : best), shown.frames[0]);
 
-/** The tress under the clock: a product hides its zone until a strand is wiped. */
-export function lookAt(
+/** A tress of each region under the clock: a product hides its zone until a strand is wiped. */
+export function looksAt(
   shown: ShownSimulation,
   minute: number,
-  now: TressLook,
-  assignment: Pick<StudentAssignment, 'zones'>,
-  wiped: readonly HeadZone[],
-): TressLook {
+  { regions, looks }: Pick<StudentAssignment, 'regions' | 'looks'>,
+  wiped: readonly PlaceId[],
+): TressLook[] {
   const frame = frameAt(shown, minute);
-  return {
-    ...now,
-    shine: frame.shine,
-    zones: frame.zones.map((zone, i) => {
-      const { zone: name } = assignment.zones[i];
+  return regions.map(({ zones }, at) => ({
+    ...looks.now[at],
+    shine: frame.strands[at].shine,
+    zones: frame.strands[at].zones.map((zone, i) => {
+      const { zone: name } = zones[i];
       const hidden = frame.covered.includes(name) && !wiped.includes(name);
       return hidden ? { ...zone, colour: FOAM, greyShare: 0 } : zone;
     }),
-  };
+  }));
 }
 
 const swatch = (look: TressLook, at: number): TressLook => ({
@@ -69,22 +70,23 @@ export function ProcessClock({
   plan: RecordCard;
   shown: ShownSimulation;
   control: ReturnType<typeof usePacedClock>;
-  wiped: readonly HeadZone[];
-  onWipe: (zone: HeadZone | null) => void;
-  onRinse: (zone: HeadZone, minute: number) => void;
+  wiped: readonly PlaceId[];
+  onWipe: (zone: PlaceId | null) => void;
+  onRinse: (zone: PlaceId, minute: number) => void;
 }) {
   const { t } = useTranslation(['ui', 'craft']);
   const { clock, setClock, pace, setPace } = control;
   const last = lastMinute(plan);
   const minute = Math.min(clock.minute ?? 0, last);
   const frame = frameAt(shown, minute);
-  const bare = lookAt(
+  const places = placesOf(assignment);
+  const bare = looksAt(
     shown,
     minute,
-    assignment.looks.now,
     assignment,
-    assignment.zones.map(({ zone }) => zone),
+    places.map(({ zone }) => zone),
   );
+  const swatches = bare.flatMap((look) => look.zones.map((_, i) => swatch(look, i)));
   return (
     <Sheet className="flex flex-col gap-3">
       <div className="flex flex-wrap items-center gap-3">
@@ -119,20 +121,15 @@ export function ProcessClock({
       </div>
       <MinuteSlider minute={minute} last={last} onMinute={(to) => setClock({ minute: to, running: false })} />
       <ul className="grid gap-2 sm:grid-cols-2 xl:grid-cols-4">
-        {assignment.zones.map(({ zone }, i) => {
+        {places.map(({ zone }, i) => {
           const covered = frame.covered.includes(zone);
           const open = !covered || wiped.includes(zone);
           return (
             <li key={zone} className="bg-surround text-on-surround flex flex-col gap-1 rounded-sm p-2">
-              <strong className="first-letter:uppercase">{t(`craft:headZone.${zone}`)}</strong>
+              <strong className="first-letter:uppercase">{placeWord(t, zone)}</strong>
               <div className="flex items-center gap-2">
                 {open ? (
-                  <Tress
-                    look={swatch(bare, i)}
-                    width={54}
-                    height={54}
-                    label={t('service.wipedLook', { zone })}
-                  />
+                  <Tress look={swatches[i]} width={54} height={54} label={t('service.wipedLook', { zone })} />
                 ) : (
                   <span
                     aria-hidden

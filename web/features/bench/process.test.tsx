@@ -1,5 +1,6 @@
 import type { StudentAssignment } from '@cimbel/contract';
 import { BENCH_STEPS, EMPTY_CARD, applicationsOf, type RecordCard } from '@cimbel/core/card';
+import { AREAS } from '@cimbel/core/hair';
 import { SHIPPED_LINES } from '@cimbel/core/shades';
 import { DEFAULT_HOUSE_RULES } from '@cimbel/core/theory';
 import { fieldsOf, textOf } from '../../testing/render';
@@ -15,13 +16,21 @@ const STEPS = [
 const assignment = (change: Partial<StudentAssignment> = {}): StudentAssignment =>
   ({
     client: { name: 'Mrs Orlane', note: 'Never coloured.' },
-    zones: [
-      { zone: 'regrowth', lengthCm: 1.5, from: 0, to: 0.2 },
-      { zone: 'ends', lengthCm: 20, from: 0.2, to: 1 },
+    regions: [
+      {
+        name: null,
+        areas: AREAS,
+        diameter: 'medium',
+        density: 'dense',
+        zones: [
+          { zone: 'regrowth', lengthCm: 1.5, from: 0, to: 0.2 },
+          { zone: 'ends', lengthCm: 20, from: 0.2, to: 1 },
+        ],
+      },
     ],
-    hair: { diameter: 'medium', density: 'dense', length: 'shoulderAllOver', form: 'straight' },
+    hair: { length: 'shoulderAllOver', form: 'straight' },
     wish: { regrowth: { level: 5, tone: { primary: 'gold' } } },
-    weave: null,
+    placements: [],
     lines: SHIPPED_LINES,
     open: ['process'],
     applications: applicationsOf(STEPS),

@@ -1,10 +1,12 @@
 import type { ShownSimulation, StudentAssignment } from '@cimbel/contract';
-import { timedBy, timesWhatIsGiven, type HeadZone, type RecordCard, type Step } from '@cimbel/core/card';
+import { timedBy, timesWhatIsGiven, type PlaceId, type RecordCard, type Step } from '@cimbel/core/card';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { asApiError } from '../../lib/api';
+import { placeWord } from '../../lib/i18n';
 import { NumberInput, Select, Tick } from '../../ui/field';
 import { Empty, Notice, Sheet } from '../../ui/panel';
+import { placesOf } from '../head/places';
 import { ProcessClock, type usePacedClock } from './process-clock';
 import { rinsedAt } from './schedule';
 import { Timeline } from './timeline';
@@ -18,7 +20,7 @@ const MOST_MINUTES = 240;
 interface Row {
   key: string;
   bowl: string;
-  zones: readonly HeadZone[];
+  zones: readonly PlaceId[];
   timing: Pick<Step, 'minutes' | 'warmth' | 'checkEvery'> | null;
   onTime: (timing: Pick<Step, 'minutes' | 'warmth' | 'checkEvery'>) => void;
 }
@@ -56,7 +58,7 @@ function rowsOf(assignment: StudentAssignment, draft: DraftOf<RecordCard>): Row[
 function TimingRow({ row, name }: { row: Row; name: string }) {
   const { t } = useTranslation(['ui', 'craft']);
   const timing = row.timing ?? { minutes: 0, warmth: false, checkEvery: null };
-  const zones = row.zones.map((zone) => t(`craft:headZone.${zone}`)).join(', ');
+  const zones = row.zones.map((zone) => placeWord(t, zone)).join(', ');
   const label = t('bench.process.of', { bowl: row.bowl, zones });
   return (
     <li className="border-line flex flex-wrap items-center gap-x-5 gap-y-2 border-b py-2 last:border-b-0">
@@ -125,8 +127,8 @@ export function Process({
   shown: ShownSimulation | undefined;
   error: unknown;
   control: ReturnType<typeof usePacedClock>;
-  wiped: readonly HeadZone[];
-  onWipe: (zone: HeadZone | null) => void;
+  wiped: readonly PlaceId[];
+  onWipe: (zone: PlaceId | null) => void;
 }) {
   const { t } = useTranslation(['ui', 'craft']);
   const bowlWords = useBowlWords();
@@ -155,7 +157,7 @@ export function Process({
       {card.steps.length > 0 ? (
         <>
           <Timeline
-            zones={assignment.zones.map(({ zone }) => zone)}
+            zones={placesOf(assignment).map(({ zone }) => zone)}
             steps={card.steps}
             chosen={chosen}
             minute={control.clock.minute}

@@ -1,10 +1,12 @@
 import type { StudentAssignment } from '@cimbel/contract';
-import { NO_READING, type HeadZone, type RecordCard, type ZoneReading } from '@cimbel/core/card';
+import { NO_READING, type PlaceId, type RecordCard, type ZoneReading } from '@cimbel/core/card';
 import { LIGHTS, type Light, topLevel } from '@cimbel/core/colour';
 import { COUNTERS } from '@cimbel/core/theory';
 import { useTranslation } from 'react-i18next';
+import { placeWord } from '../../lib/i18n';
 import { Choice, Select } from '../../ui/field';
 import { Sheet } from '../../ui/panel';
+import { placesOf } from '../head/places';
 import { LevelRing } from './level-ring';
 import type { DraftOf } from './use-draft';
 import { BalanceBeam } from '../marking/balance';
@@ -22,8 +24,8 @@ export function Read({
 }: {
   assignment: StudentAssignment;
   draft: DraftOf<RecordCard>;
-  zone: HeadZone;
-  onZone: (zone: HeadZone) => void;
+  zone: PlaceId;
+  onZone: (zone: PlaceId) => void;
   light: Light;
   onLight: (light: Light) => void;
 }) {
@@ -33,8 +35,8 @@ export function Read({
   const set = (part: Partial<ZoneReading>) =>
     change({ readings: { ...plan.readings, [zone]: { ...read, ...part } } });
   const target =
-    assignment.wish[zone] ?? (assignment.weave?.zones.includes(zone) ? assignment.weave.target : null);
-  const name = t(`craft:headZone.${zone}`);
+    assignment.wish[zone] ?? assignment.placements.find(({ zones }) => zones.includes(zone))?.target ?? null;
+  const name = placeWord(t, zone);
   return (
     <div className="flex flex-col gap-4">
       <h2 className="text-2xl">{t('bench.read.title')}</h2>
@@ -42,9 +44,9 @@ export function Read({
         <Choice
           label={t('service.zone')}
           value={zone}
-          options={assignment.zones.map((one) => {
+          options={placesOf(assignment).map((one) => {
             const done = plan.readings[one.zone]?.level != null;
-            return { value: one.zone, text: `${t(`craft:headZone.${one.zone}`)}${done ? ' ✓' : ''}` };
+            return { value: one.zone, text: `${placeWord(t, one.zone)}${done ? ' ✓' : ''}` };
           })}
           onChange={onZone}
         />

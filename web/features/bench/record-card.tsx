@@ -1,7 +1,10 @@
-import { type RecordCard, HEAD_ZONES } from '@cimbel/core/card';
+import { type CareStep, type RecordCard, PLACE_IDS } from '@cimbel/core/card';
+import type { Area } from '@cimbel/core/hair';
 import type { Line } from '@cimbel/core/shades';
 import { useTranslation } from 'react-i18next';
+import { placeWord } from '../../lib/i18n';
 import { Facts, Sheet } from '../../ui/panel';
+import { isTwice, orderName } from '../head/places';
 import { useBowlWords } from './words';
 
 /** A plan as it stands on the card: readings, bowls, steps, and what the client takes home. */
@@ -18,9 +21,24 @@ export function RecordCardView({
   const { t } = useTranslation(['ui', 'craft']);
   const bowlWords = useBowlWords();
   const open = <span className="text-warn">{t('bench.handIn.notAnswered')}</span>;
-  const zones = HEAD_ZONES.filter((zone) => plan.readings[zone]);
-  const list = (zoneNames: readonly string[]) =>
-    zoneNames.map((zone) => t(`craft:headZone.${zone}`)).join(', ');
+  const zones = PLACE_IDS.filter((zone) => plan.readings[zone]);
+  const list = (zoneNames: readonly string[]) => zoneNames.map((zone) => placeWord(t, zone)).join(', ');
+  const careWords = (care: CareStep) =>
+    care.do === 'wash'
+      ? t('care.washWords', { how: t(`craft:washKind.${care.how}`), times: care.times })
+      : care.do === 'treat'
+        ? `${t('craft:care.treat')}: ${t(`craft:treatment.${care.treatment}`)}`
+        : t(`craft:care.${care.do}`);
+  const inOrder = (areas: readonly Area[]) => {
+    const name = orderName(areas);
+    const words =
+      name === null
+        ? areas.map((area) => t(`craft:area.${area}`)).join(' › ')
+        : t(`craft:areaOrder.${name}`).toLowerCase();
+    return name !== null && isTwice(areas, 'hairline')
+      ? `${words}, ${t('head.hairlineAgain').toLowerCase()}`
+      : words;
+  };
   const steps = [...plan.steps].sort((a, b) => a.start - b.start);
   return (
     <Sheet className="flex flex-col gap-3">
@@ -68,7 +86,8 @@ export function RecordCardView({
                 {t('service.stepWords', { bowl: step.bowl, zones: list(step.zones) })}
                 {step.placement === 'foils' ? ` · ${t('service.foilsWords', { share: step.share })}` : ''}
                 {step.placement === 'between' ? ` · ${t('craft:placement.between')}` : ''}
-                {` · ${t('service.fromPlace', { place: t(`craft:startsAt.${step.startsAt}`) })}`}
+                {step.taken ? ` · ${t(`craft:taken.${step.taken}`)}` : ''}
+                {` · ${inOrder(step.areas)}`}
                 {step.stopsAtLine ? '' : ` · ${t('service.pastLine')}`}
                 {step.warmth ? ` · ${t('service.warmthWords')}` : ''}
                 {step.wet ? ` · ${t('service.wetWords')}` : ''}
@@ -77,6 +96,18 @@ export function RecordCardView({
             </li>
           ))}
         </ol>
+      ) : null}
+      {plan.care.length > 0 ? (
+        <ul className="flex flex-col gap-1 text-sm">
+          {[...plan.care]
+            .sort((a, b) => a.start - b.start)
+            .map((care, i) => (
+              <li key={i} className="flex flex-wrap gap-x-3">
+                <strong className="w-24 tabular-nums">{t('care.minute', { start: care.start })}</strong>
+                <span>{t('care.words', { what: careWords(care), places: list(care.zones) })}</span>
+              </li>
+            ))}
+        </ul>
       ) : null}
       {plan.aftercare.length > 0 ? (
         <p className="text-sm">

@@ -1,10 +1,10 @@
 import fc from 'fast-check';
-import { type HeadZone, type Step, stepSchema } from '@cimbel/core/card';
+import { type PlaceId, type Step, stepSchema } from '@cimbel/core/card';
 import { shippedLine } from '@cimbel/core/shades';
 import { axisMinutes, barsOf, moved, newStep, rinsedAt } from './schedule';
 
-const step = (start: number, minutes: number, ...zones: HeadZone[]): Step => ({
-  ...newStep('A', shippedLine('tarnwick'), zones, { steps: [] }),
+const step = (start: number, minutes: number, ...zones: PlaceId[]): Step => ({
+  ...newStep('A', shippedLine('tarnwick'), zones, ['nape'], { steps: [] }),
   start,
   minutes,
 });
@@ -26,11 +26,11 @@ describe('steps on a timeline', () => {
 
   it('begin after what is there', () => {
     const first = step(0, 45, 'regrowth');
-    expect(newStep('B', shippedLine('quillet'), ['ends'], { steps: [first] })).toMatchObject({
+    expect(newStep('B', shippedLine('quillet'), ['ends'], ['nape'], { steps: [first] })).toMatchObject({
       start: 45,
       zones: ['ends'],
     });
-    expect(newStep('C', shippedLine('hobday'), ['ends'], { steps: [] })).toMatchObject({
+    expect(newStep('C', shippedLine('hobday'), ['ends'], ['nape'], { steps: [] })).toMatchObject({
       ends: 'stay',
       minutes: 15,
     });

@@ -1,4 +1,5 @@
-import type { HeadZone, RecordCard, Step } from '@cimbel/core/card';
+import type { PlaceId, RecordCard, Step } from '@cimbel/core/card';
+import type { Area } from '@cimbel/core/hair';
 import { hasDeveloper, type Line } from '@cimbel/core/shades';
 
 const STARTS = { least: 0, most: 300 };
@@ -17,7 +18,9 @@ export const moved = (step: Step, by: { start?: number; minutes?: number }): Ste
 export function newStep(
   bowl: string,
   line: Line | undefined,
-  zones: HeadZone[],
+  zones: PlaceId[],
+  /** The areas those lie in, in the order they are begun with. */
+  areas: Area[],
   plan: Pick<RecordCard, 'steps'>,
 ): Step {
   const end = plan.steps.reduce((last, { start, minutes }) => Math.max(last, start + minutes), 0);
@@ -26,7 +29,7 @@ export function newStep(
     zones,
     placement: 'open',
     share: 1,
-    startsAt: 'nape',
+    areas,
     stopsAtLine: false,
     wet: false,
     start: within(end, STARTS),
@@ -39,11 +42,11 @@ export function newStep(
 
 /** One bar of the timeline: a step on one zone. */
 export interface Bar {
-  zone: HeadZone;
+  zone: PlaceId;
   index: number;
   step: Step;
 }
-export const barsOf = (zones: readonly HeadZone[], steps: readonly Step[]): Bar[] =>
+export const barsOf = (zones: readonly PlaceId[], steps: readonly Step[]): Bar[] =>
   zones.flatMap((zone) =>
     steps.flatMap((step, index) => (step.zones.includes(zone) ? [{ zone, index, step }] : [])),
   );
@@ -57,7 +60,7 @@ export const axisMinutes = (steps: readonly Step[]) =>
   );
 
 /** Takes one zone off its step at a minute: the step ends there for this zone, and goes on for the others. */
-export function rinsedAt(steps: readonly Step[], zone: HeadZone, minute: number): Step[] {
+export function rinsedAt(steps: readonly Step[], zone: PlaceId, minute: number): Step[] {
   return steps.flatMap((step): Step[] => {
     const lies = step.zones.includes(zone) && step.start < minute && step.start + step.minutes > minute;
     if (!lies) return [step];

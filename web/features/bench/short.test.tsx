@@ -8,6 +8,7 @@ import {
   type Bowl,
   type RecordCard,
 } from '@cimbel/core/card';
+import { AREAS } from '@cimbel/core/hair';
 import { SHIPPED_LINES } from '@cimbel/core/shades';
 import { DEFAULT_HOUSE_RULES, type HouseRules } from '@cimbel/core/theory';
 import { fieldsOf, htmlOf, textOf } from '../../testing/render';
@@ -27,7 +28,16 @@ const bowl = (name: string, lineId: string, developer: Bowl['developer'] = []): 
 });
 const assignment = (change: Partial<StudentAssignment> = {}): StudentAssignment =>
   ({
-    zones: [{ zone: 'ends', lengthCm: 8, from: 0, to: 1 }],
+    regions: [
+      {
+        name: null,
+        areas: AREAS,
+        diameter: 'medium',
+        density: 'medium',
+        zones: [{ zone: 'ends', lengthCm: 8, from: 0, to: 1 }],
+      },
+    ],
+    placements: [],
     lines: SHIPPED_LINES,
     open: [...BENCH_STEPS],
     houseRules: DEFAULT_HOUSE_RULES,

@@ -1,10 +1,17 @@
-import { PLACEMENTS, STARTS_AT, type Bowl, type HeadZone, type Step } from '@cimbel/core/card';
+import { PLACEMENTS, areasOf, type Bowl, type PlacementWish, type Step } from '@cimbel/core/card';
+import type { Area } from '@cimbel/core/hair';
+import type { RegionAsSet } from '@cimbel/core/mark';
 import type { Line } from '@cimbel/core/shades';
 import { Trash2 } from 'lucide-react';
+import { TAKEN_AS } from '@cimbel/core/theory';
 import { useTranslation } from 'react-i18next';
+import { placeWord } from '../../lib/i18n';
 import { Button } from '../../ui/button';
 import { Choice, NumberInput, Select, Tick } from '../../ui/field';
 import { Sheet } from '../../ui/panel';
+import { AreaOrder } from '../head/area-order';
+import type { AreaPaint } from '../head/head-sheet';
+import { fittedOrder, placesOf } from '../head/places';
 
 const SHARES = [0.2, 0.3, 0.4, 0.5, 0.6];
 
@@ -14,24 +21,29 @@ const between = (woven: number) => Math.round((1 - woven) * 100) / 100;
 /** How a bowl is applied, in words and figures; its times are a step of their own. */
 export function StepForm({
   step,
-  zones,
+  regions,
+  paintOf,
   bowls,
   lines,
-  woven,
+  placements,
   onChange,
   onRemove,
 }: {
   step: Step;
-  zones: readonly HeadZone[];
+  regions: readonly RegionAsSet[];
+  paintOf: (area: Area) => AreaPaint;
   bowls: readonly Bowl[];
   lines: readonly Line[];
   onChange: (step: Step) => void;
   onRemove: () => void;
-  /** Share of the hair that the wish weaves out; null where it weaves nothing. */
-  woven: number | null;
+  /** Placements that the case asks for. */
+  placements: readonly PlacementWish[];
 }) {
   const { t } = useTranslation(['ui', 'craft']);
   const set = (part: Partial<Step>) => onChange({ ...step, ...part });
+  const zones = placesOf({ regions }).map(({ zone }) => zone);
+  const woven =
+    placements.find((placement) => placement.zones.some((zone) => step.zones.includes(zone)))?.share ?? null;
   const lineName = (bowl: Bowl) => lines.find(({ id }) => id === bowl.lineId)?.name ?? t('answer.none');
   return (
     <Sheet
@@ -56,11 +68,12 @@ export function StepForm({
           {zones.map((zone) => (
             <Tick
               key={zone}
-              label={t(`craft:headZone.${zone}`)}
+              label={placeWord(t, zone)}
               on={step.zones.includes(zone)}
               onChange={(on) => {
                 const next = zones.filter((one) => (one === zone ? on : step.zones.includes(one)));
-                if (next.length > 0) set({ zones: next });
+                if (next.length > 0)
+                  set({ zones: next, areas: fittedOrder(step.areas, areasOf(regions, next)) });
               }}
             />
           ))}
@@ -92,10 +105,32 @@ export function StepForm({
             set(
               placement === 'foils'
                 ? { placement, share: step.placement === 'foils' ? step.share : 0.3 }
-                : { placement, share: placement === 'between' && woven ? between(woven) : 1 },
+                : {
+                    placement,
+                    share: placement === 'between' && woven ? between(woven) : 1,
+                    taken: undefined,
+                  },
             )
           }
         />
+        {step.placement === 'foils' ? (
+          <label className="flex items-center gap-2">
+            {t('service.taken')}
+            <span className="w-44">
+              <Select
+                value={step.taken ?? ''}
+                onChange={({ target }) => set({ taken: TAKEN_AS.find((one) => one === target.value) })}
+              >
+                <option value="">{t('answer.none')}</option>
+                {TAKEN_AS.map((taken) => (
+                  <option key={taken} value={taken}>
+                    {t(`craft:taken.${taken}`)}
+                  </option>
+                ))}
+              </Select>
+            </span>
+          </label>
+        ) : null}
         {step.placement === 'foils' ? (
           <label className="flex items-center gap-2">
             {t('service.wovenShare')}
@@ -114,23 +149,6 @@ export function StepForm({
           </label>
         ) : null}
       </div>
-      <div className="flex flex-wrap items-center gap-3">
-        <label className="flex items-center gap-2">
-          {t('service.beginsAt')}
-          <span className="w-28">
-            <Select
-              value={step.startsAt}
-              onChange={({ target }) => set({ startsAt: STARTS_AT.find((one) => one === target.value)! })}
-            >
-              {STARTS_AT.map((place) => (
-                <option key={place} value={place}>
-                  {t(`craft:startsAt.${place}`)}
-                </option>
-              ))}
-            </Select>
-          </span>
-        </label>
-      </div>
       <div className="flex flex-wrap items-center gap-x-5">
         <Tick
           label={t('service.stopsAtLine')}
@@ -144,7 +162,10 @@ export function StepForm({
           onChange={(stays) => set({ ends: stays ? 'stay' : 'rinse' })}
         />
       </div>
-      <div className="flex items-center justify-end">
+      <div className="lg:col-span-2">
+        <AreaOrder order={step.areas} paintOf={paintOf} onChange={(areas) => set({ areas })} />
+      </div>
+      <div className="flex items-center justify-end lg:col-span-2">
         <Button weight="quiet" icon={<Trash2 aria-hidden className="size-4" />} onClick={onRemove}>
           {t('service.removeStep')}
         </Button>

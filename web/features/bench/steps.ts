@@ -1,6 +1,7 @@
 import type { StudentAssignment } from '@cimbel/contract';
 import type { BenchStep, RecordCard } from '@cimbel/core/card';
 import { hasDeveloper } from '@cimbel/core/shades';
+import { placesOf } from '../head/places';
 
 /** Steps of the bench in the order of the service; steps that an exercise gives are left out. */
 export type WorkStep = BenchStep | 'handIn';
@@ -10,14 +11,14 @@ export const stepsOf = ({ open }: Pick<StudentAssignment, 'open'>): WorkStep[] =
 export function isStepComplete(
   step: WorkStep,
   plan: RecordCard,
-  { zones, lines, applications }: Pick<StudentAssignment, 'zones' | 'lines' | 'applications'>,
+  { regions, lines, applications }: Pick<StudentAssignment, 'regions' | 'lines' | 'applications'>,
 ): boolean {
   const declines = plan.decision === 'decline';
   switch (step) {
     case 'consult':
       return plan.asked.length > 0 && plan.decision !== null && (declines || plan.visits !== null);
     case 'read':
-      return zones.every(({ zone }) => plan.readings[zone]?.level != null);
+      return placesOf({ regions }).every(({ zone }) => plan.readings[zone]?.level != null);
     case 'mix':
       return declines || (plan.bowls.length > 0 && plan.bowls.every(({ lineId }) => lineId !== null));
     case 'apply':

@@ -1,7 +1,8 @@
-import type { HeadZone, Step } from '@cimbel/core/card';
+import type { PlaceId, Step } from '@cimbel/core/card';
 import { useDrag } from '@use-gesture/react';
 import { useRef } from 'react';
 import { useTranslation } from 'react-i18next';
+import { placeWord } from '../../lib/i18n';
 import { axisMinutes, barsOf, moved, type Bar } from './schedule';
 
 const ROW = 46;
@@ -96,7 +97,7 @@ export function Timeline({
   onChoose,
   onMove,
 }: {
-  zones: readonly HeadZone[];
+  zones: readonly PlaceId[];
   steps: readonly Step[];
   chosen: number | null;
   /** Where the clock stands; null while it has not been started. */
@@ -121,7 +122,7 @@ export function Timeline({
             className="flex items-center text-sm font-semibold first-letter:uppercase"
             style={{ height: ROW }}
           >
-            {t(`craft:headZone.${zone}`)}
+            {placeWord(t, zone)}
           </div>
         ))}
       </div>

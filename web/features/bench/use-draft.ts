@@ -11,8 +11,8 @@ export interface Drafted<A> {
   /** Address of the exercise; the draft lies under it. */
   url: string;
   empty: A;
-  /** Whether what the device kept is of today's shape: an older version of the application may have kept another. */
-  isOfShape: (kept: unknown) => boolean;
+  /** What the device kept, in today's shape; null where it cannot be: an older version may have kept another. */
+  ofToday: (kept: unknown) => A | null;
   draft: { answer: A; version: number; updatedAt: string } | null;
   submittedAt: string | null;
 }
@@ -43,9 +43,9 @@ function startFrom<A>(
   kept: KeptDraft<A> | null,
 ): { state: DraftState<A>; version: number; unsent: boolean } {
   const server = exercise.draft;
-  if (!exercise.submittedAt && kept?.unsent && exercise.isOfShape(kept.answer)) {
-    return { state: { past: [], present: kept.answer, future: [] }, version: kept.version, unsent: true };
-  }
+  const own = !exercise.submittedAt && kept?.unsent ? exercise.ofToday(kept.answer) : null;
+  if (kept && own)
+    return { state: { past: [], present: own, future: [] }, version: kept.version, unsent: true };
   return {
     state: { past: [], present: server?.answer ?? exercise.empty, future: [] },
     version: server?.version ?? 0,

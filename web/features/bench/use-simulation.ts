@@ -1,5 +1,5 @@
 import type { ShownSimulation } from '@cimbel/contract';
-import type { RecordCard } from '@cimbel/core/card';
+import type { Work } from '@cimbel/core/card';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { api } from '../../lib/api';
@@ -17,15 +17,15 @@ function useSettled<T>(value: T): T {
 }
 
 /** The student's own plan on the head, minute by minute, reckoned by the server that knows the head. */
-export function useSimulation(assignmentId: string, { bowls, steps }: Pick<RecordCard, 'bowls' | 'steps'>) {
+export function useSimulation(assignmentId: string, { bowls, steps, care }: Work) {
   // A step whose bowl is not mixed yet does nothing.
   const mixed = steps.filter(({ bowl }) => bowls.some(({ name }) => name === bowl));
-  const asked = useSettled(JSON.stringify({ bowls, steps: mixed }));
+  const asked = useSettled(JSON.stringify({ bowls, steps: mixed, care }));
   return useQuery({
     queryKey: ['simulation', assignmentId, asked],
     queryFn: () =>
       api<ShownSimulation>('POST', `/api/my/assignments/${assignmentId}/simulation`, JSON.parse(asked)),
-    enabled: (JSON.parse(asked) as Pick<RecordCard, 'steps'>).steps.length > 0,
+    enabled: (JSON.parse(asked) as Work).steps.length > 0,
     placeholderData: keepPreviousData,
     staleTime: Infinity,
     retry: false,

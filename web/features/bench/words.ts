@@ -1,7 +1,8 @@
-import { HEAD_ZONES, type Bowl, type ClientCase, type Target } from '@cimbel/core/card';
+import { PLACE_IDS, type Bowl, type ClientCase, type Target } from '@cimbel/core/card';
 import type { Line } from '@cimbel/core/shades';
 import type { TFunction } from 'i18next';
 import { useTranslation } from 'react-i18next';
+import { placeWord } from '../../lib/i18n';
 
 /** A wish in the craft's notation. */
 export function useWish(): (target: Target) => string {
@@ -20,18 +21,27 @@ export function useWish(): (target: Target) => string {
 
 /** Every wish of a case, zone by zone, woven strands last. */
 export function useWishes(): (
-  clientCase: Pick<ClientCase, 'wish'> & { weave?: ClientCase['weave'] | null },
+  clientCase: Pick<ClientCase, 'wish' | 'placements' | 'melts'>,
 ) => { name: string; text: string }[] {
   const { t } = useTranslation(['ui', 'craft']);
   const wish = useWish();
   return (clientCase) => [
-    ...HEAD_ZONES.flatMap((zone) => {
+    ...PLACE_IDS.flatMap((zone) => {
       const target = clientCase.wish[zone];
-      return target ? [{ name: t(`craft:headZone.${zone}`), text: wish(target) }] : [];
+      return target ? [{ name: placeWord(t, zone), text: wish(target) }] : [];
     }),
-    ...(clientCase.weave
-      ? [{ name: t('service.woven', { share: clientCase.weave.share }), text: wish(clientCase.weave.target) }]
-      : []),
+    ...(clientCase.placements ?? []).map(({ share, zones, target, taken }) => ({
+      name: t(taken ? 'service.wovenAs' : 'service.woven', {
+        share,
+        taken,
+        places: zones.map((zone) => placeWord(t, zone)).join(', '),
+      }),
+      text: wish(target),
+    })),
+    ...(clientCase.melts ?? []).map(({ zones: [above, below], overCm }) => ({
+      name: t('care.meltWish'),
+      text: t('care.meltWords', { above, below, overCm }),
+    })),
   ];
 }
 

@@ -3,6 +3,7 @@ import type { CrucialDecision } from '@cimbel/core/mark';
 import { CircleCheck, CircleSlash } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
+import { placeWord } from '../../lib/i18n';
 import { Sheet } from '../../ui/panel';
 import { ReasonText } from './reasons';
 import { MarkChanges } from './verdict';
@@ -15,7 +16,7 @@ function useDecisionWords(): (decision: CrucialDecision) => string {
   const { t } = useTranslation('craft');
   return ({ criteria, places, role }) => {
     const name = criteria[0] === 'developer' && role === 'lighten' ? 'lightener' : criteria[0];
-    const zones = [...new Set(places.map(zoneOf))].map((zone) => t(`headZone.${zone}`)).join(', ');
+    const zones = [...new Set(places.map(zoneOf))].map((zone) => placeWord(t, zone)).join(', ');
     return t(`crucial.${name}`, { places: zones });
   };
 }

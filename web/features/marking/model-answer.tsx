@@ -3,6 +3,7 @@ import type { Line } from '@cimbel/core/shades';
 import { REACHED_DELTA_E, explain, type Explanation, type Solution } from '@cimbel/core/solve';
 import type { HouseRules } from '@cimbel/core/theory';
 import { useTranslation } from 'react-i18next';
+import { placeWord } from '../../lib/i18n';
 import { Notice, Sheet } from '../../ui/panel';
 import { RecordCardView } from '../bench/record-card';
 import { useBowlWords } from '../bench/words';
@@ -25,7 +26,7 @@ export function WhyThis({
   const explained = explain(solution, (id) => lines.find((line) => line.id === id), houseRules);
   if (explained.length === 0) return null;
   const nameOf = ({ part }: Explanation) =>
-    `${t(`craft:headZone.${zoneName(part)}`)}${part.endsWith('.woven') ? ` (${t('service.wovenShort')})` : ''}`;
+    `${placeWord(t, zoneName(part))}${part.endsWith('.woven') ? ` (${t('service.wovenShort')})` : ''}`;
   return (
     <Sheet>
       <details>

@@ -1,15 +1,19 @@
 import type { Result } from '@cimbel/contract';
 import { seedFrom } from '@cimbel/core';
-import { partName } from '@cimbel/core/card';
-import { simulateCard, wishLook, type PartOutcome, type SimulatedCard } from '@cimbel/core/simulate';
+import { partName, regionsOf, stretchesOf } from '@cimbel/core/card';
+import { simulateCard, wishLooks, type PartOutcome, type SimulatedCard } from '@cimbel/core/simulate';
 import type { TressLook } from '@cimbel/core/tress';
 import { Pause, Play } from 'lucide-react';
-import { useDeferredValue, useMemo } from 'react';
+import { useDeferredValue, useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
+import { capital, placeWord } from '../../lib/i18n';
 import { useClock } from '../../lib/use-clock';
 import { MinuteSlider } from '../../ui/minute-slider';
 import { Sheet } from '../../ui/panel';
+import { Choice } from '../../ui/field';
 import { Tress } from '../../ui/tress';
+import { HeadSheet } from '../head/head-sheet';
+import { paintBy } from '../head/places';
 
 function Lock({ name, look }: { name: string; look: TressLook }) {
   return (
@@ -50,17 +54,49 @@ export function OutcomeView({
       deltaE,
       condition,
     });
-  const at = (plan: SimulatedCard) => plan.outcomeAt(shown);
-  const [own, best] = [at(played.own), at(played.best)];
+  const outcomeOf = (plan: SimulatedCard) => plan.outcomeAt(shown);
+  const [own, best] = [outcomeOf(played.own), outcomeOf(played.best)];
+  // The strand of one region at a time; the table below has them all.
+  const [at, setAt] = useState(0);
+  const regions = regionsOf(clientCase.head).map((region) => ({ ...region, zones: stretchesOf(region) }));
+  const heads = [
+    { name: t('outcome.wanted'), looks: wishLooks(clientCase, 'daylight', seed + 1) },
+    { name: t('service.yours'), looks: played.own.looksAt(shown, 'daylight', seed) },
+    { name: t('outcome.key'), looks: played.best.looksAt(shown, 'daylight', seed) },
+  ];
   return (
     <Sheet className="flex flex-col gap-3">
       <h2 className="text-lg">{t('outcome.title')}</h2>
+      {regions.length > 1 ? (
+        <Choice
+          label={t('head.regions')}
+          value={String(at)}
+          options={regions.map(({ name }, i) => ({
+            value: String(i),
+            text: capital(t(`craft:region.${name}`)),
+          }))}
+          onChange={(value) => setAt(Number(value))}
+        />
+      ) : null}
       <div className="bg-surround text-on-surround rounded-sm pt-2">
         <div className="flex justify-around gap-x-2 px-2">
-          <Lock name={t('outcome.wanted')} look={wishLook(clientCase, 'daylight', seed + 1)} />
-          <Lock name={t('service.yours')} look={played.own.lookAt(shown, 'daylight', seed)} />
-          <Lock name={t('outcome.key')} look={played.best.lookAt(shown, 'daylight', seed)} />
+          {heads.map(({ name, looks }) => (
+            <Lock key={name} name={name} look={looks[at] ?? looks[0]} />
+          ))}
         </div>
+        {regions.length > 1 ? (
+          <div className="grid gap-1 px-2 pb-2 lg:grid-cols-3">
+            {heads.map(({ name, looks }) => (
+              <HeadSheet
+                key={name}
+                paintOf={paintBy(regions, looks)}
+                label={t('head.sheetOf', { name })}
+                chosen={regions[at].areas}
+                onArea={(area) => setAt(regions.findIndex(({ areas }) => areas.includes(area)))}
+              />
+            ))}
+          </div>
+        ) : null}
         {last > 0 ? (
           <div className="flex items-center gap-3 px-4 pb-3">
             <button
@@ -99,7 +135,7 @@ export function OutcomeView({
           {own.map((part, i) => (
             <tr key={partName(part.part)} className="border-line border-b align-top last:border-b-0">
               <th scope="row" className="py-1 pe-2 text-start">
-                <span className="first-letter:uppercase">{t(`craft:headZone.${part.part.zone}`)}</span>
+                <span className="first-letter:uppercase">{placeWord(t, part.part.zone)}</span>
                 {part.part.woven ? ` (${t('service.wovenShort')})` : ''}
               </th>
               <td className="py-1 pe-2">{words(part)}</td>

@@ -1,6 +1,6 @@
 import type { LevelScale } from '@cimbel/core/colour';
 import { DENSITIES, DIAMETERS, APPLICATION_AREAS } from '@cimbel/core/hair';
-import { HEAD_ZONES, TOLD, type HeadZone, type ClientCase } from '@cimbel/core/card';
+import { TOLD, ZONES, placeIn, regionsOf, type ClientCase } from '@cimbel/core/card';
 import type { Line } from '@cimbel/core/shades';
 import { HAIR_FORMS } from '@cimbel/core/tress';
 import { useTranslation } from 'react-i18next';
@@ -9,11 +9,11 @@ import { Field, Input, NumberInput, Textarea, Tick } from '../../ui/field';
 import { Sheet } from '../../ui/panel';
 import { withZone } from './case-form';
 import { Pick } from '../bench/pick';
+import { MeltFields } from './melt-fields';
+import { PlacementFields } from './placement-fields';
+import { RegionFields } from './region-fields';
 import { ShelfFields } from './shelf-fields';
-import { WishFields } from './wish-fields';
 import { ZoneFields } from './zone-fields';
-
-const SHARES = [0.2, 0.3, 0.4, 0.5];
 
 /** The whole case: client, head zone by zone, what the client knows, the wish, and the lines at hand. */
 export function CaseFields({
@@ -29,12 +29,11 @@ export function CaseFields({
   onChange: (clientCase: ClientCase) => void;
 }) {
   const { t } = useTranslation(['ui', 'craft']);
-  const { head, facts, client, weave } = clientCase;
+  const { head, facts, client } = clientCase;
   const setHead = (part: Partial<ClientCase['head']>) =>
     onChange({ ...clientCase, head: { ...head, ...part } });
   const setFacts = (part: Partial<ClientCase['facts']>) =>
     onChange({ ...clientCase, facts: { ...facts, ...part } });
-  const has = (zone: HeadZone) => head.zones.some((one) => one.zone === zone);
   return (
     <div className="flex flex-col gap-4">
       <Sheet className="flex flex-col gap-3">
@@ -80,54 +79,34 @@ export function CaseFields({
             onChange={(form) => setHead({ form })}
           />
         </div>
-        <fieldset className="flex flex-wrap gap-x-5">
-          <legend className="text-sm font-semibold">{t('service.zonesOfHead')}</legend>
-          {HEAD_ZONES.map((zone) => (
-            <Tick
-              key={zone}
-              label={t(`craft:headZone.${zone}`)}
-              on={has(zone)}
-              onChange={(on) => onChange(withZone(clientCase, zone, on))}
-            />
-          ))}
-        </fieldset>
-        {head.zones.map((zone) => (
-          <ZoneFields key={zone.zone} clientCase={clientCase} zone={zone} scale={scale} onChange={onChange} />
-        ))}
-        <fieldset className="flex flex-wrap items-end gap-3">
-          <legend className="text-sm font-semibold">{t('service.weaveWish')}</legend>
-          <Tick
-            label={t('service.weaveAsked')}
-            on={Boolean(weave)}
-            onChange={(on) =>
-              onChange({
-                ...clientCase,
-                weave: on
-                  ? {
-                      share: 0.3,
-                      zones: head.zones.map(({ zone }) => zone),
-                      target: { level: 9, tone: { primary: 'neutral' } },
-                    }
-                  : undefined,
-              })
-            }
-          />
-          {weave ? (
-            <>
-              <Pick
-                label={t('service.wovenShare')}
-                value={weave.share}
-                options={SHARES.map((value) => ({ value, text: t('service.share', { share: value }) }))}
-                onChange={(share) => onChange({ ...clientCase, weave: { ...weave, share } })}
-              />
-              <WishFields
-                wish={weave.target}
+        <RegionFields clientCase={clientCase} onChange={onChange} />
+        {regionsOf(head).map(({ name, zones }) => (
+          <section key={name ?? 'all'} className="flex flex-col gap-3">
+            {name === null ? null : <h3 className="text-xl">{capital(t(`craft:region.${name}`))}</h3>}
+            <fieldset className="flex flex-wrap gap-x-5">
+              <legend className="text-sm font-semibold">{t('service.zonesOfHead')}</legend>
+              {ZONES.map((zone) => (
+                <Tick
+                  key={zone}
+                  label={t(`craft:headZone.${zone}`)}
+                  on={zones.some((one) => one.zone === placeIn(name, zone))}
+                  onChange={(on) => onChange(withZone(clientCase, placeIn(name, zone), on))}
+                />
+              ))}
+            </fieldset>
+            {zones.map((zone) => (
+              <ZoneFields
+                key={zone.zone}
+                clientCase={clientCase}
+                zone={zone}
                 scale={scale}
-                onChange={(target) => onChange({ ...clientCase, weave: { ...weave, target } })}
+                onChange={onChange}
               />
-            </>
-          ) : null}
-        </fieldset>
+            ))}
+          </section>
+        ))}
+        <PlacementFields clientCase={clientCase} scale={scale} onChange={onChange} />
+        <MeltFields clientCase={clientCase} onChange={onChange} />
       </Sheet>
       <Sheet className="grid gap-x-6 gap-y-2 sm:grid-cols-2">
         <h2 className="text-lg sm:col-span-2">{t('service.clientKnows')}</h2>

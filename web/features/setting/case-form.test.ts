@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { SHIPPED_CASES } from '@cimbel/core/cases';
-import { HEAD_ZONES, clientCaseSchema } from '@cimbel/core/card';
-import { firstFault, withZone } from './case-form';
+import { PLACE_IDS, clientCaseSchema } from '@cimbel/core/card';
+import { AREAS } from '@cimbel/core/hair';
+import { firstFault, joined, painted, withRegion, withZone } from './case-form';
 
 const kases = SHIPPED_CASES.map(({ clientCase }) => clientCase);
 
@@ -10,7 +11,7 @@ describe('a case in the form', () => {
     fc.assert(
       fc.property(
         fc.constantFrom(...kases),
-        fc.array(fc.tuple(fc.constantFrom(...HEAD_ZONES), fc.boolean()), { maxLength: 6 }),
+        fc.array(fc.tuple(fc.constantFrom(...PLACE_IDS), fc.boolean()), { maxLength: 6 }),
         (clientCase, changes) => {
           const changed = changes.reduce((sofar, [zone, on]) => withZone(sofar, zone, on), clientCase);
           const parsed = clientCaseSchema.safeParse(changed);
@@ -21,6 +22,44 @@ describe('a case in the form', () => {
         },
       ),
     );
+  });
+
+  it('tells regions apart and joins them again, always with a head that holds together', () => {
+    const change = fc.tuple(
+      fc.constantFrom('apart', 'paint', 'join'),
+      fc.constantFrom(...AREAS),
+      fc.nat({ max: 5 }),
+    );
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...kases),
+        fc.array(change, { minLength: 1, maxLength: 8 }),
+        (clientCase, changes) => {
+          const changed = changes.reduce((sofar, [what, area, pick]) => {
+            const { regions = [] } = sofar.head;
+            if (what === 'apart') return withRegion(sofar, area);
+            if (regions.length === 0) return sofar;
+            const [to, from] = [regions[pick % regions.length], regions[(pick + 1) % regions.length]];
+            return what === 'paint' ? painted(sofar, area, to.name) : joined(sofar, from.name, to.name);
+          }, clientCase);
+          const parsed = clientCaseSchema.safeParse(changed);
+          const faults = parsed.success ? [] : parsed.error.issues.map(({ path }) => path.join('.'));
+          expect(faults.filter((path) => path !== 'wish')).toEqual([]);
+        },
+      ),
+      { numRuns: 60 },
+    );
+  });
+
+  it('gives an area told apart the hair and the wish it had', () => {
+    const apart = withRegion(kases[0], 'nape');
+    const named = (at: string) => apart.head.zones.find(({ zone }) => zone === `${at}-mids`)!;
+    expect({ ...named('nape'), zone: 'mids' }).toEqual({ ...named('rest'), zone: 'mids' });
+    expect(apart.wish['nape-mids']).toEqual(kases[0].wish.mids);
+    expect(joined(apart, 'nape', 'rest')).toMatchObject({
+      head: { zones: kases[0].head.zones },
+      wish: kases[0].wish,
+    });
   });
 
   it('names the first field that is wrong', () => {

@@ -8,7 +8,7 @@ import {
   type ExerciseContent,
   type ShadeBooks,
 } from '@cimbel/contract';
-import { stretchesOf, type ClientCase } from '@cimbel/core/card';
+import { fromBeforeAreas, regionsOf, stretchesOf, type ClientCase } from '@cimbel/core/card';
 import { cardRubric, defaultRubric, looksOf } from '@cimbel/core/mark';
 import type { Line } from '@cimbel/core/shades';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
@@ -45,9 +45,13 @@ const isoOf = (local: string) => {
 /** The hair of the case as it is composed. */
 function CaseStrand({ clientCase }: { clientCase: ClientCase }) {
   const { t } = useTranslation();
+  const [at, setAt] = useState(0);
+  const regions = regionsOf(clientCase.head).map((region) => ({ ...region, zones: stretchesOf(region) }));
   return (
     <HeadStrand
-      zones={stretchesOf(clientCase.head)}
+      regions={regions}
+      at={Math.min(at, regions.length - 1)}
+      onRegion={setAt}
       looks={looksOf({ id: 'composed', clientCase }, 'daylight')}
       nowLabel={t('bench.nowOf', { name: clientCase.client.name })}
       caption={t('bench.now')}
@@ -332,6 +336,6 @@ export function ExerciseEditor({
 
 /** A form left half made on this device. What an older version of the application kept is not of today's shape. */
 function keptForm(place: string): Partial<Form> | null {
-  const kept = readKept<Partial<Form>>(place);
+  const kept = fromBeforeAreas(readKept(place)) as Partial<Form> | null;
   return kept?.clientCase && firstFault(kept.clientCase)?.includes('history') ? null : kept;
 }

@@ -10,6 +10,7 @@ import {
 } from '@cimbel/core/card';
 import { CONDITIONS, TYPICAL } from '@cimbel/core/process';
 import { useTranslation } from 'react-i18next';
+import { placeWord } from '../../lib/i18n';
 import { Field, NumberInput, Tick } from '../../ui/field';
 import { Pick } from '../bench/pick';
 import { PastFields } from '../hair/past-fields';
@@ -30,7 +31,7 @@ export function ZoneFields({
   onChange: (clientCase: ClientCase) => void;
 }) {
   const { t } = useTranslation(['ui', 'craft']);
-  const name = t(`craft:headZone.${zone.zone}`);
+  const name = placeWord(t, zone.zone);
   const set = (next: ZoneOfHead) =>
     onChange({
       ...clientCase,

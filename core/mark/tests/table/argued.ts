@@ -39,4 +39,6 @@ export const ARGUED: Record<string, string> = {
   'hairline-grey 30 min': 'white a level and a half light is near; the time costs its share',
   'less-grey demi 20 min': 'still a blend; the time costs its share',
   'pale-toner never looked at': 'a demi of its full time was right; only the looking is missing',
+  'white-at-the-face only the front done':
+    'nothing done where something was wished has to be corrected, and that the rest is to be covered is what the case turns on',
 };

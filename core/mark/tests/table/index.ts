@@ -2,6 +2,7 @@ import { CORRECT_PLANS } from './correct';
 import { GREY_PLANS } from './grey';
 import { LIFT_PLANS } from './lift';
 import type { TablePlan } from './plan';
+import { REGION_PLANS } from './regions';
 
 export interface TableRow extends TablePlan {
   caseId: string;
@@ -10,6 +11,7 @@ export interface TableRow extends TablePlan {
 }
 
 /** Every plan of the table in order; every third is locked. */
-export const TABLE: readonly TableRow[] = Object.entries({ ...GREY_PLANS, ...LIFT_PLANS, ...CORRECT_PLANS })
+export const TABLE: readonly TableRow[] = [GREY_PLANS, LIFT_PLANS, CORRECT_PLANS, REGION_PLANS]
+  .flatMap((table) => Object.entries(table))
   .flatMap(([caseId, plans]) => plans.map((plan) => ({ caseId, ...plan })))
   .map((row, i) => ({ ...row, locked: i % 3 === 2 }));

@@ -1,3 +1,5 @@
+import { fromBeforeAreas } from '../card';
+
 type Json = Record<string, unknown>;
 const isJson = (value: unknown): value is Json =>
   typeof value === 'object' && value !== null && !Array.isArray(value);
@@ -43,8 +45,15 @@ function packed(one: Json): Json {
   };
 }
 
-/** A pack of the first version as one of the second; anything else as it is. */
-export function asVersion2(data: unknown): unknown {
-  if (!isJson(data) || data.formatVersion !== 1) return data;
-  return { ...data, formatVersion: 2, cases: each(data.cases, packed) };
+/**
+ * A pack of an older version as one of today: the first told one kind of history for a zone and counted times to
+ * applying, the second told where a step began and at most one weave. Anything else as it is.
+ */
+export function ofToday(data: unknown): unknown {
+  if (!isJson(data)) return data;
+  const second =
+    data.formatVersion === 1 ? { ...data, formatVersion: 2, cases: each(data.cases, packed) } : data;
+  return second.formatVersion === 2
+    ? { ...second, formatVersion: 3, cases: fromBeforeAreas(second.cases) }
+    : second;
 }

@@ -1,0 +1,65 @@
+import type { RecordCard } from '../card';
+import { simulateCard } from '../simulate';
+import { gradingOf, solved } from '../testing/solved';
+import { levelOfStrand } from '../hair';
+import { markCard } from '.';
+
+const orderOf = (id: string, change: (best: RecordCard) => Partial<RecordCard>) => {
+  const { best } = solved(id);
+  const grade = markCard(gradingOf(id), { ...best, ...change(best) });
+  return {
+    share: grade.criteria.find(({ criterion }) => criterion === 'order')!.share,
+    points: (100 * grade.points) / grade.max,
+    codes: grade.criteria.flatMap(({ findings }) => findings.map(({ code }) => code)),
+  };
+};
+
+describe('the joint of new growth and lightened lengths', () => {
+  it('lies under cream while the root is lightened; left bare it costs, and foil keeps it off as well (C5)', () => {
+    const { best } = solved('four-centimetres-grown');
+    expect(best.care).toContainEqual(expect.objectContaining({ do: 'protect', zones: ['mids'] }));
+    expect(orderOf('four-centimetres-grown', () => ({})).codes).toContain('mark.order.protected');
+    const bare = orderOf('four-centimetres-grown', () => ({ care: [] }));
+    expect(bare.codes).toContain('mark.order.unprotected');
+    expect(bare.share).toBeCloseTo(0.4);
+    const inFoil = orderOf('four-centimetres-grown', ({ steps }) => ({
+      care: [],
+      steps: steps.map((step) => ({ ...step, placement: 'foils' as const })),
+    }));
+    expect(inFoil.codes).not.toContain('mark.order.unprotected');
+  });
+
+  it('is protected only by what is there when the lightener goes on', () => {
+    const late = orderOf('four-centimetres-grown', ({ care }) => ({
+      care: care.map((one) => ({ ...one, start: one.start + 30 })),
+    }));
+    expect(late.codes).toContain('mark.order.unprotected');
+  });
+
+  it('keeps product off hair that it is put on, and is gone with the next rinse', () => {
+    const { best, visit } = solved('four-centimetres-grown');
+    const { lines } = gradingOf('four-centimetres-grown');
+    const lineOf = (id: string) => lines.find((line) => line.id === id);
+    const over: RecordCard = {
+      ...best,
+      steps: best.steps.map((step) => ({ ...step, zones: ['regrowth', 'mids'] })),
+    };
+    const mids = (card: RecordCard, minute: number) =>
+      levelOfStrand(simulateCard(visit, card, lineOf).outcomeAt(minute).at(-1)!.strand);
+    const end = best.steps[0].start + best.steps[0].minutes;
+    const before = mids(best, 0);
+    expect(mids({ ...over, care: [] }, end) - before).toBeGreaterThan(2 * (mids(over, end) - before));
+  });
+});
+
+describe('a melt', () => {
+  it('is asked for where two colours meet; left hard a client would notice', () => {
+    const { best } = solved('shadowed-root');
+    expect(best.care).toEqual([expect.objectContaining({ do: 'melt', zones: ['regrowth', 'mids'] })]);
+    const hard = orderOf('shadowed-root', () => ({ care: [] }));
+    expect(hard.codes).toContain('mark.order.meltLeftHard');
+    expect(hard.points).toBeLessThanOrEqual(75);
+    expect(hard.points).toBeGreaterThanOrEqual(70);
+    expect(orderOf('shadowed-root', () => ({})).points).toBe(100);
+  });
+});

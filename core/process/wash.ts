@@ -1,0 +1,53 @@
+import { combine, NO_DYE, type DyeKind, type DyeLayer, type Strand } from '../hair';
+
+export const WASH_KINDS = ['gentle', 'clarifying'] as const;
+export type WashKind = (typeof WASH_KINDS)[number];
+
+/**
+ * Fraction 0–1 of what is free in a layer that one wash takes, by how loose the layer sits. Judgement: a toner that is
+ * washed gently is gone in a month or two of weekly washes; one clarifying wash takes as much as a few weeks (C6).
+ */
+const TAKES: Record<WashKind, Record<DyeKind, number>> = {
+  gentle: { filler: 0.2, acidGloss: 0.05, demi: 0.03, direct: 0.03, permanent: 0.005 },
+  clarifying: { filler: 0.5, acidGloss: 0.25, demi: 0.15, direct: 0.12, permanent: 0.02 },
+};
+/** Fraction of its moisture that a clarifying wash costs hair, and of its gloss. */
+const CLARIFYING_COSTS = { moisture: 0.06, surface: 0.05 };
+
+const washedLayer = (layer: DyeLayer, takes: number): DyeLayer => {
+  const left = layer.held + (1 - layer.held) * (1 - takes);
+  return {
+    ...layer,
+    dye: combine(layer.dye, NO_DYE, left, 0),
+    dyeOnWhite: combine(layer.dyeOnWhite, NO_DYE, left, 0),
+    masks: { red: layer.masks.red * left, yellow: layer.masks.yellow * left },
+    fills: { red: layer.fills.red * left, yellow: layer.fills.yellow * left },
+    held: left > 0 ? layer.held / left : 0,
+  };
+};
+
+/** Hair after so many washes: loose dye goes first, natural pigment never. */
+export function washed(strand: Strand, how: WashKind, times: number): Strand {
+  let layers = strand.layers;
+  for (let i = 0; i < times; i++) layers = layers.map((layer) => washedLayer(layer, TAKES[how][layer.kind]));
+  if (how === 'gentle') return { ...strand, layers };
+  const kept = (cost: number) => (1 - cost) ** times;
+  return {
+    ...strand,
+    layers,
+    moisture: strand.moisture * kept(CLARIFYING_COSTS.moisture),
+    surface: strand.surface * kept(CLARIFYING_COSTS.surface),
+  };
+}
+
+/** Fraction of what is missing of a closed, glossy surface that an acid rinse gives back. Judgement (R5). */
+const SEALS = { surface: 0.25, porosity: 0.15 };
+/** No acid rinse makes hair less porous than hair of low porosity grows. */
+const LEAST_POROSITY = 0.25;
+
+/** Hair after an acid rinse or sealer: it lies flatter and takes up less. */
+export const sealed = (strand: Strand): Strand => ({
+  ...strand,
+  surface: strand.surface + (1 - strand.surface) * SEALS.surface,
+  porosity: strand.porosity - Math.max(0, strand.porosity - LEAST_POROSITY) * SEALS.porosity,
+});

@@ -1,0 +1,351 @@
+import type { Area } from '@cimbel/core/hair';
+
+type Point = readonly [x: number, y: number];
+/** A closed line through points. */
+type Outline = readonly Point[];
+
+/** The four drawings of a head: from the front, from the side, from the back and from above. */
+export const VIEWS = ['front', 'side', 'back', 'above'] as const;
+export type View = (typeof VIEWS)[number];
+export const VIEW_SIZE = { width: 120, height: 150 } as const;
+
+interface DrawnView {
+  /** Face, neck and ears, as SVG paths: what is not hair. */
+  skin: readonly string[];
+  /** The edge of the hair, an SVG path that areas are cut to. */
+  hair: string;
+  areas: Partial<Record<Area, readonly Outline[]>>;
+  /** Lines that part the head into its quadrants (A4). */
+  partings: readonly string[];
+  /** How hair falls at a point: a direction of length about 1. */
+  falls: (x: number, y: number) => Point;
+}
+
+const mirrored = (outline: Outline): Outline =>
+  outline.map(([x, y]): Point => [VIEW_SIZE.width - x, y]).reverse();
+const both = (outline: Outline): readonly Outline[] => [outline, mirrored(outline)];
+
+const outward =
+  (fromX: number, fromY: number) =>
+  (x: number, y: number): Point => {
+    const length = Math.hypot(x - fromX, y - fromY) || 1;
+    return [(x - fromX) / length, (y - fromY) / length];
+  };
+
+/** Where areas lie in each view; neighbours share their corners, so that no gap shows between them. */
+export const DRAWN: Record<View, DrawnView> = {
+  front: {
+    skin: [
+      'M30 50 C28 92 38 142 60 142 C82 142 92 92 90 50 C80 34 40 34 30 50 Z',
+      'M45 132 L45 150 L75 150 L75 132',
+    ],
+    hair: 'M60 6 C30 6 15 30 15 58 C15 76 18 90 24 98 L31 90 C28 74 31 60 36 50 C46 40 74 40 84 50 C89 60 92 74 89 90 L96 98 C102 90 105 76 105 58 C105 30 90 6 60 6 Z',
+    areas: {
+      top: [
+        [
+          [28, 32],
+          [36, 2],
+          [84, 2],
+          [92, 32],
+          [78, 23],
+          [60, 20],
+          [42, 23],
+        ],
+      ],
+      hairline: [
+        [
+          [28, 32],
+          [42, 23],
+          [60, 20],
+          [78, 23],
+          [92, 32],
+          [83, 54],
+          [60, 46],
+          [37, 54],
+        ],
+      ],
+      temples: both([
+        [28, 32],
+        [37, 54],
+        [33, 76],
+        [22, 66],
+        [21, 44],
+      ]),
+      sides: both([
+        [36, 2],
+        [28, 32],
+        [21, 44],
+        [22, 66],
+        [33, 76],
+        [32, 104],
+        [8, 104],
+        [8, 2],
+      ]),
+    },
+    partings: ['M60 6 V41'],
+    falls: (x, y) => outward(60, -30)(x, y),
+  },
+  side: {
+    skin: [
+      'M30 46 C24 58 26 66 20 80 C17 86 20 88 24 88 L25 100 C25 104 27 104 28 108 C29 118 36 122 48 118 L62 108 L62 92 L58 70 L38 48 Z',
+      'M58 112 L58 150 L92 150 L90 122',
+    ],
+    hair: 'M30 46 C34 20 52 8 72 8 C100 8 114 30 114 62 C114 90 108 112 98 130 L76 130 C74 118 74 108 76 102 L70 100 L60 84 L58 98 L52 96 L50 74 C46 64 40 56 30 52 Z',
+    areas: {
+      hairline: [
+        [
+          [26, 44],
+          [38, 12],
+          [47, 28],
+          [42, 44],
+          [38, 62],
+          [26, 58],
+        ],
+      ],
+      temples: [
+        [
+          [42, 44],
+          [58, 52],
+          [62, 76],
+          [60, 104],
+          [48, 104],
+          [44, 72],
+          [38, 62],
+        ],
+      ],
+      top: [
+        [
+          [38, 12],
+          [54, 0],
+          [78, 0],
+          [76, 40],
+          [58, 52],
+          [42, 44],
+          [47, 28],
+        ],
+      ],
+      crown: [
+        [
+          [78, 0],
+          [108, 10],
+          [120, 52],
+          [95, 58],
+          [76, 40],
+        ],
+      ],
+      sides: [
+        [
+          [58, 52],
+          [76, 40],
+          [95, 58],
+          [90, 82],
+          [80, 92],
+          [76, 104],
+          [68, 104],
+          [62, 76],
+        ],
+      ],
+      back: [
+        [
+          [95, 58],
+          [120, 52],
+          [120, 102],
+          [84, 104],
+          [76, 104],
+          [80, 92],
+          [90, 82],
+        ],
+      ],
+      nape: [
+        [
+          [76, 104],
+          [84, 104],
+          [120, 102],
+          [112, 136],
+          [70, 136],
+          [72, 112],
+        ],
+      ],
+    },
+    partings: ['M76 8 L68 100'],
+    falls: (x, y) => outward(74, 10)(x, y + 18),
+  },
+  back: {
+    skin: ['M42 112 L42 150 L78 150 L78 112'],
+    hair: 'M60 6 C30 6 15 30 15 60 C15 92 26 116 36 130 C50 136 70 136 84 130 C94 116 105 92 105 60 C105 30 90 6 60 6 Z',
+    areas: {
+      crown: [
+        [
+          [34, 0],
+          [86, 0],
+          [93, 44],
+          [60, 52],
+          [27, 44],
+        ],
+      ],
+      back: [
+        [
+          [27, 44],
+          [60, 52],
+          [93, 44],
+          [96, 72],
+          [93, 98],
+          [60, 106],
+          [27, 98],
+          [24, 72],
+        ],
+      ],
+      sides: both([
+        [34, 0],
+        [27, 44],
+        [24, 72],
+        [27, 98],
+        [6, 104],
+        [6, 0],
+      ]),
+      nape: [
+        [
+          [6, 104],
+          [27, 98],
+          [60, 106],
+          [93, 98],
+          [114, 104],
+          [96, 142],
+          [24, 142],
+        ],
+      ],
+    },
+    partings: ['M60 6 V134'],
+    falls: (x, y) => outward(60, -40)(x, y),
+  },
+  above: {
+    skin: [
+      'M50 16 C52 6 56 4 60 4 C64 4 68 6 70 16 Z',
+      'M14 74 C8 70 8 88 15 88 Z',
+      'M106 74 C112 70 112 88 105 88 Z',
+    ],
+    hair: 'M60 14 C34 14 14 42 14 80 C14 118 34 142 60 142 C86 142 106 118 106 80 C106 42 86 14 60 14 Z',
+    areas: {
+      hairline: [
+        [
+          [22, 24],
+          [60, 8],
+          [98, 24],
+          [84, 42],
+          [60, 32],
+          [36, 42],
+        ],
+      ],
+      temples: both([
+        [22, 24],
+        [36, 42],
+        [28, 62],
+        [8, 58],
+      ]),
+      top: [
+        [
+          [36, 42],
+          [60, 32],
+          [84, 42],
+          [92, 62],
+          [94, 72],
+          [60, 78],
+          [26, 72],
+          [28, 62],
+        ],
+      ],
+      sides: both([
+        [8, 58],
+        [28, 62],
+        [26, 72],
+        [29, 100],
+        [6, 106],
+      ]),
+      crown: [
+        [
+          [26, 72],
+          [60, 78],
+          [94, 72],
+          [91, 100],
+          [60, 112],
+          [29, 100],
+        ],
+      ],
+      back: [
+        [
+          [6, 106],
+          [29, 100],
+          [60, 112],
+          [91, 100],
+          [114, 106],
+          [92, 148],
+          [28, 148],
+        ],
+      ],
+    },
+    partings: ['M60 14 V142', 'M14 76 Q60 82 106 76'],
+    falls: outward(60, 92),
+  },
+};
+
+/** The middle of an area where it shows in a view, for a number; null where it does not. */
+export function middleOf(view: View, area: Area): Point | null {
+  const outlines = DRAWN[view].areas[area];
+  if (!outlines) return null;
+  const [outline] = outlines;
+  const inside = outline.filter(([x, y]) => x > 10 && x < 110 && y > 4 && y < 138);
+  const of = inside.length > 2 ? inside : outline;
+  return [of.reduce((sum, [x]) => sum + x, 0) / of.length, of.reduce((sum, [, y]) => sum + y, 0) / of.length];
+}
+
+export const pathOf = (outlines: readonly Outline[]) =>
+  outlines.map((outline) => `M${outline.map(([x, y]) => `${x} ${y}`).join('L')}Z`).join('');
+
+const isInside = ([x, y]: Point, outline: Outline) =>
+  outline.reduce((odd, [ax, ay], i) => {
+    const [bx, by] = outline[(i + 1) % outline.length];
+    return ay > y !== by > y && x < ((bx - ax) * (y - ay)) / (by - ay) + ax ? !odd : odd;
+  }, false);
+
+/** A hair as it is drawn, and where it stands among the others, 0–1, when white ones are counted off. */
+export interface Hair {
+  path: string;
+  rank: number;
+  /** How much lighter or darker than the others it is drawn, -1 to 1. */
+  shade: number;
+}
+
+const HAIRS_PER_UNIT = 0.16;
+const hairsKept = new Map<string, Hair[]>();
+
+/** The hairs of an area in a view; the same each time. */
+export function hairsOf(view: View, area: Area, random: (seed: number) => () => number): Hair[] {
+  const name = `${view} ${area}`;
+  const kept = hairsKept.get(name);
+  if (kept) return kept;
+  const { areas, falls } = DRAWN[view];
+  const next = random([...name].reduce((sum, letter) => sum * 31 + letter.charCodeAt(0), 7) >>> 0);
+  const hairs: Hair[] = [];
+  for (const outline of areas[area] ?? []) {
+    const xs = outline.map(([x]) => x);
+    const ys = outline.map(([, y]) => y);
+    const [left, top] = [Math.min(...xs), Math.min(...ys)];
+    const [wide, high] = [Math.max(...xs) - left, Math.max(...ys) - top];
+    for (let i = 0; i < wide * high * HAIRS_PER_UNIT; i++) {
+      const at: Point = [left + next() * wide, top + next() * high];
+      if (!isInside(at, outline)) continue;
+      const [dx, dy] = falls(...at);
+      const length = 7 + 5 * next();
+      const bend = (next() - 0.5) * 3;
+      const point = (along: number, aside: number) =>
+        `${(at[0] + dx * along - dy * aside).toFixed(1)} ${(at[1] + dy * along + dx * aside).toFixed(1)}`;
+      hairs.push({
+        path: `M${point(0, 0)}Q${point(length / 2, bend)} ${point(length, 0)}`,
+        rank: next(),
+        shade: next() * 2 - 1,
+      });
+    }
+  }
+  hairsKept.set(name, hairs);
+  return hairs;
+}
