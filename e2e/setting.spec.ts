@@ -31,7 +31,7 @@ async function typeInto(page: Page, field: Locator, text: string): Promise<void>
   await page.keyboard.type(text);
 }
 
-test('a grey head from nothing: previewed, kept as a draft, set, changed, worked on a phone and by keys', async ({
+test('a head of two regions, grey at the face, from nothing: previewed, kept as a draft, set, changed, worked on a phone and by keys', async ({
   browser,
 }) => {
   test.setTimeout(300_000);
@@ -62,6 +62,19 @@ test('a grey head from nothing: previewed, kept as a draft, set, changed, worked
     await expect(lengths.getByText('Shows level 5 today.')).toBeVisible();
     await found(educator);
     await expect(answer(educator)).toContainText('20 vol');
+  });
+
+  await test.step('the face is told apart on the head sheet, and is the greyer of two regions', async () => {
+    await educator.getByRole('button', { name: 'front hairline' }).click();
+    const areas = educator.getByRole('group', { name: 'Areas of the region: front' });
+    await areas.getByRole('button', { name: 'temples' }).click();
+    await expect(areas.getByRole('button', { name: 'temples' })).toHaveAttribute('aria-pressed', 'true');
+    const behind = educator.getByRole('group', { name: 'regrowth, rest of the head' });
+    await expect(behind.getByLabel('Target level')).toHaveValue('5');
+    await behind.getByLabel('Grey share').selectOption('0.1');
+    await found(educator);
+    await expect(answer(educator)).toContainText('Regrowth, front');
+    await expect(answer(educator)).toContainText('Regrowth, rest of the head');
   });
 
   await test.step('it is seen as a student will see it, and nothing of that is kept', async () => {
@@ -99,20 +112,28 @@ test('a grey head from nothing: previewed, kept as a draft, set, changed, worked
     await register(phone, 'a student', unique('Phone'));
     await joinClass(phone, code);
     await startExercise(phone, title);
-    for (const zone of ['regrowth', 'mid-lengths'])
+    const greys = { 'regrowth, front': '0.5', 'regrowth, rest of the head': '0.1' };
+    for (const zone of [...Object.keys(greys), 'mid-lengths, front', 'mid-lengths, rest of the head'])
       await readZone(phone, zone, {
         level: 'Level 5, light brown',
-        ...(zone === 'regrowth' ? { grey: '0.5' } : {}),
+        grey: greys[zone as keyof typeof greys],
       });
     await stepTo(phone, 'Mix');
     await mixBowl(phone, 'A', {
       line: 'Tarnwick Cream, permanent',
       shades: ['5:0', '5:1'],
       vol: '20 vol',
-      total: 75,
+      total: 15,
+    });
+    await mixBowl(phone, 'B', {
+      line: 'Tarnwick Cream, permanent',
+      shades: ['5:1'],
+      vol: '20 vol',
+      total: 65,
     });
     await stepTo(phone, 'Process');
-    await timeIt(phone, 'A', 'regrowth', { minutes: 45 });
+    await timeIt(phone, 'A', 'regrowth, front', { minutes: 45 });
+    await timeIt(phone, 'B', 'regrowth, rest of the head', { minutes: 45 });
     await handItIn(phone);
     const [, points, max] = /([\d.]+) of (\d+) points/.exec(
       await phone.getByText(/of \d+ points/).innerText(),
@@ -125,7 +146,7 @@ test('a grey head from nothing: previewed, kept as a draft, set, changed, worked
     await register(keys, 'a student', unique('Keys'));
     await joinClass(keys, code);
     await startExercise(keys, title);
-    const ring = keys.getByRole('radiogroup', { name: 'Level of the regrowth' });
+    const ring = keys.getByRole('radiogroup', { name: 'Level of the regrowth, front' });
     await tabTo(keys, ring.getByRole('radio').first());
     for (let i = 0; i < 8; i++) await keys.keyboard.press('ArrowRight');
     await expect(ring.getByRole('radio', { name: 'Level 5, light brown' })).toBeChecked();
@@ -140,13 +161,13 @@ test('a grey head from nothing: previewed, kept as a draft, set, changed, worked
     }
     await tabTo(keys, keys.getByLabel('Strength'));
     await keys.keyboard.type('20');
-    await typeInto(keys, keys.getByRole('spinbutton', { name: 'Total mixture' }), '75');
+    await typeInto(keys, keys.getByRole('spinbutton', { name: 'Total mixture' }), '15');
     await tabTo(keys, keys.getByRole('button', { name: 'Calculate weights' }));
     await keys.keyboard.press('Enter');
     await keys.keyboard.press('Escape');
     await tabTo(keys, keys.getByRole('button', { name: /^Next: Process/ }));
     await keys.keyboard.press('Enter');
-    const time = keys.getByRole('spinbutton', { name: 'Processing time: bowl A on regrowth' });
+    const time = keys.getByRole('spinbutton', { name: 'Processing time: bowl A on regrowth, front' });
     await typeInto(keys, time, '45');
     await expect(keys.getByText(/^Saved /)).toBeVisible();
     await tabTo(keys, keys.getByRole('button', { name: 'Back' }));

@@ -80,6 +80,13 @@ export function pastOf(zone: Worn): Past {
   return found;
 }
 
+/** Whether hair is lightened hair, bare or under a vivid dye: it is toned with care and not lightened again lightly. */
+export const isBared = (past: Past, naturalLevel: number): boolean =>
+  past.kind === 'lightened' || (past.kind === 'vivid' && past.level > naturalLevel + 0.5);
+
+/** The same of a zone. */
+export const isLightenedZone = (zone: Worn): boolean => isBared(pastOf(zone), zone.naturalLevel);
+
 /** The level a zone shows today: as it grew, or as it was left. */
 export function presentLevel(zone: Worn): number {
   const past = pastOf(zone);

@@ -1,4 +1,4 @@
-import { besideOf, pastOf, strandOfZone, bowlVol, type BenchStep } from '../card';
+import { besideOf, isBared, isLightenedZone, strandOfZone, bowlVol, type BenchStep } from '../card';
 import { levelOfPigmented } from '../hair';
 import { conditionOf, isGivingWay, isLightener, levelsInOneVisit } from '../process';
 import { reason, type Reason } from '../reason';
@@ -54,7 +54,7 @@ export function dangersIn(context: JudgeContext, open: readonly BenchStep[]): Da
         add(hurts, 'farPast', 'P4', { ...at, given: step.minutes, most: line.minutes.standard });
     }
     if (lighteners.length === 0) continue;
-    if (part.task.condition === 'weak' && part.task.history.kind === 'lightened')
+    if (part.task.condition === 'weak' && isBared(part.task.history, part.task.natural))
       add(hurts, 'onWeakHair', 'C4', at);
     const last = lighteners[lighteners.length - 1].step;
     const mine = partOf(played, part.task.part);
@@ -91,7 +91,7 @@ export function dangersIn(context: JudgeContext, open: readonly BenchStep[]): Da
     if (!isLightener(line.kind) || step.stopsAtLine) continue;
     const onto = zones.find(
       (one) =>
-        pastOf(one).kind === 'lightened' &&
+        isLightenedZone(one) &&
         !step.zones.includes(one.zone) &&
         besideOf(clientCase.head, one.zone).some((near) => step.zones.includes(near)),
     );
@@ -99,8 +99,7 @@ export function dangersIn(context: JudgeContext, open: readonly BenchStep[]): Da
   }
   // Lightener on lightened hair that nobody asked to have lighter.
   for (const { zone, woven, target } of played.parts) {
-    const past = pastOf(zones.find((one) => one.zone === zone)!);
-    if (woven || target !== null || past.kind !== 'lightened') continue;
+    if (woven || target !== null || !isLightenedZone(zones.find((one) => one.zone === zone)!)) continue;
     const onto = plan.steps.find((step) => {
       const bowl = plan.bowls.find(({ name }) => name === step.bowl);
       const line = bowl?.lineId ? lineOf(bowl.lineId) : undefined;

@@ -1,5 +1,6 @@
 import {
   besideOf,
+  isLightenedZone,
   isMelted,
   isProtectedAt,
   pastOf,
@@ -197,8 +198,7 @@ function jointsProtected({ clientCase, parts, plan }: JudgeContext): Finding[] {
     for (const { step, role } of steps) {
       if (role !== 'lighten' || step.placement !== 'open') continue;
       for (const other of besideOf(clientCase.head, task.part.zone)) {
-        const joins =
-          pastOf(zoneOf(clientCase.head, other)!).kind === 'lightened' && !step.zones.includes(other);
+        const joins = isLightenedZone(zoneOf(clientCase.head, other)!) && !step.zones.includes(other);
         if (!joins) continue;
         const params = { ...zoneReason(task), other };
         found.push(

@@ -1,5 +1,5 @@
 import { levelOfPigmented } from '../hair';
-import { partName } from '../card';
+import { isBared, partName } from '../card';
 import { reason } from '../reason';
 import { isWaitedFor, rootWaits, type Layer } from '../solve';
 import { CHECKS, hasGreyToCover } from '../theory';
@@ -65,7 +65,7 @@ function byClock(context: JudgeContext, part: SeenPart, layer: Layer, seen: Seen
 const isToner = ({ route, task }: SeenPart, { role, line }: SeenStep) =>
   role === 'colour' &&
   route !== 'fillThenColour' &&
-  (route === 'lightenThenTone' || task.history.kind === 'lightened') &&
+  (route === 'lightenThenTone' || isBared(task.history, task.natural)) &&
   (line.kind === 'demi' || line.kind === 'acidGloss');
 
 function checks(part: SeenPart, seen: SeenStep): Finding[] {

@@ -3,7 +3,8 @@ import {
   amountFor,
   areasOf,
   besideOf,
-  pastOf,
+  isBared,
+  isLightenedZone,
   bowlGrams,
   placementOn,
   presentLevel,
@@ -36,7 +37,8 @@ import {
 } from '../theory';
 import { sameTone } from './combine';
 import type { ChosenLayer, Job, Way } from './job';
-import { HEAD_START, keepsWarmth, warmthLevelOf } from './layer';
+import { keepsWarmth, warmthLevelOf } from './layer';
+import { HEAD_START } from './terms';
 import { NEEDED_QUESTIONS, neededTests } from './safety';
 
 /** Jobs that share their bowls, and the way chosen for them. */
@@ -203,7 +205,7 @@ function stepsOf(placed: Placed[], clientCase: ClientCase, jobs: readonly Job[])
     const toner =
       layer.role === 'colour' &&
       (layer.line.kind === 'demi' || layer.line.kind === 'acidGloss') &&
-      (job.route === 'lightenThenTone' || job.task.history.kind === 'lightened') &&
+      (job.route === 'lightenThenTone' || isBared(job.task.history, job.task.natural)) &&
       job.route !== 'fillThenColour';
     const same = steps.find(
       (step) =>
@@ -293,7 +295,7 @@ export function readingsOf(
 /** What keeps the work (section 14): care by what was done and what can come back. */
 export function aftercareFor(jobs: readonly Job[]): Pick<RecordCard, 'aftercare' | 'nextVisitWeeks'> {
   const bared = jobs.filter(
-    ({ task, route }) => route === 'lightenThenTone' || task.history.kind === 'lightened',
+    ({ task, route }) => route === 'lightenThenTone' || isBared(task.history, task.natural),
   );
   const cool = bared.filter(({ task }) => !task.target.vivid && !keepsWarmth(task, 'lightenThenTone'));
   const worn = jobs.some(({ start }) => conditionOf(start) !== 'strong');
@@ -336,8 +338,8 @@ function careOf(
   for (const { task } of lightens) {
     if (task.part.woven) continue;
     for (const other of besideOf(head, task.part.zone)) {
-      const lightened = pastOf(zoneOf(head, other)!).kind === 'lightened';
-      if (!lightened || lightens.some((job) => job.task.part.zone === other)) continue;
+      if (!isLightenedZone(zoneOf(head, other)!) || lightens.some((job) => job.task.part.zone === other))
+        continue;
       spared.set(other, Math.min(spared.get(other) ?? Infinity, first(task.part.zone)));
     }
   }

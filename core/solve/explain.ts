@@ -13,7 +13,8 @@ import {
   underlayReasons,
   type HouseRules,
 } from '../theory';
-import { coversGrey, developerFor, keepsWarmth, warmthLevelOf } from './layer';
+import { coversGrey, keepsWarmth, warmthLevelOf } from './layer';
+import { developerFor } from './terms';
 import type { Route } from './route';
 import type { Solution } from './solve';
 import { tasksOf, type Task } from './task';

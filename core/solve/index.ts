@@ -3,6 +3,7 @@ export * from './combine';
 export * from './task';
 export * from './route';
 export * from './layer';
+export * from './terms';
 export * from './compose';
 export * from './safety';
 export * from './job';

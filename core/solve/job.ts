@@ -13,7 +13,8 @@ import {
 import type { Line, ShadePart } from '../shades';
 import { LEFTOVER_WATER, LIFTING, type HouseRules } from '../theory';
 import { rightMixes, type RightMix } from './compose';
-import { needOnLine, termsOf, type Layer, type ShadeNeed, type Terms } from './layer';
+import { needOnLine, type Layer, type ShadeNeed } from './layer';
+import { termsOf, type Terms } from './terms';
 import type { Route } from './route';
 import type { Task } from './task';
 

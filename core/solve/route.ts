@@ -106,8 +106,11 @@ export function rulingsFor(task: Task): RouteRuling[] {
   if (history.kind === 'vivid') {
     // What is left of a warm dye goes with a warm wish, and hair that bears little is spared the remover (P7, C6).
     const goes = up <= SAME_LEVEL && isWarm(target.tone) && WARM_DYES.includes(history.dye);
-    if (goes && history.faded >= HALF_GONE) say('deposit', true, 'withVivid', 'P7');
-    say('removeThenColour', true, 'vividOut', 'P2');
+    const worksWith = goes && history.faded >= HALF_GONE;
+    if (worksWith) say('deposit', true, 'withVivid', 'P7');
+    if (worksWith && levelsInOneVisit(condition, true) === 0)
+      say('removeThenColour', false, 'weakSpared', 'P7');
+    else say('removeThenColour', true, 'vividOut', 'P2');
     if (!goes || history.faded < HALF_GONE) say('deposit', goes, 'overVivid', 'C6');
     say('lightenThenTone', false, 'vividFirstOut', 'P2');
     say('liftWithColour', false, 'colourLiftsNothing', 'P1', { levels: up });
