@@ -69,12 +69,12 @@ test('a head of two regions, grey at the face, from nothing: previewed, kept as 
     const areas = educator.getByRole('group', { name: 'Areas of the region: front' });
     await areas.getByRole('button', { name: 'temples' }).click();
     await expect(areas.getByRole('button', { name: 'temples' })).toHaveAttribute('aria-pressed', 'true');
-    const behind = educator.getByRole('group', { name: 'regrowth, rest of the head' });
+    const behind = educator.getByRole('group', { name: 'regrowth (rest of the head)' });
     await expect(behind.getByLabel('Target level')).toHaveValue('5');
     await behind.getByLabel('Grey share').selectOption('0.1');
     await found(educator);
-    await expect(answer(educator)).toContainText('Regrowth, front');
-    await expect(answer(educator)).toContainText('Regrowth, rest of the head');
+    await expect(answer(educator)).toContainText('Regrowth (front)');
+    await expect(answer(educator)).toContainText('Regrowth (rest of the head)');
   });
 
   await test.step('it is seen as a student will see it, and nothing of that is kept', async () => {
@@ -112,8 +112,8 @@ test('a head of two regions, grey at the face, from nothing: previewed, kept as 
     await register(phone, 'a student', unique('Phone'));
     await joinClass(phone, code);
     await startExercise(phone, title);
-    const greys = { 'regrowth, front': '0.5', 'regrowth, rest of the head': '0.1' };
-    for (const zone of [...Object.keys(greys), 'mid-lengths, front', 'mid-lengths, rest of the head'])
+    const greys = { 'regrowth (front)': '0.5', 'regrowth (rest of the head)': '0.1' };
+    for (const zone of [...Object.keys(greys), 'mid-lengths (front)', 'mid-lengths (rest of the head)'])
       await readZone(phone, zone, {
         level: 'Level 5, light brown',
         grey: greys[zone as keyof typeof greys],
@@ -132,8 +132,8 @@ test('a head of two regions, grey at the face, from nothing: previewed, kept as 
       total: 65,
     });
     await stepTo(phone, 'Process');
-    await timeIt(phone, 'A', 'regrowth, front', { minutes: 45 });
-    await timeIt(phone, 'B', 'regrowth, rest of the head', { minutes: 45 });
+    await timeIt(phone, 'A', 'regrowth (front)', { minutes: 45 });
+    await timeIt(phone, 'B', 'regrowth (rest of the head)', { minutes: 45 });
     await handItIn(phone);
     const [, points, max] = /([\d.]+) of (\d+) points/.exec(
       await phone.getByText(/of \d+ points/).innerText(),
@@ -146,7 +146,7 @@ test('a head of two regions, grey at the face, from nothing: previewed, kept as 
     await register(keys, 'a student', unique('Keys'));
     await joinClass(keys, code);
     await startExercise(keys, title);
-    const ring = keys.getByRole('radiogroup', { name: 'Level of the regrowth, front' });
+    const ring = keys.getByRole('radiogroup', { name: 'Level of the regrowth (front)' });
     await tabTo(keys, ring.getByRole('radio').first());
     for (let i = 0; i < 8; i++) await keys.keyboard.press('ArrowRight');
     await expect(ring.getByRole('radio', { name: 'Level 5, light brown' })).toBeChecked();
@@ -167,7 +167,7 @@ test('a head of two regions, grey at the face, from nothing: previewed, kept as 
     await keys.keyboard.press('Escape');
     await tabTo(keys, keys.getByRole('button', { name: /^Next: Process/ }));
     await keys.keyboard.press('Enter');
-    const time = keys.getByRole('spinbutton', { name: 'Processing time: bowl A on regrowth, front' });
+    const time = keys.getByRole('spinbutton', { name: 'Processing time: bowl A on regrowth (front)' });
     await typeInto(keys, time, '45');
     await expect(keys.getByText(/^Saved /)).toBeVisible();
     await tabTo(keys, keys.getByRole('button', { name: 'Back' }));

@@ -47,6 +47,12 @@ export function isProtectedAt(
   return put >= 0 && !comesOff.some((at) => at > put && at <= minute);
 }
 
+/** Whether something is put on a place before a step is rinsed: then cream would keep it off as well. */
+export const isWorkedDuring = (steps: readonly Step[], place: PlaceId, { start, minutes }: Step): boolean =>
+  steps.some(
+    (one) => one.zones.includes(place) && one.start < start + minutes && one.start + one.minutes > start,
+  );
+
 /** Whether two places are worked into one another (F10). */
 export const isMelted = ({ care }: Pick<RecordCard, 'care'>, [above, below]: readonly PlaceId[]): boolean =>
   care.some((one) => one.do === 'melt' && one.zones.includes(above) && one.zones.includes(below));

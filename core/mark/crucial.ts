@@ -155,19 +155,25 @@ export function standardOf(best: JudgeContext, lines: readonly Line[], open: rea
   return { weights, crucial, allowed };
 }
 
-/** Whether hair is worked that the model answer leaves, or by a way none of the crucial decisions is about. */
+/**
+ * Places that are worked though the model answer leaves them, or by a way none of the crucial decisions is about. Colour
+ * pulled through from elsewhere is one slip, and is counted where the hand did not stop.
+ */
 export function strays(
   crucial: readonly CrucialDecision[],
   findings: Partial<Record<Criterion, readonly Finding[]>>,
   open: readonly BenchStep[],
-): boolean {
-  if (!isOpenIn(open, 'route')) return false;
+): string[] {
+  if (!isOpenIn(open, 'route')) return [];
+  const isPulled = (findings.order ?? []).some(({ reason: { code } }) => OVERLAPS.includes(code));
   const known = new Set(
     crucial.flatMap(({ criteria, places }) => (criteria.includes('route') ? places : [])),
   );
-  return (findings.route ?? []).some(
-    ({ loss, place }) => loss >= WRONG_FROM && place !== null && !known.has(place),
-  );
+  const off = (findings.route ?? []).flatMap(({ loss, place, reason: { code } }) => {
+    const strayed = loss >= WRONG_FROM && place !== null && !known.has(place);
+    return strayed && !(isPulled && code === 'mark.route.otherProduct') ? [place] : [];
+  });
+  return [...new Set(off)];
 }
 
 /** Which crucial decisions a plan got wrong. What follows from a wrong route is not counted once more. */

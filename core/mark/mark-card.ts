@@ -207,7 +207,8 @@ export function markCard(input: MarkingInput, answer: RecordCard): Grade {
 
   const left = headLeft(context, open);
   const wrong = wrongOf(crucial, found, open);
-  const wrongs = wrong.filter(Boolean).length + (strays(crucial, found, open) ? 1 : 0);
+  const strayed = strays(crucial, found, open);
+  const wrongs = wrong.filter(Boolean).length + (strayed.length > 0 ? 1 : 0);
   const faultless = CRITERIA.every((criterion) =>
     (found[criterion] ?? []).every(({ loss, reason: why }) => loss === 0 || OTHER_SCHOOLS.includes(why.code)),
   );
@@ -245,7 +246,12 @@ export function markCard(input: MarkingInput, answer: RecordCard): Grade {
         : points > uncapped
           ? reason('decided.wished', undefined, { least: WISHED_HEAD_LEAST })
           : reason('decided.method', undefined, {}),
-    crucial: crucial.map((one, i) => ({ ...one, wrong: wrong[i] })),
+    crucial: [
+      ...crucial.map((one, i) => ({ ...one, wrong: wrong[i] })),
+      ...(strayed.length > 0
+        ? [{ criteria: ['route' as const], places: strayed, role: null, codes: null, costs: 0, wrong: true }]
+        : []),
+    ],
     ...(fromRules && left.row !== 'asWished' ? { modelDisagrees: true } : {}),
     misconceptions: misconceptionsIn(
       [...criteria.flatMap(({ findings }) => findings), ...dangers],

@@ -3,6 +3,7 @@ import {
   isLightenedZone,
   isMelted,
   isProtectedAt,
+  isWorkedDuring,
   pastOf,
   placementOn,
   presentLevel,
@@ -198,7 +199,8 @@ function jointsProtected({ clientCase, parts, plan }: JudgeContext): Finding[] {
     for (const { step, role } of steps) {
       if (role !== 'lighten' || step.placement !== 'open') continue;
       for (const other of besideOf(clientCase.head, task.part.zone)) {
-        const joins = isLightenedZone(zoneOf(clientCase.head, other)!) && !step.zones.includes(other);
+        const joins =
+          isLightenedZone(zoneOf(clientCase.head, other)!) && !isWorkedDuring(plan.steps, other, step);
         if (!joins) continue;
         const params = { ...zoneReason(task), other };
         found.push(

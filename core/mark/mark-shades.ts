@@ -7,7 +7,9 @@ import { FIT_TOLERANCE, fitOfNeed, type Layer, type ShadeNeed } from '../solve';
 import { partOf, zoneReason, type JudgeContext } from './context';
 import { finding, type Finding } from './finding';
 import { PRICES, lossAt } from './prices';
-import type { SeenPart, SeenStep } from './seen';
+import { seePart, type SeenPart, type SeenStep } from './seen';
+
+type Params = NonNullable<Parameters<typeof reason>[2]>;
 
 export interface ColourLayer {
   part: SeenPart;
@@ -126,37 +128,44 @@ export function toneOf(_context: JudgeContext, { part, layer, seen }: ColourLaye
 /** From this fraction of white on, no natural series at all loses the whole of it. */
 const HALF_GREY = 0.5;
 
-export function markGreyShare({ parts }: JudgeContext): Finding[] {
-  return colourLayers(parts).flatMap(({ part, layer, seen }): Finding[] => {
-    const need = layer.need?.naturalShare;
-    const at = zoneReason(part.task);
-    const is = (loss: number, code: string, params = {}) =>
-      finding(
-        partName(part.task.part),
-        loss,
-        reason(`mark.greyShare.${code}`, 'F8', { ...at, ...params }),
-        'colour',
-      );
-    if (layer === NOTHING && part.task.greyShare >= 0.25 && part.task.target.grey !== 'leave')
-      return [is(1, 'open')];
-    // A natural wish is natural through and through: what is not is marked as tone.
-    if (!need || !layer.need?.covers || need.min === 1) return [];
-    if (!seen || seen.shades.length === 0) return need.min > 0 ? [is(1, 'open')] : [];
-    const { share: given } = fitOfNeed(seen.shades, layer.need);
-    const params = {
-      min: need.min,
-      max: need.max,
-      given: Math.round(given * 1000) / 1000,
-      grey: part.task.greyShare,
-    };
-    const short = Math.max(0, need.min - given);
-    const loss =
-      given === 0 && part.task.greyShare >= HALF_GREY
-        ? PRICES.grey.noneOnHalfGrey
-        : lossAt(PRICES.grey.short, short);
-    const over = lossAt(PRICES.grey.over, given - need.max);
-    if (over > 0) return [is(over, 'tooMuch', params)];
-    if (loss === 0) return need.min > 0 ? [is(0, 'right', params)] : [];
-    return [is(loss, given === 0 ? 'none' : 'short', params)];
-  });
+const shareFinding = ({ task }: SeenPart, loss: number, code: string, params: Params = {}): Finding =>
+  finding(
+    partName(task.part),
+    loss,
+    reason(`mark.greyShare.${code}`, 'F8', { ...zoneReason(task), ...params }),
+    'colour',
+  );
+
+/** What the natural share of one colour is over the white of its part; nothing where none is asked for. */
+function shareOf({ part, layer, seen }: ColourLayer): Finding[] {
+  const need = layer.need?.naturalShare;
+  const is = (loss: number, code: string, params: Params = {}) => shareFinding(part, loss, code, params);
+  // A natural wish is natural through and through: what is not is marked as tone.
+  if (!need || !layer.need?.covers || need.min === 1) return [];
+  if (!seen || seen.shades.length === 0) return need.min > 0 ? [is(1, 'open')] : [];
+  const { share: given } = fitOfNeed(seen.shades, layer.need);
+  const params = {
+    min: need.min,
+    max: need.max,
+    given: Math.round(given * 1000) / 1000,
+    grey: part.task.greyShare,
+  };
+  const short = Math.max(0, need.min - given);
+  const loss =
+    given === 0 && part.task.greyShare >= HALF_GREY
+      ? PRICES.grey.noneOnHalfGrey
+      : lossAt(PRICES.grey.short, short);
+  const over = lossAt(PRICES.grey.over, given - need.max);
+  if (over > 0) return [is(over, 'tooMuch', params)];
+  if (loss === 0) return need.min > 0 ? [is(0, 'right', params)] : [];
+  return [is(loss, given === 0 ? 'none' : 'short', params)];
 }
+
+export const markGreyShare = ({ parts, solution, lineOf, rules }: JudgeContext): Finding[] =>
+  colourLayers(parts).flatMap((found): Finding[] => {
+    if (found.layer !== NOTHING) return shareOf(found);
+    // What is left out is lost where the model answer decides a share there.
+    const best = colourLayers([seePart(solution.best, found.part.task, lineOf, rules)]);
+    const isDecided = best.some((one) => one.seen && shareOf(one).length > 0);
+    return isDecided ? [shareFinding(found.part, 1, 'open')] : [];
+  });

@@ -1,7 +1,7 @@
 import { levelOfPigmented } from '../hair';
-import { isBared, partName } from '../card';
+import { partName } from '../card';
 import { reason } from '../reason';
-import { isWaitedFor, rootWaits, type Layer } from '../solve';
+import { isWaitedFor, rootWaits, tonesBared, type Layer } from '../solve';
 import { CHECKS, hasGreyToCover } from '../theory';
 import { partOf, zoneReason, type JudgeContext } from './context';
 import { finding, type Finding } from './finding';
@@ -65,7 +65,7 @@ function byClock(context: JudgeContext, part: SeenPart, layer: Layer, seen: Seen
 const isToner = ({ route, task }: SeenPart, { role, line }: SeenStep) =>
   role === 'colour' &&
   route !== 'fillThenColour' &&
-  (route === 'lightenThenTone' || isBared(task.history, task.natural)) &&
+  tonesBared(task, route) &&
   (line.kind === 'demi' || line.kind === 'acidGloss');
 
 function checks(part: SeenPart, seen: SeenStep): Finding[] {

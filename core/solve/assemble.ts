@@ -5,6 +5,7 @@ import {
   besideOf,
   isBared,
   isLightenedZone,
+  isWorkedDuring,
   bowlGrams,
   placementOn,
   presentLevel,
@@ -38,7 +39,7 @@ import {
 import { sameTone } from './combine';
 import type { ChosenLayer, Job, Way } from './job';
 import { keepsWarmth, warmthLevelOf } from './layer';
-import { HEAD_START } from './terms';
+import { HEAD_START, tonesBared } from './terms';
 import { NEEDED_QUESTIONS, neededTests } from './safety';
 
 /** Jobs that share their bowls, and the way chosen for them. */
@@ -205,7 +206,7 @@ function stepsOf(placed: Placed[], clientCase: ClientCase, jobs: readonly Job[])
     const toner =
       layer.role === 'colour' &&
       (layer.line.kind === 'demi' || layer.line.kind === 'acidGloss') &&
-      (job.route === 'lightenThenTone' || isBared(job.task.history, job.task.natural)) &&
+      tonesBared(job.task, job.route) &&
       job.route !== 'fillThenColour';
     const same = steps.find(
       (step) =>
@@ -332,15 +333,14 @@ function careOf(
   const lightens = groups.flatMap(({ jobs, way }) =>
     way.layers.some(({ role }) => role === 'lighten') ? jobs : [],
   );
-  const first = (place: PlaceId) =>
-    Math.min(...steps.filter(({ zones }) => zones.includes(place)).map(({ start }) => start));
   const spared = new Map<PlaceId, number>();
   for (const { task } of lightens) {
     if (task.part.woven) continue;
     for (const other of besideOf(head, task.part.zone)) {
-      if (!isLightenedZone(zoneOf(head, other)!) || lightens.some((job) => job.task.part.zone === other))
-        continue;
-      spared.set(other, Math.min(spared.get(other) ?? Infinity, first(task.part.zone)));
+      const own = steps.filter(({ zones }) => zones.includes(task.part.zone));
+      const on = own.reduce((early, step) => (step.start < early.start ? step : early));
+      if (!isLightenedZone(zoneOf(head, other)!) || isWorkedDuring(steps, other, on)) continue;
+      spared.set(other, Math.min(spared.get(other) ?? Infinity, on.start));
     }
   }
   const protects = [...new Set(spared.values())].map((start): RecordCard['care'][number] => ({

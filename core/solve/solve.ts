@@ -22,7 +22,7 @@ import { nearestWish } from './nearest-wish';
 import { oneVisit, type TriedRoute, type VisitFound } from './one-visit';
 import { PALEST_FROM, levelsToday, rulingOn, type Route } from './route';
 import { NEEDED_QUESTIONS, REST, neededTests, stopsService } from './safety';
-import { tasksOf, type Task } from './task';
+import { ALL_WHITE, tasksOf, type Task } from './task';
 
 /** Raised whenever the same case could get another solution; stored with every grade. */
 export const SOLVER_VERSION = 3;
@@ -291,14 +291,12 @@ const MISSES = { deltaE: 10, levels: 1 };
 const missedIn = (outcomes: readonly PartOutcome[]): MissedWish[] =>
   outcomes.flatMap(({ part, deltaE, level, tone, strand }) => {
     const { target } = part;
-    if (!target || target.vivid || (target.grey ?? 'cover') !== 'cover' || strand.white >= ALL_WHITE)
-      return [];
+    const pale = strand.white >= ALL_WHITE.from && (target?.level ?? 0) >= ALL_WHITE.lightFrom;
+    if (!target || target.vivid || (target.grey ?? 'cover') !== 'cover' || pale) return [];
     const off = Math.abs(level - target.level) > MISSES.levels || deltaE > MISSES.deltaE;
     return off ? [{ part: partName(part), deltaE: tenth(deltaE), level: half(level + 0.25), tone }] : [];
   });
 const tenth = (value: number) => Math.round(value * 10) / 10;
-/** White hair is lighter than any level: a wish over it is judged by its tone. */
-const ALL_WHITE = 0.9;
 
 function finished(
   { clientCase, found }: { clientCase: ClientCase; found: VisitFound },

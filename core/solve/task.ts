@@ -38,7 +38,7 @@ export interface Task {
 /** White hair is as light as hair gets: it is toned like lightened hair, and nothing in it can be lifted. */
 const WHITE_HAIR_LEVEL = 10;
 /** From this fraction of white on, and for wishes this light, hair is worked as white hair. */
-const ALL_WHITE = { from: 0.9, lightFrom: 8.5 };
+export const ALL_WHITE = { from: 0.9, lightFrom: 8.5 };
 
 export function taskOf({ head }: Pick<ClientCase, 'head'>, part: Part): Task | null {
   const found = zoneOf(head, part.zone);

@@ -41,6 +41,12 @@ const none: Omit<Terms, 'minutes'> = { vols: [], volsWithExtraNatural: [], ratio
 /** Grey that is to be covered by the colour: lightened and filled hair shows none. */
 const greyUnder = (task: Task, route: Route) => (coversGrey(task, route) ? task.greyShare : 0);
 
+/** Whether colour goes on lightened hair, its own or just lightened: a toner, and watched. What a remover leaves is not bare. */
+export const tonesBared = ({ history, natural }: Task, route: Route): boolean =>
+  route === 'lightenThenTone' ||
+  history.kind === 'lightened' ||
+  (route === 'deposit' && isBared(history, natural));
+
 /** Strength for the colour of a route (D2, F8), with its reasons. */
 export function developerFor(task: Task, route: Route, line: Line, rules: HouseRules): DeveloperChoice {
   // What was put on before has brought the hair to the level; colour after it only deposits.
@@ -122,7 +128,7 @@ export function termsOf(
   if (deposits && task.target.grey === 'blend' && task.greyShare > 0)
     return { vols, volsWithExtraNatural, ratios: line.ratios, minutes: BLEND_MINUTES };
   const usual = covers ? (task.resistant && minutes.resistant) || minutes.grey : minutes.standard;
-  const bared = deposits && (route === 'lightenThenTone' || isBared(task.history, task.natural));
+  const bared = deposits && tonesBared(task, route);
   const time = bared
     ? // A toner is watched: from five minutes on it may be ready (section 6, R2).
       span(usual, Math.min(usual, TONER_LEAST))

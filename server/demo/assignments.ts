@@ -80,6 +80,15 @@ const BLONDE: readonly DemoCard[] = [
   null,
 ];
 
+const FACE: readonly DemoCard[] = [
+  null,
+  slips('greyTakenOffEarly'),
+  null,
+  slips(),
+  slips('pulledThrough'),
+  ...Array<null>(7).fill(null),
+];
+
 function cardOf(
   { model_answer: solution, lines }: AssignmentRow,
   { slips: names, misread = 0, unasked = 0 }: Slipped,
@@ -206,11 +215,12 @@ export async function seedAssignments(
     open: ['mix'],
     title: 'Mix only: cool, no brass',
   });
-  await set('white-at-the-face', {
+  const face = await set('white-at-the-face', {
     made: after(-DAY_MS),
     dueAt: after(5 * DAY_MS),
     release: 'onSubmit',
   });
+  await answer(face, FACE, after(-0.8 * DAY_MS));
   await set('winter-porous', { made: after(-DAY_MS), dueAt: after(6 * DAY_MS), release: 'onSubmit' });
   // One has begun, with what the exercise gives and nothing else.
   await saveDraft(
