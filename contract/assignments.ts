@@ -2,10 +2,12 @@ import { z } from 'zod';
 import type { Reason } from '@cimbel/core';
 import {
   CRITERIA,
+  judgementSchema,
   rubricSchema,
   type Criterion,
   type ExerciseAsSet,
   type Grade,
+  type Judgement,
   type Misconception,
   type Rubric,
 } from '@cimbel/core/mark';
@@ -69,6 +71,7 @@ export interface EducatorAssignment {
   /** What is wrong with the card that is to be put right; null where the card starts empty. */
   slip: Misconception | null;
   rubric: Rubric;
+  judgement: Judgement;
   max: number;
   dueAt: string;
   release: Release;
@@ -171,6 +174,7 @@ export interface Result {
   lines: Line[];
   houseRules: HouseRules;
   solution: Solution;
+  judgement: Judgement;
   open: BenchStep[];
   slip: Misconception | null;
   answer: RecordCard;
@@ -186,7 +190,23 @@ export interface EducatorResult extends Result {
   nextId: string | null;
 }
 
-export const regradeSchema = z.object({ rubric: rubricSchema.optional() });
+export const regradeSchema = z
+  .object({
+    rubric: rubricSchema.optional(),
+    judgement: judgementSchema.optional(),
+    /** An attempt whose plan is to be right as well as the model answer. */
+    accept: z.uuid().optional(),
+  })
+  .strict();
+export type RegradeAsked = z.infer<typeof regradeSchema>;
+
+/** What marking again would change, before it is done. */
+export interface RegradePreview {
+  /** Answers that are in. */
+  total: number;
+  /** Those whose points would be others, the greatest change first. */
+  changes: { attemptId: string; studentName: string; before: number; after: number; max: number }[];
+}
 /** How far marking again has come. */
 export interface Regrade {
   total: number;

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { OPEN_STEPS, clientCaseSchema } from '@cimbel/core/card';
-import { MISCONCEPTIONS, rubricSchema } from '@cimbel/core/mark';
+import { MISCONCEPTIONS, NO_JUDGEMENT, judgementSchema, rubricSchema } from '@cimbel/core/mark';
 
 /** A case with the steps that are worked and the points they are worth: what an educator keeps, and sets to a class. */
 export const exerciseSchema = z.object({
@@ -14,6 +14,8 @@ export const exerciseSchema = z.object({
   slip: z.enum(MISCONCEPTIONS).nullable().default(null),
   /** Points by criterion; a criterion that is not named is not marked. */
   rubric: rubricSchema,
+  /** What it turns on by the educator's word, how far the head holds marks down, and what else is right. */
+  judgement: judgementSchema.default(NO_JUDGEMENT),
 });
 export type ExerciseContent = z.infer<typeof exerciseSchema>;
 

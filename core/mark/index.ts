@@ -7,6 +7,7 @@ export { type CrucialDecision } from './crucial';
 export { DANGER_MOST } from './danger';
 export { PRICES } from './prices';
 export * from './misconception';
+export * from './judgement';
 export * from './mark-card';
 export * from './slip';
 export * from './preview';

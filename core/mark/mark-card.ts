@@ -15,13 +15,14 @@ import type { Line } from '../shades';
 import { tasksOf, type Solution } from '../solve';
 import type { HouseRuleUse, HouseRules } from '../theory';
 import type { CameOut, Because } from './came-out';
-import { ceilingOf, headLeft } from './ceiling';
+import { ceilingOf, headLeft, withoutCeilings } from './ceiling';
 import { contextOf } from './context';
 import { allowance, standardOf, strays, wrongOf, type CrucialDecision, type Standard } from './crucial';
 import { lossOf, type Finding } from './finding';
 import { houseRulesUsedBy } from './house-rules-used';
 import { marked, toQuarter, type Marked } from './marked';
 import { findingsOf } from './method';
+import { NO_JUDGEMENT, solutionBy, turnsOn, type Judgement } from './judgement';
 import { misconceptionsIn, type MisconceptionFound } from './misconception';
 import { CRITERIA, withGiven, type Criterion, type Rubric } from './rubric';
 
@@ -63,6 +64,8 @@ export interface Grade {
   decided?: Reason;
   /** Missing in grades of older versions. */
   crucial?: CrucialMark[];
+  /** Marked against a plan that the educator takes as right beside the model answer. */
+  asAccepted?: boolean;
   /** The plan breaks no rule, and yet the hair model leaves another head than was wished: one of the two is wrong. */
   modelDisagrees?: boolean;
   misconceptions: MisconceptionFound[];
@@ -77,6 +80,8 @@ export interface MarkingInput {
   rubric: Rubric;
   lines: readonly Line[];
   open: readonly BenchStep[];
+  /** The educator's word beside the points; none where it is left out. */
+  judgement?: Judgement;
 }
 
 /** Criteria that hang on what was read of the hair. */
@@ -116,7 +121,12 @@ function linesOf({ solution, lines }: Pick<MarkingInput, 'solution' | 'lines'>):
 const standards = new WeakMap<Solution, Map<string, Standard>>();
 
 /** Weights and crucial decisions; kept with the model answer, since a class of answers is marked against it. */
-export function standardFor({ solution, rules, lines, open }: Omit<MarkingInput, 'rubric'>): Standard {
+export function standardFor({
+  solution,
+  rules,
+  lines,
+  open,
+}: Omit<MarkingInput, 'rubric' | 'judgement'>): Standard {
   const kept = standards.get(solution) ?? new Map<string, Standard>();
   standards.set(solution, kept);
   const name = JSON.stringify([rules, open, lines.map(({ id, version }) => [id, version])]);
@@ -153,12 +163,25 @@ const byLoss = (a: Finding, b: Finding) => b.loss - a.loss;
  * best plan are right; a plan without a fault is full, whatever the model makes of it. Deterministic.
  */
 export function markCard(input: MarkingInput, answer: RecordCard): Grade {
-  const { solution, rules, rubric, lines, open } = input;
+  const { solution, rules, judgement = NO_JUDGEMENT } = input;
+  const own = markAgainst(input, answer);
+  // A plan is worth what it is against the answer it is nearest to, of all that the educator takes as right.
+  return judgement.accepted.reduce<Grade>((best, accepted) => {
+    if (best.points >= best.max) return best;
+    const other = solutionBy(solution, accepted, linesOf(input), rules);
+    const grade = markAgainst({ ...input, solution: other }, answer);
+    return grade.points > best.points ? { ...grade, asAccepted: true } : best;
+  }, own);
+}
+
+function markAgainst(input: MarkingInput, answer: RecordCard): Grade {
+  const { solution, rules, rubric, lines, open, judgement = NO_JUDGEMENT } = input;
   const lineOf = linesOf(input);
   const clientCase = solution.visit;
   const plan = onHead(withGiven(answer, solution.best, open), clientCase);
   const wanted = CRITERIA.filter((criterion) => (rubric[criterion] ?? 0) > 0);
-  const { weights, crucial, allowed } = standardFor(input);
+  const { weights, crucial: turns, allowed } = standardFor(input);
+  const crucial = turnsOn(turns, judgement);
   const context = contextOf(clientCase, plan, solution, rules, lineOf);
   const known = (criterion: Criterion, one: Finding): Finding =>
     one.loss > 0 && allowed.has(allowance(criterion, one)) ? { ...one, loss: 0 } : one;
@@ -213,7 +236,8 @@ export function markCard(input: MarkingInput, answer: RecordCard): Grade {
     (found[criterion] ?? []).every(({ loss, reason: why }) => loss === 0 || OTHER_SCHOOLS.includes(why.code)),
   );
   const fromRules = faultless && left.dangers.length === 0;
-  const ceiling = fromRules ? null : ceilingOf(left, wrongs);
+  const held = judgement.ceilings === 'methodOnly' ? withoutCeilings(left) : left;
+  const ceiling = fromRules ? null : ceilingOf(held, judgement.ceilings === 'methodOnly' ? 0 : wrongs);
   const ofMax = (of100: number) => Math.floor((of100 / 100) * max * 4) / 4;
   const capPoints = ceiling ? ofMax(ceiling.most) : null;
   const sound = (criterion: Criterion) => (found[criterion] ?? []).every(({ loss }) => loss === 0);

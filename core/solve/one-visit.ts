@@ -35,7 +35,8 @@ const ROUTE_PRICE = 2.5;
 function alike(tasks: readonly Task[]): Task[][] {
   const groups = new Map<string, Task[]>();
   for (const task of tasks) {
-    const name = JSON.stringify([task.history, task.target, task.natural, task.part.woven]);
+    const { history, target, natural, part, greyShare } = task;
+    const name = JSON.stringify([history, target, natural, part.woven, hasGreyToCover(greyShare)]);
     groups.set(name, [...(groups.get(name) ?? []), task]);
   }
   return [...groups.values()];

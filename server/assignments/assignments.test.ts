@@ -258,14 +258,15 @@ describe('the educator', () => {
       .expect(422);
   });
 
+  const finished = async () => {
+    for (;;) {
+      const { body } = await room.educator.get(`/api/assignments/${room.assignmentId}/regrade`).expect(200);
+      if (body.regrade?.finished) return body.regrade;
+      await new Promise((resolve) => setTimeout(resolve, 20));
+    }
+  };
+
   it('has answers marked again: to the letter by the same rubric, by another with the points it gives', async () => {
-    const finished = async () => {
-      for (;;) {
-        const { body } = await room.educator.get(`/api/assignments/${room.assignmentId}/regrade`).expect(200);
-        if (body.regrade?.finished) return body.regrade;
-        await new Promise((resolve) => setTimeout(resolve, 20));
-      }
-    };
     const grades = () =>
       h.db('attempts').where({ assignment_id: room.assignmentId }).orderBy('id').pluck('grade');
     const before = await grades();
@@ -280,6 +281,37 @@ describe('the educator', () => {
     expect((await grades()).map(({ max }) => max)).toEqual([10, 10]);
     // What was changed by hand stays.
     expect((await theirs()).rows.some(({ changed }) => changed)).toBe(true);
+  });
+
+  it('shows what another word would change before it is done, and takes a student’s plan as right', async () => {
+    const path = `/api/assignments/${room.assignmentId}/regrade`;
+    const attempts = () => h.db('attempts').where({ assignment_id: room.assignmentId }).orderBy('id');
+    await h.db('mark_changes').delete();
+    await room.educator.post(path, { rubric: { route: 20, developer: 20, timing: 20 } }).expect(202);
+    await finished();
+    const [low] = (await attempts()).sort((a, b) => a.grade.points - b.grade.points);
+    expect(low.grade.points).toBeLessThan(low.grade.max);
+    const was = (await attempts()).map(({ grade }) => grade);
+    const { body: preview } = await room.educator.post(`${path}/preview`, { accept: low.id }).expect(200);
+    expect(preview.total).toBe(2);
+    expect(preview.changes).toContainEqual(
+      expect.objectContaining({ attemptId: low.id, after: low.grade.max, max: low.grade.max }),
+    );
+    for (const { before, after } of preview.changes) expect(after).toBeGreaterThanOrEqual(before);
+    expect((await attempts()).map(({ grade }) => grade)).toEqual(was);
+    await room.educator.post(path, { accept: crypto.randomUUID() }).expect(422);
+    await room.student.post(`${path}/preview`, { accept: low.id }).expect(403);
+    await room.educator.post(path, { accept: low.id }).expect(202);
+    await finished();
+    const now = (await attempts()).find(({ id }) => id === low.id)!;
+    expect(now.grade).toMatchObject({ points: now.grade.max, asAccepted: true });
+    // The case knows it from now on.
+    const { exercise_id: id } = await h
+      .db('assignments')
+      .where({ id: room.assignmentId })
+      .first('exercise_id');
+    const { judgement } = await h.db('exercises').where({ id }).first('judgement');
+    expect(judgement.accepted).toHaveLength(1);
   });
 
   it('marks hundreds again in pieces, telling how far it has come', async () => {

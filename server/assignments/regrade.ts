@@ -1,10 +1,10 @@
-import type { Regrade } from '@cimbel/contract';
-import { markCard, type Rubric } from '@cimbel/core/mark';
+import type { Regrade, RegradeAsked, RegradePreview } from '@cimbel/contract';
+import { MOST_ACCEPTED, markCard, withGiven } from '@cimbel/core/mark';
 import type { Knex } from 'knex';
 import { setImmediate } from 'node:timers/promises';
-import { markingOf, type AttemptRow } from '../attempts/store';
-import type { AssignmentRow } from './row';
-import { HttpError } from '../http/errors';
+import { changesOf, effectiveGrade, markingOf, type AttemptRow } from '../attempts/store';
+import { maxPoints, type AssignmentRow } from './row';
+import { HttpError, invalidField } from '../http/errors';
 
 interface RegradeRow {
   assignment_id: string;
@@ -31,18 +31,69 @@ export async function regradeOf(db: Knex, assignmentId: string): Promise<Regrade
   return { total, done, changed, finished: finished_at !== null };
 }
 
+/** An assignment by the points and the word that are asked for; a plan to be accepted joins those that are right. */
+async function standardAsked(
+  db: Knex,
+  assignment: AssignmentRow,
+  { rubric = assignment.rubric, judgement = assignment.judgement, accept }: RegradeAsked,
+): Promise<AssignmentRow> {
+  if (accept === undefined) return { ...assignment, rubric, judgement };
+  const attempt: AttemptRow | undefined = await db('attempts')
+    .where({ id: accept, assignment_id: assignment.id })
+    .whereNotNull('submitted_at')
+    .first();
+  if (!attempt)
+    throw invalidField('accept', 'unknown', 'No answer of this exercise has this id. Choose one that is in.');
+  if (attempt.grade!.dangers.length > 0)
+    throw new HttpError(422, 'regrade.danger', 'A plan that would hurt the client cannot be taken as right.');
+  const plan = withGiven(attempt.answer, assignment.model_answer.best, assignment.open_steps);
+  const accepted = [...judgement.accepted, plan];
+  if (accepted.length > MOST_ACCEPTED)
+    throw new HttpError(422, 'regrade.manyRight', 'Ten plans are right already. Take one back first.');
+  return { ...assignment, rubric, judgement: { ...judgement, accepted } };
+}
+
+/** What marking again would change, answer by answer, before it is done. What was changed by hand stays. */
+export async function previewRegrade(
+  db: Knex,
+  assignment: AssignmentRow,
+  asked: RegradeAsked,
+): Promise<RegradePreview> {
+  const input = markingOf(await standardAsked(db, assignment, asked));
+  const attempts: (AttemptRow & { student_name: string })[] = await db('attempts')
+    .join('users', 'users.id', 'attempts.student_id')
+    .where({ assignment_id: assignment.id })
+    .whereNotNull('submitted_at')
+    .select('attempts.*', 'users.name as student_name');
+  const changes = await changesOf(
+    db,
+    attempts.map(({ id }) => id),
+  );
+  const found: RegradePreview['changes'] = [];
+  for (const [i, { id, answer, grade, student_name: studentName }] of attempts.entries()) {
+    const by = changes.get(id) ?? [];
+    const [before, after] = [grade!, markCard(input, answer)].map((one) => effectiveGrade(one, by).points);
+    if (before !== after || grade!.max !== maxPoints(input.rubric))
+      found.push({ attemptId: id, studentName, before, after, max: maxPoints(input.rubric) });
+    if (i % AT_ONCE === 0) await setImmediate();
+  }
+  const by = ({ before, after }: (typeof found)[number]) => Math.abs(after - before);
+  return { total: attempts.length, changes: found.sort((a, b) => by(b) - by(a)) };
+}
+
 /**
- * Begins to mark all handed-in answers of a service again, perhaps by another rubric, and answers at once with how many
+ * Begins to mark all handed-in answers of a service again, perhaps by other points or another word on what is right, and answers at once with how many
  * there are. What the educator has changed by hand stays. Solution, lines and rules are those the service was set with,
  * so that the same rubric gives the same grades to the letter.
  */
 export async function startRegrade(
   db: Knex,
   assignment: AssignmentRow,
-  rubric: Rubric | undefined,
+  asked: RegradeAsked,
   clock: () => Date,
 ): Promise<{ begun: Regrade; run: Promise<void> }> {
   const now = clock();
+  const next = await standardAsked(db, assignment, asked);
   return db
     .transaction(async (trx) => {
       const kept = await trx<RegradeRow>('regrades')
@@ -55,10 +106,12 @@ export async function startRegrade(
           'regrade.running',
           'The answers are being marked again already. Wait until it has ended.',
         );
-      if (rubric)
-        await trx('assignments')
-          .where({ id: assignment.id })
-          .update({ rubric: JSON.stringify(rubric) });
+      const judgement = JSON.stringify(next.judgement);
+      await trx('assignments')
+        .where({ id: assignment.id })
+        .update({ rubric: JSON.stringify(next.rubric), judgement });
+      // The case knows it from now on, wherever it is set again.
+      await trx('exercises').where({ id: assignment.exercise_id }).update({ judgement });
       const counted = await trx('attempts')
         .where({ assignment_id: assignment.id })
         .whereNotNull('submitted_at')
@@ -78,7 +131,7 @@ export async function startRegrade(
     })
     .then(({ begun }) => ({
       begun,
-      run: regradeAll(db, { ...assignment, rubric: rubric ?? assignment.rubric }, clock),
+      run: regradeAll(db, next, clock),
     }));
 }
 

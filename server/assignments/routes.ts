@@ -10,7 +10,7 @@ import { ownClass } from '../classes/access';
 import { route, type Route } from '../http/route';
 import { ownAssignment } from './access';
 import { answersCsv } from './answers-csv';
-import { regradeOf, startRegrade } from './regrade';
+import { previewRegrade, regradeOf, startRegrade } from './regrade';
 import { changeAssignment, createAssignment, deleteAssignment, editAssignment } from './store';
 import { educatorView } from './view';
 
@@ -78,12 +78,20 @@ export const assignmentRoutes = (): Route[] => [
   }),
   route({
     method: 'post',
+    path: '/api/assignments/:assignmentId/regrade/preview',
+    who: 'educator',
+    reach: ownAssignment,
+    body: regradeSchema,
+    handle: ({ db, reached, body }) => previewRegrade(db, reached, body),
+  }),
+  route({
+    method: 'post',
     path: '/api/assignments/:assignmentId/regrade',
     who: 'educator',
     reach: ownAssignment,
     body: regradeSchema,
     handle: async ({ db, now, reached, body, req, res }) => {
-      const { begun, run } = await startRegrade(db, reached, body.rubric, now);
+      const { begun, run } = await startRegrade(db, reached, body, now);
       run.catch((error: unknown) => req.log.error({ err: error }, 'marking again was cut off'));
       res.status(202);
       return { regrade: begun };

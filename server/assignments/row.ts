@@ -1,6 +1,6 @@
 import type { Release } from '@cimbel/contract';
 import type { BenchStep, ClientCase, RecordCard } from '@cimbel/core/card';
-import type { Misconception, Rubric, SetExercise } from '@cimbel/core/mark';
+import type { Judgement, Misconception, Rubric, SetExercise } from '@cimbel/core/mark';
 import type { Line } from '@cimbel/core/shades';
 import type { Solution } from '@cimbel/core/solve';
 import type { HouseRules } from '@cimbel/core/theory';
@@ -23,6 +23,7 @@ export interface AssignmentRow {
   /** A card to be put right: what the student starts from, and the slip on it. */
   card: RecordCard | null;
   slip: Misconception | null;
+  judgement: Judgement;
   due_at: Date;
   release: Release;
   released_at: Date | null;

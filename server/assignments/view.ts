@@ -39,6 +39,7 @@ export async function educatorView(
     open: assignment.open_steps,
     slip: assignment.slip,
     rubric: assignment.rubric,
+    judgement: assignment.judgement,
     max: maxPoints(assignment.rubric),
     dueAt: assignment.due_at.toISOString(),
     release: assignment.release,

@@ -143,13 +143,17 @@ export async function saveDraft(
 
 /** What cards of an assignment are marked by. */
 export const markingOf = (
-  assignment: Pick<AssignmentRow, 'model_answer' | 'house_rules' | 'rubric' | 'lines' | 'open_steps'>,
+  assignment: Pick<
+    AssignmentRow,
+    'model_answer' | 'house_rules' | 'rubric' | 'lines' | 'open_steps' | 'judgement'
+  >,
 ): MarkingInput => ({
   solution: assignment.model_answer,
   rules: assignment.house_rules,
   rubric: assignment.rubric,
   lines: assignment.lines,
   open: assignment.open_steps,
+  judgement: assignment.judgement,
 });
 
 /**
@@ -248,6 +252,7 @@ export async function resultOf(
     lines: assignment.lines,
     houseRules: assignment.house_rules,
     solution,
+    judgement: assignment.judgement,
     open,
     slip: assignment.slip,
     answer: withGiven(attempt.answer, solution.best, open),

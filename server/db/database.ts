@@ -8,6 +8,7 @@ import * as schools from './migrations/005_schools';
 import * as craft from './migrations/006_craft';
 import * as oneExercise from './migrations/007_one_exercise';
 import * as areas from './migrations/008_areas';
+import * as judgement from './migrations/009_judgement';
 
 const MIGRATIONS: Record<string, { up: (knex: Knex) => Promise<void>; down: (knex: Knex) => Promise<void> }> =
   {
@@ -19,6 +20,7 @@ const MIGRATIONS: Record<string, { up: (knex: Knex) => Promise<void>; down: (kne
     '006_craft': craft,
     '007_one_exercise': oneExercise,
     '008_areas': areas,
+    '009_judgement': judgement,
   };
 
 /** Migrations are code in the bundle rather than files on disk, so that one file is the whole server. */

@@ -1,6 +1,14 @@
 import { BENCH_STEPS, CARD_STEPS, EMPTY_CARD, type BenchStep, type RecordCard } from '@cimbel/core/card';
 import { shippedCase } from '@cimbel/core/cases';
-import { cardRubric, defaultRubric, previewOf, slip, withGiven, type Misconception } from '@cimbel/core/mark';
+import {
+  NO_JUDGEMENT,
+  cardRubric,
+  defaultRubric,
+  previewOf,
+  slip,
+  withGiven,
+  type Misconception,
+} from '@cimbel/core/mark';
 import { shippedLine } from '@cimbel/core/shades';
 import type { Knex } from 'knex';
 import { randomUUID } from 'node:crypto';
@@ -137,7 +145,7 @@ export async function seedAssignments(
     if (!preview.ok) throw new Error(`the demo case ${id} has no plan`);
     const miss = preview.nearMisses.find(({ misconception }) => misconception === wrong);
     const rubric = miss ? cardRubric(miss.grade, open) : defaultRubric(preview.solution, clientCase, open);
-    const exercise = { title, clientCase, open: [...open], slip: wrong, rubric };
+    const exercise = { title, clientCase, open: [...open], slip: wrong, rubric, judgement: NO_JUDGEMENT };
     const row = await createAssignment(db, owner, { exercise, dueAt: dueAt.toISOString(), release }, made);
     return db('assignments').where({ id: row.id }).first();
   };

@@ -1,6 +1,6 @@
 import type { Exercise, ExerciseContent } from '@cimbel/contract';
 import type { ClientCase, BenchStep } from '@cimbel/core/card';
-import type { Misconception, Rubric } from '@cimbel/core/mark';
+import type { Judgement, Misconception, Rubric } from '@cimbel/core/mark';
 import type { Knex } from 'knex';
 import { HttpError } from '../http/errors';
 
@@ -12,17 +12,19 @@ export interface ExerciseRow {
   open_steps: BenchStep[];
   rubric: Rubric;
   slip: Misconception | null;
+  judgement: Judgement;
   created_at: Date;
   updated_at: Date;
 }
 
 /** Columns that hold what an exercise is; assignments keep a copy of them. */
-export const columnsOf = ({ title, clientCase, open, rubric, slip }: ExerciseContent) => ({
+export const columnsOf = ({ title, clientCase, open, rubric, slip, judgement }: ExerciseContent) => ({
   title,
   client_case: JSON.stringify(clientCase),
   open_steps: JSON.stringify(open),
   rubric: JSON.stringify(rubric),
   slip,
+  judgement: JSON.stringify(judgement),
 });
 
 export async function exercisesOf(db: Knex, educatorId: string): Promise<Exercise[]> {
@@ -38,6 +40,7 @@ export async function exercisesOf(db: Knex, educatorId: string): Promise<Exercis
     open: row.open_steps,
     rubric: row.rubric,
     slip: row.slip,
+    judgement: row.judgement,
     assignments: Number(row.assignments),
     updatedAt: row.updated_at.toISOString(),
   }));

@@ -1,88 +1,19 @@
-import type { EducatorAssignment, Regrade } from '@cimbel/contract';
-import { CRITERIA, type Rubric } from '@cimbel/core/mark';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useEffect, useMemo, useState } from 'react';
+import type { EducatorAssignment } from '@cimbel/contract';
+import { CRITERIA } from '@cimbel/core/mark';
+import { useQuery } from '@tanstack/react-query';
+import { useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useParams } from 'react-router';
 import { AnswersTable } from '../features/marking/answers-table';
 import { AssignmentActions } from '../features/marking/assignment-actions';
 import { ModelAnswerPanel } from '../features/marking/model-answer';
-import { RubricFields } from '../features/setting/rubric-fields';
-import { api, asApiError } from '../lib/api';
+import { RegradeDialog } from '../features/marking/regrade-dialog';
+import { api } from '../lib/api';
 import { dateTime } from '../lib/i18n';
 import { InUnits } from '../lib/units';
 import { Button, ButtonLink } from '../ui/button';
-import { Dialog } from '../ui/dialog';
-import { Empty, Failure, Loading, Notice, Sheet } from '../ui/panel';
+import { Empty, Failure, Loading, Sheet } from '../ui/panel';
 import { PageTitle } from '../ui/page-title';
-
-const LOOKS_AGAIN_MS = 400;
-
-/** Marks every answer again, perhaps with other points, and shows how far it has come. */
-function RegradeDialog({ assignment, onClose }: { assignment: EducatorAssignment; onClose: () => void }) {
-  const { t } = useTranslation();
-  const client = useQueryClient();
-  const path = `/api/assignments/${assignment.id}/regrade`;
-  const [rubric, setRubric] = useState<Rubric>(assignment.rubric);
-  const start = useMutation({
-    mutationFn: () => api<{ regrade: Regrade }>('POST', path, { rubric }),
-  });
-  const progress = useQuery({
-    queryKey: ['regrade', assignment.id],
-    queryFn: () => api<{ regrade: Regrade | null }>('GET', path),
-    enabled: start.isSuccess,
-    gcTime: 0,
-    refetchInterval: ({ state }) => (state.data?.regrade?.finished ? false : LOOKS_AGAIN_MS),
-  });
-  const regrade = start.isSuccess ? (progress.data?.regrade ?? start.data.regrade) : null;
-  const finished = regrade?.finished ?? false;
-  useEffect(() => {
-    if (!finished) return;
-    void client.invalidateQueries({ queryKey: ['assignment', assignment.id] });
-    void client.invalidateQueries({ queryKey: ['answer'] });
-    void client.invalidateQueries({ queryKey: ['class'] });
-  }, [finished, client, assignment.id]);
-  return (
-    <Dialog
-      open
-      onClose={onClose}
-      title={t('service.regradeTitle')}
-      actions={
-        <>
-          <Button onClick={onClose}>{t('action.close')}</Button>
-          {start.isSuccess ? null : (
-            <Button weight="main" disabled={start.isPending} onClick={() => start.mutate()}>
-              {t('service.regradeStart')}
-            </Button>
-          )}
-        </>
-      }
-    >
-      {regrade ? (
-        <div role="status" className="flex flex-col gap-2">
-          <progress
-            className="[&::-webkit-progress-bar]:bg-line [&::-webkit-progress-value]:bg-accent h-4 w-full appearance-none"
-            max={Math.max(1, regrade.total)}
-            value={regrade.done}
-          />
-          <p>
-            {t(finished ? 'service.regradeDone' : 'service.regradeRuns', {
-              done: regrade.done,
-              total: regrade.total,
-              changed: regrade.changed,
-            })}
-          </p>
-        </div>
-      ) : (
-        <>
-          <p>{t('service.regradeText')}</p>
-          <RubricFields rubric={rubric} open={assignment.open} onChange={setRubric} />
-        </>
-      )}
-      {start.isError ? <Notice kind="bad">{t(`error.${asApiError(start.error).code}`)}</Notice> : null}
-    </Dialog>
-  );
-}
 
 export function AssignmentPage() {
   const { t } = useTranslation(['ui', 'craft']);

@@ -5,6 +5,7 @@ import { useEffect, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useParams } from 'react-router';
 import { ChangeMarkDialog } from '../features/marking/change-mark';
+import { AcceptDialog } from '../features/marking/regrade-dialog';
 import { ReviewHeading } from '../features/marking/result-headings';
 import { ResultView } from '../features/marking/result-view';
 import { api } from '../lib/api';
@@ -25,6 +26,7 @@ export function ReviewPage() {
   const { attemptId } = useParams();
   const client = useQueryClient();
   const [changing, setChanging] = useState<Changing | null>(null);
+  const [accepting, setAccepting] = useState(false);
   const query = useQuery(answerQuery(attemptId!));
   const { previousId = null, nextId = null } = query.data ?? {};
   useEffect(() => {
@@ -51,6 +53,11 @@ export function ReviewPage() {
               {t('review.change')}
             </Button>
           )}
+          answerAction={
+            dangers.length === 0 && result.grade.points < max ? (
+              <Button onClick={() => setAccepting(true)}>{t('regrade.accept')}</Button>
+            ) : null
+          }
           ceilingAction={
             capPoints !== null && dangers.length === 0 ? (
               <Button
@@ -65,6 +72,13 @@ export function ReviewPage() {
           heading={<ReviewHeading result={result} />}
         />
       </InUnits>
+      {accepting ? (
+        <AcceptDialog
+          assignmentId={result.assignmentId}
+          attemptId={result.attemptId}
+          onClose={() => setAccepting(false)}
+        />
+      ) : null}
       {changing ? (
         <ChangeMarkDialog
           attemptId={result.attemptId}

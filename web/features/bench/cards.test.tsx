@@ -1,6 +1,6 @@
 import type { Result } from '@cimbel/contract';
 import { SHIPPED_CASES } from '@cimbel/core/cases';
-import { markCard, nearMisses } from '@cimbel/core/mark';
+import { NO_JUDGEMENT, markCard, nearMisses } from '@cimbel/core/mark';
 import { BENCH_STEPS, EMPTY_CARD, type Bowl, type RecordCard } from '@cimbel/core/card';
 import { SHIPPED_LINES, shippedLine } from '@cimbel/core/shades';
 import { gradingOf, solved } from '@cimbel/core/testing/solved';
@@ -127,6 +127,7 @@ describe('a result', () => {
       studentName: 'Bo',
       clientCase: solution.visit,
       lines: [...SHIPPED_LINES],
+      judgement: NO_JUDGEMENT,
       houseRules: DEFAULT_HOUSE_RULES,
       solution,
       open: [...BENCH_STEPS],

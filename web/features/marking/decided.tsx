@@ -12,7 +12,7 @@ import { MarkChanges } from './verdict';
 const zoneOf = (part: string) => part.split('.')[0];
 
 /** A crucial decision in words: the shade for the regrowth, the developer for the ends. */
-function useDecisionWords(): (decision: CrucialDecision) => string {
+export function useDecisionWords(): (decision: CrucialDecision) => string {
   const { t } = useTranslation('craft');
   return ({ criteria, places, role }) => {
     const name = criteria[0] === 'developer' && role === 'lighten' ? 'lightener' : criteria[0];
@@ -65,23 +65,6 @@ export function Decided({
           </ul>
         </>
       ) : null}
-    </Sheet>
-  );
-}
-
-/** The decisions a case turns on, for whoever sets it. */
-export function TurnsOn({ crucial }: { crucial: readonly CrucialDecision[] }) {
-  const { t } = useTranslation();
-  const words = useDecisionWords();
-  if (crucial.length === 0) return null;
-  return (
-    <Sheet>
-      <h2 className="text-lg">{t('result.decisions')}</h2>
-      <ul className="list-disc ps-5 text-sm">
-        {crucial.map((one) => (
-          <li key={JSON.stringify(one)}>{words(one)}</li>
-        ))}
-      </ul>
     </Sheet>
   );
 }

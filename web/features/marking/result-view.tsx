@@ -17,10 +17,13 @@ export function ResultView({
   heading,
   action,
   ceilingAction,
+  answerAction,
 }: {
   result: Result;
   heading: ReactNode;
   ceilingAction?: ReactNode;
+  /** What the educator may do about the plan as a whole. */
+  answerAction?: ReactNode;
   action?: (mark: CriterionMark) => ReactNode;
 }) {
   const { t } = useTranslation(['ui', 'craft']);
@@ -85,7 +88,10 @@ export function ResultView({
         </div>
       </div>
       <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-4 lg:grid-cols-2">
-        <RecordCardView plan={answer} lines={lines} title={t('service.yours')} />
+        <div className="flex flex-col items-start gap-3 *:w-full">
+          <RecordCardView plan={answer} lines={lines} title={t('service.yours')} />
+          {answerAction ? <div>{answerAction}</div> : null}
+        </div>
         <div className="flex flex-col gap-4">
           <RecordCardView plan={solution.best} lines={lines} title={t('result.keyTitle')} />
           <WhyThis solution={solution} lines={lines} houseRules={result.houseRules} />

@@ -9,7 +9,7 @@ import {
   type ShadeBooks,
 } from '@cimbel/contract';
 import { fromBeforeAreas, regionsOf, stretchesOf, type ClientCase } from '@cimbel/core/card';
-import { cardRubric, defaultRubric, looksOf } from '@cimbel/core/mark';
+import { NO_JUDGEMENT, cardRubric, defaultRubric, looksOf } from '@cimbel/core/mark';
 import type { Line } from '@cimbel/core/shades';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { Eye, Save } from 'lucide-react';
@@ -121,6 +121,7 @@ export function ExerciseEditor({
     open,
     slip,
     rubric,
+    judgement: form.judgement,
     ...(missed && allTheSame ? { missesWish: true } : {}),
   };
   const wanted = { exercise, ...(form.own ? { exerciseId: form.own } : {}), dueAt: isoOf(due), release };
@@ -232,7 +233,8 @@ export function ExerciseEditor({
               clientCase={clientCase}
               lines={lines}
               scale={detail.houseRules.levelScale}
-              onChange={(next) => set({ clientCase: next })}
+              // What was judged of another case holds no more for this one.
+              onChange={(next) => set({ clientCase: next, judgement: NO_JUDGEMENT })}
             />
           </details>
           <Sheet className="flex flex-col gap-4">
@@ -327,7 +329,9 @@ export function ExerciseEditor({
           card={miss?.plan ?? null}
           lines={lines}
           houseRules={detail.houseRules}
-          onWish={(wish) => set({ clientCase: { ...form.clientCase, wish } })}
+          judgement={form.judgement}
+          onJudgement={(judgement) => set({ judgement })}
+          onWish={(wish) => set({ clientCase: { ...form.clientCase, wish }, judgement: NO_JUDGEMENT })}
         />
       </div>
     </div>

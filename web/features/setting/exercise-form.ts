@@ -1,6 +1,6 @@
 import type { ExerciseContent, Release } from '@cimbel/contract';
 import { makeCase, shippedCase, zone } from '@cimbel/core/cases';
-import { type Misconception, type Rubric } from '@cimbel/core/mark';
+import { NO_JUDGEMENT, type Judgement, type Misconception, type Rubric } from '@cimbel/core/mark';
 import { BENCH_STEPS, FORMULATE, type BenchStep, type ClientCase } from '@cimbel/core/card';
 import { SHIPPED_LINES } from '@cimbel/core/shades';
 import { addDays, format, setHours, startOfHour } from 'date-fns';
@@ -20,6 +20,8 @@ export interface Form {
   slip: Misconception | null;
   /** Null while the points follow what the case asks. */
   rubric: Rubric | null;
+  /** The educator's word on the marking beside the points. */
+  judgement: Judgement;
   due: string;
   release: Release;
 }
@@ -47,18 +49,27 @@ export const fresh = (caseId: string): Form => {
     open: [...open],
     slip: null,
     rubric: null,
+    judgement: NO_JUDGEMENT,
     due: format(setHours(startOfHour(addDays(new Date(), 7)), 18), LOCAL),
     release: 'onDue',
   };
 };
 
 /** What an exercise, a draft or one that is set, fills the form with. */
-export const ofExercise = ({ title, clientCase, open, slip, rubric }: ExerciseContent): Partial<Form> => ({
+export const ofExercise = ({
   title,
   clientCase,
   open,
   slip,
   rubric,
+  judgement,
+}: ExerciseContent): Partial<Form> => ({
+  title,
+  clientCase,
+  open,
+  slip,
+  rubric,
+  judgement,
 });
 
 export const localTime = (iso: string) => format(new Date(iso), LOCAL);

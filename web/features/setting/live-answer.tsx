@@ -1,14 +1,15 @@
-import type { ClientCase, RecordCard } from '@cimbel/core/card';
+import { partName, partsOf, type ClientCase, type RecordCard } from '@cimbel/core/card';
+import type { Judgement } from '@cimbel/core/mark';
 import type { Line } from '@cimbel/core/shades';
 import type { Solution } from '@cimbel/core/solve';
 import type { HouseRules } from '@cimbel/core/theory';
 import { useTranslation } from 'react-i18next';
 import { InUnits } from '../../lib/units';
-import { Loading, Notice } from '../../ui/panel';
+import { Loading, Notice, Sheet } from '../../ui/panel';
 import { Button } from '../../ui/button';
 import { RecordCardView } from '../bench/record-card';
 import { useWishes } from '../bench/words';
-import { TurnsOn } from '../marking/decided';
+import { JudgementFields } from '../marking/judgement-fields';
 import { ModelAnswerPanel } from '../marking/model-answer';
 import { ReasonList } from '../marking/reasons';
 import type { usePreview } from './use-preview';
@@ -20,6 +21,8 @@ export function LiveAnswer({
   card,
   lines,
   houseRules,
+  judgement,
+  onJudgement,
   onWish,
 }: {
   preview: ReturnType<typeof usePreview>;
@@ -29,6 +32,9 @@ export function LiveAnswer({
   card: RecordCard | null;
   lines: readonly Line[];
   houseRules: HouseRules;
+  /** The educator's word on the marking. */
+  judgement: Judgement;
+  onJudgement: (judgement: Judgement) => void;
   /** Takes another target for the zones that have one. */
   onWish: (wish: ClientCase['wish']) => void;
 }) {
@@ -56,7 +62,15 @@ export function LiveAnswer({
       ) : preview.data.ok ? (
         <InUnits units={houseRules.units}>
           <Missed solution={preview.data.solution} />
-          <TurnsOn crucial={preview.data.crucial} />
+          <Sheet className="flex flex-col gap-3">
+            <JudgementFields
+              found={preview.data.crucial}
+              parts={partsOf(preview.data.solution.visit).map(partName)}
+              judgement={judgement}
+              lines={lines}
+              onChange={onJudgement}
+            />
+          </Sheet>
           {card ? <RecordCardView plan={card} lines={lines} title={t('service.asHandedOut')} /> : null}
           <ModelAnswerPanel
             solution={preview.data.solution}

@@ -1,0 +1,163 @@
+import {
+  CEILING_RULES,
+  isSameDecision,
+  type CrucialDecision,
+  type Criterion,
+  type Decision,
+  type Judgement,
+} from '@cimbel/core/mark';
+import type { Line } from '@cimbel/core/shades';
+import { Plus, Trash2 } from 'lucide-react';
+import { useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { placeWord } from '../../lib/i18n';
+import { Button } from '../../ui/button';
+import { Choice, Tick } from '../../ui/field';
+import { Pick } from '../bench/pick';
+import { useBowlWords } from '../bench/words';
+import { useDecisionWords } from './decided';
+
+/** Criteria that an exercise may turn on; depth and tone are one choice of shade. */
+const MAY_TURN_ON: readonly Criterion[] = [
+  'route',
+  'depth',
+  'greyShare',
+  'developer',
+  'order',
+  'timing',
+  'safety',
+];
+const OF_HEAD: readonly Criterion[] = ['order', 'safety'];
+const EVERYWHERE = '';
+const MOST_ADDED = 5;
+
+/** The educator's word on the marking: what the exercise turns on, how far the head counts, and what else is right. */
+export function JudgementFields({
+  found,
+  parts,
+  judgement,
+  lines,
+  onChange,
+}: {
+  /** Decisions that the search found. */
+  found: readonly CrucialDecision[];
+  /** Names of the parts of the head. */
+  parts: readonly string[];
+  judgement: Judgement;
+  lines: readonly Line[];
+  onChange: (judgement: Judgement) => void;
+}) {
+  const { t } = useTranslation(['ui', 'craft']);
+  const words = useDecisionWords();
+  const bowlWords = useBowlWords();
+  const [criterion, setCriterion] = useState<Criterion>('route');
+  const [place, setPlace] = useState(EVERYWHERE);
+  const { struck, added, ceilings, accepted } = judgement;
+  const decisionOf = ({ criteria, places, role }: Decision): Decision => ({ criteria, places, role });
+  const next: Decision = {
+    criteria: criterion === 'depth' ? ['depth', 'tone'] : [criterion],
+    places: OF_HEAD.includes(criterion) ? [] : place === EVERYWHERE ? [...parts] : [place],
+    role: null,
+  };
+  const isThere = [...found, ...added].some((one) => isSameDecision(one, next));
+  const partWord = (part: string) => {
+    const [zone, woven] = part.split('.');
+    return woven ? `${placeWord(t, zone)} (${t('service.wovenShort')})` : placeWord(t, zone);
+  };
+  return (
+    <>
+      <fieldset className="flex flex-col gap-1">
+        <legend className="mb-1 text-sm font-semibold">{t('result.decisions')}</legend>
+        {found.length === 0 && added.length === 0 ? (
+          <p className="text-quiet text-sm">{t('judgement.none')}</p>
+        ) : null}
+        {found.map((one) => (
+          <Tick
+            key={JSON.stringify(decisionOf(one))}
+            label={words(one)}
+            on={!struck.some((other) => isSameDecision(one, other))}
+            onChange={(on) =>
+              onChange({
+                ...judgement,
+                struck: on
+                  ? struck.filter((other) => !isSameDecision(one, other))
+                  : [...struck, decisionOf(one)],
+              })
+            }
+          />
+        ))}
+        {added.map((one) => (
+          <div key={JSON.stringify(one)} className="flex items-center gap-2">
+            <span>{words({ ...one, codes: null, costs: 0 })}</span>
+            <Button
+              weight="quiet"
+              aria-label={t('judgement.remove', { what: words({ ...one, codes: null, costs: 0 }) })}
+              icon={<Trash2 aria-hidden className="size-4" />}
+              onClick={() =>
+                onChange({ ...judgement, added: added.filter((other) => !isSameDecision(one, other)) })
+              }
+            />
+          </div>
+        ))}
+        {added.length < MOST_ADDED ? (
+          <div className="flex flex-wrap items-end gap-3">
+            <Pick
+              label={t('judgement.turnsOn')}
+              value={criterion}
+              options={MAY_TURN_ON.map((value) => ({ value, text: t(`craft:turnsOn.${value}`) }))}
+              onChange={setCriterion}
+            />
+            {OF_HEAD.includes(criterion) ? null : (
+              <Pick
+                label={t('judgement.where')}
+                value={place}
+                options={[
+                  { value: EVERYWHERE, text: t('judgement.everywhere') },
+                  ...parts.map((value) => ({ value, text: partWord(value) })),
+                ]}
+                onChange={setPlace}
+              />
+            )}
+            <Button
+              disabled={isThere}
+              icon={<Plus aria-hidden className="size-4" />}
+              onClick={() => onChange({ ...judgement, added: [...added, next] })}
+            >
+              {t('judgement.add')}
+            </Button>
+          </div>
+        ) : null}
+      </fieldset>
+      <fieldset className="flex flex-col gap-1">
+        <legend className="mb-1 text-sm font-semibold">{t('judgement.ceilings')}</legend>
+        <Choice
+          label={t('judgement.ceilings')}
+          value={ceilings}
+          options={CEILING_RULES.map((value) => ({ value, text: t(`judgement.ceiling.${value}`) }))}
+          onChange={(value) => onChange({ ...judgement, ceilings: value })}
+        />
+        <p className="text-quiet text-sm">{t('judgement.ceilingHint')}</p>
+      </fieldset>
+      {accepted.length > 0 ? (
+        <fieldset className="flex flex-col gap-1">
+          <legend className="mb-1 text-sm font-semibold">{t('judgement.accepted')}</legend>
+          <ul className="text-sm">
+            {accepted.map((plan, at) => (
+              <li key={at} className="border-line flex items-center gap-2 border-b py-1 last:border-b-0">
+                <span className="flex-1">
+                  {plan.bowls.map((bowl) => `${bowl.name}: ${bowlWords(bowl, lines)}`).join(' · ')}
+                </span>
+                <Button
+                  weight="quiet"
+                  aria-label={t('judgement.takeBack', { count: at + 1 })}
+                  icon={<Trash2 aria-hidden className="size-4" />}
+                  onClick={() => onChange({ ...judgement, accepted: accepted.filter((_, i) => i !== at) })}
+                />
+              </li>
+            ))}
+          </ul>
+        </fieldset>
+      ) : null}
+    </>
+  );
+}

@@ -1,0 +1,121 @@
+import type { EducatorAssignment } from '@cimbel/contract';
+import { partName, partsOf } from '@cimbel/core/card';
+import type { Judgement, Rubric } from '@cimbel/core/mark';
+import { useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { asApiError } from '../../lib/api';
+import { Button } from '../../ui/button';
+import { Dialog } from '../../ui/dialog';
+import { Notice } from '../../ui/panel';
+import { RubricFields } from '../setting/rubric-fields';
+import { usePreview } from '../setting/use-preview';
+import { JudgementFields } from './judgement-fields';
+import { RegradeChanges, RegradeProgress } from './regrade-parts';
+import { useRegrade } from './use-regrade';
+
+/** Marks every answer again, perhaps with other points or another word on what is right; what would change is shown first. */
+export function RegradeDialog({
+  assignment,
+  onClose,
+}: {
+  assignment: EducatorAssignment;
+  onClose: () => void;
+}) {
+  const { t } = useTranslation();
+  const [rubric, setRubric] = useState<Rubric>(assignment.rubric);
+  const [judgement, setJudgement] = useState<Judgement>(assignment.judgement);
+  const found = usePreview(assignment.clientCase, assignment.lines, assignment.houseRules);
+  const { preview, start, regrade, error } = useRegrade(assignment.id);
+  const asked = { rubric, judgement };
+  return (
+    <Dialog
+      open
+      wide
+      onClose={onClose}
+      title={t('service.regradeTitle')}
+      actions={
+        <>
+          <Button onClick={onClose}>{t('action.close')}</Button>
+          {start.isSuccess ? null : (
+            <>
+              <Button disabled={preview.isPending} onClick={() => preview.mutate(asked)}>
+                {t('regrade.preview')}
+              </Button>
+              <Button weight="main" disabled={start.isPending} onClick={() => start.mutate(asked)}>
+                {t('service.regradeStart')}
+              </Button>
+            </>
+          )}
+        </>
+      }
+    >
+      {regrade ? (
+        <RegradeProgress regrade={regrade} />
+      ) : (
+        <div className="flex max-h-[60dvh] flex-col gap-4 overflow-y-auto" tabIndex={0}>
+          <p>{t('service.regradeText')}</p>
+          {preview.data ? <RegradeChanges preview={preview.data} /> : null}
+          <RubricFields
+            rubric={rubric}
+            open={assignment.open}
+            onChange={(next) => {
+              setRubric(next);
+              preview.reset();
+            }}
+          />
+          <JudgementFields
+            found={found.data?.ok ? found.data.crucial : []}
+            parts={partsOf(assignment.solution.visit).map(partName)}
+            judgement={judgement}
+            lines={assignment.lines}
+            onChange={(next) => {
+              setJudgement(next);
+              preview.reset();
+            }}
+          />
+        </div>
+      )}
+      {error ? <Notice kind="bad">{t(`error.${asApiError(error).code}`)}</Notice> : null}
+    </Dialog>
+  );
+}
+
+/** Takes a student's plan as right beside the model answer, after showing whose marks that changes. */
+export function AcceptDialog({
+  assignmentId,
+  attemptId,
+  onClose,
+}: {
+  assignmentId: string;
+  attemptId: string;
+  onClose: () => void;
+}) {
+  const { t } = useTranslation();
+  const { preview, start, regrade, finished, error } = useRegrade(assignmentId);
+  const asked = { accept: attemptId };
+  return (
+    <Dialog
+      open
+      onClose={onClose}
+      title={t('regrade.acceptTitle')}
+      actions={
+        <>
+          <Button onClick={onClose}>{t(finished ? 'action.close' : 'action.cancel')}</Button>
+          {start.isSuccess ? null : preview.data ? (
+            <Button weight="main" disabled={start.isPending} onClick={() => start.mutate(asked)}>
+              {t('regrade.acceptDo')}
+            </Button>
+          ) : (
+            <Button weight="main" disabled={preview.isPending} onClick={() => preview.mutate(asked)}>
+              {t('regrade.preview')}
+            </Button>
+          )}
+        </>
+      }
+    >
+      {regrade ? <RegradeProgress regrade={regrade} /> : <p>{t('regrade.acceptText')}</p>}
+      {!regrade && preview.data ? <RegradeChanges preview={preview.data} /> : null}
+      {error ? <Notice kind="bad">{t(`error.${asApiError(error).code}`)}</Notice> : null}
+    </Dialog>
+  );
+}
