@@ -94,6 +94,8 @@ export interface StudentAssignment extends ExerciseAsSet {
   rubric: Rubric;
   dueAt: string;
   late: boolean;
+  /** Results are out: nothing can be handed in for marks any more. */
+  closed: boolean;
   draft: { answer: RecordCard; version: number; updatedAt: string } | null;
   submittedAt: string | null;
   resultReady: boolean;

@@ -1,7 +1,18 @@
 import { expect, test, type Page } from '@playwright/test';
 import { spawn, type ChildProcess } from 'node:child_process';
 import { createServer } from 'node:net';
-import { mixBowl, saved, walkIn } from './pages';
+import {
+  handItIn,
+  joinClass,
+  makeClass,
+  mixBowl,
+  register,
+  saved,
+  setExercise,
+  startExercise,
+  unique,
+  walkIn,
+} from './pages';
 
 const open = async (page: Page, step: string) => {
   await page.goto('/due');
@@ -42,7 +53,7 @@ test('two devices do not write over each other unasked', async ({ browser }) => 
   await amount(laptop).fill('70');
   await saved(laptop);
   await phone.getByRole('button', { name: 'Add bowl' }).click();
-  const dialog = phone.getByRole('dialog', { name: 'Another device has a newer version' });
+  const dialog = phone.getByRole('dialog', { name: 'Another device or tab has a newer version' });
   await dialog.getByRole('button', { name: 'Take the newer one' }).click();
   await expect(amount(phone)).toHaveValue('70');
   await amount(phone).fill('85');
@@ -52,6 +63,51 @@ test('two devices do not write over each other unasked', async ({ browser }) => 
   await saved(laptop);
   await laptop.reload();
   await expect(amount(laptop)).toHaveValue('75');
+});
+
+test('two tabs of one browser are two writers', async ({ context }) => {
+  const [one, other] = [await context.newPage(), await context.newPage()];
+  await walkIn(one, 'Greta Paulsund');
+  await open(one, 'mix');
+  await open(other, 'mix');
+  await mix(one);
+  await saved(one);
+  await other.getByRole('button', { name: 'Add bowl' }).click();
+  await expect(
+    other.getByRole('dialog', { name: 'Another device or tab has a newer version' }),
+  ).toBeVisible();
+  // A reload is the same writer: nothing is asked.
+  await one.reload();
+  await amount(one).fill('77');
+  await saved(one);
+});
+
+test('one device, two students: each hands in, and nothing of the first is left when they leave', async ({
+  browser,
+}) => {
+  const educator = await (await browser.newContext()).newPage();
+  await register(educator, 'an educator', unique('Shared'));
+  const code = await makeClass(educator, unique('Class'));
+  const title = unique('On one tablet');
+  await setExercise(educator, { from: 'Deeper for winter, on porous hair', title, steps: 'Mix' });
+  const tablet = await (await browser.newContext()).newPage();
+  for (const name of [unique('First'), unique('Second')]) {
+    await register(tablet, 'a student', name);
+    await joinClass(tablet, code);
+    await startExercise(tablet, title);
+    await mixBowl(tablet, 'A', { line: 'Quillet Gel, demi', shades: ['6-O'], total: 90 });
+    await handItIn(tablet);
+    await tablet.getByRole('button', { name: `Account of ${name}` }).click();
+    await tablet.getByRole('menuitem', { name: 'Sign out' }).click();
+    await expect(tablet.getByRole('heading', { name: 'Sign in' })).toBeVisible();
+    const left = () =>
+      tablet.evaluate(() =>
+        Object.keys(localStorage).filter((key) => /draft|submission|drillAnswers/.test(key)),
+      );
+    await expect.poll(left).toEqual([]);
+  }
+  await educator.reload();
+  await expect(educator.getByText('2 of 2 in')).toBeVisible();
 });
 
 test('a server that goes away and comes back finds everything', async ({ browser }) => {

@@ -147,7 +147,11 @@ describe('handing in', () => {
     expect((await room.student.get(my(id, '/result'))).body.error.code).toBe('result.notReleased');
     h.clock.now = new Date('2026-03-09T18:00:01Z');
     expect((await room.student.get(my(id, '/result'))).body.late).toBe(false);
-    await room.classmate.post(my(id, '/submission'), { id: newId(), answer: perfect }).expect(200);
+    // With the model answer out nothing is taken for marks any more; hidden, what comes in is late.
+    const late = { id: newId(), answer: perfect };
+    expect((await room.classmate.post(my(id, '/submission'), late)).body.error.code).toBe('attempt.released');
+    await room.educator.patch(`/api/assignments/${id}`, { release: 'manual' }).expect(200);
+    await room.classmate.post(my(id, '/submission'), late).expect(200);
     const rows: { name: string; late: boolean }[] = (await room.educator.get(`/api/assignments/${id}`)).body
       .rows;
     expect(rows.map(({ name, late }) => [name, late])).toEqual([

@@ -218,6 +218,8 @@ describe('a student at the bench', () => {
     const { body } = await room.student.get(mine('/result')).expect(200);
     expect(body.grade.points).toBe(body.grade.max);
     await room.classmate.get(mine('/result')).expect(404);
+    // Hidden again, or nobody could hand in any more.
+    await room.educator.patch(`/api/assignments/${room.assignmentId}`, { released: false }).expect(200);
   });
 });
 

@@ -42,6 +42,10 @@ export function isReleased(
   return assignment.release === 'onSubmit' || (assignment.release === 'onDue' && now >= assignment.due_at);
 }
 
+/** Whether nothing can be handed in for marks any more: the model answer is out. `onSubmit` shows it to each alone. */
+export const isClosed = (assignment: Parameters<typeof isReleased>[0], now: Date): boolean =>
+  assignment.release !== 'onSubmit' && isReleased(assignment, now);
+
 /** A row in the terms of the core. */
 export const exerciseOf = (row: AssignmentRow): SetExercise => ({
   id: row.id,

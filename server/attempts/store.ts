@@ -10,7 +10,7 @@ import type {
 import type { RecordCard } from '@cimbel/core/card';
 import { markCard, withGiven, type Grade, type MarkingInput } from '@cimbel/core/mark';
 import type { Knex } from 'knex';
-import type { AssignmentRow } from '../assignments/row';
+import { isClosed, type AssignmentRow } from '../assignments/row';
 import { checkCard } from '../assignments/store';
 import { HttpError, invalidField } from '../http/errors';
 
@@ -111,34 +111,32 @@ export function standingOf(
 const handedIn = () =>
   new HttpError(409, 'attempt.handedIn', 'This answer has been handed in and can no longer change.');
 
+/**
+ * Keeps a draft, compared and set in one statement: what is handed in is left alone, and what another writer has written
+ * since is not written over. The same writer may repeat itself after a lost answer.
+ */
 export async function saveDraft(
   db: Knex,
   assignment: Pick<AssignmentRow, 'id'>,
   studentId: string,
-  draft: DraftWrite,
+  { answer, version, writer }: DraftWrite,
   now: Date,
 ): Promise<DraftSaved> {
-  return db.transaction(async (trx) => {
-    const kept = await trx<AttemptRow>('attempts')
-      .where({ assignment_id: assignment.id, student_id: studentId })
-      .forUpdate()
-      .first();
-    if (kept?.submitted_at) throw handedIn();
-    // The same device may repeat itself after a lost answer; another device must have seen what it writes over.
-    if (kept && kept.version > draft.version && kept.writer !== draft.writer) {
-      throw new HttpError(409, 'attempt.newerElsewhere', 'A newer version was saved on another device.');
-    }
-    const version = (kept?.version ?? 0) + 1;
-    const columns = { answer: JSON.stringify(draft.answer), version, writer: draft.writer, updated_at: now };
-    if (kept) await trx('attempts').where({ id: kept.id }).update(columns);
-    else {
-      await trx('attempts')
-        .insert({ assignment_id: assignment.id, student_id: studentId, ...columns })
-        .onConflict(['assignment_id', 'student_id'])
-        .merge();
-    }
-    return { version, updatedAt: now.toISOString() };
-  });
+  const { rows } = await db.raw<{ rows: { version: number }[] }>(
+    `insert into attempts (assignment_id, student_id, answer, version, writer, updated_at)
+     values (:assignment, :student, :answer::jsonb, 1, :writer, :now)
+     on conflict (assignment_id, student_id) do update
+       set answer = excluded.answer, version = attempts.version + 1,
+           writer = excluded.writer, updated_at = excluded.updated_at
+       where attempts.submitted_at is null
+         and (attempts.version <= :version or attempts.writer = :writer)
+     returning version`,
+    { assignment: assignment.id, student: studentId, answer: JSON.stringify(answer), version, writer, now },
+  );
+  if (rows.length > 0) return { version: rows[0].version, updatedAt: now.toISOString() };
+  const kept = await attemptOf(db, assignment.id, studentId);
+  if (kept?.submitted_at) throw handedIn();
+  throw new HttpError(409, 'attempt.newerElsewhere', 'A newer version was saved on another device.');
 }
 
 /** What cards of an assignment are marked by. */
@@ -186,6 +184,13 @@ export async function handIn(
       .first();
     if (kept.submission_id === submission.id) return kept;
     if (kept.submitted_at) throw handedIn();
+    // Whoever has seen the model answer, their own or a neighbour's, hands in nothing for marks any more.
+    if (isClosed(assignment, now))
+      throw new HttpError(
+        409,
+        'attempt.released',
+        'The results have been released; nothing can be handed in for marks any more.',
+      );
     const taken = await trx('attempts').where({ submission_id: submission.id }).first();
     if (taken) throw invalidField('id', 'taken', 'This id names another answer. Make a new one.');
     const [row] = await trx('attempts')

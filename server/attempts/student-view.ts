@@ -2,7 +2,7 @@ import type { StudentAssignment, StudentAssignmentSummary } from '@cimbel/contra
 import { asSet, mainLook } from '@cimbel/core/mark';
 import type { Knex } from 'knex';
 import type { AssignmentOfClass } from '../assignments/access';
-import { exerciseOf, isReleased, maxPoints, type AssignmentRow } from '../assignments/row';
+import { exerciseOf, isClosed, isReleased, maxPoints, type AssignmentRow } from '../assignments/row';
 import { attemptOf, pointsOf, standingOf, type AttemptRow } from './store';
 
 const resultReady = (
@@ -26,6 +26,7 @@ export async function studentView(
     rubric: assignment.rubric,
     dueAt: assignment.due_at.toISOString(),
     late: !attempt?.submitted_at && now > assignment.due_at,
+    closed: !attempt?.submitted_at && isClosed(assignment, now),
     draft: attempt
       ? { answer: attempt.answer, version: attempt.version, updatedAt: attempt.updated_at.toISOString() }
       : null,

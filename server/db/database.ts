@@ -9,6 +9,7 @@ import * as craft from './migrations/006_craft';
 import * as oneExercise from './migrations/007_one_exercise';
 import * as areas from './migrations/008_areas';
 import * as judgement from './migrations/009_judgement';
+import * as frozen from './migrations/010_frozen';
 
 const MIGRATIONS: Record<string, { up: (knex: Knex) => Promise<void>; down: (knex: Knex) => Promise<void> }> =
   {
@@ -21,6 +22,7 @@ const MIGRATIONS: Record<string, { up: (knex: Knex) => Promise<void>; down: (kne
     '007_one_exercise': oneExercise,
     '008_areas': areas,
     '009_judgement': judgement,
+    '010_frozen': frozen,
   };
 
 /** Migrations are code in the bundle rather than files on disk, so that one file is the whole server. */

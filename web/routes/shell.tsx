@@ -7,6 +7,7 @@ import { api } from '../lib/api';
 import { useMe, useSession, useSessionChange } from '../lib/session';
 import { keep } from '../lib/storage';
 import { useShortcuts } from '../lib/shortcuts';
+import { Confirm } from '../ui/dialog';
 import { Failure, Loading } from '../ui/panel';
 import { ShortcutsDialog } from '../ui/shortcuts-dialog';
 
@@ -33,36 +34,61 @@ function AccountMenu() {
   const { t } = useTranslation();
   const { data } = useSession();
   const sessionChanged = useSessionChange();
+  const [unsent, setUnsent] = useState(0);
   if (!data?.me) return null;
-  const signOut = async () => {
+  const { me } = data;
+  const leave = async () => {
+    // What is still open on the page writes to the device until it is gone.
     await api('DELETE', '/api/session').catch(() => undefined);
     await sessionChanged(null);
+    if (me.role === 'student') (await import('../features/bench/leave-device')).leaveDevice(me.id);
+  };
+  const signOut = async () => {
+    const left =
+      me.role === 'student' ? await (await import('../features/bench/leave-device')).sendWaiting(me.id) : 0;
+    if (left > 0) setUnsent(left);
+    else await leave();
   };
   return (
-    <Menu>
-      <MenuButton
-        className="hover:bg-sheet inline-flex min-h-10 items-center gap-2 rounded-sm px-2"
-        aria-label={t('nav.account', { name: data.me.name })}
-      >
-        <CircleUser aria-hidden className="size-5" />
-        <span className="max-sm:hidden">{data.me.name}</span>
-      </MenuButton>
-      <MenuItems
-        anchor="bottom end"
-        className="bg-raised border-strong-line z-40 mt-1 rounded-sm border p-1 shadow-lg"
-      >
-        <p className="text-quiet px-3 py-1 text-sm">{t(`role.${data.me.role}`)}</p>
-        <MenuItem>
-          <button
-            type="button"
-            onClick={signOut}
-            className="data-focus:bg-sheet w-full rounded-sm px-3 py-2 text-start"
-          >
-            {t('nav.signOut')}
-          </button>
-        </MenuItem>
-      </MenuItems>
-    </Menu>
+    <>
+      <Confirm
+        open={unsent > 0}
+        danger
+        title={t('nav.unsentTitle')}
+        text={t('nav.unsent', { count: unsent })}
+        confirm={t('nav.signOutAnyway')}
+        busy={false}
+        onCancel={() => setUnsent(0)}
+        onConfirm={() => {
+          setUnsent(0);
+          void leave();
+        }}
+      />
+      <Menu>
+        <MenuButton
+          className="hover:bg-sheet inline-flex min-h-10 items-center gap-2 rounded-sm px-2"
+          aria-label={t('nav.account', { name: data.me.name })}
+        >
+          <CircleUser aria-hidden className="size-5" />
+          <span className="max-sm:hidden">{data.me.name}</span>
+        </MenuButton>
+        <MenuItems
+          anchor="bottom end"
+          className="bg-raised border-strong-line z-40 mt-1 rounded-sm border p-1 shadow-lg"
+        >
+          <p className="text-quiet px-3 py-1 text-sm">{t(`role.${data.me.role}`)}</p>
+          <MenuItem>
+            <button
+              type="button"
+              onClick={signOut}
+              className="data-focus:bg-sheet w-full rounded-sm px-3 py-2 text-start"
+            >
+              {t('nav.signOut')}
+            </button>
+          </MenuItem>
+        </MenuItems>
+      </Menu>
+    </>
   );
 }
 

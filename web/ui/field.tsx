@@ -130,7 +130,7 @@ export function Tick({
     <label className="flex min-h-9 items-center gap-2">
       <input
         type="checkbox"
-        className="accent-accent size-5"
+        className="accent-accent size-5 shrink-0"
         checked={on}
         onChange={({ target }) => onChange(target.checked)}
       />

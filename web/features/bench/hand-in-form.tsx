@@ -4,14 +4,15 @@ import { useTranslation } from 'react-i18next';
 import { useNavigate } from 'react-router';
 import { api, asApiError } from '../../lib/api';
 import { newId } from '../../lib/id';
+import { useMe } from '../../lib/session';
 import { keep, readKept } from '../../lib/storage';
 import { Button } from '../../ui/button';
 import { Confirm } from '../../ui/dialog';
 import { Notice } from '../../ui/panel';
 
-/** The id is kept, so that an answer sent into a lost connection is the same answer when it is sent again. */
-function submissionId(assignmentId: string): string {
-  const place = `cimbel.submission.${assignmentId}`;
+/** The id is kept, for each student who sits at this device, so that an answer sent into a lost connection is the same answer when it is sent again. */
+function submissionId(studentId: string, assignmentId: string): string {
+  const place = `cimbel.submission.${studentId}.${assignmentId}`;
   const known = readKept<string>(place);
   if (known) return known;
   const made = newId();
@@ -40,11 +41,12 @@ export function HandInForm({
 }) {
   const { t } = useTranslation();
   const navigate = useNavigate();
+  const me = useMe();
   const client = useQueryClient();
   const [asking, setAsking] = useState(false);
   const handIn = useMutation({
     mutationFn: () =>
-      api<{ resultReady: boolean }>('POST', `${url}/submission`, { id: submissionId(id), answer }),
+      api<{ resultReady: boolean }>('POST', `${url}/submission`, { id: submissionId(me.id, id), answer }),
     onSuccess: async ({ resultReady }) => {
       await client.invalidateQueries({ queryKey: ['my-assignments'] });
       await client.invalidateQueries({ queryKey });

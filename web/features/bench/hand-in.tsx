@@ -1,6 +1,7 @@
 import type { StudentAssignment } from '@cimbel/contract';
 import type { RecordCard } from '@cimbel/core/card';
 import { useTranslation } from 'react-i18next';
+import { Notice } from '../../ui/panel';
 import { HandInForm } from './hand-in-form';
 import type { DraftOf } from './use-draft';
 import { RecordCardView } from './record-card';
@@ -8,21 +9,24 @@ import { isStepComplete } from './steps';
 
 export function HandIn({ assignment, draft }: { assignment: StudentAssignment; draft: DraftOf<RecordCard> }) {
   const { t } = useTranslation();
-  const { id, late, open, lines } = assignment;
+  const { id, late, closed, open, lines } = assignment;
   const left = open.filter((step) => !isStepComplete(step, draft.answer, assignment)).length;
   return (
     <div className="flex flex-col gap-4">
       <h2 className="text-2xl">{t('bench.handIn.title')}</h2>
       <RecordCardView plan={draft.answer} lines={lines} title={t('service.card')} />
-      <HandInForm
-        id={id}
-        url={`/api/my/assignments/${id}`}
-        answer={draft.answer}
-        open={left}
-        late={late}
-        resultAt={`/due/${id}/result`}
-        queryKey={['my-assignment', id]}
-      />
+      {closed ? <Notice kind="warn">{t('error.attempt.released')}</Notice> : null}
+      {closed ? null : (
+        <HandInForm
+          id={id}
+          url={`/api/my/assignments/${id}`}
+          answer={draft.answer}
+          open={left}
+          late={late}
+          resultAt={`/due/${id}/result`}
+          queryKey={['my-assignment', id]}
+        />
+      )}
     </div>
   );
 }

@@ -42,6 +42,7 @@ function begun(exercise: KnownExercise): StudentAssignment {
     rubric: {},
     dueAt: dueAt ?? new Date().toISOString(),
     late: false,
+    closed: false,
     draft: null,
     submittedAt: null,
     resultReady: false,

@@ -1,8 +1,8 @@
 import type { DraftSaved } from '@cimbel/contract';
 import { useCallback, useEffect, useReducer, useRef, useState } from 'react';
 import { api, asApiError } from '../../lib/api';
-import { newId } from '../../lib/id';
 import { keep, readKept } from '../../lib/storage';
+import { writerOfTab } from '../../lib/writer';
 import { draftReducer, type DraftState } from './draft-state';
 
 /** What is being written, where it is kept, and what the server last had of it. */
@@ -28,15 +28,6 @@ export type SaveState = 'saved' | 'saving' | 'unsaved' | 'offline' | 'conflict' 
 
 const SAVE_AFTER_MS = 600;
 const RETRY_AFTER_MS = 4000;
-
-/** Names this browser, so that the server can tell a repeat from another device. */
-function deviceName(): string {
-  const known = readKept<string>('cimbel.device');
-  if (known) return known;
-  const made = newId();
-  keep('cimbel.device', made);
-  return made;
-}
 
 function startFrom<A>(
   exercise: Drafted<A>,
@@ -84,7 +75,7 @@ export function useDraft<A extends object>(exercise: Drafted<A>, studentId: stri
       const saved = await api<DraftSaved>('PUT', `${url}/draft`, {
         answer,
         version: version.current,
-        writer: deviceName(),
+        writer: await writerOfTab(),
       });
       version.current = saved.version;
       sent.current = answer;

@@ -26,7 +26,12 @@ export function RegradeProgress({ regrade }: { regrade: Regrade }) {
 export function RegradeChanges({ preview: { total, changes } }: { preview: RegradePreview }) {
   const { t } = useTranslation();
   return (
-    <div role="status" className="flex flex-col gap-2">
+    <div
+      role="status"
+      className="flex flex-col gap-2"
+      // It stands above the fields, which may have been scrolled past it.
+      ref={(element) => element?.scrollIntoView({ block: 'nearest' })}
+    >
       <p className="font-semibold">{t('regrade.would', { count: changes.length, total })}</p>
       {changes.length > 0 ? (
         <table className="w-full text-sm">

@@ -1,5 +1,5 @@
 import { partName, partsOf, type ClientCase, type RecordCard } from '@cimbel/core/card';
-import type { Judgement } from '@cimbel/core/mark';
+import { turnsOn, type Judgement } from '@cimbel/core/mark';
 import type { Line } from '@cimbel/core/shades';
 import type { Solution } from '@cimbel/core/solve';
 import type { HouseRules } from '@cimbel/core/theory';
@@ -62,14 +62,21 @@ export function LiveAnswer({
       ) : preview.data.ok ? (
         <InUnits units={houseRules.units}>
           <Missed solution={preview.data.solution} />
-          <Sheet className="flex flex-col gap-3">
-            <JudgementFields
-              found={preview.data.crucial}
-              parts={partsOf(preview.data.solution.visit).map(partName)}
-              judgement={judgement}
-              lines={lines}
-              onChange={onJudgement}
-            />
+          <Sheet>
+            <details>
+              <summary className="cursor-pointer font-semibold">
+                {t('judgement.title', { count: turnsOn(preview.data.crucial, judgement).length })}
+              </summary>
+              <div className="mt-3 flex flex-col gap-3">
+                <JudgementFields
+                  found={preview.data.crucial}
+                  parts={partsOf(preview.data.solution.visit).map(partName)}
+                  judgement={judgement}
+                  lines={lines}
+                  onChange={onJudgement}
+                />
+              </div>
+            </details>
           </Sheet>
           {card ? <RecordCardView plan={card} lines={lines} title={t('service.asHandedOut')} /> : null}
           <ModelAnswerPanel

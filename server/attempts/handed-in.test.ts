@@ -1,0 +1,93 @@
+import { EMPTY_CARD, type RecordCard } from '@cimbel/core/card';
+import { randomUUID } from 'node:crypto';
+import { handIn, saveDraft } from './store';
+import type { AssignmentRow } from '../assignments/row';
+import { classroom, harness, type Harness } from '../testing/harness';
+
+describe('what is handed in', () => {
+  let h: Harness;
+  let room: Awaited<ReturnType<typeof classroom>>;
+  let assignment: AssignmentRow;
+  let best: RecordCard;
+  const studentId = () => room.student.account.id;
+  const fresh = () => h.db('attempts').where({ assignment_id: assignment.id }).delete();
+  const draft = (writer: string, version = 0): Parameters<typeof saveDraft>[3] => ({
+    answer: { ...EMPTY_CARD, visits: 2 },
+    version,
+    writer,
+  });
+  beforeAll(async () => {
+    h = await harness();
+    room = await classroom(h);
+    assignment = await h.db('assignments').where({ id: room.assignmentId }).first();
+    best = assignment.model_answer.best;
+  }, 60_000);
+  afterAll(() => h.close());
+
+  it('is not written over by a first draft that arrives with it, in any order', async () => {
+    for (let i = 0; i < 60; i++) {
+      await fresh();
+      const sent = { id: randomUUID(), answer: best };
+      const both = [
+        () => handIn(h.db, assignment, studentId(), sent, h.clock.now),
+        () => saveDraft(h.db, assignment, studentId(), draft('tab'), h.clock.now).catch(() => null),
+      ];
+      await Promise.all((i % 2 === 0 ? both : [...both].reverse()).map((send) => send()));
+      const [kept] = await h.db('attempts').where({ assignment_id: assignment.id });
+      expect(kept.answer).toEqual(best);
+      expect(kept.submission_id).toBe(sent.id);
+      expect(kept.grade.points).toBe(kept.grade.max);
+    }
+  }, 60_000);
+
+  it('is frozen in the database, whoever asks; a grade may be made again', async () => {
+    await fresh();
+    const { id } = await handIn(
+      h.db,
+      assignment,
+      studentId(),
+      { id: randomUUID(), answer: best },
+      h.clock.now,
+    );
+    const change = (columns: object) => h.db('attempts').where({ id }).update(columns);
+    for (const columns of [
+      { answer: JSON.stringify(EMPTY_CARD) },
+      { submission_id: randomUUID() },
+      { submitted_at: null },
+      { student_id: room.classmate.account.id },
+    ])
+      await expect(change(columns)).rejects.toThrow('has been handed in');
+    await change({ grade: JSON.stringify({ points: 1 }) });
+    await expect(saveDraft(h.db, assignment, studentId(), draft('late', 99), h.clock.now)).rejects.toThrow(
+      'handed in',
+    );
+  });
+
+  it('two writers: the first of a version is kept, the second is told; one writer may repeat itself', async () => {
+    await fresh();
+    const write = (writer: string, version: number) =>
+      saveDraft(h.db, assignment, studentId(), draft(writer, version), h.clock.now).then(
+        ({ version: now }) => now,
+        ({ code }: { code: string }) => code,
+      );
+    expect(await write('one', 0)).toBe(1);
+    const both = await Promise.all([write('one', 1), write('two', 1)]);
+    expect(both.filter((one) => one === 2)).toHaveLength(1);
+    const after = both.find((one) => one !== 2)!;
+    expect(['attempt.newerElsewhere', 3]).toContain(after);
+    expect(await write('three', 0)).toBe('attempt.newerElsewhere');
+  });
+
+  it('is not taken for marks once the model answer is out', async () => {
+    await fresh();
+    await room.educator.patch(`/api/assignments/${room.assignmentId}`, { released: true }).expect(200);
+    const mine = `/api/my/assignments/${room.assignmentId}`;
+    expect((await room.student.get(mine).expect(200)).body.closed).toBe(true);
+    const { body } = await room.student
+      .post(`${mine}/submission`, { id: randomUUID(), answer: best })
+      .expect(409);
+    expect(body.error.code).toBe('attempt.released');
+    await room.educator.patch(`/api/assignments/${room.assignmentId}`, { released: false }).expect(200);
+    await room.student.post(`${mine}/submission`, { id: randomUUID(), answer: best }).expect(200);
+  });
+});
