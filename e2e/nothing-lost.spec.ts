@@ -73,9 +73,8 @@ test('two tabs of one browser are two writers', async ({ context }) => {
   await mix(one);
   await saved(one);
   await other.getByRole('button', { name: 'Add bowl' }).click();
-  await expect(
-    other.getByRole('dialog', { name: 'Another device or tab has a newer version' }),
-  ).toBeVisible();
+  const dialog = other.getByRole('dialog', { name: 'Another device or tab has a newer version' });
+  await expect(dialog.getByRole('button', { name: 'Take the newer one' })).toBeVisible();
   // A reload is the same writer: nothing is asked.
   await one.reload();
   await amount(one).fill('77');

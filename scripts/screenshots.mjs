@@ -51,6 +51,11 @@ const VIEWS = {
     go: async (page) => `/due/${await assignmentNamed('First time')(page)}?step=mix`,
     then: (page) => page.getByRole('button', { name: 'B: Quillet Gel' }).click(),
   },
+  'bench-apply': {
+    as: 'Carys Ollenby',
+    go: async (page) => `/due/${await assignmentNamed('White only')(page)}?step=apply`,
+    then: (page) => page.getByRole('group', { name: 'Order of the areas' }).scrollIntoViewIfNeeded(),
+  },
   'bench-process': {
     as: ALMOST,
     go: async (page) => `/due/${await assignmentNamed('First time')(page)}?step=process`,

@@ -91,7 +91,7 @@ const BLONDE: readonly DemoCard[] = [
 const FACE: readonly DemoCard[] = [
   null,
   slips('greyTakenOffEarly'),
-  null,
+  'almost',
   slips(),
   slips('pulledThrough'),
   ...Array<null>(7).fill(null),

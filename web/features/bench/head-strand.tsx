@@ -1,5 +1,6 @@
 import { placeParts, type PlaceId, type Stretch } from '@cimbel/core/card';
 import type { Looks, RegionAsSet } from '@cimbel/core/mark';
+import type { ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import { capital } from '../../lib/i18n';
 import { Tress } from '../../ui/tress';
@@ -56,6 +57,7 @@ export function HeadStrand({
   active = null,
   nowLabel,
   caption,
+  onStrand,
 }: {
   regions: readonly RegionAsSet[];
   /** Which region hangs there, by its number. */
@@ -65,6 +67,8 @@ export function HeadStrand({
   active?: PlaceId | null;
   nowLabel: string;
   caption: string;
+  /** What is laid over the drawn strand, where it can be worked on: its zones and its height in CSS pixels. */
+  onStrand?: (zones: readonly Stretch[], height: number) => ReactNode;
 }) {
   const { t } = useTranslation(['ui', 'craft']);
   const wide = useIsWide();
@@ -103,11 +107,14 @@ export function HeadStrand({
           {/* The ruler is drawn to the left of the tress in every language. */}
           <div className="flex" dir="ltr">
             {wide ? <ZoneRuler zones={region.zones} height={size.height} active={active} /> : null}
-            <Tress
-              look={looks.now[at] ?? looks.now[0]}
-              {...size}
-              label={name === null ? nowLabel : `${nowLabel}, ${name}`}
-            />
+            <div className="relative">
+              <Tress
+                look={looks.now[at] ?? looks.now[0]}
+                {...size}
+                label={name === null ? nowLabel : `${nowLabel}, ${name}`}
+              />
+              {onStrand?.(region.zones, size.height)}
+            </div>
           </div>
           <figcaption className="mt-1 ps-2 text-center text-sm font-semibold">{caption}</figcaption>
         </figure>

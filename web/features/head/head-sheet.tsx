@@ -3,7 +3,7 @@ import { rgbOf, type Lab } from '@cimbel/core/colour';
 import { AREAS, type Area, type Density } from '@cimbel/core/hair';
 import { useId } from 'react';
 import { useTranslation } from 'react-i18next';
-import { DRAWN, VIEWS, VIEW_SIZE, hairsOf, middleOf, pathOf, type View } from './sheet-views';
+import { DRAWN, VIEWS, VIEW_SIZE, hairsOf, pathOf, type View } from './sheet-views';
 
 /** Hair of an area as it is drawn on the sheet. */
 export interface AreaPaint {
@@ -100,7 +100,7 @@ export function HeadSheet({
 }) {
   const { t } = useTranslation(['ui', 'craft']);
   const id = useId();
-  const numbers = (area: Area) => order.flatMap((one, i) => (one === area ? [i + 1] : [])).join('·');
+  const numberOf = (area: Area) => order.flatMap((one, i) => (one === area ? [i + 1] : [])).join('·');
   return (
     <div
       role="img"
@@ -110,7 +110,7 @@ export function HeadSheet({
       className={`bg-surround text-on-surround grid grid-cols-4 gap-1 rounded-sm p-1.5 ${className}`}
     >
       {VIEWS.map((view) => {
-        const { skin, hair, areas, partings } = DRAWN[view];
+        const { skin, hair, areas, numbers, partings } = DRAWN[view];
         const there = AREAS.filter((area) => areas[area]);
         return (
           <figure key={view} className="flex min-w-0 flex-col items-center">
@@ -146,8 +146,8 @@ export function HeadSheet({
               </g>
               <path d={hair} fill="none" stroke="#1a1a1a" strokeWidth={1.2} />
               {there.map((area) => {
-                const middle = middleOf(view, area);
-                const number = numbers(area);
+                const middle = numbers[area];
+                const number = numberOf(area);
                 return middle && number !== '' ? (
                   <g key={area} aria-hidden className="pointer-events-none">
                     <rect

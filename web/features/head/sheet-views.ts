@@ -15,6 +15,8 @@ interface DrawnView {
   /** The edge of the hair, an SVG path that areas are cut to. */
   hair: string;
   areas: Partial<Record<Area, readonly Outline[]>>;
+  /** Where the number of an area stands. */
+  numbers: Partial<Record<Area, Point>>;
   /** Lines that part the head into its quadrants (A4). */
   partings: readonly string[];
   /** How hair falls at a point: a direction of length about 1. */
@@ -82,6 +84,7 @@ export const DRAWN: Record<View, DrawnView> = {
         [8, 2],
       ]),
     },
+    numbers: { top: [60, 14], hairline: [60, 38], temples: [27, 54], sides: [21, 84] },
     partings: ['M60 6 V41'],
     falls: (x, y) => outward(60, -30)(x, y),
   },
@@ -167,6 +170,15 @@ export const DRAWN: Record<View, DrawnView> = {
         ],
       ],
     },
+    numbers: {
+      hairline: [35, 38],
+      temples: [53, 78],
+      top: [60, 24],
+      crown: [98, 36],
+      sides: [79, 66],
+      back: [102, 82],
+      nape: [92, 119],
+    },
     partings: ['M76 8 L68 100'],
     falls: (x, y) => outward(74, 10)(x, y + 18),
   },
@@ -215,6 +227,7 @@ export const DRAWN: Record<View, DrawnView> = {
         ],
       ],
     },
+    numbers: { crown: [60, 28], back: [60, 76], sides: [21, 62], nape: [60, 118] },
     partings: ['M60 6 V134'],
     falls: (x, y) => outward(60, -40)(x, y),
   },
@@ -283,20 +296,18 @@ export const DRAWN: Record<View, DrawnView> = {
         ],
       ],
     },
+    numbers: {
+      hairline: [60, 24],
+      temples: [23, 48],
+      top: [60, 53],
+      sides: [19, 84],
+      crown: [60, 92],
+      back: [60, 127],
+    },
     partings: ['M60 14 V142', 'M14 76 Q60 82 106 76'],
     falls: outward(60, 92),
   },
 };
-
-/** The middle of an area where it shows in a view, for a number; null where it does not. */
-export function middleOf(view: View, area: Area): Point | null {
-  const outlines = DRAWN[view].areas[area];
-  if (!outlines) return null;
-  const [outline] = outlines;
-  const inside = outline.filter(([x, y]) => x > 10 && x < 110 && y > 4 && y < 138);
-  const of = inside.length > 2 ? inside : outline;
-  return [of.reduce((sum, [x]) => sum + x, 0) / of.length, of.reduce((sum, [, y]) => sum + y, 0) / of.length];
-}
 
 export const pathOf = (outlines: readonly Outline[]) =>
   outlines.map((outline) => `M${outline.map(([x, y]) => `${x} ${y}`).join('L')}Z`).join('');

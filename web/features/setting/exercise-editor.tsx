@@ -36,6 +36,7 @@ import { RubricFields } from './rubric-fields';
 import { StartFrom } from './start-from';
 import { StepsChoice } from './steps-choice';
 import { usePreview } from './use-preview';
+import { ZoneBorders } from './zone-borders';
 
 const isoOf = (local: string) => {
   const date = new Date(local);
@@ -43,7 +44,13 @@ const isoOf = (local: string) => {
 };
 
 /** The hair of the case as it is composed. */
-function CaseStrand({ clientCase }: { clientCase: ClientCase }) {
+function CaseStrand({
+  clientCase,
+  onChange,
+}: {
+  clientCase: ClientCase;
+  onChange: (clientCase: ClientCase) => void;
+}) {
   const { t } = useTranslation();
   const [at, setAt] = useState(0);
   const regions = regionsOf(clientCase.head).map((region) => ({ ...region, zones: stretchesOf(region) }));
@@ -55,6 +62,24 @@ function CaseStrand({ clientCase }: { clientCase: ClientCase }) {
       looks={looksOf({ id: 'composed', clientCase }, 'daylight')}
       nowLabel={t('bench.nowOf', { name: clientCase.client.name })}
       caption={t('bench.now')}
+      onStrand={(zones, height) => (
+        <ZoneBorders
+          zones={zones}
+          height={height}
+          onLengths={(lengths) =>
+            onChange({
+              ...clientCase,
+              head: {
+                ...clientCase.head,
+                zones: clientCase.head.zones.map((zone) => ({
+                  ...zone,
+                  lengthCm: lengths[zone.zone] ?? zone.lengthCm,
+                })),
+              },
+            })
+          }
+        />
+      )}
     />
   );
 }
@@ -182,7 +207,10 @@ export function ExerciseEditor({
     );
   return (
     <div className="grid min-h-full grid-cols-[76px_minmax(0,1fr)] wide:grid-cols-[320px_minmax(0,1fr)]">
-      <CaseStrand clientCase={clientCase} />
+      <CaseStrand
+        clientCase={clientCase}
+        onChange={(next) => set({ clientCase: next, judgement: NO_JUDGEMENT })}
+      />
       <div className="grid min-w-0 gap-5 px-4 py-4 wide:px-6 xl:grid-cols-[minmax(0,5fr)_minmax(0,4fr)]">
         <form
           className="flex min-w-0 flex-col gap-4"
