@@ -10,6 +10,7 @@ import {
   type LineOf,
   type ClientCase,
   type RecordCard,
+  type Head,
   type Target,
 } from '../card';
 import { VIVID_LOAD } from '../process';
@@ -41,6 +42,9 @@ export interface Visit {
   placements?: ClientCase['placements'];
   /** Weeks to wait before it; 0 for the first. */
   afterWeeks: number;
+  /** The head as it comes to it, and what is done; missing in answers of older versions and where nothing is done. */
+  head?: Head;
+  plan?: RecordCard;
 }
 
 export interface Solution {
@@ -165,6 +169,24 @@ function beyondScale({ head, wish, placements = [] }: ClientCase, { levelScale }
   return level > most ? [reason('solve.beyondScale', 'L1', { level, most })] : [];
 }
 
+const visitTo = ({ wish, placements, head }: ClientCase, afterWeeks: number, plan?: RecordCard): Visit => ({
+  wish,
+  placements,
+  afterWeeks,
+  ...(plan ? { head, plan } : {}),
+});
+
+/** One visit of several as a case of its own, with the head as it comes to it; null where the answer does not tell it. */
+export function caseOfVisit(
+  { visit, visits }: Pick<Solution, 'visit' | 'visits'>,
+  at: number,
+): ClientCase | null {
+  const one = visits[at];
+  if (!one?.head) return null;
+  const { wish, head, placements } = one;
+  return { ...visit, wish, head, placements };
+}
+
 /**
  * Searches routes, shades, developer, ratio and time for a whole head. Everything the rules forbid is left out; what is
  * left is ranked by what the hair model makes of it. Where one visit cannot do it, says why and plans the visits.
@@ -191,7 +213,7 @@ export function solveCase(clientCase: ClientCase, lines: readonly Line[], rules:
       solution: {
         version: SOLVER_VERSION,
         visit: clientCase,
-        visits: [{ wish: clientCase.wish, placements: clientCase.placements, afterWeeks: 0 }],
+        visits: [visitTo(clientCase, 0)],
         stops,
         best,
         choices: [],
@@ -210,7 +232,7 @@ export function solveCase(clientCase: ClientCase, lines: readonly Line[], rules:
     const found = oneVisit(now, atHand, rules, 1);
     const afterWeeks = visits.length === 0 ? 0 : WEEKS_BETWEEN;
     if (found.ok) {
-      visits.push({ wish: now.wish, placements: now.placements, afterWeeks });
+      visits.push(visitTo(now, afterWeeks, found.best));
       first ??= { clientCase: now, found };
       const next = visits.length < MOST_VISITS ? vividAgain(now, found, lineOf) : null;
       if (next) {
@@ -230,7 +252,7 @@ export function solveCase(clientCase: ClientCase, lines: readonly Line[], rules:
     const partial = partWay(now, found.failed, atHand, rules);
     if (!partial) return { ok: false, reasons: proof, ...nearestOf(now, onTheWay, atHand, rules) };
     const { clientCase: stage, step } = partial;
-    visits.push({ wish: stage.wish, placements: now.placements, afterWeeks });
+    visits.push(visitTo(stage, afterWeeks, step.best));
     first ??= { clientCase: stage, found: step };
     const played = simulateCard(stage, step.best, lineOf);
     now = { ...headAfter(stage, played.outcomeAt(played.minutes), onTheWay), wish: now.wish };

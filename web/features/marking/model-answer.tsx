@@ -1,3 +1,4 @@
+import type { ClientCase } from '@cimbel/core/card';
 import type { NearMiss } from '@cimbel/core/mark';
 import type { Line } from '@cimbel/core/shades';
 import { REACHED_DELTA_E, explain, type Explanation, type Solution } from '@cimbel/core/solve';
@@ -8,6 +9,7 @@ import { Notice, Sheet } from '../../ui/panel';
 import { RecordCardView } from '../bench/record-card';
 import { useBowlWords } from '../bench/words';
 import { ReasonList, ReasonText } from './reasons';
+import { Visits, type WhichVisit } from './visits';
 
 const zoneName = (part: string) => part.split('.')[0];
 
@@ -73,11 +75,14 @@ export function ModelAnswerPanel({
   lines,
   houseRules,
   nearMisses,
+  onVisit,
 }: {
   solution: Solution;
   lines: readonly Line[];
   houseRules: HouseRules;
   nearMisses?: readonly NearMiss[];
+  /** Takes a visit of several as a case of its own. */
+  onVisit?: (clientCase: ClientCase, which: WhichVisit) => void;
 }) {
   const { t } = useTranslation(['ui', 'craft']);
   const bowlWords = useBowlWords();
@@ -122,6 +127,7 @@ export function ModelAnswerPanel({
         </Sheet>
       ) : null}
       <RecordCardView plan={best} lines={lines} title={t('result.keyTitle')} />
+      <Visits solution={solution} lines={lines} onSet={onVisit} />
       <WhyThis solution={solution} lines={lines} houseRules={houseRules} />
       {equivalents.length > 0 ? (
         <Sheet>

@@ -359,6 +359,16 @@ export function ExerciseEditor({
           houseRules={detail.houseRules}
           judgement={form.judgement}
           onJudgement={(judgement) => set({ judgement })}
+          onVisit={(visit, which) => {
+            const of = t('visits.titleOf', { title: title || clientCase.title, ...which });
+            set({
+              clientCase: { ...visit, client: form.clientCase.client, title: of.slice(0, 80) },
+              title: of.slice(0, 120),
+              judgement: NO_JUDGEMENT,
+              rubric: null,
+              slip: null,
+            });
+          }}
           onWish={(wish) => set({ clientCase: { ...form.clientCase, wish }, judgement: NO_JUDGEMENT })}
         />
       </div>

@@ -12,6 +12,7 @@ import { useWishes } from '../bench/words';
 import { JudgementFields } from '../marking/judgement-fields';
 import { ModelAnswerPanel } from '../marking/model-answer';
 import { ReasonList } from '../marking/reasons';
+import type { WhichVisit } from '../marking/visits';
 import type { usePreview } from './use-preview';
 
 /** The answer to the case as it stands, beside the form: searched for, found, or why there is none. */
@@ -24,6 +25,7 @@ export function LiveAnswer({
   judgement,
   onJudgement,
   onWish,
+  onVisit,
 }: {
   preview: ReturnType<typeof usePreview>;
   /** Whether the case lacks something before it can be answered. */
@@ -37,6 +39,8 @@ export function LiveAnswer({
   onJudgement: (judgement: Judgement) => void;
   /** Takes another target for the zones that have one. */
   onWish: (wish: ClientCase['wish']) => void;
+  /** Takes one visit of several as the case. */
+  onVisit: (clientCase: ClientCase, which: WhichVisit) => void;
 }) {
   const { t } = useTranslation();
   return (
@@ -84,6 +88,7 @@ export function LiveAnswer({
             lines={lines}
             houseRules={houseRules}
             nearMisses={preview.data.nearMisses}
+            onVisit={onVisit}
           />
         </InUnits>
       ) : (
