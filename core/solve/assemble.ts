@@ -2,16 +2,10 @@ import { splitByParts } from '../measure';
 import {
   amountFor,
   areasOf,
-  besideOf,
-  isBared,
-  isLightenedZone,
-  isWorkedDuring,
   bowlGrams,
   placementOn,
-  presentLevel,
   regionsOf,
   shareOfPart,
-  zoneOf,
   type Bowl,
   type Head,
   type PlaceId,
@@ -20,25 +14,21 @@ import {
   type Step,
 } from '../card';
 import type { Area } from '../hair';
-import { conditionOf } from '../process';
 import {
   LEFTOVER_WATER,
-  BLUE_CARE_FROM,
   CHECKS,
   LIFTING,
-  VIOLET_CARE_FROM,
   RINSING,
   pourOf,
-  counterAt,
   areasInOrder,
   startsToEndTogether,
-  underlayAt,
   washBefore,
   type HouseRules,
 } from '../theory';
+import { careOf } from './besides';
 import { sameTone } from './combine';
+import { aftercareFor, readingsOf } from './readings';
 import type { ChosenLayer, Job, Way } from './job';
-import { keepsWarmth, warmthLevelOf } from './layer';
 import { HEAD_START, tonesBared } from './terms';
 import { NEEDED_QUESTIONS, neededTests } from './safety';
 
@@ -266,101 +256,10 @@ const takenOn = (clientCase: ClientCase, place: PlaceId): Pick<Step, 'taken'> =>
   return taken ? { taken } : {};
 };
 
-/** What the student is to have read and foretold of every zone. */
-export function readingsOf(
-  clientCase: ClientCase,
-  jobs: readonly Job[],
-  rules: HouseRules,
-): RecordCard['readings'] {
-  return Object.fromEntries(
-    clientCase.head.zones.map((found) => {
-      const { zone, greyShare } = found;
-      const job =
-        jobs.find(({ task }) => task.part.zone === zone && task.part.woven) ??
-        jobs.find(({ task }) => task.part.zone === zone);
-      const warm = job ? warmthLevelOf(job.task, job.route) : null;
-      return [
-        zone,
-        {
-          level: presentLevel(found),
-          greyShare,
-          underlay: warm === null ? null : underlayAt(warm, rules),
-          counter:
-            job && warm !== null ? (keepsWarmth(job.task, job.route) ? 'keep' : counterAt(warm)) : null,
-        },
-      ];
-    }),
-  );
-}
-
-/** What keeps the work (section 14): care by what was done and what can come back. */
-export function aftercareFor(jobs: readonly Job[]): Pick<RecordCard, 'aftercare' | 'nextVisitWeeks'> {
-  const bared = jobs.filter(
-    ({ task, route }) => route === 'lightenThenTone' || isBared(task.history, task.natural),
-  );
-  const cool = bared.filter(({ task }) => !task.target.vivid && !keepsWarmth(task, 'lightenThenTone'));
-  const worn = jobs.some(({ start }) => conditionOf(start) !== 'strong');
-  return {
-    aftercare: [
-      'gentleWash',
-      ...(cool.some(({ task }) => task.target.level >= VIOLET_CARE_FROM) ? (['violetCare'] as const) : []),
-      ...(cool.some(({ task }) => task.target.level >= BLUE_CARE_FROM && task.target.level < VIOLET_CARE_FROM)
-        ? (['blueCare'] as const)
-        : []),
-      'heatProtection',
-      ...(bared.length > 0 || worn ? (['weeklyTreatment'] as const) : []),
-      'coolWater',
-    ],
-    nextVisitWeeks: 5,
-  };
-}
-
 /** Only lightener asks for it; before colour it is left open. */
 function washOf(groups: readonly Group[], rules: HouseRules): RecordCard['wash'] {
   const lightener = groups.flatMap(({ way }) => way.layers).find(({ role }) => role === 'lighten');
   return lightener ? washBefore(lightener.line, rules) : null;
-}
-
-/**
- * What is done beside the bowls: lightened hair is covered where lightener is brushed on next to it (C5), and colours that
- * are to melt are worked into one another when the later of them is on (F10).
- */
-function careOf(
-  { head, melts = [] }: ClientCase,
-  groups: readonly Group[],
-  steps: readonly Step[],
-): RecordCard['care'] {
-  const lightens = groups.flatMap(({ jobs, way }) =>
-    way.layers.some(({ role }) => role === 'lighten') ? jobs : [],
-  );
-  const spared = new Map<PlaceId, number>();
-  for (const { task } of lightens) {
-    if (task.part.woven) continue;
-    for (const other of besideOf(head, task.part.zone)) {
-      const own = steps.filter(({ zones }) => zones.includes(task.part.zone));
-      const on = own.reduce((early, step) => (step.start < early.start ? step : early));
-      if (!isLightenedZone(zoneOf(head, other)!) || isWorkedDuring(steps, other, on)) continue;
-      spared.set(other, Math.min(spared.get(other) ?? Infinity, on.start));
-    }
-  }
-  const protects = [...new Set(spared.values())].map((start): RecordCard['care'][number] => ({
-    do: 'protect',
-    zones: [...spared].flatMap(([place, at]) => (at === start ? [place] : [])),
-    start,
-  }));
-  const worked = (place: PlaceId) => steps.some(({ zones }) => zones.includes(place));
-  const meltSteps = melts
-    .filter(({ zones }) => zones.every(worked))
-    .map(({ zones }): RecordCard['care'][number] => ({
-      do: 'melt',
-      zones,
-      start: Math.max(
-        ...zones.map((place) =>
-          Math.max(...steps.filter((step) => step.zones.includes(place)).map((step) => step.start)),
-        ),
-      ),
-    }));
-  return [...protects, ...meltSteps];
 }
 
 /** The card for a head: bowls weighed, zones in order, times that end together. */

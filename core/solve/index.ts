@@ -8,6 +8,7 @@ export * from './compose';
 export * from './safety';
 export * from './job';
 export * from './assemble';
+export * from './readings';
 export * from './one-visit';
 export * from './solve';
 export * from './explain';

@@ -3,7 +3,8 @@ import { partName, strandOfZone, type ClientCase, type RecordCard } from '../car
 import { reason, type Reason } from '../reason';
 import type { Line } from '../shades';
 import { hasGreyToCover, refreshWay, type HouseRules } from '../theory';
-import { assemble, isWaitedFor, readingsOf, rootWaits, type Group } from './assemble';
+import { assemble, isWaitedFor, rootWaits, type Group } from './assemble';
+import { readingsOf } from './readings';
 import { hasProduct, waysOf, type Job, type Way } from './job';
 import { layersOf } from './layer';
 import { levelsToday, rulingsFor, type Route } from './route';

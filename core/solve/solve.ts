@@ -18,7 +18,7 @@ import { simulateCard, type PartOutcome } from '../simulate';
 import { reason, type Reason } from '../reason';
 import type { Line } from '../shades';
 import type { HouseRules } from '../theory';
-import { readingsOf } from './assemble';
+import { readingsOf } from './readings';
 import { nearestWish } from './nearest-wish';
 import { oneVisit, type TriedRoute, type VisitFound } from './one-visit';
 import { PALEST_FROM, levelsToday, rulingOn, type Route } from './route';

@@ -1,10 +1,10 @@
 import { BENCH_STEPS, presentLevel } from '../card';
 import { shippedCase } from '../cases';
-import { defaultRubric, markCard } from '../mark';
+import { defaultRubric, markCard } from '.';
 import { SHIPPED_LINES } from '../shades';
 import { solved } from '../testing/solved';
 import { DEFAULT_HOUSE_RULES } from '../theory';
-import { caseOfVisit, solveCase } from '.';
+import { caseOfVisit, solveCase } from '../solve';
 
 describe.each(['dream-of-silver', 'layers-of-black'])('the visits of %s', (id) => {
   const { clientCase } = shippedCase(id)!;

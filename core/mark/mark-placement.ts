@@ -1,0 +1,120 @@
+import {
+  besideOf,
+  isLightenedZone,
+  isMelted,
+  isProtectedAt,
+  isWorkedDuring,
+  placementOn,
+  regionsOf,
+  zoneOf,
+  type Region,
+  type Step,
+} from '../card';
+import { AREA_BEARS, type Area } from '../hair';
+import { DENSITY_FACTOR } from '../measure';
+import { hasGreyToCover } from '../theory';
+import { zoneReason, type JudgeContext } from './context';
+import type { Finding } from './finding';
+import { ofOrder as is } from './of-order';
+import { PRICES } from './prices';
+
+/** Fraction of the hair by which a share that is woven out may be another. */
+const SHARE_WITHIN = 0.1;
+
+const { order: price } = PRICES;
+
+/** A6. */
+export function woven({ clientCase, parts }: JudgeContext): Finding[] {
+  return parts
+    .filter(({ task }) => task.part.woven)
+    .flatMap(({ task, steps }) =>
+      steps.map(({ step }) => {
+        const { share, taken } = placementOn(clientCase, task.part.zone)!;
+        const params = { ...zoneReason(task), expected: share, given: step.share };
+        if (step.placement !== 'foils' || step.share === 1) return is(price.noFoils, 'noFoils', 'A6', params);
+        if (Math.abs(step.share - share) > SHARE_WITHIN)
+          return is(price.otherShare, 'otherShare', 'A6', params);
+        return taken && step.taken !== taken
+          ? is(price.otherTaken, 'otherTaken', 'A6', {
+              ...zoneReason(task),
+              expected: taken,
+              given: step.taken ?? '',
+            })
+          : is(0, 'foils', 'A6', params);
+      }),
+    );
+}
+
+/** Areas of a head in the order in which some steps reach them. */
+const worked = (steps: readonly Step[]): Area[] =>
+  [...steps].sort((a, b) => a.start - b.start).flatMap(({ areas }) => areas);
+
+/**
+ * A4, F8, C7: where grey is thickest the colour needs its time longest; where hair grows unevenly the densest is begun
+ * first and the thinnest comes last.
+ */
+export function whereFirst({ clientCase, parts, plan }: JudgeContext): Finding[] {
+  const regions = regionsOf(clientCase.head);
+  const covering = new Set<Step>();
+  for (const part of parts)
+    for (const { step, role } of part.steps)
+      if (
+        role === 'colour' &&
+        hasGreyToCover(zoneOf(clientCase.head, part.task.part.zone)!.greyShare) &&
+        part.route !== 'refresh'
+      )
+        covering.add(step);
+  if (covering.size > 0) {
+    const first = worked([...covering])[0];
+    const greyOf = ({ zones }: Region) => Math.max(...zones.map(({ greyShare }) => greyShare));
+    const most = Math.max(...regions.map(greyOf));
+    const thickest = regions.filter((region) => greyOf(region) === most).flatMap(({ areas }) => areas);
+    const atFace = thickest.filter((area) => AREA_BEARS[area].half === 'front');
+    const at = { zone: [...covering][0].zones[0], woven: false };
+    return (atFace.length > 0 ? atFace : thickest).includes(first)
+      ? [is(0, 'greyFirst', 'A4', at)]
+      : [is(price.wrongEnd, 'greyLast', 'A4', at)];
+  }
+  const byDensity = [...new Set(regions.map(({ density }) => density))].sort(
+    (a, b) => DENSITY_FACTOR[b] - DENSITY_FACTOR[a],
+  );
+  const order = worked(plan.steps);
+  if (byDensity.length < 2 || order.length === 0) return [];
+  const densityAt = (area: Area) => regions.find(({ areas }) => areas.includes(area))!.density;
+  // Of the work there is: a retouch of the crown alone is begun at the crown.
+  const there = byDensity.filter((density) => order.some((area) => densityAt(area) === density));
+  const at = { zone: plan.steps[0].zones[0], woven: false };
+  return densityAt(order[0]) === there[0]
+    ? [is(0, 'densestFirst', 'C7', at)]
+    : [is(price.wrongEnd, 'thinnestFirst', 'C7', at)];
+}
+
+/** C5: lightener beside lightened hair that it is kept off by nothing but a careful brush. */
+export function jointsProtected({ clientCase, parts, plan }: JudgeContext): Finding[] {
+  const found: Finding[] = [];
+  for (const { steps, task } of parts)
+    for (const { step, role } of steps) {
+      if (role !== 'lighten' || step.placement !== 'open') continue;
+      for (const other of besideOf(clientCase.head, task.part.zone)) {
+        const joins =
+          isLightenedZone(zoneOf(clientCase.head, other)!) && !isWorkedDuring(plan.steps, other, step);
+        if (!joins) continue;
+        const params = { ...zoneReason(task), other };
+        found.push(
+          isProtectedAt(plan, other, step.start)
+            ? is(0, 'protected', 'C5', params)
+            : is(price.unprotected, 'unprotected', 'C5', params),
+        );
+      }
+    }
+  return found;
+}
+
+/** F10: where two colours are to flow into one another they are worked together. */
+export const melted = ({ clientCase: { melts = [] }, plan }: JudgeContext): Finding[] =>
+  melts.map(({ zones }) => {
+    const params = { zone: zones[1], woven: false, other: zones[0] };
+    return isMelted(plan, zones)
+      ? is(0, 'melted', 'F10', params)
+      : is(price.meltLeftHard, 'meltLeftHard', 'F10', params);
+  });
