@@ -1,5 +1,4 @@
 import { z } from 'zod';
-import { seedFrom } from '../random';
 import type { DrillContext } from './context';
 import { drawFrom } from './draw';
 import { facetsOf, generate } from './generate';
@@ -47,16 +46,19 @@ export interface TestItem {
   spec: ItemSpec;
 }
 
+/** A seed for each thing of a sitting, by its name. Where seeds must tell nothing of one another, a keyed hash gives them. */
+export type SeedOf = (what: string) => number;
+
 /**
- * The items of one sitting. With `own` variants the seed is the student's: other hair, other figures, another order of
+ * The items of one sitting. With `own` variants the seeds are the student's: other hair, other figures, another order of
  * the same slots, so that a neighbour's screen is of no help and the difficulty is the same.
  */
-export function sittingOf(plan: readonly Slot[], seed: number, variants: 'own' | 'same'): TestItem[] {
-  const draw = drawFrom(seed);
+export function sittingOf(plan: readonly Slot[], seedOf: SeedOf, variants: 'own' | 'same'): TestItem[] {
+  const draw = drawFrom(seedOf('order'));
   const order = plan.map((_, i) => i);
   return (variants === 'own' ? draw.shuffled(order) : order).map((slot) => ({
     slot,
-    spec: { ...plan[slot], seed: seedFrom(`${seed} ${slot}`) },
+    spec: { ...plan[slot], seed: seedOf(String(slot)) },
   }));
 }
 

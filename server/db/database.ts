@@ -10,6 +10,7 @@ import * as oneExercise from './migrations/007_one_exercise';
 import * as areas from './migrations/008_areas';
 import * as judgement from './migrations/009_judgement';
 import * as frozen from './migrations/010_frozen';
+import * as testSecret from './migrations/011_test_secret';
 
 const MIGRATIONS: Record<string, { up: (knex: Knex) => Promise<void>; down: (knex: Knex) => Promise<void> }> =
   {
@@ -23,6 +24,7 @@ const MIGRATIONS: Record<string, { up: (knex: Knex) => Promise<void>; down: (kne
     '008_areas': areas,
     '009_judgement': judgement,
     '010_frozen': frozen,
+    '011_test_secret': testSecret,
   };
 
 /** Migrations are code in the bundle rather than files on disk, so that one file is the whole server. */

@@ -14,7 +14,10 @@ export interface TestRow {
   feedback: TestFeedback;
   minutes: number;
   attempts: number;
+  /** Which facets are asked was drawn from it. */
   seed: string;
+  /** Keys the seeds of every sitting; never leaves the server. */
+  secret: string;
   due_at: Date;
   released_at: Date | null;
   created_at: Date;

@@ -1,7 +1,7 @@
 import type { MyTest, ShownQuestion, SittingAnswer, SittingResult, SittingState } from '@cimbel/contract';
-import { fitsForm, generate, markItem, sittingOf, type Question } from '@cimbel/core/drill';
-import { seedFrom } from '@cimbel/core';
+import { fitsForm, generate, markItem, sittingOf, type Question, type SeedOf } from '@cimbel/core/drill';
 import type { Knex } from 'knex';
+import { createHmac } from 'node:crypto';
 import { HttpError, invalidField } from '../http/errors';
 import type { SittingOfTest } from './access';
 import {
@@ -71,15 +71,22 @@ export async function myTests(db: Knex, studentId: string, now: Date): Promise<M
 }
 export { myTest };
 
+/** Seeds that tell nothing of one another without the secret, however many of them are known. */
+export const seedsBy =
+  (secret: string, sitting: string): SeedOf =>
+  (what) =>
+    createHmac('sha256', secret).update(`${sitting} ${what}`).digest().readUInt32BE(0);
+
 /** The items of a sitting, made once and kept. Own variants differ by student, every further sitting differs again. */
 export function itemsFor(test: TestRow, studentId: string, number: number): KeptItem[] {
   const whose = test.variants === 'own' ? studentId : 'all';
-  const seed = seedFrom(`${test.seed} ${whose} ${number}`);
   const context = { rules: test.house_rules, scope: test.scope };
-  return sittingOf(test.plan, seed, test.variants).map(({ slot, spec }) => ({
-    slot,
-    item: generate(spec, context),
-  }));
+  return sittingOf(test.plan, seedsBy(test.secret, `${whose} ${number}`), test.variants).map(
+    ({ slot, spec }) => ({
+      slot,
+      item: generate(spec, context),
+    }),
+  );
 }
 
 /** Starts a sitting, or gives back the one that is under way: a reload never costs an attempt. */

@@ -8,14 +8,13 @@ import {
   startOfWeek,
   countedSeconds,
 } from '@cimbel/core/drill';
-import { seedFrom } from '@cimbel/core';
 import type { Knex } from 'knex';
-import { randomInt } from 'node:crypto';
+import { randomBytes, randomInt } from 'node:crypto';
 import type { ClassRow } from '../classes/access';
 import { HttpError, invalidField } from '../http/errors';
 import { answersOfClass, minutesThisWeek, type PracticeRow } from '../practice/store';
 import { hasEnded, testFacts, type SittingRow, type TestRow } from './rows';
-import { answersOfSittings, scoreOf } from './sitting-store';
+import { answersOfSittings, scoreOf, seedsBy } from './sitting-store';
 
 const SEEDS = 2 ** 32 - 1;
 
@@ -24,7 +23,7 @@ export async function createTest(
   owner: ClassRow,
   wanted: NewTest,
   now: Date,
-  seed = randomInt(SEEDS),
+  { seed = randomInt(SEEDS), secret = randomBytes(32).toString('hex') } = {},
 ): Promise<{ id: string }> {
   const dueAt = new Date(wanted.dueAt);
   if (dueAt <= now) throw invalidField('dueAt', 'past', 'The due time has passed. Choose a later one.');
@@ -33,7 +32,7 @@ export async function createTest(
   try {
     plan = planTest(wanted.parts, wanted.step, context, seed);
     // Proves that each question can be made before anyone sits in front of it.
-    proveSitting(sittingOf(plan, seedFrom(`${seed} proof`), wanted.variants), context);
+    proveSitting(sittingOf(plan, seedsBy(secret, 'proof'), wanted.variants), context);
   } catch (error) {
     if (error instanceof NothingToAsk)
       throw invalidField(
@@ -56,6 +55,7 @@ export async function createTest(
       minutes: wanted.minutes,
       attempts: wanted.attempts,
       seed,
+      secret,
       due_at: dueAt,
       created_at: now,
     })

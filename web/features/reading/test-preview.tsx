@@ -1,3 +1,4 @@
+import { seedFrom } from '@cimbel/core';
 import type { NewTest } from '@cimbel/contract';
 import { markItem, planTest, sittingOf, type DrillContext, type ItemSpec } from '@cimbel/core/drill';
 import { useEffect, useMemo, useState } from 'react';
@@ -71,7 +72,8 @@ export function TestPreview({
   const { t } = useTranslation();
   const items = useMemo(() => {
     const seed = drawSeed();
-    return sittingOf(planTest(test.parts, test.step, context, seed), seed, test.variants);
+    const plan = planTest(test.parts, test.step, context, seed);
+    return sittingOf(plan, (what) => seedFrom(`${seed} ${what}`), test.variants);
   }, [test, context]);
   const [at, setAt] = useState(0);
   return (
