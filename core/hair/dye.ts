@@ -69,3 +69,13 @@ export interface DyeLayer {
    */
   readonly held: number;
 }
+
+/** A layer of which a fraction 0–1 is left, held as deep as it was or as it is said. */
+export const layerLeft = (layer: DyeLayer, left: number, held = layer.held): DyeLayer => ({
+  ...layer,
+  dye: scaled(layer.dye, left),
+  dyeOnWhite: scaled(layer.dyeOnWhite, left),
+  masks: { red: layer.masks.red * left, yellow: layer.masks.yellow * left },
+  fills: { red: layer.fills.red * left, yellow: layer.fills.yellow * left },
+  held,
+});

@@ -2,12 +2,11 @@ import { z } from 'zod';
 import { toneSchema, type Tone } from '../colour';
 import {
   brownBlackOfLevel,
-  combine,
   grownLevelOf,
+  layerLeft,
   levelOfPigmented,
   levelSchema,
   lightenedStrand,
-  NO_DYE,
   shareSchema,
   type DyeLayer,
   type Strand,
@@ -94,18 +93,7 @@ function lightenTo(strand: Strand, level: number, yellow: Yellow): Strand {
 
 const aged = (strand: Strand, from: number, faded: number, held: number): Strand => ({
   ...strand,
-  layers: strand.layers.map((layer, i): DyeLayer => {
-    if (i < from) return layer;
-    const left = 1 - faded;
-    return {
-      ...layer,
-      dye: combine(layer.dye, NO_DYE, left, 0),
-      dyeOnWhite: combine(layer.dyeOnWhite, NO_DYE, left, 0),
-      masks: { red: layer.masks.red * left, yellow: layer.masks.yellow * left },
-      fills: { red: layer.fills.red * left, yellow: layer.fills.yellow * left },
-      held,
-    };
-  }),
+  layers: strand.layers.map((layer, i) => (i < from ? layer : layerLeft(layer, 1 - faded, held))),
 });
 
 /** A coat in the past: full time; deposit strength where it went darker, else 20 vol. */

@@ -1,4 +1,4 @@
-import { combine, NO_DYE, type DyeKind, type DyeLayer, type Strand } from '../hair';
+import { layerLeft, type DyeKind, type DyeLayer, type Strand } from '../hair';
 
 export const WASH_KINDS = ['gentle', 'clarifying'] as const;
 export type WashKind = (typeof WASH_KINDS)[number];
@@ -16,14 +16,7 @@ const CLARIFYING_COSTS = { moisture: 0.06, surface: 0.05 };
 
 const washedLayer = (layer: DyeLayer, takes: number): DyeLayer => {
   const left = layer.held + (1 - layer.held) * (1 - takes);
-  return {
-    ...layer,
-    dye: combine(layer.dye, NO_DYE, left, 0),
-    dyeOnWhite: combine(layer.dyeOnWhite, NO_DYE, left, 0),
-    masks: { red: layer.masks.red * left, yellow: layer.masks.yellow * left },
-    fills: { red: layer.fills.red * left, yellow: layer.fills.yellow * left },
-    held: left > 0 ? layer.held / left : 0,
-  };
+  return layerLeft(layer, left, left > 0 ? layer.held / left : 0);
 };
 
 /** Hair after so many washes: loose dye goes first, natural pigment never. */

@@ -4,8 +4,9 @@ import { Plus, Trash2 } from 'lucide-react';
 import { useTranslation } from 'react-i18next';
 import { placeWord } from '../../lib/i18n';
 import { Button } from '../../ui/button';
-import { NumberInput, Tick } from '../../ui/field';
+import { NumberInput } from '../../ui/field';
 import { Sheet } from '../../ui/panel';
+import { PlaceTicks } from '../head/place-ticks';
 import { Pick } from './pick';
 
 /** A thing to be done besides the bowls as it begins: on the first place, at a minute. */
@@ -57,20 +58,12 @@ function CareFields({
   }
   return (
     <>
-      <fieldset className="flex flex-wrap gap-x-4">
-        <legend className="sr-only">{t('care.places')}</legend>
-        {places.map((place) => (
-          <Tick
-            key={place}
-            label={placeWord(t, place)}
-            on={care.zones.includes(place)}
-            onChange={(on) => {
-              const zones = places.filter((one) => (one === place ? on : care.zones.includes(one)));
-              if (zones.length > 0) onChange({ ...care, zones });
-            }}
-          />
-        ))}
-      </fieldset>
+      <PlaceTicks
+        label={t('care.places')}
+        places={places}
+        chosen={care.zones}
+        onChange={(zones) => onChange({ ...care, zones })}
+      />
       {care.do === 'wash' ? (
         <>
           <Pick

@@ -5,12 +5,12 @@ import type { Line } from '@cimbel/core/shades';
 import { Trash2 } from 'lucide-react';
 import { TAKEN_AS } from '@cimbel/core/theory';
 import { useTranslation } from 'react-i18next';
-import { placeWord } from '../../lib/i18n';
 import { Button } from '../../ui/button';
 import { Choice, NumberInput, Select, Tick } from '../../ui/field';
 import { Sheet } from '../../ui/panel';
 import { AreaOrder } from '../head/area-order';
 import type { AreaPaint } from '../head/head-sheet';
+import { PlaceTicks } from '../head/place-ticks';
 import { fittedOrder, placesOf } from '../head/places';
 
 const SHARES = [0.2, 0.3, 0.4, 0.5, 0.6];
@@ -63,21 +63,12 @@ export function StepForm({
             </Select>
           </span>
         </label>
-        <fieldset className="flex flex-wrap gap-x-4">
-          <legend className="sr-only">{t('service.onZones')}</legend>
-          {zones.map((zone) => (
-            <Tick
-              key={zone}
-              label={placeWord(t, zone)}
-              on={step.zones.includes(zone)}
-              onChange={(on) => {
-                const next = zones.filter((one) => (one === zone ? on : step.zones.includes(one)));
-                if (next.length > 0)
-                  set({ zones: next, areas: fittedOrder(step.areas, areasOf(regions, next)) });
-              }}
-            />
-          ))}
-        </fieldset>
+        <PlaceTicks
+          label={t('service.onZones')}
+          places={zones}
+          chosen={step.zones}
+          onChange={(next) => set({ zones: next, areas: fittedOrder(step.areas, areasOf(regions, next)) })}
+        />
       </div>
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
         <label className="flex items-center gap-2 font-semibold">

@@ -3,10 +3,9 @@ import type { LevelScale } from '@cimbel/core/colour';
 import { TAKEN_AS } from '@cimbel/core/theory';
 import { Plus, Trash2 } from 'lucide-react';
 import { useTranslation } from 'react-i18next';
-import { placeWord } from '../../lib/i18n';
 import { Button } from '../../ui/button';
-import { Tick } from '../../ui/field';
 import { Pick } from '../bench/pick';
+import { PlaceTicks } from '../head/place-ticks';
 import { WishFields } from './wish-fields';
 
 const SHARES = [0.1, 0.2, 0.3, 0.4, 0.5, 0.6, 0.7];
@@ -41,23 +40,15 @@ export function PlacementFields({
           aria-label={t('service.placementOf', { count: at + 1 })}
           className="border-line flex flex-wrap items-end gap-3 rounded-sm border p-3"
         >
-          <div className="flex w-full flex-wrap gap-x-5">
-            {head.zones.map(({ zone }) => {
-              const mine = placement.zones.includes(zone);
-              return mine || free.includes(zone) ? (
-                <Tick
-                  key={zone}
-                  label={placeWord(t, zone)}
-                  on={mine}
-                  onChange={(on) => {
-                    const zones = head.zones
-                      .map((one) => one.zone)
-                      .filter((one) => (one === zone ? on : placement.zones.includes(one)));
-                    if (zones.length > 0) set(at, { zones });
-                  }}
-                />
-              ) : null;
-            })}
+          <div className="w-full">
+            <PlaceTicks
+              label={t('care.places')}
+              places={head.zones
+                .map(({ zone }) => zone)
+                .filter((zone) => placement.zones.includes(zone) || free.includes(zone))}
+              chosen={placement.zones}
+              onChange={(zones) => set(at, { zones })}
+            />
           </div>
           <Pick
             label={t('service.wovenShare')}
