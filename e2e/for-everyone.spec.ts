@@ -1,7 +1,7 @@
 import { expect, test, type Page } from '@playwright/test';
 import { createRequire } from 'node:module';
 import { readFileSync } from 'node:fs';
-import { expectNoSidewaysScroll, walkIn } from './pages';
+import { expectNoSidewaysScroll, signOut, walkIn } from './pages';
 
 const axeSource = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
 
@@ -101,8 +101,7 @@ for (const colorScheme of THEMES) {
     await visit(['/sign-in', '/register']);
     await walkIn(page, 'Amina Tessaly');
     await visit(await studentPages(page));
-    await page.getByRole('button', { name: /Account of/ }).click();
-    await page.getByRole('menuitem', { name: 'Sign out' }).click();
+    await signOut(page);
     await walkIn(page, 'Odile Brandvoort');
     await visit(await educatorPages(page));
     expect(found).toEqual([]);

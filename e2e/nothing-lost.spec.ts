@@ -9,6 +9,7 @@ import {
   register,
   saved,
   setExercise,
+  signOut,
   startExercise,
   unique,
   walkIn,
@@ -96,9 +97,7 @@ test('one device, two students: each hands in, and nothing of the first is left 
     await startExercise(tablet, title);
     await mixBowl(tablet, 'A', { line: 'Quillet Gel, demi', shades: ['6-O'], total: 90 });
     await handItIn(tablet);
-    await tablet.getByRole('button', { name: `Account of ${name}` }).click();
-    await tablet.getByRole('menuitem', { name: 'Sign out' }).click();
-    await expect(tablet.getByRole('heading', { name: 'Sign in' })).toBeVisible();
+    await signOut(tablet);
     const left = () =>
       tablet.evaluate(() =>
         Object.keys(localStorage).filter((key) => /draft|submission|drillAnswers/.test(key)),

@@ -23,6 +23,13 @@ export async function walkIn(page: Page, name: string): Promise<void> {
   await expect(page.getByRole('button', { name: `Account of ${name}` })).toBeVisible();
 }
 
+/** Signs out and waits for it: what waits on the device is sent first. */
+export async function signOut(page: Page): Promise<void> {
+  await page.getByRole('button', { name: /^Account of/ }).click();
+  await page.getByRole('menuitem', { name: 'Sign out' }).click();
+  await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible();
+}
+
 export async function makeClass(page: Page, name: string): Promise<string> {
   await page.goto('/classes');
   await page.getByLabel('Name of the class').fill(name);
