@@ -46,6 +46,8 @@ async function began(
   await register(student, 'a student', unique('Learner'));
   await joinClass(student, code);
   await startExercise(student, title);
+  // A page behind another may be given no frames, and what is dragged or poured waits for them.
+  await student.bringToFront();
   return { educator, student, title };
 }
 const CARE = ['Gentle wash', 'Heat protection', 'Cool water'];
