@@ -75,6 +75,16 @@ export interface ExerciseAsSet {
   reveals: Record<string, Reason[]>;
 }
 
+/** The regions of a head as one sees them, with nothing of what their zones are. */
+export const regionsAsSet = (head: Head): RegionAsSet[] =>
+  regionsOf(head).map((region) => ({
+    name: region.name,
+    areas: region.areas,
+    density: region.density,
+    diameter: region.diameter,
+    zones: stretchesOf(region),
+  }));
+
 /** The head and what is wished for, as the eye sees them under a light. */
 export function looksOf({ id, clientCase }: Pick<SetExercise, 'id' | 'clientCase'>, light: Light): Looks {
   const seed = seedFrom(id);
@@ -104,13 +114,7 @@ export function asSet(exercise: SetExercise, answer: RecordCard | null): Exercis
     client: clientCase.client,
     looks: lit.daylight,
     lit,
-    regions: regionsOf(clientCase.head).map((region) => ({
-      name: region.name,
-      areas: region.areas,
-      density: region.density,
-      diameter: region.diameter,
-      zones: stretchesOf(region),
-    })),
+    regions: regionsAsSet(clientCase.head),
     hair: { length, form },
     wish: clientCase.wish,
     placements: clientCase.placements ?? [],

@@ -60,14 +60,6 @@ export function headLeft(context: JudgeContext, open: readonly BenchStep[]): Hea
   return { row, worst, outcomes, dangers, unwatched: unwatched ? partName(unwatched.task.part) : null };
 }
 
-/** The same head where only method is marked: nothing but danger holds the mark down. */
-export const withoutCeilings = (left: HeadLeft): HeadLeft => ({
-  ...left,
-  row: 'asWished',
-  worst: null,
-  unwatched: null,
-});
-
 /** The lowest ceiling, of 100, and the one line that says why; null where nothing holds the mark down. */
 export interface Ceiling {
   most: number;
@@ -101,3 +93,7 @@ export function ceilingOf({ row, worst, dangers, unwatched }: HeadLeft, wrong: n
     });
   return found.reduce<Ceiling | null>((low, one) => (low && low.most <= one.most ? low : one), null);
 }
+
+/** The ceiling where only method is marked: nothing but danger holds the mark down. */
+export const dangerCeiling = (left: HeadLeft): Ceiling | null =>
+  ceilingOf({ ...left, row: 'asWished', worst: null, unwatched: null }, 0);

@@ -20,6 +20,9 @@ export type Decision = z.infer<typeof decisionSchema>;
 /** Most plans that are right beside the model answer. */
 export const MOST_ACCEPTED = 10;
 
+/** Most decisions an exercise is made to turn on besides those found. */
+export const MOST_ADDED = 5;
+
 /** How far the head a plan would leave holds its mark down. Danger always does. */
 export const CEILING_RULES = ['standard', 'methodOnly'] as const;
 
@@ -29,7 +32,7 @@ export const judgementSchema = z
     /** Decisions the search found that the exercise is not to turn on. */
     struck: z.array(decisionSchema).max(20),
     /** Decisions it is to turn on besides. */
-    added: z.array(decisionSchema).max(5),
+    added: z.array(decisionSchema).max(MOST_ADDED),
     ceilings: z.enum(CEILING_RULES),
     /** Plans that are right as well as the model answer, taken from students or from elsewhere. */
     accepted: z.array(recordCardSchema).max(MOST_ACCEPTED),
@@ -52,7 +55,7 @@ export const turnsOn = (
     .map(({ criteria, places, role }) => ({ criteria, places, role, codes: null, costs: 0 })),
 ];
 
-const kept = new WeakMap<RecordCard, Solution>();
+const kept = new WeakMap<Solution, WeakMap<RecordCard, Solution>>();
 
 /** A solution whose model answer is another plan: what a plan is marked against that the educator has taken as right. */
 export function solutionBy(
@@ -61,13 +64,15 @@ export function solutionBy(
   lineOf: LineOf,
   rules: HouseRules,
 ): Solution {
-  const found = kept.get(best);
+  const known = kept.get(solution) ?? new WeakMap<RecordCard, Solution>();
+  kept.set(solution, known);
+  const found = known.get(best);
   if (found) return found;
   const choices = tasksOf(solution.visit).map((task) => {
     const { route, ruling } = seePart(best, task, lineOf, rules);
     return { part: partName(task.part), route, reason: ruling.reason, deltaE: null };
   });
   const made: Solution = { ...solution, best, choices, equivalents: [] };
-  kept.set(best, made);
+  known.set(best, made);
   return made;
 }

@@ -15,7 +15,7 @@ import type { Line } from '../shades';
 import { tasksOf, type Solution } from '../solve';
 import type { HouseRuleUse, HouseRules } from '../theory';
 import type { CameOut, Because } from './came-out';
-import { ceilingOf, headLeft, withoutCeilings } from './ceiling';
+import { ceilingOf, dangerCeiling, headLeft } from './ceiling';
 import { contextOf } from './context';
 import { allowance, standardOf, strays, wrongOf, type CrucialDecision, type Standard } from './crucial';
 import { lossOf, type Finding } from './finding';
@@ -180,8 +180,8 @@ function markAgainst(input: MarkingInput, answer: RecordCard): Grade {
   const clientCase = solution.visit;
   const plan = onHead(withGiven(answer, solution.best, open), clientCase);
   const wanted = CRITERIA.filter((criterion) => (rubric[criterion] ?? 0) > 0);
-  const { weights, crucial: turns, allowed } = standardFor(input);
-  const crucial = turnsOn(turns, judgement);
+  const { weights, crucial: all, allowed } = standardFor(input);
+  const crucial = turnsOn(all, judgement);
   const context = contextOf(clientCase, plan, solution, rules, lineOf);
   const known = (criterion: Criterion, one: Finding): Finding =>
     one.loss > 0 && allowed.has(allowance(criterion, one)) ? { ...one, loss: 0 } : one;
@@ -236,8 +236,9 @@ function markAgainst(input: MarkingInput, answer: RecordCard): Grade {
     (found[criterion] ?? []).every(({ loss, reason: why }) => loss === 0 || OTHER_SCHOOLS.includes(why.code)),
   );
   const fromRules = faultless && left.dangers.length === 0;
-  const held = judgement.ceilings === 'methodOnly' ? withoutCeilings(left) : left;
-  const ceiling = fromRules ? null : ceilingOf(held, judgement.ceilings === 'methodOnly' ? 0 : wrongs);
+  const ceilingFor = () =>
+    judgement.ceilings === 'methodOnly' ? dangerCeiling(left) : ceilingOf(left, wrongs);
+  const ceiling = fromRules ? null : ceilingFor();
   const ofMax = (of100: number) => Math.floor((of100 / 100) * max * 4) / 4;
   const capPoints = ceiling ? ofMax(ceiling.most) : null;
   const sound = (criterion: Criterion) => (found[criterion] ?? []).every(({ loss }) => loss === 0);

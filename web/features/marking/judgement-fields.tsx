@@ -1,5 +1,6 @@
 import {
   CEILING_RULES,
+  MOST_ADDED,
   isSameDecision,
   type CrucialDecision,
   type Criterion,
@@ -29,7 +30,6 @@ const MAY_TURN_ON: readonly Criterion[] = [
 ];
 const OF_HEAD: readonly Criterion[] = ['order', 'safety'];
 const EVERYWHERE = '';
-const MOST_ADDED = 5;
 
 /** The educator's word on the marking: what the exercise turns on, how far the head counts, and what else is right. */
 export function JudgementFields({

@@ -1,6 +1,7 @@
 import type { Result } from '@cimbel/contract';
 import { seedFrom } from '@cimbel/core';
-import { partName, regionsOf, stretchesOf } from '@cimbel/core/card';
+import { partName } from '@cimbel/core/card';
+import { regionsAsSet } from '@cimbel/core/mark';
 import { simulateCard, wishLooks, type PartOutcome, type SimulatedCard } from '@cimbel/core/simulate';
 import type { TressLook } from '@cimbel/core/tress';
 import { Pause, Play } from 'lucide-react';
@@ -58,7 +59,7 @@ export function OutcomeView({
   const [own, best] = [outcomeOf(played.own), outcomeOf(played.best)];
   // The strand of one region at a time; the table below has them all.
   const [at, setAt] = useState(0);
-  const regions = regionsOf(clientCase.head).map((region) => ({ ...region, zones: stretchesOf(region) }));
+  const regions = regionsAsSet(clientCase.head);
   const heads = [
     { name: t('outcome.wanted'), looks: wishLooks(clientCase, 'daylight', seed + 1) },
     { name: t('service.yours'), looks: played.own.looksAt(shown, 'daylight', seed) },

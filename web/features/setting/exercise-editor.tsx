@@ -8,8 +8,8 @@ import {
   type ExerciseContent,
   type ShadeBooks,
 } from '@cimbel/contract';
-import { fromBeforeAreas, regionsOf, stretchesOf, type ClientCase } from '@cimbel/core/card';
-import { NO_JUDGEMENT, cardRubric, defaultRubric, looksOf } from '@cimbel/core/mark';
+import { fromBeforeAreas, type ClientCase } from '@cimbel/core/card';
+import { NO_JUDGEMENT, cardRubric, defaultRubric, looksOf, regionsAsSet } from '@cimbel/core/mark';
 import type { Line } from '@cimbel/core/shades';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { Eye, Save } from 'lucide-react';
@@ -53,7 +53,7 @@ function CaseStrand({
 }) {
   const { t } = useTranslation();
   const [at, setAt] = useState(0);
-  const regions = regionsOf(clientCase.head).map((region) => ({ ...region, zones: stretchesOf(region) }));
+  const regions = regionsAsSet(clientCase.head);
   return (
     <HeadStrand
       regions={regions}

@@ -1,5 +1,6 @@
-import { stretchesOf, regionsOf, type ClientCase } from '@cimbel/core/card';
+import type { ClientCase } from '@cimbel/core/card';
 import { AREAS, DENSITIES, DIAMETERS, type Area } from '@cimbel/core/hair';
+import { regionsAsSet } from '@cimbel/core/mark';
 import { nowLooks } from '@cimbel/core/simulate';
 import { Merge, Split } from 'lucide-react';
 import { useState } from 'react';
@@ -28,10 +29,9 @@ export function RegionFields({
 }) {
   const { t } = useTranslation(['ui', 'craft']);
   const { head } = clientCase;
-  const regions = regionsOf(head);
+  const regions = regionsAsSet(head);
   const [name, setName] = useState(regions[0].name);
   const current = regions.find((region) => region.name === name) ?? regions[0];
-  const drawn = regions.map((region) => ({ ...region, zones: stretchesOf(region) }));
   const press = (area: Area) => {
     if (current.name === null) return;
     if (current.areas.includes(area)) return;
@@ -57,7 +57,7 @@ export function RegionFields({
       <legend className="font-display text-lg font-semibold">{t('head.regions')}</legend>
       <p className="text-quiet text-sm">{t(head.regions ? 'head.paintHint' : 'head.alikeHint')}</p>
       <HeadSheet
-        paintOf={paintBy(drawn, nowLooks(clientCase, 'daylight', SEED))}
+        paintOf={paintBy(regions, nowLooks(clientCase, 'daylight', SEED))}
         label={t('head.sheet')}
         chosen={head.regions ? current.areas : []}
         onArea={head.regions ? press : undefined}
