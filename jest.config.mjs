@@ -17,7 +17,7 @@ const project = (name, extra = {}) => ({
   testEnvironment: 'node',
   testMatch: [`<rootDir>/${name}/**/*.test.ts`, `<rootDir>/${name}/**/*.test.tsx`],
   transform,
-
+  setupFiles: ['<rootDir>/scripts/lib/seeded.ts'],
   ...extra,
 });
 export default {

@@ -59,8 +59,9 @@ describe('the shipped cases', () => {
     ) as unknown as fc.Arbitrary<Partial<HouseRules>>;
     fc.assert(
       fc.property(fc.constantFrom(...ids), house, (id, rules) => {
-        // What is on the shelf may not do in a school that thins nothing: then there is no answer to be right.
+        // Where the school thins nothing the shelf may not do, or its scale does not reach: no answer to be right.
         fc.pre(!(id === 'mixed-from-ten-and-thirty' && rules.diluteDeveloper === 'never'));
+        fc.pre(!(id === 'high-lift-pearl' && rules.levelScale === 'ten'));
         const input = gradingOf(id, rules);
         const { points, max } = markCard(input, input.solution.best);
         expect(points).toBe(max);
