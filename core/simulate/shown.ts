@@ -1,6 +1,6 @@
-import { conditionOf, isGivingWay } from '../process';
-import type { HeadAndWish, PlaceId, LineOf, Work } from '../card';
-import type { TressLook } from '../tress';
+import { conditionOf, isGivingWay, type Mix, type ProductKind } from '../process';
+import { regionsOf, type HeadAndWish, type LineOf, type PlaceId, type Work } from '../card';
+import type { Coating, TressLook } from '../tress';
 import { simulateCard } from './simulate';
 
 /** A plan on its head as the eye would see it: colours and what is covered, no figures of the head. */
@@ -9,13 +9,30 @@ export interface ShownSimulation {
   frames: {
     minute: number;
     /** One strand of each region, in their order. */
-    strands: Pick<TressLook, 'zones' | 'shine'>[];
-    /** Zones under a product: foam or cream hides them until a strand is wiped. */
-    covered: PlaceId[];
+    strands: Omit<TressLook, 'form' | 'cut' | 'seed'>[];
+    /** What lies on the places that are under a product or in a foil: it hides them until a strand is wiped. */
+    covered: Partial<Record<PlaceId, Coating>>;
     /** Zones whose hair is giving way. */
     failing: PlaceId[];
   }[];
 }
+
+/** What a product lies on hair as. */
+const COATING_OF: Record<ProductKind, Coating> = {
+  permanent: 'cream',
+  express: 'cream',
+  highLift: 'cream',
+  demi: 'gel',
+  acidGloss: 'gel',
+  direct: 'cream',
+  lightenerStrong: 'foam',
+  lightenerGentle: 'foam',
+  remover: 'cream',
+  filler: 'gel',
+};
+/** Soap in a bowl makes suds of it, as in a cleanse. */
+const coatingOf = ({ product, conditioner, thinned }: Mix): Coating =>
+  conditioner || (thinned ?? 0) > 0 ? 'suds' : COATING_OF[product];
 
 /** Frames of a long service stand two minutes apart, so that none grows past what a phone takes at once. */
 const EVERY_MINUTE_UNTIL = 120;
@@ -26,6 +43,20 @@ const shortLab = ({ l, a, b }: { l: number; a: number; b: number }) => ({
   a: short(a),
   b: short(b),
 });
+
+const isInFoils = ({ steps }: Work, place: PlaceId, minute: number) =>
+  steps.some(
+    ({ zones, placement, start, minutes }) =>
+      placement === 'foils' && zones.includes(place) && start <= minute && minute < start + minutes,
+  );
+const wetFromOf = ({ steps, care }: Work, zones: readonly { zone: PlaceId }[]) => {
+  const places = zones.map(({ zone }) => zone);
+  const touches = (one: { zones: readonly PlaceId[] }) => one.zones.some((place) => places.includes(place));
+  return Math.min(
+    ...steps.flatMap((step) => (step.ends === 'rinse' && touches(step) ? [step.start + step.minutes] : [])),
+    ...care.flatMap((one) => (one.do !== 'protect' && one.do !== 'melt' && touches(one) ? [one.start] : [])),
+  );
+};
 
 /** Plays a plan and keeps what can be seen of it, minute by minute. */
 export function showSimulation(
@@ -40,16 +71,39 @@ export function showSimulation(
   const minutes = Array.from({ length: Math.floor(last / step) + 1 }, (_, i) => i * step);
   if (minutes[minutes.length - 1] !== last) minutes.push(last);
   const whole = played.parts.filter(({ woven }) => !woven);
+  const coveredAt = (minute: number) => {
+    const covered: Partial<Record<PlaceId, Coating>> = {};
+    for (const part of played.parts) {
+      const { lying } = played.momentOf(part, minute);
+      if (!lying) continue;
+      // What is woven out lies in foils; so does what is put on all of the hair in foils.
+      covered[part.zone] = part.woven || isInFoils(plan, part.zone, minute) ? 'foil' : coatingOf(lying.mix);
+    }
+    return covered;
+  };
+  /** Minute from which the hair of a region is wet: the first rinse or wash. */
+  const wetFrom = regionsOf(clientCase.head).map(({ zones }) => wetFromOf(plan, zones));
   return {
     minutes: last,
     frames: minutes.map((minute) => {
       return {
         minute,
-        strands: played.looksAt(minute, 'daylight', seed).map(({ zones, shine }) => ({
-          zones: zones.map((zone) => ({ ...zone, colour: shortLab(zone.colour), grey: shortLab(zone.grey) })),
-          shine: short(shine),
-        })),
-        covered: whole.flatMap((part) => (played.momentOf(part, minute).lying ? [part.zone] : [])),
+        strands: played
+          .looksAt(minute, 'daylight', seed)
+          .map(({ zones, shine, frizz, broken, split, limp }, region) => ({
+            zones: zones.map((zone) => ({
+              ...zone,
+              colour: shortLab(zone.colour),
+              grey: shortLab(zone.grey),
+            })),
+            shine: short(shine),
+            frizz,
+            broken,
+            split,
+            limp,
+            wet: minute >= wetFrom[region],
+          })),
+        covered: coveredAt(minute),
         failing: whole.flatMap((part) =>
           isGivingWay(conditionOf(played.momentOf(part, minute).strand)) ? [part.zone] : [],
         ),

@@ -142,8 +142,13 @@ describe('a card on its head', () => {
       3,
     );
     expect(shown.frames).toHaveLength(41);
-    expect(shown.frames.map(({ covered }) => covered.length).slice(4, 7)).toEqual([0, 1, 1]);
-    expect(shown.frames[40].covered).toEqual([]);
+    expect(shown.frames.map(({ covered }) => Object.values(covered)).slice(4, 7)).toEqual([
+      [],
+      ['cream'],
+      ['cream'],
+    ]);
+    expect(shown.frames[40].covered).toEqual({});
+    expect(shown.frames.map(({ strands }) => strands[0].wet).slice(38)).toEqual([false, false, true]);
     expect(shown.frames[4].strands).toEqual(shown.frames[0].strands);
     const long = showSimulation(
       clientCase,

@@ -11,22 +11,31 @@ export interface StretchOfHair {
 /** Porosity above that of grown hair that makes it as frizzy as it gets, and damage from which hair breaks off. */
 const FRIZZY = { from: 0.5, over: 0.5 };
 const BREAKS = { from: 0.4, most: 0.45 };
-/** Moisture under which hair snaps at the ends as it is combed. */
+/** Damage from which tips split, and part of the fibres that do at worst. */
+const SPLITS = { from: 0.25, over: 0.4, most: 0.5 };
+/** Moisture under which hair snaps at the ends as it is combed, and over which weak hair has lost its spring (C1). */
 const SNAPS_UNDER = 0.3;
+const LIMP = { over: 0.88, damage: 0.4 };
 const halves = (value: number) => Math.round(2 * Math.min(1, Math.max(0, value))) / 2;
 
-/** How the worst stretch of the hair has worn, as roughly as the eye sees it: open hair frizzes, weak hair breaks, dry hair snaps. */
-function wearOf(stretches: readonly StretchOfHair[]): { frizz: number; broken: number } {
-  const worst = (of: (strand: Strand) => number) => Math.max(...stretches.map(({ strand }) => of(strand)));
+/**
+ * How the worst stretch of the hair has worn, as roughly as the eye sees it: open hair frizzes, weak hair splits and breaks,
+ * dry hair snaps, over-soft hair hangs limp.
+ */
+function wearOf(
+  stretches: readonly StretchOfHair[],
+): Required<Pick<TressLook, 'frizz' | 'broken' | 'split' | 'limp'>> {
+  const worst = (of: (strand: Strand) => number) =>
+    halves(Math.max(...stretches.map(({ strand }) => of(strand))));
   return {
-    frizz: halves(worst(({ porosity }) => (porosity - FRIZZY.from) / FRIZZY.over)),
+    frizz: worst(({ porosity }) => (porosity - FRIZZY.from) / FRIZZY.over),
     broken:
       BREAKS.most *
-      halves(
-        worst(({ damage, moisture }) =>
-          moisture < SNAPS_UNDER ? 1 : (damage - BREAKS.from) / (1 - BREAKS.from),
-        ),
+      worst(({ damage, moisture }) =>
+        moisture < SNAPS_UNDER ? 1 : (damage - BREAKS.from) / (1 - BREAKS.from),
       ),
+    split: SPLITS.most * worst(({ damage }) => (damage - SPLITS.from) / SPLITS.over),
+    limp: worst(({ damage, moisture }) => (moisture > LIMP.over && damage > LIMP.damage ? 1 : 0)),
   };
 }
 

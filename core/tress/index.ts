@@ -1,6 +1,7 @@
 export * from './look';
 export * from './paint';
-export { geometryOf, keptGeometry, type Geometry, type Shape } from './geometry';
+export { geometryOf, type Geometry } from './geometry';
+export { shapeOf, type Shape } from './shape';
 export { zoneMean, zoneMeanLab } from './rows';
 export * from './from-level';
 export * from './from-strand';

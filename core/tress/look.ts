@@ -1,5 +1,12 @@
 import type { Lab } from '../colour';
 
+/**
+ * What lies on hair, as the eye sees it: colour as a cream, lightener as foam, a gloss as a gel through which the hair is
+ * seen, a cleanse or shampoo as suds, and a foil folded over what is in it.
+ */
+export const COATINGS = ['cream', 'foam', 'gel', 'suds', 'foil'] as const;
+export type Coating = (typeof COATINGS)[number];
+
 /** One stretch of a lock, root to tip, and how it looks. */
 export interface TressZone {
   /** Where it begins and ends, 0 at the root to 1 at the tip. */
@@ -10,6 +17,8 @@ export interface TressZone {
   /** Share 0–1 of white strands, and the colour they have. */
   greyShare: number;
   grey: Lab;
+  /** What lies on it; bare when left out. */
+  under?: Coating;
 }
 
 /**
@@ -30,6 +39,12 @@ export interface TressLook {
   frizz?: number;
   /** Fraction 0–1 of fibres that have broken off; none when left out. */
   broken?: number;
+  /** Fraction 0–1 of fibres split at the tip; none when left out. */
+  split?: number;
+  /** 0 springy to 1 over-soft: hair that hangs limp and has lost its form; springy when left out. */
+  limp?: number;
+  /** Wet hair clings together and gleams; dry when left out. */
+  wet?: boolean;
   seed: number;
 }
 

@@ -1,5 +1,9 @@
-import { RANKS, STEPS_ALONG, keptGeometry, type Geometry } from './geometry';
+import { layCoatings } from './coating';
+import { RANKS, type Geometry } from './geometry';
+import { keptGeometry } from './kept';
+import { KEPT } from './nearest';
 import { fromLinear, linearOf, rowColours, toLinear, zoneMean, type Triple } from './rows';
+import { STEPS_ALONG, shapeOf } from './shape';
 import type { TressLook, TressPixels, TressSize, TressZone } from './look';
 
 // Bound once: these run millions of times a picture.
@@ -11,8 +15,7 @@ const { abs, max, min, round } = Math;
  * mean is the colour asked for: what is judged is the hair, not the lighting of the drawing.
  */
 export function paintTress(look: TressLook, size: TressSize): TressPixels {
-  const { seed, form, cut, frizz = 0, broken = 0 } = look;
-  return colourTress(keptGeometry({ seed, form, cut, frizz, broken }, size), look);
+  return colourTress(keptGeometry(shapeOf(look), size), look);
 }
 
 /** Linear light to bytes by table: a power per channel and pixel would cost more than the drawing. */
@@ -21,6 +24,8 @@ const BYTE_OF = Uint8Array.from({ length: STEPS + 1 }, (_, i) => round(255 * fro
 
 /** Light of the narrow lobe on glossy hair, linear. */
 const GLINT = 0.07;
+/** And on any that is wet. */
+const WET_GLINT = 0.13;
 /** On dark hair the glint stays so many times the darkest channel, or its mean could not be the colour asked for. */
 const DARKEST_GLINT = 1.6;
 /** Pixels that are enough for a mean, taken a few times: few white fibres on black weigh most of it, so no fewer. */
@@ -30,12 +35,12 @@ const ENOUGH = 16_000;
 const WHITE_AT = 3 * STEPS_ALONG;
 interface Tables {
   colours: Float32Array;
-  /** Rank below which a fibre is white, at the places of the first channel. */
+  /** Rank below which a fibre is white, a step along the hair. */
   grey: Int32Array;
   glint: number;
 }
 
-function tablesOf({ zones, shine }: TressLook): Tables {
+function tablesOf({ zones, shine, wet }: TressLook): Tables {
   const along = (pick: (zone: TressZone) => Triple) => rowColours(zones, STEPS_ALONG, pick);
   const colours = new Float32Array(2 * WHITE_AT);
   colours.set(along((zone) => linearOf(zone.colour)));
@@ -48,36 +53,87 @@ function tablesOf({ zones, shine }: TressLook): Tables {
   return {
     colours,
     // All of them at a share of 1, the highest rank included.
-    grey: Int32Array.from(shares, (share) => Math.ceil(share * (RANKS + 1))),
-    glint: min(GLINT * shine * shine, DARKEST_GLINT * darkest),
+    grey: Int32Array.from({ length: STEPS_ALONG }, (_, step) => Math.ceil(shares[3 * step] * (RANKS + 1))),
+    glint: min(wet ? WET_GLINT : GLINT * shine * shine, DARKEST_GLINT * darkest),
   };
 }
 
-/**
- * Where the colour of a fibre stands in the table. White or not is the sign of a difference: a branch would be guessed
- * wrong at every other pixel of grey hair.
- */
-const placeOf = (along: number, rank: number, grey: Int32Array) =>
-  along + (((rank - grey[along]) >> 31) & WHITE_AT);
+/** How the light on a lock falls to its pigmented and its white fibres. */
+interface Parted {
+  /** Light on the pigmented fibres of each pixel, of all that falls on it. */
+  own: Float32Array;
+  /** Four numbers a step along the hair: light on pigmented and on white fibres, light of the lamp, and cover. */
+  sums: Float64Array;
+}
 
-/** Sum of light and weight per step along the hair, over a sample of the pixels, as they would be written. */
-function sumsAlong({ cover, places, light }: Geometry, { colours, grey, glint }: Tables): Float64Array {
-  const sums = new Float64Array(STEPS_ALONG * 4);
+/** No white fibre: all light is on the pigmented ones, and the geometry has it added up. */
+function unparted({ allLight, sums }: Geometry): Parted {
+  const all = new Float64Array(4 * STEPS_ALONG);
+  for (let step = 0; step < STEPS_ALONG; step++) {
+    all[4 * step] = sums[3 * step];
+    all[4 * step + 2] = sums[3 * step + 1];
+    all[4 * step + 3] = sums[3 * step + 2];
+  }
+  return { own: allLight, sums: all };
+}
+
+/** White or not is the sign of a difference: a branch would be guessed wrong at every other pixel of grey hair. */
+function parted({ cover, along, ranks, light, allLight, spark }: Geometry, grey: Int32Array): Parted {
+  const own = new Float32Array(cover.length);
+  const sums = new Float64Array(4 * STEPS_ALONG);
+  for (let i = 0, k = 0; i < cover.length; i++, k += KEPT) {
+    const step = along[i];
+    const limit = grey[step];
+    const pigmented =
+      light[k] * (1 + ((ranks[k] - limit) >> 31)) +
+      light[k + 1] * (1 + ((ranks[k + 1] - limit) >> 31)) +
+      light[k + 2] * (1 + ((ranks[k + 2] - limit) >> 31)) +
+      light[k + 3] * (1 + ((ranks[k + 3] - limit) >> 31));
+    own[i] = pigmented;
+    const at = 4 * step;
+    const weight = cover[i];
+    sums[at] += weight * pigmented;
+    sums[at + 1] += weight * (allLight[i] - pigmented);
+    sums[at + 2] += weight * spark[i];
+    sums[at + 3] += weight;
+  }
+  return { own, sums };
+}
+
+/** Four numbers a step along the hair: sum of light in three channels, and of cover. */
+function litAlong({ sums }: Parted, { colours, glint }: Tables): Float64Array {
+  const lit = new Float64Array(4 * STEPS_ALONG);
+  for (let step = 0; step < STEPS_ALONG; step++) {
+    const at = 4 * step;
+    for (let c = 0; c < 3; c++)
+      lit[at + c] =
+        colours[3 * step + c] * sums[at] +
+        colours[WHITE_AT + 3 * step + c] * sums[at + 1] +
+        glint * sums[at + 2];
+    lit[at + 3] = sums[at + 3];
+  }
+  return lit;
+}
+
+/** The same as it would be written, over a sample of the pixels: what is lighter than white is white. */
+function writtenAlong(
+  { cover, along, allLight, spark }: Geometry,
+  { own }: Parted,
+  { colours, glint }: Tables,
+): Float64Array {
+  const lit = new Float64Array(4 * STEPS_ALONG);
   const every = max(1, Math.floor(cover.length / ENOUGH));
   for (let i = 0; i < cover.length; i += every) {
     const weight = cover[i];
-    const a = placeOf(places[4 * i], places[4 * i + 2], grey);
-    const b = placeOf(places[4 * i + 1], places[4 * i + 3], grey);
-    const la = light[3 * i];
-    const lb = light[3 * i + 1];
-    const s = glint * light[3 * i + 2];
-    const at = (4 * places[4 * i]) / 3;
-    sums[at] += weight * min(1, colours[a] * la + colours[b] * lb + s);
-    sums[at + 1] += weight * min(1, colours[a + 1] * la + colours[b + 1] * lb + s);
-    sums[at + 2] += weight * min(1, colours[a + 2] * la + colours[b + 2] * lb + s);
-    sums[at + 3] += weight;
+    const from = 3 * along[i];
+    const white = allLight[i] - own[i];
+    const s = glint * spark[i];
+    const at = 4 * along[i];
+    for (let c = 0; c < 3; c++)
+      lit[at + c] += weight * min(1, colours[from + c] * own[i] + colours[WHITE_AT + from + c] * white + s);
+    lit[at + 3] += weight;
   }
-  return sums;
+  return lit;
 }
 
 /** Gain per channel that brings the mean of each zone to its colour, white strands included by their share. */
@@ -99,7 +155,7 @@ function gainsOf(zones: readonly TressZone[], sums: Float64Array): Map<TressZone
   );
 }
 
-/** Passes of the correction: the later ones answer to what clips at white and to the glint, which is not gained. */
+/** Passes of the correction: the later ones answer to the glint, which is not gained, and to what clips at white. */
 const PASSES = 6;
 const SETTLED = 0.004;
 
@@ -123,44 +179,53 @@ function gainsAlong(zones: readonly TressZone[], gains: ReadonlyMap<TressZone, T
   return along;
 }
 
-function corrected(geometry: Geometry, look: TressLook): Tables {
-  const tables = tablesOf(look);
+/** Brings the mean of every zone to its colour, as far as `PASSES` get. */
+function settle(tables: Tables, zones: readonly TressZone[], lit: (tables: Tables) => Float64Array): void {
   for (let pass = 0; pass < PASSES; pass++) {
-    const gains = gainsOf(look.zones, sumsAlong(geometry, tables));
-    if ([...gains.values()].every((gain) => gain.every((one) => abs(one - 1) < SETTLED))) break;
-    const along = gainsAlong(look.zones, gains);
+    const gains = gainsOf(zones, lit(tables));
+    if ([...gains.values()].every((gain) => gain.every((one) => abs(one - 1) < SETTLED))) return;
+    const along = gainsAlong(zones, gains);
     for (let i = 0; i < WHITE_AT; i++) {
       tables.colours[i] *= along[i];
       tables.colours[WHITE_AT + i] *= along[i];
     }
   }
-  return tables;
 }
 
 /** One pass over the covered pixels. The same bytes for the same look, wherever it is drawn. */
 export function colourTress(geometry: Geometry, look: TressLook): TressPixels {
-  const { width, height, pixel, cover, places, light } = geometry;
-  const { colours, grey, glint } = corrected(geometry, look);
+  const { width, height, pixel, cover, along, allLight, spark, mostLight } = geometry;
+  const { zones } = look;
+  const tables = tablesOf(look);
+  const light = zones.some(({ greyShare }) => greyShare > 0)
+    ? parted(geometry, tables.grey)
+    : unparted(geometry);
+  settle(tables, zones, (known) => litAlong(light, known));
+  // Only hair so light that some of it would be lighter than white has to be looked at as it will be written.
+  if (mostLight * tables.colours.reduce((most, one) => max(most, one), 0) + tables.glint > 1)
+    settle(tables, zones, (known) => writtenAlong(geometry, light, known));
+  const { colours, glint } = tables;
+  const { own } = light;
   // Light in steps of the table of bytes.
   const stepped = colours.map((v) => v * STEPS);
   const lamp = glint * STEPS;
   const data = new Uint8ClampedArray(width * height * 4);
   // Four bytes at once, in the little-endian order of every machine this runs on.
   const words = new Int32Array(data.buffer);
-  for (let i = 0, at = 0, lit = 0; i < pixel.length; i++, at += 4, lit += 3) {
-    const a = placeOf(places[at], places[at + 2], grey);
-    const b = placeOf(places[at + 1], places[at + 3], grey);
-    const la = light[lit];
-    const lb = light[lit + 1];
-    const s = lamp * light[lit + 2];
-    const r = stepped[a] * la + stepped[b] * lb + s;
-    const g = stepped[a + 1] * la + stepped[b + 1] * lb + s;
-    const u = stepped[a + 2] * la + stepped[b + 2] * lb + s;
+  for (let i = 0; i < pixel.length; i++) {
+    const a = 3 * along[i];
+    const pigmented = own[i];
+    const white = allLight[i] - pigmented;
+    const s = lamp * spark[i];
+    const r = stepped[a] * pigmented + stepped[WHITE_AT + a] * white + s;
+    const g = stepped[a + 1] * pigmented + stepped[WHITE_AT + a + 1] * white + s;
+    const u = stepped[a + 2] * pigmented + stepped[WHITE_AT + a + 2] * white + s;
     words[pixel[i]] =
       (cover[i] << 24) |
       (BYTE_OF[u < STEPS ? u | 0 : STEPS] << 16) |
       (BYTE_OF[g < STEPS ? g | 0 : STEPS] << 8) |
       BYTE_OF[r < STEPS ? r | 0 : STEPS];
   }
+  if (zones.some(({ under }) => under)) layCoatings(data, geometry, look);
   return { width, height, data };
 }

@@ -1,13 +1,16 @@
 import fc from 'fast-check';
-import { differenceOf, hueOf, labOfRgb, TONE_FAMILIES } from '../colour';
+import { differenceOf, hueOf, labOfRgb, rgbOf, TONE_FAMILIES } from '../colour';
 import {
+  COATINGS,
   HAIR_FORMS,
   colourTress,
   geometryOf,
   naturalLook,
   paintTress,
+  shapeOf,
   toneLook,
   zoneMeanLab,
+  type Coating,
   type HairForm,
   type TressLook,
   type TressPixels,
@@ -119,16 +122,29 @@ describe('a drawn tress', () => {
         fc.nat(),
         (tenths, form, level, seed) => {
           const size = { width: 120, height: 240 };
-          const { places, cover } = geometryOf({ ...look(0, form, level, seed), frizz: 0, broken: 0 }, size);
+          // White hair on black: how light a pixel is, is how much of it is white.
+          const black = { l: 0, a: 0, b: 0 };
+          const plain = look(tenths / 10, form, level, seed);
+          const zones = plain.zones.map((zone) => ({ ...zone, colour: black, grey: { l: 60, a: 0, b: 0 } }));
+          const { data } = paintTress({ ...plain, zones }, size);
+          const whole = toLinear(rgbOf({ l: 60, a: 0, b: 0 }).r);
           let [white, all] = [0, 0];
-          for (let i = 0; i < cover.length; i++) {
-            white += cover[i] * Number(places[4 * i + 2] < (tenths / 10) * RANKS);
-            all += cover[i];
+          for (let i = 0; i < data.length; i += 4) {
+            white += data[i + 3] * toLinear(data[i] / 255);
+            all += data[i + 3] * whole;
           }
           expect(Math.abs(white / all - tenths / 10)).toBeLessThan(0.03);
+          const { ranks, light, cover } = geometryOf(shapeOf(plain), size);
+          let [theirs, every] = [0, 0];
+          for (let i = 0; i < ranks.length; i++) {
+            const part = cover[i >> 2] * Number(light[i] > 0);
+            theirs += part * Number(ranks[i] < (tenths / 10) * RANKS);
+            every += part;
+          }
+          expect(Math.abs(theirs / every - tenths / 10)).toBeLessThan(0.06);
         },
       ),
-      { numRuns: 40 },
+      { numRuns: 30 },
     );
   });
 
@@ -169,9 +185,9 @@ describe('a drawn tress', () => {
 
   it('has thousands of fibres at full size, and geometry that colours any state without being made again', () => {
     const size = { width: 300, height: 600 };
-    const shape = { seed: 4, form: 'curly' as const, cut: 'lock' as const, frizz: 0, broken: 0 };
+    const shape = shapeOf({ seed: 4, form: 'curly', cut: 'lock' });
     const geometry = geometryOf(shape, size);
-    expect(new Set(geometry.places.filter((_, i) => i % 4 === 2)).size).toBeGreaterThan(1000);
+    expect(new Set(geometry.ranks).size).toBeGreaterThan(2000);
     const [one, other] = [5, 9].map((level) => toneLook(level, { primary: 'gold' }, 4));
     const direct = paintTress({ ...other, form: 'curly' }, size);
     colourTress(geometry, { ...one, form: 'curly' });
@@ -182,16 +198,85 @@ describe('a drawn tress', () => {
 
   it('hangs shorter the more it curls, and breaks off where it is broken', () => {
     const lowest = (form: HairForm, broken = 0) => {
-      const { pixel, width } = geometryOf({ seed: 3, form, cut: 'lock', frizz: 0, broken }, SIZE);
+      const { pixel, width } = geometryOf(shapeOf({ seed: 3, form, cut: 'lock', broken }), SIZE);
       return Math.floor(pixel[pixel.length - 1] / width);
     };
     const lengths = HAIR_FORMS.map((form) => lowest(form));
     lengths.slice(1).forEach((length, i) => expect(length).toBeLessThanOrEqual(lengths[i]));
     const area = (broken: number) =>
-      geometryOf({ seed: 3, form: 'straight', cut: 'lock', frizz: 0, broken }, SIZE).pixel.filter(
+      geometryOf(shapeOf({ seed: 3, form: 'straight', cut: 'lock', broken }), SIZE).pixel.filter(
         (at) => at > 150 * SIZE.width,
       ).length;
     expect(area(0.45)).toBeLessThan(area(0));
+  });
+
+  it('lies flat when wet, and has lost its curl where it is limp', () => {
+    const shape = { seed: 3, form: 'curly' as const, cut: 'lock' as const };
+    const widest = (change: Partial<TressLook>) => {
+      const { pixel } = geometryOf(shapeOf({ ...shape, ...change }), SIZE);
+      const columns = Array.from(pixel, (at) => at % SIZE.width);
+      return Math.max(...columns) - Math.min(...columns);
+    };
+    expect(widest({ wet: true })).toBeLessThan(widest({}));
+    expect(widest({ limp: 1 })).toBeLessThan(widest({}));
+    const lowest = (change: Partial<TressLook>) =>
+      geometryOf(shapeOf({ ...shape, ...change }), SIZE).pixel.at(-1)! / SIZE.width;
+    expect(lowest({ limp: 1 })).toBeGreaterThan(lowest({}));
+    const tips = (split: number) =>
+      geometryOf(shapeOf({ ...shape, form: 'straight', split }), SIZE).pixel.filter(
+        (at) => at > 160 * SIZE.width,
+      ).length;
+    expect(tips(0.5)).toBeGreaterThan(tips(0));
+  });
+
+  it('gleams more in water, and is no lighter or darker for it', () => {
+    const look = toneLook(5, { primary: 'neutral' }, 4);
+    const spread = (picture: TressPixels) => {
+      const reds = Array.from(picture.data).filter((_, i) => i % 4 === 0 && picture.data[i + 3] > 250);
+      const mean = reds.reduce((sum, one) => sum + one, 0) / reds.length;
+      return Math.sqrt(reds.reduce((sum, one) => sum + (one - mean) ** 2, 0) / reds.length);
+    };
+    const [dry, wet] = [false, true].map((one) => paintTress({ ...look, wet: one }, SIZE));
+    expect(spread(wet)).toBeGreaterThan(spread(dry));
+    expect(differenceOf(meanLab(wet), meanLab(dry))).toBeLessThan(2);
+  });
+
+  it('is hidden by what lies on it as far as that really hides, and only where it lies', () => {
+    const coated = (under: Coating, level: number): TressLook => {
+      const look = toneLook(level, { primary: 'copper' }, 6);
+      const [zone] = look.zones;
+      return {
+        ...look,
+        zones: [
+          { ...zone, from: 0, to: 0.5, under },
+          { ...zone, from: 0.5, to: 1 },
+        ],
+      };
+    };
+    const seen = (under: Coating) => {
+      const [dark, light] = [4, 9].map((level) => paintTress(coated(under, level), SIZE));
+      return differenceOf(meanLab(dark, 0.05, 0.4), meanLab(light, 0.05, 0.4));
+    };
+    const bare = (() => {
+      const [dark, light] = [4, 9].map((level) =>
+        paintTress(toneLook(level, { primary: 'copper' }, 6), SIZE),
+      );
+      return differenceOf(meanLab(dark, 0.05, 0.4), meanLab(light, 0.05, 0.4));
+    })();
+    expect(seen('foam')).toBeLessThan(0.5);
+    expect(seen('foil')).toBeLessThan(0.5);
+    expect(seen('cream')).toBeLessThan(5);
+    expect(seen('suds')).toBeLessThan(bare / 2);
+    expect(seen('gel')).toBeGreaterThan(bare / 2);
+    for (const coating of COATINGS) {
+      const picture = paintTress(coated(coating, 6), SIZE);
+      const plain = paintTress(toneLook(6, { primary: 'copper' }, 6), SIZE);
+      expect(differenceOf(meanLab(picture, 0.6, 1), meanLab(plain, 0.6, 1))).toBeLessThan(1.5);
+      // A gloss is clear; the others are grey, and no brighter than the room.
+      const { l, a, b } = meanLab(picture, 0.05, 0.4);
+      expect(l).toBeLessThan(76);
+      if (coating !== 'gel') expect(Math.hypot(a, b)).toBeLessThan(14);
+    }
   });
 
   it('is hair, not a chip: strands differ among themselves, and nothing is drawn outside the lock', () => {

@@ -14,7 +14,7 @@ import {
 import { FastStrand, shadeLoad, zoneAt, type ZoneMoment, type Mix } from '../../core/process';
 import { solveCase } from '../../core/solve';
 import { SHIPPED_LINES } from '../../core/shades';
-import { colourTress, geometryOf, naturalLook, paintTress } from '../../core/tress';
+import { colourTress, geometryOf, naturalLook, paintTress, shapeOf } from '../../core/tress';
 import { DEFAULT_HOUSE_RULES } from '../../core/theory';
 import { facetsOf, generate, PLAIN_CONTEXT, SKILLS, STEPS } from '../../core/drill';
 
@@ -92,7 +92,7 @@ const colourOfHeadMs = timeOf(() =>
   minuteByMinute().forEach((frame) => frame.forEach(({ strand: s }) => (sink += labOfStrand(s).l))),
 );
 const BIG = { width: 300, height: 600 };
-const shape = { seed: 7, form: look.form, cut: look.cut, frizz: 0, broken: 0 };
+const shape = shapeOf(look);
 const geometry = geometryOf(shape, BIG);
 const geometryMs = timeOf(() => void geometryOf(shape, BIG), 7);
 const colouringMs = timeOf(() => void colourTress(geometry, look), 15);

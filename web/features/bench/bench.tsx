@@ -23,7 +23,7 @@ import { HeadStrand } from './head-strand';
 import { Mix } from './mix';
 import { RecordCardView } from './record-card';
 import { regionAt } from '../head/places';
-import { looksAt, usePacedClock } from './process-clock';
+import { looksAt, looksAtEnd, usePacedClock } from './process-clock';
 import { Process } from './process';
 import { Read } from './read';
 import { isStepComplete, stepsOf, type WorkStep } from './steps';
@@ -104,7 +104,7 @@ export function Bench({
   const now = onClock
     ? looksAt(play.data!, minute, assignment, wipedZones)
     : atEnd
-      ? looksAt(play.data!, play.data!.minutes, assignment, [])
+      ? looksAtEnd(play.data!, assignment)
       : step === 'read'
         ? assignment.lit[light].now
         : assignment.looks.now;

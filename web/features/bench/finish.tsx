@@ -6,7 +6,7 @@ import { Field, NumberInput, Tick } from '../../ui/field';
 import { Notice, Sheet } from '../../ui/panel';
 import { Tress } from '../../ui/tress';
 import type { DraftOf } from './use-draft';
-import { looksAt } from './process-clock';
+import { looksAtEnd } from './process-clock';
 
 /** What came of it beside the wish, and what the client takes home. */
 export function Finish({
@@ -20,7 +20,7 @@ export function Finish({
 }) {
   const { t } = useTranslation(['ui', 'craft']);
   const { answer: plan, change } = draft;
-  const end = shown && plan.steps.length > 0 ? looksAt(shown, shown.minutes, assignment, []) : null;
+  const end = shown && plan.steps.length > 0 ? looksAtEnd(shown, assignment) : null;
   const failing = shown?.frames[shown.frames.length - 1]?.failing ?? [];
   return (
     <div className="flex flex-col gap-4">

@@ -16,12 +16,6 @@ import { placesOf } from '../head/places';
 /** Seconds that a minute of the service takes on the clock. */
 const PACES = [1, 0.5, 0.2] as const;
 
-/**
- * Foam and cream as they lie on hair: even, so that nothing can be read through them, and no brighter than the room, or
- * the wish beside it would look darker than it is.
- */
-const FOAM = { l: 68, a: 0, b: 0 };
-
 export const frameAt = (shown: ShownSimulation, minute: number) =>
   shown.frames.reduce((best, frame) => (frame.minute <= minute ? frame : best), shown.frames[0]);
 
@@ -35,14 +29,19 @@ export function looksAt(
   const frame = frameAt(shown, minute);
   return regions.map(({ zones }, at) => ({
     ...looks.now[at],
-    shine: frame.strands[at].shine,
+    ...frame.strands[at],
     zones: frame.strands[at].zones.map((zone, i) => {
       const { zone: name } = zones[i];
-      const hidden = frame.covered.includes(name) && !wiped.includes(name);
-      return hidden ? { ...zone, colour: FOAM, greyShare: 0 } : zone;
+      return wiped.includes(name) ? zone : { ...zone, under: frame.covered[name] };
     }),
   }));
 }
+
+/** The finished head, dried: level and tone are judged on dry hair. */
+export const looksAtEnd = (
+  shown: ShownSimulation,
+  assignment: Pick<StudentAssignment, 'regions' | 'looks'>,
+): TressLook[] => looksAt(shown, shown.minutes, assignment, []).map((look) => ({ ...look, wet: false }));
 
 const swatch = (look: TressLook, at: number): TressLook => ({
   ...look,
@@ -86,7 +85,10 @@ export function ProcessClock({
     assignment,
     places.map(({ zone }) => zone),
   );
-  const swatches = bare.flatMap((look) => look.zones.map((_, i) => swatch(look, i)));
+  const hidden = looksAt(shown, minute, assignment, []);
+  const swatchesOf = (looks: readonly TressLook[]) =>
+    looks.flatMap((look) => look.zones.map((_, i) => swatch(look, i)));
+  const swatches = { bare: swatchesOf(bare), hidden: swatchesOf(hidden) };
   return (
     <Sheet className="flex flex-col gap-3">
       <div className="flex flex-wrap items-center gap-3">
@@ -122,20 +124,18 @@ export function ProcessClock({
       <MinuteSlider minute={minute} last={last} onMinute={(to) => setClock({ minute: to, running: false })} />
       <ul className="grid gap-2 sm:grid-cols-2 xl:grid-cols-4">
         {places.map(({ zone }, i) => {
-          const covered = frame.covered.includes(zone);
+          const covered = frame.covered[zone];
           const open = !covered || wiped.includes(zone);
           return (
             <li key={zone} className="bg-surround text-on-surround flex flex-col gap-1 rounded-sm p-2">
               <strong className="first-letter:uppercase">{placeWord(t, zone)}</strong>
               <div className="flex items-center gap-2">
-                {open ? (
-                  <Tress look={swatches[i]} width={54} height={54} label={t('service.wipedLook', { zone })} />
-                ) : (
-                  <span
-                    aria-hidden
-                    className="border-on-surround/50 block size-[54px] rounded-sm border-2 border-dashed bg-white/70"
-                  />
-                )}
+                <Tress
+                  look={(open ? swatches.bare : swatches.hidden)[i]}
+                  width={54}
+                  height={54}
+                  label={open ? t('service.wipedLook', { zone }) : ''}
+                />
                 <span className="text-sm">
                   {t(covered ? 'service.covered' : minute > 0 ? 'service.free' : 'service.before')}
                 </span>

@@ -1,0 +1,152 @@
+import type { Geometry } from './geometry';
+import type { Coating, TressLook } from './look';
+import { fromLinear, linearOf } from './rows';
+import { STEPS_ALONG } from './shape';
+
+const { floor, max, min, round, sqrt } = Math;
+
+/**
+ * How each lies on hair. Grey and no brighter than the room, or hair judged beside it would look darker than it is; the
+ * fraction 0–1 of the hair it hides; how far its light goes up and down with its surface.
+ */
+interface Body {
+  l: number;
+  hides: number;
+  relief: number;
+  /** Height of its surface at a place, 0–1, in pixels of a picture 300 wide. */
+  height: (x: number, y: number) => number;
+}
+
+/** A number in [0, 1) for a place of a grid (integer hash after Wellons, public domain). */
+function hash(x: number, y: number, salt: number): number {
+  let h = (Math.imul(x, 0x9e3779b1) ^ Math.imul(y, 0x85ebca6b) ^ Math.imul(salt, 0xc2b2ae35)) >>> 0;
+  h = Math.imul(h ^ (h >>> 16), 0x7feb352d);
+  h = Math.imul(h ^ (h >>> 15), 0x846ca68b);
+  return ((h ^ (h >>> 16)) >>> 0) / 4294967296;
+}
+const ease = (t: number) => t * t * (3 - 2 * t);
+
+/** Values of a grid with smooth ways between them, 0–1. */
+function noise(x: number, y: number, salt: number): number {
+  const [x0, y0] = [floor(x), floor(y)];
+  const [u, v] = [ease(x - x0), ease(y - y0)];
+  const top = hash(x0, y0, salt) * (1 - u) + hash(x0 + 1, y0, salt) * u;
+  const low = hash(x0, y0 + 1, salt) * (1 - u) + hash(x0 + 1, y0 + 1, salt) * u;
+  return top * (1 - v) + low * v;
+}
+
+/** Bubbles: round heads about the nearest of points scattered one to a cell, 0–1. */
+function bubbles(x: number, y: number, salt: number): number {
+  const [cx, cy] = [floor(x), floor(y)];
+  let highest = 0;
+  for (let gy = cy - 1; gy <= cy + 1; gy++)
+    for (let gx = cx - 1; gx <= cx + 1; gx++) {
+      const r = 0.45 + 0.4 * hash(gx, gy, salt + 2);
+      const dx = gx + hash(gx, gy, salt) - x;
+      const dy = gy + hash(gx, gy, salt + 1) - y;
+      const head = 1 - (dx * dx + dy * dy) / (r * r);
+      if (head > highest) highest = head;
+    }
+  return sqrt(highest);
+}
+/** Sharp ups and downs as of a fold, 0–1. */
+const fold = (t: number) => 2 * Math.abs(t - floor(t) - 0.5);
+
+const BODIES: Record<Coating, Body> = {
+  // Strokes of the brush run down the hair.
+  cream: {
+    l: 68,
+    hides: 0.94,
+    relief: 0.75,
+    height: (x, y) =>
+      0.6 * noise(x / 9, y / 46, 1) + 0.25 * noise(x / 3.2, y / 22, 2) + 0.15 * noise(x / 12, y / 12, 3),
+  },
+  foam: {
+    l: 68,
+    hides: 1,
+    relief: 0.5,
+    height: (x, y) => 0.65 * noise(x / 17, y / 21, 4) + 0.35 * bubbles(x / 5.5, y / 5.5, 5),
+  },
+  gel: {
+    l: 66,
+    hides: 0.34,
+    relief: 1.6,
+    height: (x, y) => 0.7 * noise(x / 11, y / 60, 8) + 0.3 * noise(x / 5, y / 30, 9),
+  },
+  suds: {
+    l: 68,
+    hides: 0.78,
+    relief: 0.5,
+    height: (x, y) =>
+      0.4 * noise(x / 14, y / 14, 10) + 0.4 * bubbles(x / 8, y / 8, 11) + 0.2 * bubbles(x / 3.6, y / 3.6, 14),
+  },
+  foil: {
+    l: 64,
+    hides: 1,
+    relief: 1.3,
+    height: (x, y) =>
+      0.4 * fold(y / 74 + 0.1 * noise(x / 60, y / 60, 17)) +
+      0.35 * fold(x / 46 + 0.5 * noise(x / 40, y / 30, 18)) +
+      0.25 * noise(x / 8, y / 10, 19),
+  },
+};
+const NOT_UNDER = STEPS_ALONG;
+
+/** Light on a coating at every covered pixel, in 128ths of its own: worked out once and kept as long as the geometry is. */
+const kept = new WeakMap<Geometry, Map<Coating, Uint8Array>>();
+function reliefOf(geometry: Geometry, coating: Coating, seed: number): Uint8Array {
+  const known = kept.get(geometry) ?? new Map<Coating, Uint8Array>();
+  kept.set(geometry, known);
+  const had = known.get(coating);
+  if (had) return had;
+  const { pixel, width } = geometry;
+  const { height, relief } = BODIES[coating];
+  const scale = 300 / width;
+  // Another lock is coated elsewhere.
+  const aside = 97 * (seed % 89);
+  const light = Uint8Array.from(pixel, (at) => {
+    const x = (at % width) * scale + aside;
+    const y = floor(at / width) * scale;
+    const here = height(x, y);
+    // The light stands above, a little to the left: what rises towards it is lit.
+    const rise = 0.45 * (height(x + 1.4, y) - here) + 0.9 * (height(x, y + 1.4) - here);
+    return round(128 * min(1.45, max(0.55, 1 + relief * (rise * 3 + 0.16 * (here - 0.5)))));
+  });
+  known.set(coating, light);
+  return light;
+}
+
+/** How far the edge of a coating strays, in steps along the hair. */
+const EDGE = 5;
+
+/** Lays on the drawn hair what is on it, zone by zone. */
+export function layCoatings(data: Uint8ClampedArray, geometry: Geometry, { zones, seed }: TressLook): void {
+  const { pixel, along } = geometry;
+  const coatings = [...new Set(zones.flatMap(({ under }) => (under ? [under] : [])))];
+  for (const coating of coatings) {
+    const { l, hides } = BODIES[coating];
+    const tone = 255 * fromLinear(linearOf({ l, a: 0, b: 0 })[1]);
+    const relief = reliefOf(geometry, coating, seed);
+    // Steps to the nearest end of the coated stretch, negative outside; the root and the tip are no ends.
+    const inside = new Float32Array(STEPS_ALONG).fill(-NOT_UNDER);
+    for (const { from, to, under } of zones) {
+      if (under !== coating) continue;
+      const [first, last] = [
+        from <= 0 ? -NOT_UNDER : from * STEPS_ALONG,
+        to >= 1 ? 2 * NOT_UNDER : to * STEPS_ALONG,
+      ];
+      for (let step = 0; step < STEPS_ALONG; step++)
+        inside[step] = max(inside[step], min(step - first, last - step));
+    }
+    for (let i = 0; i < pixel.length; i++) {
+      const depth = inside[along[i]];
+      if (depth < -EDGE) continue;
+      const strays = (EDGE * (relief[i] - 128)) / 40;
+      const edge = min(1, max(0, (depth + strays) / EDGE + 0.5));
+      const share = hides * edge;
+      const lit = (tone * relief[i]) / 128;
+      const at = 4 * pixel[i];
+      for (let c = 0; c < 3; c++) data[at + c] = data[at + c] * (1 - share) + lit * share;
+    }
+  }
+}

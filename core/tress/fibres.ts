@@ -1,0 +1,332 @@
+import { seededRandom, type Random } from '../random';
+import {
+  formOf,
+  bundlesOf,
+  halfWidthAt,
+  middleAt,
+  outlineOf,
+  seenFrom,
+  type Bundle,
+  type Outline,
+} from './forms';
+import type { TressSize } from './look';
+import { CLOSED, KEPT, type Nearest, type Pieces } from './nearest';
+import { STEPS_ALONG, type Shape } from './shape';
+
+// Bound once: these run millions of times a picture.
+const { abs, ceil, cos, exp, floor, max, min, sin, sqrt } = Math;
+const TAU = Math.PI * 2;
+
+/** Where the light stands: above, a little to the left, in front; x right, y down, z to the eye. Unit vector. */
+const LIGHT = { x: -0.25, y: -0.62, z: 0.744 };
+/**
+ * Two lobes of light along a fibre, after Marschner et al. 2003: a narrow one in the colour of the lamp, tilted to the root,
+ * and a broader one in the colour of the hair, further down. Angles in radians of the half inclination.
+ */
+const NARROW = { at: -0.02, width: 0.036 };
+const BROAD = { at: -0.14, width: 0.12 };
+const AMBIENT = 0.42;
+const BROAD_LIGHT = 0.5;
+
+/** How a hanging lock leans to the eye along its length: out at the root, back at the tip. */
+const bendAt = (t: number) => 0.58 - 0.72 * t;
+
+const bell = (x: number) => exp(-0.5 * x * x);
+const BELL_STEPS = 256;
+const BELL_REACH = 4;
+const BELL = Float32Array.from({ length: BELL_STEPS + 2 }, (_, i) => bell((i * BELL_REACH) / BELL_STEPS));
+/** The bell by table: it is asked for twice at every step of every fibre. */
+const bellOf = (x: number) => {
+  const at = (abs(x) * BELL_STEPS) / BELL_REACH;
+  return at >= BELL_STEPS ? 0 : BELL[at | 0];
+};
+
+/** Width of a fibre in pixels of a picture 300 wide, least and most. */
+const FIBRE = { from: 0.34, to: 0.48 };
+/** A fibre that winds is followed in steps of so many pixels. */
+const STEP = 0.8;
+/** Steps that are lit as one. */
+const PIECE = 4;
+/** Steps at once where nothing of a fibre is seen. */
+const STRIDE = 4;
+/** Part of its length from which a fibre that is split parts. */
+const SPLIT_FROM = 0.84;
+/** How far a lock is deep against how wide it is. */
+const DEEP = 0.55;
+
+/** A fibre as it is drawn: where it lies in the lock, how it winds, how thick it is and how long. */
+interface Fibre {
+  number: number;
+  /** Bundle it keeps to; −1 for none. */
+  bundle: number;
+  /** Place of its bundle in the round of the lock, and its own in the bundle: across, and nearer or further. */
+  at: number;
+  depth: number;
+  across: number;
+  deep: number;
+  /** Half the thickness of its bundle and how wide it winds, pixels. */
+  thick: number;
+  winds: number;
+  phase: number;
+  /** Turns over the whole length. */
+  turns: number;
+  tilt: number;
+  /** Width in pixels, at most 1. */
+  wide: number;
+  /** How light it is among its like. */
+  own: number;
+  frizz: { phase: number; turns: number; by: number };
+  /** Pixels by which its last stretch parts from its like, to one side or the other; 0 where it is whole. */
+  splits: number;
+  /** How far its colour is out of step with its place, in steps along the hair. */
+  jitter: number;
+  /** Rows at which it comes out of the scalp and at which it ends. */
+  first: number;
+  last: number;
+}
+
+/** All fibres of a lock, those nearest the eye first: what comes to lie behind them need not be lit. */
+function fibresOf(
+  shape: Shape,
+  size: TressSize,
+  count: number,
+  random: Random,
+  outline: Outline,
+  bundles: readonly Bundle[],
+): Fibre[] {
+  const { width, height } = size;
+  const { cut, broken, split, wet } = shape;
+  const frizz = wet ? 0 : shape.frizz;
+  const facts = formOf(shape);
+  const swatch = cut === 'swatch';
+  const curled = facts.loops > 0;
+  const hangs = hangsOf(shape, height);
+  const scale = width / 300;
+  const thinner = scale < 1 ? 1 / sqrt(scale) : sqrt(scale);
+  const fibres = Array.from({ length: count }, (_, number): Fibre => {
+    const which = floor(random() * bundles.length);
+    const bundle = bundles[which];
+    const strayed = random() < facts.loose;
+    const angle = random() * TAU;
+    const out = sqrt(random());
+    const across = out * cos(angle);
+    const deep = out * sin(angle);
+    // A fibre of no bundle lies anywhere in the round of the lock.
+    const at = strayed ? across * 0.94 : bundle.at * 0.84;
+    const ragged = swatch
+      ? 0.006 * random()
+      : 0.03 * random() +
+        0.16 * random() * random() * random() +
+        (strayed ? 0.08 * random() : bundle.shorter);
+    const snaps = !swatch && random() < 1.5 * broken + 0.03 ? 0.1 + 0.5 * random() : 0;
+    return {
+      number,
+      bundle: strayed || swatch ? -1 : which,
+      at,
+      depth: strayed ? seenFrom(deep) : bundle.depth * 0.86,
+      across,
+      deep: strayed ? 0 : deep,
+      thick: strayed ? 0.01 * width : facts.thick * width * bundle.thickness,
+      winds: facts.winds * width * bundle.wide * (strayed ? 0.4 + 0.6 * random() : 1),
+      phase: strayed ? random() * TAU : bundle.phase + (random() - 0.5) * facts.disorder,
+      turns: facts.turns * bundle.pace * (1 + (random() - 0.5) * 0.04),
+      tilt: (random() - 0.5) * 0.1 + (strayed ? 0 : bundle.tilt),
+      wide: min(1, (FIBRE.from + (FIBRE.to - FIBRE.from) * random()) * thinner),
+      own: (0.9 + 0.2 * random()) * (strayed ? 1 : bundle.lightness),
+      frizz: {
+        phase: random() * TAU,
+        turns: 1.2 + 2.2 * random() + frizz * (4 + 8 * random()),
+        by: ((curled ? 0.6 : 0.9) + 4 * frizz) * max(0.7, scale) * random(),
+      },
+      splits:
+        !swatch && (snaps > 0 || random() < split) ? (random() - 0.5) * (snaps > 0 ? 24 : 44) * scale : 0,
+      jitter: (random() - 0.5) * 0.05 * STEPS_ALONG,
+      first: swatch ? 0 : (0.008 + 0.05 * at * at + 0.035 * random() ** 2) * height,
+      last: (1 - max(ragged, snaps)) * hangs,
+    };
+  });
+  const nearness = ({ depth, deep, thick }: Fibre) => DEEP * depth * outline.belly * width + deep * thick;
+  return fibres.sort((a, b) => nearness(b) - nearness(a));
+}
+
+/** Rows a lock hangs down: the same hair hangs shorter the more it turns. */
+const hangsOf = (shape: Shape, height: number) =>
+  (shape.cut === 'swatch' ? 1 : 1 - formOf(shape).shrinks * 0.75) * height;
+
+/** Draws every fibre of a lock, root to tip. */
+export function drawFibres(
+  nearest: Nearest,
+  pieces: Pieces,
+  shape: Shape,
+  size: TressSize,
+  count: number,
+): void {
+  const { width, height } = size;
+  const { depth: depths, piece: kept, cover: covers, gate } = nearest;
+  /** Keeps a piece if it is among the nearest of its pixel. A fibre that has come there before covers it further. */
+  const lay = (pixel: number, piece: number, ofFibreFrom: number, depth: number, cover: number) => {
+    const first = KEPT * pixel;
+    let at = first + KEPT - 1;
+    for (let k = first; k <= at; k++)
+      if (kept[k] >= ofFibreFrom) {
+        if (cover > covers[k]) covers[k] = cover;
+        return;
+      }
+    while (at > first && depths[at - 1] < depth) {
+      depths[at] = depths[at - 1];
+      kept[at] = kept[at - 1];
+      covers[at] = covers[at - 1];
+      at--;
+    }
+    depths[at] = depth;
+    kept[at] = piece;
+    covers[at] = cover;
+    gate[2 * pixel + 1] = depths[first + KEPT - 1];
+  };
+  const facts = formOf(shape);
+  const { loops, gathers } = facts;
+  const random = seededRandom(shape.seed);
+  const outline = outlineOf(random, shape.cut, facts);
+  const swatch = shape.cut === 'swatch';
+  const curled = loops > 0;
+  const hangs = hangsOf(shape, height);
+  const rows = ceil(hangs) + 1;
+  const halves = Float32Array.from({ length: rows }, (_, y) => width * halfWidthAt(outline, y / hangs));
+  const middle = Float32Array.from({ length: rows }, (_, y) => width * middleAt(outline, y / hangs));
+  const bundles = bundlesOf(random, facts, outline);
+  const fibres = fibresOf(shape, size, count, random, outline, bundles);
+  const still = new Float32Array(rows);
+  const axes = bundles.map(({ strays: { by, turns, phase } }) =>
+    still.map(
+      (_, y) =>
+        facts.strays * width * by * (0.3 + (0.7 * y) / hangs) * sin(phase + (turns * TAU * y) / hangs),
+    ),
+  );
+
+  for (const {
+    number: f,
+    bundle,
+    at,
+    depth,
+    across,
+    deep,
+    thick,
+    winds,
+    phase,
+    turns,
+    tilt,
+    wide,
+    own,
+    frizz,
+    splits,
+    jitter,
+    first,
+    last,
+  } of fibres) {
+    const axis = bundle < 0 ? still : axes[bundle];
+    // Where the fibre winds wide it is longer than the rows it passes.
+    const omega = (TAU * turns) / hangs;
+    const step = curled ? STEP / sqrt(1 + 0.7 * (winds * omega) ** 2) : 1;
+    const steps = floor((last - first) / step);
+    let sn = sin(phase);
+    let cs = cos(phase);
+    let frizzSin = sin(frizz.phase);
+    let frizzCos = cos(frizz.phase);
+    // Waves as turning vectors: a rotation a step, or a stride, instead of a sine.
+    const turn = omega * step;
+    const frizzTurn = (TAU * frizz.turns * step) / hangs;
+    const turnCos = cos(turn);
+    const turnSin = sin(turn);
+    const frizzTurnCos = cos(frizzTurn);
+    const frizzTurnSin = sin(frizzTurn);
+    const strideCos = cos(STRIDE * turn);
+    const strideSin = sin(STRIDE * turn);
+    const frizzStrideCos = cos(STRIDE * frizzTurn);
+    const frizzStrideSin = sin(STRIDE * frizzTurn);
+    const fades = 0.06 * height;
+    const emerges = 0.03 * height;
+    const base = (0.8 + 0.2 * depth) * (bundle < 0 ? 0.8 : 0.76 + 0.24 * deep);
+    const ofFibreFrom = pieces.count + 1;
+    let piece = 0;
+    let litUntil = -1;
+    for (let i = 0; i <= steps;) {
+      const row = first + i * step;
+      const t = row / hangs;
+      const y0 = row | 0;
+      const half = halves[y0];
+      // A curl winds up away from the scalp; wisps draw together towards their tips.
+      const wound = curled ? winds * min(1, 0.15 + 3 * t) : winds;
+      const ended = row / last;
+      const gather = swatch ? 1 : 1.1 - (1.1 - gathers) * ended * ended;
+      const facing = sn;
+      const swing = cs;
+      const x =
+        middle[y0] +
+        at * half +
+        axis[y0] +
+        across * thick * gather +
+        wound * swing +
+        frizz.by * frizzSin * (t < 0.333 ? 3 * t : 1) +
+        (ended > SPLIT_FROM ? splits * ((ended - SPLIT_FROM) / (1 - SPLIT_FROM)) ** 2 : 0);
+      const y = row + loops * wound * facing;
+      const z = DEEP * depth * half + deep * thick * gather + wound * facing;
+
+      // Between the two pixels it lies on, across the way it runs.
+      const dx = -wound * omega * facing;
+      const dy = 1 + loops * wound * omega * swing;
+      const steep = dx * dx > dy * dy;
+      const px = steep ? x | 0 : floor(x - 0.5);
+      const py = steep ? floor(y - 0.5) : y | 0;
+      const inside = px >= 0 && px < width - 1 && py >= 0 && py < height - 1;
+      const one = inside ? px * height + py : 0;
+      const other = steep ? one + 1 : one + height;
+      const beyond = steep ? y - 0.5 - py : x - 0.5 - px;
+      // What lies behind the nearest few only closes the pixel, and where all is closed it is followed in strides.
+      const seen = inside && z > gate[2 * one + 1];
+      const seenToo = inside && z > gate[2 * other + 1];
+      const open = inside && (gate[2 * one] > CLOSED || gate[2 * other] > CLOSED);
+      const hidden = !seen && !seenToo && !open;
+      i += hidden ? STRIDE : 1;
+      const c1 = hidden ? strideCos : turnCos;
+      const s1 = hidden ? strideSin : turnSin;
+      const c2 = hidden ? frizzStrideCos : frizzTurnCos;
+      const s2 = hidden ? frizzStrideSin : frizzTurnSin;
+      cs = swing * c1 - facing * s1;
+      sn = facing * c1 + swing * s1;
+      const frizzNext = frizzSin * c2 + frizzCos * s2;
+      frizzCos = frizzCos * c2 - frizzSin * s2;
+      frizzSin = frizzNext;
+      if (hidden) continue;
+
+      const left = last - row;
+      const shown = swatch
+        ? wide
+        : wide * (left < fades ? 0.35 + (0.65 * left) / fades : 1) * min(1, 0.4 + (row - first) / emerges);
+      gate[2 * one] *= 1 - shown * (1 - beyond);
+      gate[2 * other] *= 1 - shown * beyond;
+      if (!seen && !seenToo) continue;
+      if (i > litUntil) {
+        const dz = wound * omega * swing + bendAt(t) + tilt;
+        const long = sqrt(dx * dx + dy * dy + dz * dz);
+        const toLight = (dx * LIGHT.x + dy * LIGHT.y + dz * LIGHT.z) / long;
+        const between = 0.5 * (toLight + dz / long);
+        const narrow = bellOf((between - NARROW.at) / NARROW.width);
+        const broad = bellOf((between - BROAD.at) / BROAD.width);
+        const diffuse = AMBIENT + (1 - AMBIENT) * sqrt(max(0, 1 - toLight * toLight));
+        // The lock is round, and so are its bundles and their curls: what turns away or lies behind is in shade.
+        const side = half > 0 ? (x - middle[y0]) / half : 0;
+        const shade = base * (1 - 0.26 * min(1, side * side)) * (curled ? 0.78 + 0.22 * facing : 1);
+        const place = t * (STEPS_ALONG - 1) + jitter;
+        piece = pieces.add(
+          f,
+          shade * own * diffuse * (1 + BROAD_LIGHT * broad),
+          narrow * shade,
+          place < 0 ? 0 : place > STEPS_ALONG - 1 ? STEPS_ALONG - 1 : place,
+        );
+        litUntil = i + PIECE - 1;
+      }
+      if (seen) lay(one, piece, ofFibreFrom, z, shown * (1 - beyond));
+      if (seenToo) lay(other, piece, ofFibreFrom, z, shown * beyond);
+    }
+  }
+}
