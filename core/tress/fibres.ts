@@ -102,7 +102,7 @@ function fibresOf(
   const curled = facts.loops > 0;
   const hangs = hangsOf(shape, height);
   const scale = width / 300;
-  const thinner = scale < 1 ? 1 / sqrt(scale) : sqrt(scale);
+  const thinner = max(1, sqrt(scale));
   const fibres = Array.from({ length: count }, (_, number): Fibre => {
     const which = floor(random() * bundles.length);
     const bundle = bundles[which];
@@ -112,7 +112,7 @@ function fibresOf(
     const across = out * cos(angle);
     const deep = out * sin(angle);
     // A fibre of no bundle lies anywhere in the round of the lock.
-    const at = strayed ? across * 0.94 : bundle.at * 0.84;
+    const at = strayed ? across * 0.94 : bundle.at * 0.8;
     const ragged = swatch
       ? 0.006 * random()
       : 0.03 * random() +

@@ -35,7 +35,7 @@ const FORMS: Record<HairForm, FormFacts> = {
     turns: 0.6,
     winds: 0.006,
     loops: 0,
-    thick: 0.088,
+    thick: 0.1,
     gathers: 0.22,
     disorder: 1.2,
     strays: 0.024,

@@ -2,7 +2,7 @@ import { seededRandom, type Random } from '../random';
 import { drawFibres } from './fibres';
 import type { TressSize } from './look';
 import { CLOSED, KEPT, Pieces, nothingDrawn } from './nearest';
-import { STEPS_ALONG, type Shape } from './shape';
+import { RANKS, STEPS_ALONG, type Shape } from './shape';
 
 const { floor, max, min, round } = Math;
 
@@ -30,18 +30,17 @@ export interface Geometry extends TressSize {
   /** Three numbers a step along the hair: light, lamp's light and cover of its pixels, added up by their cover. */
   readonly sums: Float64Array;
 }
-export const RANKS = 65535;
 
 /** Fibres across a picture of this width are about ten to the pixel: the lock closes and single hairs are thin. */
 const FIBRES_A_PIXEL = 10;
-const LEAST_FIBRES = 900;
+const LEAST_FIBRES = 1600;
 /** As many as have a number of their own. */
 const MOST_FIBRES = 60_000;
 /** Cover under which a pixel is empty. */
 const LEAST_COVER = 0.02;
 
 /** In [0, 1): fibres in a seeded order, each at the middle of the area it shows, so that a share of rank is one of area. */
-function ranksOf(area: Float64Array, random: Random): Float32Array {
+export function ranksOf(area: Float64Array, random: Random): Float32Array {
   const order = Uint32Array.from(area, (_, i) => i);
   for (let i = order.length - 1; i > 0; i--) {
     const j = floor(random() * (i + 1));

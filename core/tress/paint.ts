@@ -1,9 +1,10 @@
 import { layCoatings } from './coating';
-import { RANKS, type Geometry } from './geometry';
+import { firstGeometryOf } from './first-drawing';
+import type { Geometry } from './geometry';
 import { keptGeometry } from './kept';
 import { KEPT } from './nearest';
 import { fromLinear, linearOf, rowColours, toLinear, zoneMean, type Triple } from './rows';
-import { STEPS_ALONG, shapeOf } from './shape';
+import { RANKS, STEPS_ALONG, shapeOf } from './shape';
 import type { TressLook, TressPixels, TressSize, TressZone } from './look';
 
 // Bound once: these run millions of times a picture.
@@ -17,6 +18,15 @@ const { abs, max, min, round } = Math;
 export function paintTress(look: TressLook, size: TressSize): TressPixels {
   return colourTress(keptGeometry(shapeOf(look), size), look);
 }
+
+/** How a picture is drawn: 1 as locks were drawn first, 2 as they are now. */
+export const DRAWINGS = [1, 2] as const;
+export type Drawing = (typeof DRAWINGS)[number];
+export const DRAWING_NOW: Drawing = 2;
+
+/** A lock in the drawing it was begun with. */
+export const paintTressAs = (drawing: Drawing, look: TressLook, size: TressSize): TressPixels =>
+  drawing === 1 ? colourTress(firstGeometryOf(shapeOf(look), size), look) : paintTress(look, size);
 
 /** Linear light to bytes by table: a power per channel and pixel would cost more than the drawing. */
 const STEPS = 4096;

@@ -15,7 +15,7 @@ import {
   type TressLook,
   type TressPixels,
 } from '.';
-import { RANKS } from './geometry';
+import { RANKS } from './shape';
 import { fromLinear, toLinear } from './rows';
 
 const SIZE = { width: 90, height: 180 };
@@ -144,7 +144,7 @@ describe('a drawn tress', () => {
           expect(Math.abs(theirs / every - tenths / 10)).toBeLessThan(0.06);
         },
       ),
-      { numRuns: 30 },
+      { numRuns: 12 },
     );
   });
 

@@ -1,4 +1,4 @@
-import { paintTress, type TressLook } from '@cimbel/core/tress';
+import { paintTressAs, type Drawing, type TressLook } from '@cimbel/core/tress';
 import { PNG } from 'pngjs';
 
 /** Widths a picture is drawn at, for plain and dense screens; anything else would let a caller order huge ones. */
@@ -8,10 +8,13 @@ export const PICTURE_SIZES = {
 } as const;
 
 /** A lock as a PNG. Drawn here, so that a browser gets hair to look at and no figures to look up. */
-export function tressPng(look: TressLook, count: number, ratio: 1 | 2): Buffer {
+export function tressPng(
+  { look, count, drawing }: { look: TressLook; count: number; drawing: Drawing },
+  ratio: 1 | 2,
+): Buffer {
   const { width, height } = count === 1 ? PICTURE_SIZES.one : PICTURE_SIZES.many;
   const size = { width: width * ratio, height: height * ratio };
-  const picture = paintTress(look, size);
+  const picture = paintTressAs(drawing, look, size);
   const png = new PNG(size);
   png.data = Buffer.from(picture.data.buffer);
   return PNG.sync.write(png, { deflateLevel: 6 });

@@ -1,6 +1,6 @@
 import type { EducatorTest, MyTest, SittingResult, SittingState } from '@cimbel/contract';
 import { rightResponse, type Item } from '@cimbel/core/drill';
-import { paintTress } from '@cimbel/core/tress';
+import { paintTress, paintTressAs } from '@cimbel/core/tress';
 import { PNG } from 'pngjs';
 import { classroom, harness, TEST_BODY, type Browser, type Harness } from '../testing/harness';
 import type { SittingRow } from './rows';
@@ -95,6 +95,26 @@ describe('a test before it is answered', () => {
     await picture(0, '9').expect(404);
     await picture(0, '&ratio=50').expect(422);
     await room.student.get(`/api/my/sittings/${id}/picture?position=0&picture=0`).expect(404);
+  });
+
+  it('keeps the drawing a sitting began with, though locks are drawn otherwise by now', async () => {
+    const id = await start(room.classmate, await newTest());
+    const { items } = (await h.db<SittingRow>('sittings').where({ id }).first())!;
+    const before = items.map(({ slot, item }) => ({ slot, item }));
+    await h
+      .db('sittings')
+      .where({ id })
+      .update({ items: JSON.stringify(before) });
+    const { body } = await room.classmate
+      .get(`/api/my/sittings/${id}/picture?position=0&picture=0`)
+      .buffer()
+      .expect(200);
+    const png = PNG.sync.read(body);
+    const [first, now] = ([1, 2] as const).map((drawing) =>
+      Buffer.from(paintTressAs(drawing, items[0].item.question.pictures[0].look, png).data.buffer),
+    );
+    expect(Buffer.compare(png.data, first)).toBe(0);
+    expect(Buffer.compare(first, now)).not.toBe(0);
   });
 });
 

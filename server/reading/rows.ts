@@ -1,6 +1,7 @@
 import type { TestFeedback, TestVariants } from '@cimbel/contract';
 import type { Item, Response, Scope, Slot, Step, TestItem, EyeAnswer } from '@cimbel/core/drill';
 import type { HouseRules } from '@cimbel/core/theory';
+import type { Drawing } from '@cimbel/core/tress';
 
 export interface TestRow {
   id: string;
@@ -28,6 +29,8 @@ export type TestOfClass = TestRow & { class_name: string };
 export interface KeptItem {
   slot: TestItem['slot'];
   item: Item;
+  /** How its pictures are drawn: the same as long as the sitting lasts. Items from before there were two have the first. */
+  drawing?: Drawing;
 }
 export interface SittingRow {
   id: string;

@@ -74,7 +74,7 @@ export const sittingRoutes = (): Route[] => [
       if (!found) throw notFound();
       // Fetched ahead of being shown; it never changes.
       res.setHeader('Cache-Control', 'private, max-age=86400, immutable');
-      res.type('png').send(tressPng(found.look, found.count, ratio === '2' ? 2 : 1));
+      res.type('png').send(tressPng(found, ratio === '2' ? 2 : 1));
     },
   }),
   route({

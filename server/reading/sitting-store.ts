@@ -1,5 +1,6 @@
 import type { MyTest, ShownQuestion, SittingAnswer, SittingResult, SittingState } from '@cimbel/contract';
 import { fitsForm, generate, markItem, sittingOf, type Question, type SeedOf } from '@cimbel/core/drill';
+import { DRAWING_NOW } from '@cimbel/core/tress';
 import type { Knex } from 'knex';
 import { createHmac } from 'node:crypto';
 import { HttpError, invalidField } from '../http/errors';
@@ -85,6 +86,7 @@ export function itemsFor(test: TestRow, studentId: string, number: number): Kept
     ({ slot, spec }) => ({
       slot,
       item: generate(spec, context),
+      drawing: DRAWING_NOW,
     }),
   );
 }
@@ -166,8 +168,11 @@ export async function pictureOf(db: Knex, { sitting }: SittingOfTest, position: 
     count: string;
   };
   if (position > Number(count) + AHEAD) return null;
-  const pictures = sitting.items[position]?.item.question.pictures ?? [];
-  return pictures[picture] ? { look: pictures[picture].look, count: pictures.length } : null;
+  const kept = sitting.items[position];
+  const pictures = kept?.item.question.pictures ?? [];
+  return pictures[picture]
+    ? { look: pictures[picture].look, count: pictures.length, drawing: kept.drawing ?? 1 }
+    : null;
 }
 
 /**
