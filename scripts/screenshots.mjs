@@ -34,7 +34,6 @@ const desk = async (page) =>
   (await page.request.get(`${base}/api/classes/${(await classroom(page)).id}/reading`)).json();
 
 const VIEWS = {
-  'sign-in': { as: null, go: async () => '/sign-in' },
   'student-home': { as: STUDENT, go: async () => '/due' },
   'small-exercise': {
     as: STUDENT,

@@ -1,5 +1,5 @@
 import type { Geometry } from './geometry';
-import type { Coating, TressLook } from './look';
+import type { Coating, TressLook, TressZone } from './look';
 import { fromLinear, linearOf } from './rows';
 import { STEPS_ALONG } from './shape';
 
@@ -64,7 +64,7 @@ const BODIES: Record<Coating, Body> = {
   foam: {
     l: 68,
     hides: 1,
-    relief: 0.5,
+    relief: 0.34,
     height: (x, y) => 0.65 * noise(x / 17, y / 21, 4) + 0.35 * bubbles(x / 5.5, y / 5.5, 5),
   },
   gel: {
@@ -76,7 +76,7 @@ const BODIES: Record<Coating, Body> = {
   suds: {
     l: 68,
     hides: 0.78,
-    relief: 0.5,
+    relief: 0.36,
     height: (x, y) =>
       0.4 * noise(x / 14, y / 14, 10) + 0.4 * bubbles(x / 8, y / 8, 11) + 0.2 * bubbles(x / 3.6, y / 3.6, 14),
   },
@@ -90,7 +90,6 @@ const BODIES: Record<Coating, Body> = {
       0.25 * noise(x / 8, y / 10, 19),
   },
 };
-const NOT_UNDER = STEPS_ALONG;
 
 /** Light on a coating at every covered pixel, in 128ths of its own: worked out once and kept as long as the geometry is. */
 const kept = new WeakMap<Geometry, Map<Coating, Uint8Array>>();
@@ -116,6 +115,17 @@ function reliefOf(geometry: Geometry, coating: Coating, seed: number): Uint8Arra
   return light;
 }
 
+/** What the eye sees of a stretch from afar: its hair, or what hides it. */
+export function surfaceOf({
+  colour,
+  greyShare,
+  grey,
+  under,
+}: TressZone): Pick<TressZone, 'colour' | 'greyShare' | 'grey'> {
+  if (!under || BODIES[under].hides < 0.5) return { colour, greyShare, grey };
+  return { colour: { l: BODIES[under].l, a: 0, b: 0 }, greyShare: 0, grey };
+}
+
 /** How far the edge of a coating strays, in steps along the hair. */
 const EDGE = 5;
 
@@ -127,17 +137,17 @@ export function layCoatings(data: Uint8ClampedArray, geometry: Geometry, { zones
     const { l, hides } = BODIES[coating];
     const tone = 255 * fromLinear(linearOf({ l, a: 0, b: 0 })[1]);
     const relief = reliefOf(geometry, coating, seed);
+    const coated = Array.from({ length: STEPS_ALONG }, (_, step) =>
+      zones.some(
+        ({ from, to, under }) => under === coating && step >= from * STEPS_ALONG && step < to * STEPS_ALONG,
+      ),
+    );
     // Steps to the nearest end of the coated stretch, negative outside; the root and the tip are no ends.
-    const inside = new Float32Array(STEPS_ALONG).fill(-NOT_UNDER);
-    for (const { from, to, under } of zones) {
-      if (under !== coating) continue;
-      const [first, last] = [
-        from <= 0 ? -NOT_UNDER : from * STEPS_ALONG,
-        to >= 1 ? 2 * NOT_UNDER : to * STEPS_ALONG,
-      ];
-      for (let step = 0; step < STEPS_ALONG; step++)
-        inside[step] = max(inside[step], min(step - first, last - step));
-    }
+    const inside = Float32Array.from(coated, (is, step) => {
+      for (let away = 1; away <= 2 * EDGE; away++)
+        if ([step - away, step + away].some((at) => coated[at] === !is)) return is ? away - 0.5 : 0.5 - away;
+      return is ? 2 * EDGE : -2 * EDGE;
+    });
     for (let i = 0; i < pixel.length; i++) {
       const depth = inside[along[i]];
       if (depth < -EDGE) continue;

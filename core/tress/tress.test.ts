@@ -8,6 +8,7 @@ import {
   naturalLook,
   paintTress,
   shapeOf,
+  surfaceOf,
   toneLook,
   zoneMeanLab,
   type Coating,
@@ -268,6 +269,14 @@ describe('a drawn tress', () => {
     expect(seen('cream')).toBeLessThan(5);
     expect(seen('suds')).toBeLessThan(bare / 2);
     expect(seen('gel')).toBeGreaterThan(bare / 2);
+    const [zone] = coated('gel', 4).zones;
+    expect(surfaceOf(zone).colour).toEqual(zone.colour);
+    expect(surfaceOf({ ...zone, under: 'foam' })).toMatchObject({ colour: { a: 0, b: 0 }, greyShare: 0 });
+    // Two coated stretches that meet are coated through.
+    const through = coated('foam', 9);
+    const [upper, lower] = through.zones;
+    const meeting = paintTress({ ...through, zones: [upper, { ...lower, under: 'foam' }] }, SIZE);
+    expect(Math.hypot(meanLab(meeting, 0.48, 0.52).a, meanLab(meeting, 0.48, 0.52).b)).toBeLessThan(1);
     for (const coating of COATINGS) {
       const picture = paintTress(coated(coating, 6), SIZE);
       const plain = paintTress(toneLook(6, { primary: 'copper' }, 6), SIZE);

@@ -2,7 +2,7 @@ import type { PlaceId, Stretch } from '@cimbel/core/card';
 import type { Area } from '@cimbel/core/hair';
 import type { RegionAsSet } from '@cimbel/core/mark';
 import { AREA_ORDERS } from '@cimbel/core/theory';
-import type { TressLook } from '@cimbel/core/tress';
+import { surfaceOf, type TressLook } from '@cimbel/core/tress';
 import type { AreaPaint } from './head-sheet';
 
 type Regions = readonly RegionAsSet[];
@@ -18,7 +18,7 @@ export const regionAt = (regions: Regions, place: PlaceId): number =>
     regions.findIndex(({ zones }) => zones.some(({ zone }) => zone === place)),
   );
 
-/** How each area is drawn: the hair of its region where it leaves the scalp. */
+/** How each area is drawn: the hair of its region where it leaves the scalp, or what lies on it. */
 export const paintBy =
   (regions: Regions, looks: readonly TressLook[]) =>
   (area: Area): AreaPaint => {
@@ -26,7 +26,7 @@ export const paintBy =
       0,
       regions.findIndex(({ areas }) => areas.includes(area)),
     );
-    const [root] = looks[at].zones;
+    const root = surfaceOf(looks[at].zones[0]);
     return {
       colour: root.colour,
       grey: { share: root.greyShare, colour: root.grey },
