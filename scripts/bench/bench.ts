@@ -14,7 +14,7 @@ import {
 import { FastStrand, shadeLoad, zoneAt, type ZoneMoment, type Mix } from '../../core/process';
 import { solveCase } from '../../core/solve';
 import { SHIPPED_LINES } from '../../core/shades';
-import { colourTress, geometryOf, naturalLook, paintTress, shapeOf } from '../../core/tress';
+import { colourTress, geometryOf, naturalLook, paintTress, paintTressAs, shapeOf } from '../../core/tress';
 import { DEFAULT_HOUSE_RULES } from '../../core/theory';
 import { facetsOf, generate, PLAIN_CONTEXT, SKILLS, STEPS } from '../../core/drill';
 
@@ -99,6 +99,8 @@ const colouringMs = timeOf(() => void colourTress(geometry, look), 15);
 /** A chart: thirty swatches, each a shape of its own that has been drawn before. */
 const swatches = Array.from({ length: 30 }, (_, i) => ({ ...look, seed: 900 + i, cut: 'swatch' as const }));
 const chartMs = timeOf(() => swatches.forEach((one) => void paintTress(one, { width: 76, height: 184 })), 7);
+/** A whole picture as it was drawn before geometry was kept apart from colour. */
+const wholeAsFirstMs = timeOf(() => void paintTressAs(1, look, BIG), 7);
 const tressMs = geometryMs + colouringMs;
 
 /** Milliseconds of making one item, over all facets and steps of every skill: median, one in a hundred, and the worst. */
@@ -155,6 +157,7 @@ const results = {
   tressColouringMs: colouringMs,
   tressGeometryOverColouring: geometryMs / colouringMs,
   chartOf30Ms: chartMs,
+  firstWholeOverColouring: wholeAsFirstMs / colouringMs,
   tressColouringOverWholeHead: colouringMs / headMs,
   itemMedianMs: Math.max(...itemTimes.map(({ median }) => median)),
   itemP99Ms: slowest.p99,
@@ -171,7 +174,7 @@ console.log(
   `whole head, 3 zones × 60 min           ${round(headMs)} ms   with colours ${round(colourOfHeadMs)} ms`,
 );
 console.log(
-  `tress 300 × 600                        geometry once ${round(geometryMs)} ms, colouring ${round(colouringMs)} ms (1 : ${round(geometryMs / colouringMs)}); chart of 30 swatches ${round(chartMs)} ms`,
+  `tress 300 × 600                        geometry once ${round(geometryMs)} ms, colouring ${round(colouringMs)} ms (1 : ${round(geometryMs / colouringMs)}; the first drawing whole is ${round(wholeAsFirstMs / colouringMs)} × as long); chart of 30 swatches ${round(chartMs)} ms`,
 );
 console.log(
   `drill item, slowest skill (${slowest.skill})   median ${round(slowest.median)} ms, 1 in 100 ${round(slowest.p99)} ms   = ${round(results.itemP99OverTress)} × a tress`,

@@ -1,16 +1,18 @@
 import { seededRandom } from '@cimbel/core';
 import { rgbOf, type Lab } from '@cimbel/core/colour';
 import { AREAS, type Area, type Density } from '@cimbel/core/hair';
+import type { HairForm } from '@cimbel/core/tress';
 import { useId } from 'react';
 import { useTranslation } from 'react-i18next';
 import { DRAWN, VIEWS, VIEW_SIZE, hairsOf, pathOf, type View } from './sheet-views';
 
-/** Hair of an area as it is drawn on the sheet. */
+/** Hair of an area as it is drawn on the sheet: in its own form. */
 export interface AreaPaint {
   colour: Lab;
   /** Fraction 0–1 of white or woven strands among the others, and their colour. */
   grey: { share: number; colour: Lab };
   density: Density;
+  form: HairForm;
 }
 
 /** Fraction of the hairs that are drawn, so that thin hair lets the scalp through. */
@@ -28,13 +30,13 @@ const shaded = ({ l, a, b }: Lab, by: number): Lab => ({ l: Math.min(96, Math.ma
 function AreaDrawing({
   view,
   area,
-  paint: { colour, grey, density },
+  paint: { colour, grey, density, form },
 }: {
   view: View;
   area: Area;
   paint: AreaPaint;
 }) {
-  const hairs = hairsOf(view, area, seededRandom).slice();
+  const hairs = hairsOf(view, area, form, seededRandom).slice();
   const shown = hairs.slice(0, Math.round(hairs.length * DRAWN_OF[density]));
   const of = (isGrey: boolean, by: number) =>
     shown

@@ -31,6 +31,7 @@ export const paintBy =
       colour: root.colour,
       grey: { share: root.greyShare, colour: root.grey },
       density: regions[at].density,
+      form: looks[at].form,
     };
   };
 

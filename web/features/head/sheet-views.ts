@@ -1,4 +1,5 @@
 import type { Area } from '@cimbel/core/hair';
+import type { HairForm } from '@cimbel/core/tress';
 
 type Point = readonly [x: number, y: number];
 /** A closed line through points. */
@@ -326,16 +327,32 @@ export interface Hair {
   shade: number;
 }
 
+/** Half waves of a hair of each form, how wide it swings and how much shorter it hangs, in units of the sheet. */
+const WAVES: Record<HairForm, { halves: number; wide: number; hangs: number }> = {
+  straight: { halves: 1, wide: 1.5, hangs: 1 },
+  wavy: { halves: 2, wide: 2.4, hangs: 1 },
+  curly: { halves: 4, wide: 2.6, hangs: 0.85 },
+  coily: { halves: 6, wide: 2.1, hangs: 0.7 },
+  tightlyCoiled: { halves: 8, wide: 1.5, hangs: 0.6 },
+};
+
 const HAIRS_PER_UNIT = 0.16;
 const hairsKept = new Map<string, Hair[]>();
 
-/** The hairs of an area in a view; the same each time. */
-export function hairsOf(view: View, area: Area, random: (seed: number) => () => number): Hair[] {
-  const name = `${view} ${area}`;
+/** The hairs of an area in a view, of a form; the same each time. */
+export function hairsOf(
+  view: View,
+  area: Area,
+  form: HairForm,
+  random: (seed: number) => () => number,
+): Hair[] {
+  const place = `${view} ${area}`;
+  const name = `${place} ${form}`;
   const kept = hairsKept.get(name);
   if (kept) return kept;
+  const { halves, wide: swings, hangs } = WAVES[form];
   const { areas, falls } = DRAWN[view];
-  const next = random([...name].reduce((sum, letter) => sum * 31 + letter.charCodeAt(0), 7) >>> 0);
+  const next = random([...place].reduce((sum, letter) => sum * 31 + letter.charCodeAt(0), 7) >>> 0);
   const hairs: Hair[] = [];
   for (const outline of areas[area] ?? []) {
     const xs = outline.map(([x]) => x);
@@ -346,12 +363,15 @@ export function hairsOf(view: View, area: Area, random: (seed: number) => () => 
       const at: Point = [left + next() * wide, top + next() * high];
       if (!isInside(at, outline)) continue;
       const [dx, dy] = falls(...at);
-      const length = 7 + 5 * next();
-      const bend = (next() - 0.5) * 3;
+      const length = (7 + 5 * next()) * hangs;
+      const bend = (next() - 0.5) * 2 * swings;
       const point = (along: number, aside: number) =>
         `${(at[0] + dx * along - dy * aside).toFixed(1)} ${(at[1] + dy * along + dx * aside).toFixed(1)}`;
       hairs.push({
-        path: `M${point(0, 0)}Q${point(length / 2, bend)} ${point(length, 0)}`,
+        path: `M${point(0, 0)}Q${point(length / halves / 2, bend)} ${point(length / halves, 0)}${Array.from(
+          { length: halves - 1 },
+          (_, half) => `T${point(((half + 2) * length) / halves, 0)}`,
+        ).join('')}`,
         rank: next(),
         shade: next() * 2 - 1,
       });
