@@ -22,11 +22,11 @@ describe('a card without its times', () => {
     const longer = BLONDE.map((one) => ({ ...one, start: one.bowl === 'B' ? 44 : one.start }));
     const other = [
       { ...longer[0], minutes: 39, checkEvery: 10 },
-      { ...longer[1], minutes: 29, warmth: true },
+      { ...longer[1], minutes: 29, heat: { from: 0, to: 10 } },
       { ...longer[2], minutes: 20 },
     ];
     expect(applicationsOf(other)).toEqual(applicationsOf(BLONDE));
-    expect(JSON.stringify(applicationsOf(BLONDE))).not.toMatch(/minutes|start"|checkEvery|warmth/);
+    expect(JSON.stringify(applicationsOf(BLONDE))).not.toMatch(/minutes|start"|checkEvery|heat|watched/);
   });
 
   it('timed as it was, it is the card again', () => {

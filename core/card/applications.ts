@@ -1,11 +1,13 @@
 import type { RecordCard, Step } from './record-card';
 
 /** When a bowl goes on and how it is watched is timing; all else of a step is how it is applied. */
-type Timing = Pick<Step, 'start' | 'minutes' | 'warmth' | 'checkEvery'>;
-const timingOf = ({ minutes, warmth, checkEvery }: Step): Omit<Timing, 'start'> => ({
+type Timing = Pick<Step, 'start' | 'minutes' | 'heat' | 'checkEvery' | 'checkAt' | 'watchedFor'>;
+const timingOf = ({ minutes, heat, checkEvery, checkAt, watchedFor }: Step): Omit<Timing, 'start'> => ({
   minutes,
-  warmth,
+  heat,
   checkEvery,
+  ...(checkAt ? { checkAt } : {}),
+  ...(watchedFor ? { watchedFor } : {}),
 });
 
 /** A bowl applied, without its times: what stands before it and how long it waits, so that no time can be read off. */
@@ -22,7 +24,7 @@ const endOf = ({ start, minutes }: Step) => start + minutes;
 export function applicationsOf(steps: readonly Step[]): Application[] {
   const inOrder = [...steps].sort((a, b) => a.start - b.start);
   return inOrder.map((step, at): Application => {
-    const { start, minutes: _m, warmth: _w, checkEvery: _c, ...applied } = step;
+    const { start, minutes: _m, heat: _h, checkEvery: _c, checkAt: _a, watchedFor: _f, ...applied } = step;
     const after = inOrder.slice(0, at).flatMap((other, i) => (endOf(other) <= start ? [i] : []));
     return { ...applied, after, wait: start - Math.max(0, ...after.map((i) => endOf(inOrder[i]))) };
   });

@@ -2,6 +2,9 @@ import { z } from 'zod';
 import { TREATMENTS, WASH_KINDS } from '../process';
 import { MOST_REGIONS, PLACE_IDS, ZONES } from './head';
 
+/** Cool water after colour, lukewarm elsewhere; hot water swells hair and takes dye along (section 14). */
+export const RINSE_WATER = ['cool', 'lukewarm', 'warm'] as const;
+
 const places = z
   .array(z.enum(PLACE_IDS))
   .min(1)
@@ -30,11 +33,23 @@ export const careSchema = z.discriminatedUnion('do', [
   z.object({ do: z.literal('treat'), zones: places, start, treatment: z.enum(TREATMENTS) }).strict(),
   /** An acid rinse or sealer, which lies the surface flat (R5). */
   z.object({ do: z.literal('seal'), zones: places, start }).strict(),
+  /** Water worked through what lies there, and on to hair beside it that is only to be refreshed (A1). */
+  z.object({ do: z.literal('emulsify'), zones: places, start }).strict(),
+  /** Some places rinsed before the rest, or what was left in. */
+  z.object({ do: z.literal('rinse'), zones: places, start, water: z.enum(RINSE_WATER) }).strict(),
   /** Two colours worked into one another where they meet, so that no line shows (F10). */
   z.object({ do: z.literal('melt'), zones: places.length(2), start }).strict(),
 ]);
 export type CareStep = z.infer<typeof careSchema>;
 export type CareKind = CareStep['do'];
-export const CARE_KINDS = ['protect', 'wash', 'treat', 'seal', 'melt'] as const satisfies readonly CareKind[];
+export const CARE_KINDS = [
+  'protect',
+  'emulsify',
+  'rinse',
+  'wash',
+  'treat',
+  'seal',
+  'melt',
+] as const satisfies readonly CareKind[];
 /** Most of them on a card. */
 export const MOST_CARE = 16;

@@ -81,6 +81,8 @@ export const clientCaseSchema = z
     /** Lines at hand, by id. */
     lineIds: z.array(z.string().min(1).max(60)).min(1).max(12),
     shelf: shelfSchema.optional(),
+    /** Whether making client and place ready is part of the exercise (section 13). */
+    station: z.boolean().optional(),
   })
   .strict()
   .superRefine(({ head, wish, placements = [], melts = [] }, context) => {

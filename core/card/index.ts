@@ -11,4 +11,5 @@ export * from './reveal';
 export * from './steps';
 export * from './applications';
 export * from './open-steps';
-export * from './before-areas';
+export * from './leftover';
+export * from './older-cards';

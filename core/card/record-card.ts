@@ -33,6 +33,12 @@ export const DECISIONS = ['goOn', 'decline'] as const;
 /** Openly, in foils, or between foils that are in: then what is in them is not reached (A6). */
 export const PLACEMENTS = ['open', 'foils', 'between'] as const;
 export const ENDINGS = ['rinse', 'stay'] as const;
+/** What a product is watched for: lightener for a level, a toner for a tone, a cleanse or remover until nothing moves (R2, P8). */
+export const WATCHED_FOR = ['level', 'tone', 'noChange'] as const;
+export type WatchedFor = (typeof WATCHED_FOR)[number];
+/** How the client and the place of work are made ready (section 13). */
+export const STATION = ['towelsAndCape', 'gloves', 'barrierCream', 'noMetal'] as const;
+export type StationItem = (typeof STATION)[number];
 /** Section 14. */
 export const AFTERCARES = [
   'gentleWash',
@@ -68,6 +74,11 @@ export const bowlSchema = z
       .array(z.object({ kind: z.enum(BOWL_ADDITIONS), grams }).strict())
       .max(BOWL_ADDITIONS.length)
       .optional(),
+    /** Begun from what is left of another bowl: so much of it. What is weighed beside it thins it (A1). */
+    from: z
+      .object({ bowl: z.string().min(1).max(4), grams })
+      .strict()
+      .optional(),
   })
   .strict();
 export type Bowl = z.infer<typeof bowlSchema>;
@@ -95,9 +106,21 @@ export const stepSchema = z
     wet: z.boolean(),
     start: z.number().int().min(0).max(300),
     minutes: z.number().int().min(1).max(240),
-    warmth: z.boolean(),
+    /** Added heat, in minutes of the step; null is none (R4). */
+    heat: z
+      .object({ from: z.number().int().min(0).max(240), to: z.number().int().min(1).max(240) })
+      .strict()
+      .nullable(),
     /** A strand is wiped every so many minutes; null is not at all. */
     checkEvery: z.number().int().min(1).max(60).nullable(),
+    /** Or at these minutes of the step. */
+    checkAt: z.array(z.number().int().min(1).max(240)).max(12).optional(),
+    /** What the checks look for (R2). */
+    watchedFor: z.enum(WATCHED_FOR).optional(),
+    /** Minutes it takes to put on, area by area; the last area lies so much shorter (A4). Left out, nobody counted. */
+    takesMinutes: z.number().int().min(0).max(90).optional(),
+    /** Thickness of the partings, mm (A4). */
+    partingMm: z.number().int().min(2).max(40).optional(),
     ends: z.enum(ENDINGS),
   })
   .strict();
@@ -120,6 +143,8 @@ export const recordCardSchema = z
     readings: z.partialRecord(z.enum(PLACE_IDS), zoneReadingSchema),
     asked: z.array(z.enum(QUESTIONS)),
     tests: z.array(z.enum(TESTS)),
+    /** What was made ready before anything is mixed, where the case opens it. */
+    station: z.array(z.enum(STATION)).optional(),
     decision: z.enum(DECISIONS).nullable(),
     /** Visits the client is told of; this card is the first. */
     visits: z.number().int().min(1).max(8).nullable(),

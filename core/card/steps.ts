@@ -1,6 +1,7 @@
+import { AREA_BEARS, type Area } from '../hair';
 import type { Line } from '../shades';
 import type { Part } from './client-case';
-import type { PlaceId } from './head';
+import { regionOf, type Head, type PlaceId } from './head';
 import type { Bowl, RecordCard, Step } from './record-card';
 
 /** A line at hand by its id. */
@@ -42,9 +43,37 @@ export function isProtectedAt(
   );
   const comesOff = [
     ...steps.flatMap(({ start, minutes, ends }) => (ends === 'rinse' ? [start + minutes] : [])),
-    ...care.flatMap((one) => (one.do === 'wash' ? [one.start] : [])),
+    ...care.flatMap((one) => (one.do === 'wash' || one.do === 'rinse' ? [one.start] : [])),
   ];
   return put >= 0 && !comesOff.some((at) => at > put && at <= minute);
+}
+
+/**
+ * The longest a strand goes without being wiped and looked at, minutes; null where it never is. Checks at named minutes
+ * leave the time to the first, between two, and from the last to the rinse.
+ */
+export function longestUnwatched({ checkEvery, checkAt = [], minutes }: Step): number | null {
+  const within = checkAt.filter((at) => at < minutes).sort((a, b) => a - b);
+  const named = within.length === 0 ? null : longestGap([0, ...within, minutes]);
+  if (checkEvery === null || named === null) return checkEvery ?? named;
+  return Math.min(checkEvery, named);
+}
+const longestGap = (minutes: readonly number[]) =>
+  Math.max(...minutes.slice(1).map((at, i) => at - minutes[i]));
+
+/**
+ * Minute at which a step comes to the hair of a place: the areas before its own take their share of the time that putting
+ * on takes (A4).
+ */
+export function reachedAt(head: Head, step: Step, place: PlaceId): number {
+  const { takesMinutes = 0, areas, start } = step;
+  if (takesMinutes === 0) return start;
+  const own = regionOf(head, place).areas;
+  const first = areas.findIndex((area) => own.includes(area));
+  const bears = (some: readonly Area[]) => some.reduce((sum, area) => sum + AREA_BEARS[area].fraction, 0);
+  return first <= 0
+    ? start
+    : start + Math.round((takesMinutes * bears(areas.slice(0, first))) / bears(areas));
 }
 
 /** Whether something is put on a place before a step is rinsed: then cream would keep it off as well. */

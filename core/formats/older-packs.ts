@@ -1,4 +1,4 @@
-import { fromBeforeAreas } from '../card';
+import { fromOlderCards } from '../card';
 
 type Json = Record<string, unknown>;
 const isJson = (value: unknown): value is Json =>
@@ -54,6 +54,6 @@ export function ofToday(data: unknown): unknown {
   const second =
     data.formatVersion === 1 ? { ...data, formatVersion: 2, cases: each(data.cases, packed) } : data;
   return second.formatVersion === 2
-    ? { ...second, formatVersion: 3, cases: fromBeforeAreas(second.cases) }
+    ? { ...second, formatVersion: 3, cases: fromOlderCards(second.cases) }
     : second;
 }

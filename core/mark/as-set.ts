@@ -71,6 +71,8 @@ export interface ExerciseAsSet {
   /** Where the student times what is given: what is applied, without its times. Else empty. */
   applications: Application[];
   toCorrect: boolean;
+  /** Whether client and place of work are made ready by the student. */
+  station: boolean;
   /** What the questions and tests on the card, given or asked, have brought to light. */
   reveals: Record<string, Reason[]>;
 }
@@ -125,6 +127,7 @@ export function asSet(exercise: SetExercise, answer: RecordCard | null): Exercis
     open,
     given: withGiven(start, solution.best, open),
     applications: timesWhatIsGiven(open) ? applicationsOf(solution.best.steps) : [],
+    station: clientCase.station ?? false,
     toCorrect: card !== null,
     reveals: revealsOf(clientCase, withGiven(answer ?? start, solution.best, open)),
   };

@@ -291,10 +291,26 @@ const TABLE: [string, string, Change, Criterion, string, number][] = [
   [
     'warmth the line does not want',
     'first-blonde',
-    steps(({ bowl }) => bowl === 'B', { warmth: true }),
+    steps(({ bowl }) => bowl === 'B', { heat: { from: 0, to: 10 } }),
     'timing',
     'mark.timing.warmth',
     0.3,
+  ],
+  [
+    'watched for the wrong sign',
+    'first-blonde',
+    steps(({ bowl }) => bowl === 'A', { watchedFor: 'tone' }),
+    'timing',
+    'mark.timing.otherSign',
+    0.15,
+  ],
+  [
+    'lightener looked at only when it is late',
+    'first-blonde',
+    steps(({ bowl }) => bowl === 'A', { checkEvery: null, checkAt: [13] }),
+    'timing',
+    'mark.timing.seldom',
+    0.2,
   ],
   // Safety and aftercare.
   [

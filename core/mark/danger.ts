@@ -49,7 +49,7 @@ export function dangersIn(context: JudgeContext, open: readonly BenchStep[]): Da
       const most = Math.max(...lightenerVols('onScalp', rules));
       const vol = bowlVol(bowl) ?? 0;
       if (touches && vol > most + 1) add(hurts, 'strongOnScalp', 'D4', { ...at, given: vol, most });
-      if (touches && step.warmth) add(hurts, 'warmthOnScalp', 'R4', at);
+      if (touches && step.heat) add(hurts, 'warmthOnScalp', 'R4', at);
       if (step.minutes > FAR_PAST * line.minutes.standard)
         add(hurts, 'farPast', 'P4', { ...at, given: step.minutes, most: line.minutes.standard });
     }

@@ -8,6 +8,7 @@ import {
   type ClientCase,
   type RecordCard,
   type BenchStep,
+  withLeftovers,
 } from '../card';
 import type { Condition } from '../process';
 import { reason, type Reason } from '../reason';
@@ -178,7 +179,7 @@ function markAgainst(input: MarkingInput, answer: RecordCard): Grade {
   const { solution, rules, rubric, lines, open, judgement = NO_JUDGEMENT } = input;
   const lineOf = linesOf(input);
   const clientCase = solution.visit;
-  const plan = onHead(withGiven(answer, solution.best, open), clientCase);
+  const plan = withLeftovers(onHead(withGiven(answer, solution.best, open), clientCase));
   const wanted = CRITERIA.filter((criterion) => (rubric[criterion] ?? 0) > 0);
   const { weights, crucial: all, allowed } = standardFor(input);
   const crucial = turnsOn(all, judgement);

@@ -36,6 +36,9 @@ export function markSafety({ plan, solution, clientCase }: JudgeContext): Findin
     const dear = TEST_PRICE[test] ?? (test === 'elasticity' && !worked ? price.smaller : price.test);
     if (!plan.tests.includes(test)) found.push(is(dear, 'notTested', 'C3', { test }));
   }
+  for (const item of best.station ?? [])
+    if (!plan.station?.includes(item))
+      found.push(finding(null, price.smaller, reason('mark.safety.notReady', undefined, { item })));
   if (plan.decision === null) found.push(is(price.decision, 'undecided', 'C3'));
   else if (plan.decision !== best.decision)
     found.push(

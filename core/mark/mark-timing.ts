@@ -1,6 +1,7 @@
 import { levelOfPigmented } from '../hair';
-import { partName } from '../card';
-import { reason } from '../reason';
+import { longestUnwatched, partName, type WatchedFor } from '../card';
+import { LATE_HEAT_FROM } from '../process';
+import { reason, type Reason } from '../reason';
 import { isWaitedFor, rootWaits, tonesBared, type Layer } from '../solve';
 import { CHECKS, hasGreyToCover } from '../theory';
 import { partOf, zoneReason, type JudgeContext } from './context';
@@ -10,6 +11,8 @@ import { PRICES, lossAt } from './prices';
 import { isNeverRinsed } from './rinsed';
 import type { SeenPart, SeenStep } from './seen';
 
+/** Minutes that heated hair is left to cool before it is rinsed (R4). */
+const COOLS_MINUTES = 5;
 /** Colour within this many minutes less is timed to the minute (marks, ±1 under twelve). */
 const SHORT_MINUTES = 12;
 
@@ -71,7 +74,7 @@ const isToner = ({ route, task }: SeenPart, { role, line }: SeenStep) =>
 function checks(part: SeenPart, seen: SeenStep): Finding[] {
   const toner = isToner(part, seen);
   if (seen.role !== 'lighten' && !toner) return [];
-  const every = seen.step.checkEvery;
+  const every = longestUnwatched(seen.step);
   const { most } = toner ? CHECKS.toner : CHECKS.lightener;
   const params = { ...zoneReason(part.task), most, given: every ?? 0 };
   const is = (loss: number, code: string) =>
@@ -79,7 +82,37 @@ function checks(part: SeenPart, seen: SeenStep): Finding[] {
   // A toner that is off before it would be looked at again was looked at when it came off.
   if (every === null)
     return [toner ? is(PRICES.timing.seldom, 'noChecks') : is(PRICES.timing.neverLookedAt, 'neverLookedAt')];
-  return [every <= most ? is(0, 'checked') : is(PRICES.timing.seldom, 'seldom')];
+  const sign: WatchedFor = toner ? 'tone' : 'level';
+  const { watchedFor } = seen.step;
+  return [
+    every <= most ? is(0, 'checked') : is(PRICES.timing.seldom, 'seldom'),
+    ...(watchedFor === undefined
+      ? []
+      : [
+          finding(
+            partName(part.task.part),
+            watchedFor === sign ? 0 : PRICES.timing.otherSign,
+            reason(`mark.timing.${watchedFor === sign ? 'signSeen' : 'otherSign'}`, 'R2', {
+              ...zoneReason(part.task),
+              expected: sign,
+              given: watchedFor,
+            }),
+            seen.role,
+          ),
+        ]),
+  ];
+}
+
+/** R4: only where the line allows it, early, so that the hair cools down before it is rinsed. */
+function heated(place: string, { step, line, role }: SeenStep, params: Reason['params']): Finding[] {
+  const { heat } = step;
+  if (!heat) return [];
+  if (!line.mayHeat)
+    return [finding(place, PRICES.timing.heat, reason('mark.timing.warmth', 'R4', params), role)];
+  const late = heat.to > Math.max(LATE_HEAT_FROM, step.minutes - COOLS_MINUTES);
+  return late
+    ? [finding(place, PRICES.timing.heatLate, reason('mark.timing.heatLate', 'R4', params), role)]
+    : [finding(place, 0, reason('mark.timing.heatEarly', 'R4', params), role)];
 }
 
 export function markTiming(context: JudgeContext): Finding[] {
@@ -93,7 +126,6 @@ export function markTiming(context: JudgeContext): Finding[] {
         layer.role === 'lighten' && layer.aim !== null
           ? watched(context, part, layer, seen)
           : byClock(context, part, layer, seen);
-      const heat = seen.step.warmth && !seen.line.mayHeat;
       const params = { ...zoneReason(part.task), line: seen.line.name };
       const stays = isNeverRinsed(seen.step, context.plan, context.lineOf);
       return [
@@ -109,9 +141,7 @@ export function markTiming(context: JudgeContext): Finding[] {
             ]
           : []),
         ...checks(part, seen),
-        ...(heat
-          ? [finding(place, PRICES.timing.heat, reason('mark.timing.warmth', 'R4', params), seen.role)]
-          : []),
+        ...heated(place, seen, params),
       ];
     });
   });

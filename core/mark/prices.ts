@@ -157,6 +157,10 @@ export const PRICES = {
     spent: 0.5,
     neverRinsed: 1,
     heat: 0.3,
+    /** Heat that goes on to the end, so that the hair is rinsed hot (R4). */
+    heatLate: 0.15,
+    /** Watched for something that this product is not watched for (R2). */
+    otherSign: 0.15,
   },
   safety: {
     patch: 0.7,

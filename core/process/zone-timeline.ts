@@ -9,6 +9,8 @@ import { sealed, washed, type WashKind } from './wash';
 export type ZoneEvent =
   | { at: number; do: 'apply'; coat: Coat }
   | { at: number; do: 'rinse' }
+  /** Water worked through what lies there: it thins the mix, and wet hair takes it half as fast (A1, D6). */
+  | { at: number; do: 'emulsify' }
   | { at: number; do: 'heat'; on: boolean }
   | { at: number; do: 'treat'; treatment: Treatment }
   | { at: number; do: 'wash'; how: WashKind; times: number }
@@ -26,7 +28,9 @@ export interface ZoneMoment {
   lying: { mix: Mix; minutes: number } | null;
 }
 
-const ORDER = { rinse: 0, wash: 1, treat: 2, seal: 3, heat: 4, apply: 5 } as const;
+const ORDER = { rinse: 0, wash: 1, treat: 2, seal: 3, heat: 4, apply: 5, emulsify: 6 } as const;
+/** Parts of water to one of the mix when it is emulsified. Judgement. */
+export const EMULSIFIED = 0.5;
 
 /** From one event to the next: hair at rest, or under a coat that has lain on it since some minute. */
 interface Span {
@@ -72,7 +76,19 @@ function compile({ start, events }: ZonePlan): Compiled {
     if (event.do === 'heat') continue;
     const strand = strandIn({ heat }, spans[spans.length - 1], event.at);
     const from = event.at;
-    if (event.do === 'apply')
+    if (event.do === 'emulsify') {
+      const { under } = spans[spans.length - 1];
+      if (under) {
+        const { coat } = under.application;
+        const mix = { ...coat.mix, thinned: (coat.mix.thinned ?? 0) + EMULSIFIED };
+        const ageMinutes = (coat.ageMinutes ?? 0) + from - under.since;
+        spans.push({
+          from,
+          strand,
+          under: { application: apply({ ...coat, mix, wet: true, ageMinutes }, strand), since: from },
+        });
+      }
+    } else if (event.do === 'apply')
       spans.push({ from, strand, under: { application: apply(event.coat, strand), since: from } });
     else spans.push({ from, strand: cared(strand, event), under: null });
   }
@@ -80,7 +96,7 @@ function compile({ start, events }: ZonePlan): Compiled {
 }
 
 /** Hair after something other than a bowl; washing, treating and sealing take off what lies there, as a rinse does. */
-function cared(strand: Strand, event: Exclude<ZoneEvent, { do: 'apply' | 'heat' }>): Strand {
+function cared(strand: Strand, event: Exclude<ZoneEvent, { do: 'apply' | 'heat' | 'emulsify' }>): Strand {
   switch (event.do) {
     case 'rinse':
       return strand;

@@ -1,6 +1,8 @@
 import fc from 'fast-check';
 import { SHIPPED_CASES, shippedCase } from '../cases';
+import { dyeOf, loadOf, type Strand } from '../hair';
 import { PRODUCTS } from '../process';
+import { AREA_ORDERS } from '../theory';
 import { shippedLine } from '../shades';
 import {
   EMPTY_CARD,
@@ -11,10 +13,12 @@ import {
   fromScalpCm,
   headSchema,
   lastMinute,
+  longestUnwatched,
   mixOfBowl,
   partName,
   partsOf,
   productOf,
+  reachedAt,
   recordCardSchema,
   shadePartsOf,
   showsIn,
@@ -22,7 +26,11 @@ import {
   stretchesOf,
   targetLab,
   type Bowl,
+  type ClientCase,
   type LineOf,
+  type PlaceId,
+  type Step,
+  type Work,
 } from '../card';
 import { simulateCard, showSimulation, wishLooks } from '.';
 import { step } from '../testing/cards';
@@ -203,5 +211,76 @@ describe('what a client tells and a test shows', () => {
   it('is asked for by a card that holds together', () => {
     expect(recordCardSchema.parse(EMPTY_CARD)).toEqual(EMPTY_CARD);
     expect(recordCardSchema.safeParse({ ...EMPTY_CARD, steps: [step({ zones: [] })] }).success).toBe(false);
+  });
+});
+
+describe('what a card says beside bowls and minutes', () => {
+  const blonde = caseOf('first-blonde');
+  /** Enough for all of the hair. */
+  const plenty = bowl({ shades: [{ label: '6:0', grams: 100 }], developer: [{ vol: 20, grams: 150 }] });
+  const mids = (plan: Partial<Work>, minute: number, clientCase: ClientCase = blonde) =>
+    simulateCard(clientCase, { bowls: [plenty], steps: [step()], care: [], ...plan }, lineOf)
+      .outcomeAt(minute)
+      .find(({ part }) => part.zone.endsWith('mids'))!.strand;
+
+  it('heat works while it is on, not before and not after', () => {
+    const heated = (heat: Step['heat']) => mids({ steps: [step({ heat })] }, 20).damage;
+    expect(heated({ from: 0, to: 10 })).toBeGreaterThan(heated(null));
+    expect(heated({ from: 0, to: 5 })).toBeLessThan(heated({ from: 0, to: 10 }));
+    expect(heated({ from: 25, to: 35 })).toBe(heated(null));
+  });
+
+  it('partings up to the limit of their product reach every hair, thicker ones leave spots (A4)', () => {
+    const spots = (partingMm: number) => mids({ steps: [step({ partingMm })] }, 35).spots.length;
+    expect([6, 12].map(spots)).toEqual([0, 0]);
+    expect(spots(24)).toBeGreaterThan(0);
+  });
+
+  it('hair that is come to later lies so much shorter, by the areas before it (A4)', () => {
+    const nape = caseOf('dense-nape');
+    const plan = (takesMinutes: number, areas: Step['areas']) => ({
+      steps: [step({ zones: nape.head.zones.map(({ zone }) => zone), minutes: 30, takesMinutes, areas })],
+    });
+    const order = AREA_ORDERS.napeUp;
+    const places = (takes: number, areas: Step['areas']) =>
+      nape.head.zones.map(({ zone }) => reachedAt(nape.head, plan(takes, areas).steps[0], zone));
+    expect(Math.max(...places(0, [...order]))).toBe(0);
+    expect(Math.min(...places(20, [...order]))).toBe(0);
+    expect(Math.max(...places(20, [...order]))).toBeGreaterThan(0);
+    expect(Math.max(...places(20, [...order]))).toBeLessThanOrEqual(20);
+    expect(places(20, [...order])).not.toEqual(places(20, [...order].reverse()));
+  });
+
+  it('emulsifying thins what lies there, and brings it to hair beside it on which nothing lies (A1)', () => {
+    const emulsify = { do: 'emulsify' as const, zones: ['mids', 'ends'] as PlaceId[], start: 20 };
+    const dye = (strand: Strand) => loadOf(dyeOf(strand));
+    const ends = (care: Work['care'], minute: number) =>
+      simulateCard(blonde, { bowls: [plenty], steps: [step()], care }, lineOf)
+        .outcomeAt(minute)
+        .find(({ part }) => part.zone === 'ends')!.strand;
+    expect(dye(ends([emulsify], 35))).toBeGreaterThan(dye(ends([], 35)));
+    expect(dye(mids({ care: [emulsify] }, 35))).not.toBe(dye(mids({}, 35)));
+    // Rinsed with the rest.
+    expect(ends([emulsify], 60)).toEqual(ends([emulsify], 35));
+  });
+
+  it('rinsing some places apart ends it there and nowhere else', () => {
+    const rinse = { do: 'rinse' as const, zones: ['mids'] as PlaceId[], start: 10, water: 'cool' as const };
+    const both = step({ zones: ['mids', 'ends'] });
+    const at = (care: Work['care'], place: PlaceId) =>
+      simulateCard(blonde, { bowls: [plenty], steps: [both], care }, lineOf)
+        .outcomeAt(35)
+        .find(({ part }) => part.zone === place)!.strand;
+    expect(at([rinse], 'mids')).not.toEqual(at([], 'mids'));
+    expect(at([rinse], 'ends')).toEqual(at([], 'ends'));
+  });
+
+  it('a strand looked at at named minutes is unwatched between them', () => {
+    const unwatched = (change: Partial<Step>) => longestUnwatched(step({ minutes: 30, ...change }));
+    expect(unwatched({})).toBeNull();
+    expect(unwatched({ checkEvery: 5 })).toBe(5);
+    expect(unwatched({ checkAt: [10, 20, 25] })).toBe(10);
+    expect(unwatched({ checkAt: [25] })).toBe(25);
+    expect(unwatched({ checkAt: [40] })).toBeNull();
   });
 });

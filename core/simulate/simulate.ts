@@ -1,9 +1,11 @@
 import { differenceOf, type Lab, type Light, type ToneFamily } from '../colour';
 import { greyShows, labOfStrand, readStrand, type Strand } from '../hair';
 import {
+  EMULSIFIED,
   conditionOf,
   zoneAt,
   type Condition,
+  type Mix,
   type ZoneEvent,
   type ZoneMoment,
   type ZonePlan,
@@ -17,11 +19,13 @@ import {
   mixOfBowl,
   partsOf,
   placementOn,
+  reachedAt,
   regionsOf,
   stepsOn,
   strandOfZone,
   stretchesOf,
   targetLab,
+  withLeftovers,
   type Bowl,
   type ClientCase,
   type Head,
@@ -30,6 +34,7 @@ import {
   type LineOf,
   type Part,
   type RecordCard,
+  type Step,
   type Work,
 } from '../card';
 import { strandLook, type TressLook, type TressZone } from '../tress';
@@ -57,9 +62,58 @@ const careEvents = ({ care }: Pick<Work, 'care'>, place: PlaceId): ZoneEvent[] =
     if (!step.zones.includes(place)) return [];
     const at = step.start;
     if (step.do === 'wash') return [{ at, do: 'wash', how: step.how, times: step.times }];
+    if (step.do === 'emulsify' || step.do === 'rinse') return [{ at, do: step.do }];
     if (step.do === 'treat') return [{ at, do: 'treat', treatment: step.treatment }];
     return step.do === 'seal' ? [{ at, do: 'seal' }] : [];
   });
+
+const heatOf = ({ heat, start }: Step): ZoneEvent[] =>
+  heat
+    ? [
+        { at: start + heat.from, do: 'heat', on: true },
+        { at: start + heat.to, do: 'heat', on: false },
+      ]
+    : [];
+
+/** Partings up to which every hair is reached, mm: all-over gloss runs where colour and lightener have to be laid (A4). */
+const THICKEST_PARTING_MM = { gloss: 25, other: 12 };
+/** Fraction 0–1 of the hair of a parting as thick as this that a bowl reaches (R8). */
+const reachedBy = ({ partingMm }: Step, { product }: Mix): number => {
+  const thickest = THICKEST_PARTING_MM[product === 'acidGloss' || product === 'demi' ? 'gloss' : 'other'];
+  return partingMm === undefined ? 1 : Math.min(1, thickest / partingMm);
+};
+
+/**
+ * What emulsifying brings to a place on which nothing lies: what lies beside it, thinned and wet, until that is rinsed (A1).
+ */
+function pulledThrough(head: Head, plan: Work, { zone }: Pick<Part, 'zone'>, lineOf: LineOf): ZoneEvent[] {
+  const lies = ({ start, minutes }: Step, at: number) => start <= at && at < start + minutes;
+  return plan.care.flatMap((care): ZoneEvent[] => {
+    if (care.do !== 'emulsify' || !care.zones.includes(zone)) return [];
+    const at = care.start;
+    if (plan.steps.some((step) => step.zones.includes(zone) && lies(step, at))) return [];
+    const donor = plan.steps.find(
+      (step) => lies(step, at) && step.zones.some((one) => care.zones.includes(one)),
+    );
+    const bowl = donor && bowlOf(plan, donor);
+    const line = bowl?.lineId ? lineOf(bowl.lineId) : undefined;
+    const mix = bowl && line ? mixOfBowl(bowl, line) : null;
+    if (!donor || !mix) return [];
+    return [
+      {
+        at,
+        do: 'apply',
+        coat: {
+          mix: { ...mix, thinned: (mix.thinned ?? 0) + EMULSIFIED },
+          wet: true,
+          amount: amountOf(head, plan, bowl!),
+          ageMinutes: at - donor.start,
+        },
+      },
+      { at: donor.start + donor.minutes, do: 'rinse' },
+    ];
+  });
+}
 
 /** What happens to a part of the head, for the hair model. Steps with an unfinished bowl do nothing. */
 export function zonePlanOf(
@@ -73,19 +127,22 @@ export function zonePlanOf(
     const line = bowl?.lineId ? lineOf(bowl.lineId) : undefined;
     const mix = bowl && line ? mixOfBowl(bowl, line) : null;
     if (!mix) return [];
-    const end = step.start + step.minutes;
-    const isProtected = isProtectedAt(plan, part.zone, step.start);
+    const at = reachedAt(head, step, part.zone);
+    const isProtected = isProtectedAt(plan, part.zone, at);
+    // However much there is, the middle of a thick slice gets too little.
+    const reach = reachedBy(step, mix);
+    const weighed = amountOf(head, plan, bowl!);
+    const amount = reach < 1 ? Math.min(1, weighed) * reach : weighed;
     return [
-      { at: step.start, do: 'heat', on: step.warmth },
-      {
-        at: step.start,
-        do: 'apply',
-        coat: { mix, wet: step.wet, amount: amountOf(head, plan, bowl!), isProtected },
-      },
-      { at: end, do: 'rinse' },
+      ...heatOf(step),
+      { at, do: 'apply', coat: { mix, wet: step.wet, amount, isProtected } },
+      { at: step.start + step.minutes, do: 'rinse' },
     ];
   });
-  return { start: strandOfZone(head, part.zone), events: [...events, ...careEvents(plan, part.zone)] };
+  return {
+    start: strandOfZone(head, part.zone),
+    events: [...events, ...pulledThrough(head, plan, part, lineOf), ...careEvents(plan, part.zone)],
+  };
 }
 
 /** What a part is like when it is looked at. */
@@ -129,7 +186,8 @@ export interface SimulatedCard {
   looksAt: (minute: number, light: Light, seed: number) => TressLook[];
 }
 
-export function simulateCard(clientCase: HeadAndWish, plan: Work, lineOf: LineOf): SimulatedCard {
+export function simulateCard(clientCase: HeadAndWish, card: Work, lineOf: LineOf): SimulatedCard {
+  const plan = withLeftovers(card);
   const parts = partsOf(clientCase);
   const plans = new Map(parts.map((part) => [part, zonePlanOf(clientCase.head, plan, part, lineOf)]));
   const seen = new Map<Part, Map<number, ZoneMoment>>(parts.map((part) => [part, new Map()]));
@@ -144,7 +202,7 @@ export function simulateCard(clientCase: HeadAndWish, plan: Work, lineOf: LineOf
     return part && momentOf(part, minute).strand;
   };
   return {
-    card: plan,
+    card,
     minutes: lastMinute(plan),
     parts,
     momentOf,

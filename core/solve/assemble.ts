@@ -1,5 +1,6 @@
 import { splitByParts } from '../measure';
 import {
+  STATION,
   amountFor,
   areasOf,
   bowlGrams,
@@ -222,7 +223,7 @@ function stepsOf(placed: Placed[], clientCase: ClientCase, jobs: readonly Job[])
       wet,
       start,
       minutes,
-      warmth: false,
+      heat: null,
       checkEvery:
         layer.role === 'lighten' || layer.role === 'cleanse'
           ? CHECKS.lightener.best
@@ -325,6 +326,7 @@ export function assemble(
     readings: readingsOf(clientCase, jobs, rules),
     asked: [...NEEDED_QUESTIONS],
     tests: neededTests(jobs, clientCase),
+    ...(clientCase.station ? { station: [...STATION] } : {}),
     decision: 'goOn',
     visits,
     bowls,

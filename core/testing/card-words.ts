@@ -51,7 +51,7 @@ function stepOf(line: string, head: ClientCase['head']): Step {
     else if (TAKEN_AS.includes(flag as never)) change.taken = flag as Step['taken'];
     else if (flag === 'over') change.stopsAtLine = false;
     else if (flag === 'wet') change.wet = true;
-    else if (flag === 'heat') change.warmth = true;
+    else if (flag === 'heat') change.heat = { from: 0, to: made.minutes };
     else if (flag === 'stay') change.ends = 'stay';
     else if (flag.startsWith('check')) change.checkEvery = Number(flag.slice(5));
     else if (flag.startsWith('foils'))

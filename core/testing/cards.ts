@@ -12,7 +12,7 @@ export const step = (change: Partial<Step> = {}): Step => ({
   wet: false,
   start: 0,
   minutes: 35,
-  warmth: false,
+  heat: null,
   checkEvery: null,
   ends: 'rinse',
   ...change,

@@ -184,9 +184,9 @@ describe('a student at the bench', () => {
       .post(mine('/simulation'), { bowls: best.bowls, steps: best.steps })
       .expect(200);
     expect(body.frames).toHaveLength(body.minutes + 1);
-    expect(body.frames[20].covered).toEqual(['regrowth']);
+    expect(body.frames[20].covered).toEqual({ regrowth: 'cream' });
     const last = body.frames[body.minutes];
-    expect(last.covered).toEqual([]);
+    expect(last.covered).toEqual({});
     expect(last.failing).toEqual([]);
     expect(last.strands[0].zones[0].colour).not.toEqual(body.frames[0].strands[0].zones[0].colour);
     expect(JSON.stringify(body)).not.toContain('naturalLevel');

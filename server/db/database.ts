@@ -11,6 +11,7 @@ import * as areas from './migrations/008_areas';
 import * as judgement from './migrations/009_judgement';
 import * as frozen from './migrations/010_frozen';
 import * as testSecret from './migrations/011_test_secret';
+import * as heat from './migrations/012_heat';
 
 const MIGRATIONS: Record<string, { up: (knex: Knex) => Promise<void>; down: (knex: Knex) => Promise<void> }> =
   {
@@ -25,6 +26,7 @@ const MIGRATIONS: Record<string, { up: (knex: Knex) => Promise<void>; down: (kne
     '009_judgement': judgement,
     '010_frozen': frozen,
     '011_test_secret': testSecret,
+    '012_heat': heat,
   };
 
 /** Migrations are code in the bundle rather than files on disk, so that one file is the whole server. */

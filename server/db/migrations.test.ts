@@ -127,6 +127,25 @@ describe('one exercise for two', () => {
     await told(client_case);
   });
 
+  it('gives heat its minutes, also in answers that are handed in and frozen, and takes them back', async () => {
+    await migrate(h.db);
+    const handedIn = async (): Promise<AttemptRow> =>
+      (await h.db('attempts').whereNotNull('submitted_at').orderBy('id')).find(
+        ({ answer }: AttemptRow) => answer.steps.length > 0,
+      );
+    const was = (await handedIn()).answer.steps;
+    await downTo(h.db, '011_test_secret');
+    const [before] = (await handedIn()).answer.steps as unknown as Record<string, unknown>[];
+    expect(before).toMatchObject({ warmth: was[0].heat !== null });
+    expect(before).not.toHaveProperty('heat');
+    await migrate(h.db);
+    expect((await handedIn()).answer.steps.map(({ heat }) => heat !== null)).toEqual(
+      was.map(({ heat }) => heat !== null),
+    );
+    const { id } = await handedIn();
+    await expect(h.db('attempts').where({ id }).update({ answer: '{}' })).rejects.toThrow('handed in');
+  });
+
   it('makes cases and cards that are what they have to be, with the words and points of before', async () => {
     for (const assignment of await assignments()) {
       const { client_case, model_answer, id, rubric, open_steps } = assignment;

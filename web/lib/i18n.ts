@@ -140,7 +140,7 @@ function teach(words: I18n, units: Units): I18n {
     const word = placeWord(words.t, String(value));
     return options.cap ? capital(word) : word;
   });
-  for (const list of ['area', 'region', 'taken'] as const)
+  for (const list of ['area', 'region', 'taken', 'watchedFor', 'station'] as const)
     formatter.add(list, (value) => words.t(`${list}.${value}`, { ns: 'craft' }));
   return words;
 }

@@ -59,7 +59,7 @@ const SPOILT: ((plan: RecordCard) => RecordCard)[] = [
       ...step,
       minutes: 3,
       wet: true,
-      warmth: true,
+      heat: { from: 0, to: 40 },
       checkEvery: 20,
       stopsAtLine: false,
       areas: ['nape'],

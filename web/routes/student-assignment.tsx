@@ -1,5 +1,5 @@
 import type { StudentAssignment } from '@cimbel/contract';
-import { fromBeforeAreas, recordCardSchema } from '@cimbel/core/card';
+import { fromOlderCards, recordCardSchema } from '@cimbel/core/card';
 import { withGiven } from '@cimbel/core/mark';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
@@ -19,7 +19,7 @@ import { InUnits } from '../lib/units';
 import { ButtonLink } from '../ui/button';
 import { Failure, Loading, Notice } from '../ui/panel';
 
-const ofToday = (kept: unknown) => recordCardSchema.safeParse(fromBeforeAreas(kept)).data ?? null;
+const ofToday = (kept: unknown) => recordCardSchema.safeParse(fromOlderCards(kept)).data ?? null;
 
 function Working({ assignment }: { assignment: StudentAssignment }) {
   const draft = useDraft(

@@ -180,7 +180,7 @@ export const ROUTE_SLIPS = {
           wet: false,
           start: 0,
           minutes: line.minutes.standard,
-          warmth: false,
+          heat: null,
           checkEvery: null,
           ends: 'rinse',
         },

@@ -1,13 +1,5 @@
 import type { StudentAssignment } from '@cimbel/contract';
-import {
-  BOWL_ADDITIONS,
-  additionGrams,
-  bowlGrams,
-  bowlRatio,
-  bowlVol,
-  shadePartsOf,
-  type Bowl,
-} from '@cimbel/core/card';
+import { bowlGrams, bowlRatio, bowlVol, shadePartsOf, type Bowl } from '@cimbel/core/card';
 import { hasDeveloper, hasShades, type Line } from '@cimbel/core/shades';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -17,6 +9,7 @@ import { Field, NumberInput, Tick } from '../../ui/field';
 import { Facts, Sheet } from '../../ui/panel';
 import { LineKey, ShadeChart } from './shade-chart';
 import { BalanceBeam } from '../marking/balance';
+import { Additions } from './additions';
 import { BowlScale } from './bowl-scale';
 import { pourName } from './words';
 import { Ingredient } from './ingredient';
@@ -236,39 +229,5 @@ export function BowlForm({
         />
       ) : null}
     </div>
-  );
-}
-
-/** Shampoo or conditioner in the bowl: thins a leftover, makes a cleanse of a lightener. */
-function Additions({ bowl, onChange }: { bowl: Bowl; onChange: (bowl: Bowl) => void }) {
-  const { t } = useTranslation(['ui', 'craft']);
-  const set = (kind: (typeof BOWL_ADDITIONS)[number], grams: number) => {
-    const { others = [], ...rest } = bowl;
-    const next = [...others.filter((one) => one.kind !== kind), ...(grams > 0 ? [{ kind, grams }] : [])];
-    onChange(next.length > 0 ? { ...rest, others: next } : rest);
-  };
-  return (
-    <details open={(bowl.others ?? []).length > 0}>
-      <summary className="cursor-pointer text-sm font-semibold">{t('bench.mix.additions')}</summary>
-      <div className="mt-1 flex flex-wrap gap-3">
-        {BOWL_ADDITIONS.map((kind) => {
-          const grams = additionGrams(bowl, kind);
-          const label = t('service.amountOf', { label: t(`craft:addition.${kind}`) });
-          return (
-            <Field key={kind} label={t(`craft:addition.${kind}`)}>
-              <WeightInput
-                aria-label={label}
-                value={grams > 0 ? grams : null}
-                min={0}
-                max={2000}
-                step={1}
-                className="w-20!"
-                onValue={(value) => set(kind, value ?? 0)}
-              />
-            </Field>
-          );
-        })}
-      </div>
-    </details>
   );
 }

@@ -55,7 +55,7 @@ describe('a card', () => {
     expect(said({})).not.toContain('overlapped');
     expect(said({ stopsAtLine: false })).toContain('overlapped');
     expect(said({ wet: true })).toContain('on damp hair');
-    expect(said({ warmth: true })).toContain('with heat');
+    expect(said({ heat: { from: 0, to: 10 } })).toContain('heat from 0 to 10 min');
     expect(said({}, { wash: 'washed' })).toContain('washed and dried');
     expect(said({}, { wash: null })).not.toContain('Hair preparation');
   });

@@ -1,4 +1,11 @@
-import { CARE_KINDS, MOST_CARE, type CareKind, type CareStep, type PlaceId } from '@cimbel/core/card';
+import {
+  CARE_KINDS,
+  MOST_CARE,
+  RINSE_WATER,
+  type CareKind,
+  type CareStep,
+  type PlaceId,
+} from '@cimbel/core/card';
 import { TREATMENTS, WASH_KINDS } from '@cimbel/core/process';
 import { Plus, Trash2 } from 'lucide-react';
 import { useTranslation } from 'react-i18next';
@@ -16,6 +23,10 @@ function newCare(kind: CareKind, places: readonly PlaceId[], start: number): Car
     case 'protect':
     case 'seal':
       return { do: kind, zones, start };
+    case 'emulsify':
+      return { do: 'emulsify', zones: [...places], start };
+    case 'rinse':
+      return { do: 'rinse', zones, start, water: 'lukewarm' };
     case 'wash':
       return { do: 'wash', zones: [...places], start, how: 'gentle', times: 1 };
     case 'treat':
@@ -79,6 +90,14 @@ function CareFields({
             onChange={(times) => onChange({ ...care, times })}
           />
         </>
+      ) : null}
+      {care.do === 'rinse' ? (
+        <Pick
+          label={t('care.water')}
+          value={care.water}
+          options={RINSE_WATER.map((value) => ({ value, text: t(`craft:rinseWater.${value}`) }))}
+          onChange={(water) => onChange({ ...care, water })}
+        />
       ) : null}
       {care.do === 'treat' ? (
         <Pick

@@ -1,9 +1,9 @@
 import type { StudentAssignment } from '@cimbel/contract';
-import { QUESTIONS, TESTS, type RecordCard } from '@cimbel/core/card';
+import { QUESTIONS, STATION, TESTS, type RecordCard } from '@cimbel/core/card';
 import { Check } from 'lucide-react';
 import { useTranslation } from 'react-i18next';
 import { capital } from '../../lib/i18n';
-import { Choice, Field, NumberInput } from '../../ui/field';
+import { Choice, Field, NumberInput, Tick } from '../../ui/field';
 import { Notice, Sheet } from '../../ui/panel';
 import { ClientFacts } from './client-panel';
 import type { DraftOf } from './use-draft';
@@ -108,6 +108,26 @@ export function Consult({
         <Notice kind="bad">
           {t(reveals.failed === 'network' ? 'service.askOffline' : `error.${reveals.failed}`)}
         </Notice>
+      ) : null}
+      {assignment.station ? (
+        <Sheet className="flex flex-col gap-2">
+          <h3 className="text-lg">{t('service.stationTitle')}</h3>
+          <p className="text-quiet text-sm">{t('service.stationHint')}</p>
+          <div className="flex flex-wrap gap-x-6">
+            {STATION.map((item) => (
+              <Tick
+                key={item}
+                label={capital(t(`craft:station.${item}`))}
+                on={plan.station?.includes(item) ?? false}
+                onChange={(on) =>
+                  change({
+                    station: STATION.filter((one) => (one === item ? on : plan.station?.includes(one))),
+                  })
+                }
+              />
+            ))}
+          </div>
+        </Sheet>
       ) : null}
       <Sheet className="flex flex-col gap-3">
         <h3 className="text-lg">{t('service.decide')}</h3>

@@ -8,7 +8,11 @@ import { Field, Select } from '../../ui/field';
 import { Empty } from '../../ui/panel';
 import type { DraftOf } from './use-draft';
 import { BowlForm } from './bowl-form';
+import { LeftoverForm } from './leftover-form';
 import { emptyBowl, nextName, withLine } from './recipe';
+
+/** What is commonly left in a bowl for the ends. */
+const LEFTOVER_GRAMS = 20;
 
 export function Mix({ assignment, draft }: { assignment: StudentAssignment; draft: DraftOf<RecordCard> }) {
   const { t } = useTranslation(['ui', 'craft']);
@@ -24,16 +28,28 @@ export function Mix({ assignment, draft }: { assignment: StudentAssignment; draf
     change({ bowls: [...plan.bowls, emptyBowl(free)] });
     setWanted(free);
   };
+  /** The bowl one looks at, or the one it came from: what is left of it can begin another. */
+  const origin = bowl?.from ? undefined : bowl?.lineId ? bowl : undefined;
+  const addFrom = ({ name }: Bowl) => {
+    if (!free) return;
+    change({
+      bowls: [...plan.bowls, { ...emptyBowl(free), from: { bowl: name, grams: LEFTOVER_GRAMS } }],
+    });
+    setWanted(free);
+  };
   const remove = (name: string) =>
     change({
-      bowls: plan.bowls.filter((one) => one.name !== name),
-      steps: plan.steps.filter((step) => step.bowl !== name),
+      // What was begun from it goes with it.
+      bowls: plan.bowls.filter((one) => one.name !== name && one.from?.bowl !== name),
+      steps: plan.steps.filter(
+        (step) => step.bowl !== name && plan.bowls.find((one) => one.name === step.bowl)?.from?.bowl !== name,
+      ),
     });
   return (
     <div className="flex flex-col gap-4">
       <h2 className="text-2xl">{t('service.mixTitle')}</h2>
       <div className="flex flex-wrap items-center gap-2" role="group" aria-label={t('service.bowls')}>
-        {plan.bowls.map(({ name, lineId }) => (
+        {plan.bowls.map(({ name, lineId, from }) => (
           <button
             key={name}
             type="button"
@@ -43,35 +59,44 @@ export function Mix({ assignment, draft }: { assignment: StudentAssignment; draf
           >
             {t('service.bowlTab', {
               name,
-              line: assignment.lines.find(({ id }) => id === lineId)?.name ?? t('answer.none'),
+              line:
+                assignment.lines.find(({ id }) => id === lineId)?.name ??
+                (from ? t('service.leftoverOf', from) : t('answer.none')),
             })}
           </button>
         ))}
         <Button icon={<Plus aria-hidden className="size-5" />} disabled={!free} onClick={add}>
           {t('service.addBowl')}
         </Button>
+        {origin ? (
+          <Button weight="quiet" disabled={!free} onClick={() => addFrom(origin)}>
+            {t('service.addLeftover', { bowl: origin.name })}
+          </Button>
+        ) : null}
       </div>
       {bowl ? (
         <>
           <div className="flex flex-wrap items-end gap-4">
-            <Field label={t('service.lineOf', { name: bowl.name })} className="w-72">
-              <Select
-                value={bowl.lineId ?? ''}
-                onChange={({ target }) => {
-                  const next = assignment.lines.find(({ id }) => id === target.value);
-                  if (next) set(withLine(bowl, next));
-                }}
-              >
-                <option value="" disabled>
-                  {t('service.pickLine')}
-                </option>
-                {assignment.lines.map(({ id, name, kind }) => (
-                  <option key={id} value={id}>
-                    {t('set.lineKind', { name, kind: t(`craft:kind.${kind}`) })}
+            {bowl.from ? null : (
+              <Field label={t('service.lineOf', { name: bowl.name })} className="w-72">
+                <Select
+                  value={bowl.lineId ?? ''}
+                  onChange={({ target }) => {
+                    const next = assignment.lines.find(({ id }) => id === target.value);
+                    if (next) set(withLine(bowl, next));
+                  }}
+                >
+                  <option value="" disabled>
+                    {t('service.pickLine')}
                   </option>
-                ))}
-              </Select>
-            </Field>
+                  {assignment.lines.map(({ id, name, kind }) => (
+                    <option key={id} value={id}>
+                      {t('set.lineKind', { name, kind: t(`craft:kind.${kind}`) })}
+                    </option>
+                  ))}
+                </Select>
+              </Field>
+            )}
             <Button
               weight="quiet"
               icon={<Trash2 aria-hidden className="size-4" />}
@@ -80,6 +105,7 @@ export function Mix({ assignment, draft }: { assignment: StudentAssignment; draf
               {t('service.removeBowl', { name: bowl.name })}
             </Button>
           </div>
+          {bowl.from ? <LeftoverForm bowl={bowl} bowls={plan.bowls} onChange={set} /> : null}
           {line ? (
             <BowlForm
               key={`${bowl.name} ${line.id}`}

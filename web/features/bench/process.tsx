@@ -1,5 +1,13 @@
 import type { ShownSimulation, StudentAssignment } from '@cimbel/contract';
-import { timedBy, timesWhatIsGiven, type PlaceId, type RecordCard, type Step } from '@cimbel/core/card';
+import {
+  WATCHED_FOR,
+  timedBy,
+  timesWhatIsGiven,
+  type PlaceId,
+  type RecordCard,
+  type Step,
+} from '@cimbel/core/card';
+import { LATE_HEAT_FROM } from '@cimbel/core/process';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { asApiError } from '../../lib/api';
@@ -15,14 +23,19 @@ import { useBowlWords } from './words';
 
 const CHECKS = [2, 3, 5, 10, 20];
 const MOST_MINUTES = 240;
+const MOST_CHECKS = 12;
+
+type Timing = Pick<Step, 'minutes' | 'heat' | 'checkEvery' | 'checkAt' | 'watchedFor'>;
+/** As an option of the list of checks: at minutes of one's own. */
+const AT_MINUTES = 'at';
 
 /** One bowl on the hair, and its times; null while it has none. */
 interface Row {
   key: string;
   bowl: string;
   zones: readonly PlaceId[];
-  timing: Pick<Step, 'minutes' | 'warmth' | 'checkEvery'> | null;
-  onTime: (timing: Pick<Step, 'minutes' | 'warmth' | 'checkEvery'>) => void;
+  timing: Timing | null;
+  onTime: (timing: Timing) => void;
 }
 
 /** What is on, by the student's own steps, or by the applications that the exercise gives. */
@@ -55,9 +68,80 @@ function rowsOf(assignment: StudentAssignment, draft: DraftOf<RecordCard>): Row[
   });
 }
 
+/** Minutes of one's own, written as one says them: 5, 10, 15. What is no minute is left out when the field is left. */
+function MinutesField({
+  label,
+  minutes,
+  onMinutes,
+}: {
+  label: string;
+  minutes: readonly number[];
+  onMinutes: (minutes: number[]) => void;
+}) {
+  const { t } = useTranslation();
+  const [typed, setTyped] = useState<string | null>(null);
+  return (
+    <input
+      aria-label={label}
+      inputMode="numeric"
+      placeholder={t('service.minutesExample')}
+      className="border-strong-line bg-raised min-h-10 w-36 rounded-sm border px-2 tabular-nums"
+      value={typed ?? minutes.join(', ')}
+      onChange={({ target }) => setTyped(target.value)}
+      onBlur={() => {
+        if (typed === null) return;
+        const found = typed
+          .split(/\D+/)
+          .map(Number)
+          .filter((one) => one >= 1 && one <= MOST_MINUTES);
+        onMinutes([...new Set(found)].sort((a, b) => a - b).slice(0, MOST_CHECKS));
+        setTyped(null);
+      }}
+    />
+  );
+}
+
+/** From when to when heat is on, minutes of the step. */
+function HeatFields({
+  label,
+  heat,
+  last,
+  onHeat,
+}: {
+  label: string;
+  heat: NonNullable<Step['heat']>;
+  last: number;
+  onHeat: (heat: NonNullable<Step['heat']>) => void;
+}) {
+  const { t } = useTranslation();
+  const field = (end: 'from' | 'to', least: number, most: number) => (
+    <label className="flex items-center gap-1">
+      {t(`service.heatEnds.${end}`)}
+      <NumberInput
+        aria-label={`${t(`service.heatEnds.${end}`)}: ${label}`}
+        value={heat[end]}
+        min={least}
+        max={most}
+        step={1}
+        className="w-18!"
+        onValue={(value) => {
+          if (value !== null) onHeat({ ...heat, [end]: Math.min(most, Math.max(least, Math.round(value))) });
+        }}
+      />
+    </label>
+  );
+  return (
+    <span className="flex items-center gap-2">
+      {field('from', 0, heat.to - 1)}
+      {field('to', heat.from + 1, last)}
+    </span>
+  );
+}
+
 function TimingRow({ row, name }: { row: Row; name: string }) {
   const { t } = useTranslation(['ui', 'craft']);
-  const timing = row.timing ?? { minutes: 0, warmth: false, checkEvery: null };
+  const timing: Timing = row.timing ?? { minutes: 0, heat: null, checkEvery: null };
+  const isChecked = timing.checkEvery !== null || timing.checkAt !== undefined;
   const zones = row.zones.map((zone) => placeWord(t, zone)).join(', ');
   const label = t('bench.process.of', { bowl: row.bowl, zones });
   return (
@@ -89,9 +173,18 @@ function TimingRow({ row, name }: { row: Row; name: string }) {
           <Select
             aria-label={`${t('service.checkEvery')}: ${label}`}
             disabled={!row.timing}
-            value={timing.checkEvery === null ? '' : String(timing.checkEvery)}
+            value={timing.checkAt ? AT_MINUTES : timing.checkEvery === null ? '' : String(timing.checkEvery)}
             onChange={({ target }) =>
-              row.onTime({ ...timing, checkEvery: target.value === '' ? null : Number(target.value) })
+              row.onTime(
+                target.value === AT_MINUTES
+                  ? { ...timing, checkEvery: null, checkAt: [] }
+                  : {
+                      ...timing,
+                      checkEvery: target.value === '' ? null : Number(target.value),
+                      checkAt: undefined,
+                      ...(target.value === '' ? { watchedFor: undefined } : {}),
+                    },
+              )
             }
           >
             <option value="">{t('service.noCheck')}</option>
@@ -100,14 +193,58 @@ function TimingRow({ row, name }: { row: Row; name: string }) {
                 {t('service.every', { minutes })}
               </option>
             ))}
+            <option value={AT_MINUTES}>{t('service.atMinutes')}</option>
           </Select>
         </span>
       </label>
+      {timing.checkAt ? (
+        <MinutesField
+          label={`${t('service.atMinutes')}: ${label}`}
+          minutes={timing.checkAt}
+          onMinutes={(checkAt) => row.onTime({ ...timing, checkAt })}
+        />
+      ) : null}
+      {isChecked ? (
+        <label className="flex items-center gap-2">
+          {t('service.watchedFor')}
+          <span className="w-40">
+            <Select
+              aria-label={`${t('service.watchedFor')}: ${label}`}
+              value={timing.watchedFor ?? ''}
+              onChange={({ target }) =>
+                row.onTime({ ...timing, watchedFor: WATCHED_FOR.find((one) => one === target.value) })
+              }
+            >
+              <option value="">{t('answer.none')}</option>
+              {WATCHED_FOR.map((sign) => (
+                <option key={sign} value={sign}>
+                  {t(`craft:watchedFor.${sign}`)}
+                </option>
+              ))}
+            </Select>
+          </span>
+        </label>
+      ) : null}
       <Tick
-        label={t('service.warmth')}
-        on={timing.warmth}
-        onChange={(warmth) => (row.timing ? row.onTime({ ...timing, warmth }) : undefined)}
+        label={t('service.heat')}
+        on={timing.heat !== null}
+        onChange={(on) =>
+          row.timing
+            ? row.onTime({
+                ...timing,
+                heat: on ? { from: 0, to: Math.min(LATE_HEAT_FROM, Math.max(1, timing.minutes)) } : null,
+              })
+            : undefined
+        }
       />
+      {timing.heat ? (
+        <HeatFields
+          label={label}
+          heat={timing.heat}
+          last={Math.max(1, timing.minutes)}
+          onHeat={(heat) => row.onTime({ ...timing, heat })}
+        />
+      ) : null}
     </li>
   );
 }

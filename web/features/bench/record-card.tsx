@@ -24,11 +24,13 @@ export function RecordCardView({
   const zones = PLACE_IDS.filter((zone) => plan.readings[zone]);
   const list = (zoneNames: readonly string[]) => zoneNames.map((zone) => placeWord(t, zone)).join(', ');
   const careWords = (care: CareStep) =>
-    care.do === 'wash'
-      ? t('care.washWords', { how: t(`craft:washKind.${care.how}`), times: care.times })
-      : care.do === 'treat'
-        ? `${t('craft:care.treat')}: ${t(`craft:treatment.${care.treatment}`)}`
-        : t(`craft:care.${care.do}`);
+    care.do === 'rinse'
+      ? t('care.rinseWords', { what: t('craft:care.rinse'), water: t(`craft:rinseWater.${care.water}`) })
+      : care.do === 'wash'
+        ? t('care.washWords', { how: t(`craft:washKind.${care.how}`), times: care.times })
+        : care.do === 'treat'
+          ? `${t('craft:care.treat')}: ${t(`craft:treatment.${care.treatment}`)}`
+          : t(`craft:care.${care.do}`);
   const inOrder = (areas: readonly Area[]) => {
     const name = orderName(areas);
     const words =
@@ -68,10 +70,20 @@ export function RecordCardView({
           ...plan.bowls.map((bowl) => ({
             term: t('service.bowlTab', {
               name: bowl.name,
-              line: lines.find(({ id }) => id === bowl.lineId)?.name ?? '–',
+              line:
+                lines.find(({ id }) => id === bowl.lineId)?.name ??
+                (bowl.from ? t('service.leftoverOf', { bowl: bowl.from.bowl }) : '–'),
             }),
             value: bowlWords(bowl, lines),
           })),
+          ...(plan.station
+            ? [
+                {
+                  term: t('service.station'),
+                  value: plan.station.map((item) => t(`craft:station.${item}`)).join(', ') || open,
+                },
+              ]
+            : []),
           ...(plan.wash ? [{ term: t('service.washFirst'), value: t(`craft:wash.${plan.wash}`) }] : []),
         ]}
       />
@@ -89,9 +101,13 @@ export function RecordCardView({
                 {step.taken ? ` · ${t(`craft:taken.${step.taken}`)}` : ''}
                 {` · ${inOrder(step.areas)}`}
                 {step.stopsAtLine ? '' : ` · ${t('service.pastLine')}`}
-                {step.warmth ? ` · ${t('service.warmthWords')}` : ''}
+                {step.partingMm ? ` · ${t('service.partingWords', { mm: step.partingMm })}` : ''}
+                {step.takesMinutes ? ` · ${t('service.takesWords', { minutes: step.takesMinutes })}` : ''}
+                {step.heat ? ` · ${t('service.heatWords', step.heat)}` : ''}
                 {step.wet ? ` · ${t('service.wetWords')}` : ''}
                 {step.checkEvery ? ` · ${t('service.every', { minutes: step.checkEvery })}` : ''}
+                {step.checkAt ? ` · ${t('service.checkedAt', { minutes: step.checkAt.join(', ') })}` : ''}
+                {step.watchedFor ? ` · ${t(`craft:watchedFor.${step.watchedFor}`)}` : ''}
               </span>
             </li>
           ))}

@@ -34,7 +34,7 @@ export function newStep(
     wet: false,
     start: within(end, STARTS),
     minutes: within(line && hasDeveloper(line.kind) ? 30 : (line?.minutes.standard ?? 30), MINUTES),
-    warmth: false,
+    heat: null,
     checkEvery: null,
     ends: line?.kind === 'filler' ? 'stay' : 'rinse',
   };

@@ -18,6 +18,41 @@ const SHARES = [0.2, 0.3, 0.4, 0.5, 0.6];
 /** What is left between foils that take so much of the hair. */
 const between = (woven: number) => Math.round((1 - woven) * 100) / 100;
 
+/** A figure that a card may leave out. */
+function OptionalNumber({
+  label,
+  value,
+  min = 0,
+  max,
+  unit,
+  onValue,
+}: {
+  label: string;
+  value: number | undefined;
+  min?: number;
+  max: number;
+  unit: 'min' | 'mm';
+  onValue: (value: number | undefined) => void;
+}) {
+  return (
+    <label className="flex items-center gap-2">
+      {label}
+      <NumberInput
+        aria-label={label}
+        value={value ?? null}
+        min={min}
+        max={max}
+        step={1}
+        className="w-20!"
+        unit={unit}
+        onValue={(next) =>
+          onValue(next === null ? undefined : Math.min(max, Math.max(min, Math.round(next))))
+        }
+      />
+    </label>
+  );
+}
+
 /** How a bowl is applied, in words and figures; its times are a step of their own. */
 export function StepForm({
   step,
@@ -84,6 +119,21 @@ export function StepForm({
             onValue={(start) => set({ start: Math.min(300, Math.round(start ?? 0)) })}
           />
         </label>
+        <OptionalNumber
+          label={t('service.takes')}
+          value={step.takesMinutes}
+          max={90}
+          unit="min"
+          onValue={(takesMinutes) => set({ takesMinutes })}
+        />
+        <OptionalNumber
+          label={t('service.parting')}
+          value={step.partingMm}
+          min={2}
+          max={40}
+          unit="mm"
+          onValue={(partingMm) => set({ partingMm })}
+        />
       </div>
       <div className="flex flex-wrap items-center gap-3">
         <Choice

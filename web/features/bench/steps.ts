@@ -20,7 +20,9 @@ export function isStepComplete(
     case 'read':
       return placesOf({ regions }).every(({ zone }) => plan.readings[zone]?.level != null);
     case 'mix':
-      return declines || (plan.bowls.length > 0 && plan.bowls.every(({ lineId }) => lineId !== null));
+      return (
+        declines || (plan.bowls.length > 0 && plan.bowls.every(({ lineId, from }) => lineId !== null || from))
+      );
     case 'apply':
       return declines || plan.steps.length > 0;
     case 'process':

@@ -55,6 +55,9 @@ export function useBowlWords(): (bowl: Bowl, lines: readonly Line[]) => string {
   return (bowl, lines) => {
     const line = lines.find(({ id }) => id === bowl.lineId);
     const parts = [
+      ...(bowl.from
+        ? [t('service.bowlPart', { label: t('service.leftoverOf', bowl.from), weight: bowl.from.grams })]
+        : []),
       ...bowl.shades.map(({ label, grams: weight }) => t('service.bowlPart', { label, weight })),
       ...(bowl.productGrams > 0 && line
         ? [t('service.bowlPart', { label: line.name, weight: bowl.productGrams })]

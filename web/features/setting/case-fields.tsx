@@ -110,6 +110,13 @@ export function CaseFields({
       </Sheet>
       <Sheet className="grid gap-x-6 gap-y-2 sm:grid-cols-2">
         <h2 className="text-lg sm:col-span-2">{t('service.clientKnows')}</h2>
+        <div className="sm:col-span-2">
+          <Tick
+            label={t('service.stationPart')}
+            on={clientCase.station ?? false}
+            onChange={(station) => onChange({ ...clientCase, station: station || undefined })}
+          />
+        </div>
         <Tick
           label={t('service.factReaction')}
           on={facts.reaction}

@@ -8,7 +8,7 @@ import {
   type ExerciseContent,
   type ShadeBooks,
 } from '@cimbel/contract';
-import { fromBeforeAreas, type ClientCase } from '@cimbel/core/card';
+import { fromOlderCards, type ClientCase } from '@cimbel/core/card';
 import { NO_JUDGEMENT, cardRubric, defaultRubric, looksOf, regionsAsSet } from '@cimbel/core/mark';
 import type { Line } from '@cimbel/core/shades';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
@@ -378,6 +378,6 @@ export function ExerciseEditor({
 
 /** A form left half made on this device. What an older version of the application kept is not of today's shape. */
 function keptForm(place: string): Partial<Form> | null {
-  const kept = fromBeforeAreas(readKept(place)) as Partial<Form> | null;
+  const kept = fromOlderCards(readKept(place)) as Partial<Form> | null;
   return kept?.clientCase && firstFault(kept.clientCase)?.includes('history') ? null : kept;
 }

@@ -1,0 +1,68 @@
+import { bowlGrams, withLeftovers, type Bowl } from '@cimbel/core/card';
+import { useTranslation } from 'react-i18next';
+import { WeightInput } from '../../lib/units';
+import { Field } from '../../ui/field';
+import { Facts, Sheet } from '../../ui/panel';
+import { Additions } from './additions';
+import { pourName } from './words';
+
+/** A bowl begun from what is left of another: how much of it, and what thins it. */
+export function LeftoverForm({
+  bowl,
+  bowls,
+  onChange,
+}: {
+  bowl: Bowl;
+  bowls: readonly Bowl[];
+  onChange: (bowl: Bowl) => void;
+}) {
+  const { t } = useTranslation(['ui', 'craft']);
+  const from = bowl.from!;
+  const water = bowl.developer.find(({ vol }) => vol === 0)?.grams ?? 0;
+  const origin = bowls.find(({ name }) => name === from.bowl);
+  const whole = origin ? bowlGrams(withLeftovers({ bowls: [origin] }).bowls[0]) : 0;
+  return (
+    <Sheet className="flex flex-col gap-3">
+      <div className="flex flex-wrap items-end gap-4">
+        <Field label={t('service.leftoverOf', from)}>
+          <WeightInput
+            aria-label={t('service.amountOf', { label: t('service.leftoverOf', from) })}
+            value={from.grams > 0 ? from.grams : null}
+            min={0}
+            max={whole}
+            step={1}
+            className="w-24!"
+            onValue={(grams) => onChange({ ...bowl, from: { ...from, grams: Math.min(whole, grams ?? 0) } })}
+          />
+        </Field>
+        <Field label={pourName(t, 0)}>
+          <WeightInput
+            aria-label={t('service.amountOf', { label: pourName(t, 0) })}
+            value={water > 0 ? water : null}
+            min={0}
+            max={2000}
+            step={1}
+            className="w-24!"
+            onValue={(grams) =>
+              onChange({ ...bowl, developer: grams && grams > 0 ? [{ vol: 0, grams }] : [] })
+            }
+          />
+        </Field>
+        <Additions bowl={bowl} onChange={onChange} />
+      </div>
+      <Facts
+        rows={[
+          {
+            term: t('service.inOrigin', { bowl: from.bowl }),
+            value: t('service.weightAlone', { weight: whole }),
+          },
+          {
+            term: t('service.leftoverAll'),
+            value: t('service.weightAlone', { weight: from.grams + bowlGrams(bowl) }),
+          },
+        ]}
+      />
+      <p className="text-quiet text-sm">{t('service.leftoverHint', { bowl: from.bowl })}</p>
+    </Sheet>
+  );
+}
