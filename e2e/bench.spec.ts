@@ -447,3 +447,45 @@ test('short exercises: the developer alone, and a card with a slip to put right'
     await expect(educator.getByRole('heading', { name: title })).toBeVisible();
   });
 });
+
+test('a card says more than bowls and minutes: station, leftovers, checks and heat by the minute, rinsing apart', async ({
+  browser,
+}) => {
+  const { student } = await began(browser, 'Light round the face, softer behind');
+  await test.step('client and place are made ready', async () => {
+    for (const item of ['Two towels and the cape', 'Gloves', 'No metal clips or bowls'])
+      await student.getByRole('checkbox', { name: item }).check();
+  });
+  await test.step('what is left of a bowl begins another, thinned with water', async () => {
+    await stepTo(student, 'Mix');
+    await mixBowl(student, 'A', { line: 'Quillet Gel, demi', shades: ['9-O'], vol: '7 vol', total: 60 });
+    await student.getByRole('button', { name: 'Begin from what is left of A' }).click();
+    await student.getByLabel('Amount of what is left of A').fill('15');
+    await student.getByLabel('Amount of water').fill('15');
+    await expect(student.getByText('30.0 g')).toBeVisible();
+  });
+  await test.step('partings, checks and heat by the minute', async () => {
+    await stepTo(student, 'Apply');
+    await student.getByRole('button', { name: 'Bowl A', exact: true }).click();
+    await student.getByLabel('Parting').fill('8');
+    await student.getByLabel('Takes to apply').fill('12');
+    await student.getByRole('button', { name: 'Rinse', exact: true }).click();
+    await stepTo(student, 'Process');
+    await student.getByRole('combobox', { name: /^Strand check/ }).selectOption('at minutes …');
+    await student.getByRole('textbox', { name: /^at minutes/ }).fill('10 4, 7');
+    await student.getByRole('combobox', { name: /^Watch for/ }).selectOption('the tone');
+    await student.getByRole('checkbox', { name: 'Heat' }).check();
+    await saved(student);
+  });
+  await test.step('the card tells it, also after a reload', async () => {
+    await student.reload();
+    await expect(student.getByRole('heading', { name: 'Processing time' })).toBeVisible();
+    await student.keyboard.press('c');
+    const card = student.getByRole('dialog');
+    await expect(card.getByText('two towels and the cape, gloves, no metal clips or bowls')).toBeVisible();
+    await expect(card.getByText('what is left of A 15.0 g + water 15.0 g')).toBeVisible();
+    await expect(card.getByText(/8 mm partings · 12 min to apply · heat from 0 to 10 min/)).toBeVisible();
+    await expect(card.getByText(/checked at 4, 7, 10 min · the tone/)).toBeVisible();
+    await expect(card.getByText('Rinse, lukewarm water', { exact: false })).toBeVisible();
+  });
+});

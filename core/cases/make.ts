@@ -47,6 +47,7 @@ type Words = Pick<ClientCase, 'title' | 'difficulty' | 'client' | 'wish' | 'line
   placements?: ClientCase['placements'];
   melts?: ClientCase['melts'];
   shelf?: ClientCase['shelf'];
+  station?: boolean;
 };
 
 /** A case in few words. */

@@ -95,6 +95,7 @@ export const REGION_CASES: readonly ShippedCase[] = [
         { share: 0.4, zones: ['front-mids'], target: to(9, 'beige'), taken: 'fineWeave' },
         { share: 0.2, zones: ['rest-mids'], target: to(8, 'beige'), taken: 'backCombedWeave' },
       ],
+      station: true,
       lineIds: ['calder', 'wrenfell', 'quillet'],
     }),
   },

@@ -170,12 +170,14 @@ export function withGiven(
   applications: readonly Application[] = applicationsOf(best.steps),
 ): RecordCard {
   const own = (step: BenchStep) => open.includes(step);
+  const station = own('consult') ? plan.station : best.station;
   return {
     readings: own('read') ? plan.readings : best.readings,
     asked: own('consult') ? plan.asked : best.asked,
     tests: own('consult') ? plan.tests : best.tests,
     decision: own('consult') ? plan.decision : best.decision,
     visits: own('consult') ? plan.visits : best.visits,
+    ...(station ? { station } : {}),
     bowls: own('mix') ? plan.bowls : own('developer') ? poured(best.bowls, plan.bowls) : best.bowls,
     wash: own('apply') ? plan.wash : best.wash,
     steps: own('apply')

@@ -1,5 +1,6 @@
 import { bowlGrams, withLeftovers, type Bowl } from '@cimbel/core/card';
 import { useTranslation } from 'react-i18next';
+import { capital } from '../../lib/i18n';
 import { WeightInput } from '../../lib/units';
 import { Field } from '../../ui/field';
 import { Facts, Sheet } from '../../ui/panel';
@@ -24,7 +25,7 @@ export function LeftoverForm({
   return (
     <Sheet className="flex flex-col gap-3">
       <div className="flex flex-wrap items-end gap-4">
-        <Field label={t('service.leftoverOf', from)}>
+        <Field label={capital(t('service.leftoverOf', from))}>
           <WeightInput
             aria-label={t('service.amountOf', { label: t('service.leftoverOf', from) })}
             value={from.grams > 0 ? from.grams : null}
@@ -35,7 +36,7 @@ export function LeftoverForm({
             onValue={(grams) => onChange({ ...bowl, from: { ...from, grams: Math.min(whole, grams ?? 0) } })}
           />
         </Field>
-        <Field label={pourName(t, 0)}>
+        <Field label={capital(pourName(t, 0))}>
           <WeightInput
             aria-label={t('service.amountOf', { label: pourName(t, 0) })}
             value={water > 0 ? water : null}

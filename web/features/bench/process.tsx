@@ -169,7 +169,7 @@ function TimingRow({ row, name }: { row: Row; name: string }) {
       </label>
       <label className="flex items-center gap-2">
         {t('service.checkEvery')}
-        <span className="w-32">
+        <span className="w-36">
           <Select
             aria-label={`${t('service.checkEvery')}: ${label}`}
             disabled={!row.timing}
