@@ -1,5 +1,5 @@
 import { converter, differenceCiede2000 } from 'culori';
-import { BANDS, type Spectrum } from './spectrum';
+import type { Spectrum } from './spectrum';
 import { WEIGHTS, type Light } from './illuminants';
 
 /** CIELAB against the white of the light in use: L* 0–100, a* and b* roughly −60…80 for hair. */
@@ -32,7 +32,7 @@ export function xyzOf(reflectance: Spectrum, light: Light = 'daylight'): Xyz {
   let x = 0;
   let y = 0;
   let z = 0;
-  for (let i = 0; i < BANDS; i++) {
+  for (let i = 0; i < reflectance.length; i++) {
     x += reflectance[i] * w.x[i];
     y += reflectance[i] * w.y[i];
     z += reflectance[i] * w.z[i];

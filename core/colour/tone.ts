@@ -2,6 +2,9 @@ import { lightnessOfLevel } from './level-scale';
 import { z } from 'zod';
 import type { Lab } from './lab';
 
+// Bound once: these run millions of times in a search.
+const { cos, floor, max, min, sin, sqrt } = Math;
+
 /** Families of tone (T1), from neutral through the cool ones to the warm ones. */
 export const TONE_FAMILIES = [
   'neutral',
@@ -83,7 +86,7 @@ export interface ToneVector {
 
 const radians = (degrees: number) => (degrees * Math.PI) / 180;
 export function toneVectorAt(degrees: number, strength: number): ToneVector {
-  return { x: strength * Math.cos(radians(degrees)), y: strength * Math.sin(radians(degrees)) };
+  return { x: strength * cos(radians(degrees)), y: strength * sin(radians(degrees)) };
 }
 
 const LOAD = Object.fromEntries(
@@ -116,8 +119,8 @@ const NATURAL_CHROMA = [4, 5.5, 7.3, 10, 12, 13.5, 15.4, 17, 17.8, 16.5, 14.5, 1
 const LEVELS = NATURAL_HUE.length;
 
 function alongLevels(table: readonly number[], level: number): number {
-  const at = Math.min(LEVELS - 1, Math.max(0, level - 1));
-  const i = Math.min(LEVELS - 2, Math.floor(at));
+  const at = min(LEVELS - 1, max(0, level - 1));
+  const i = min(LEVELS - 2, floor(at));
   return table[i] + (at - i) * (table[i + 1] - table[i]);
 }
 
@@ -125,7 +128,7 @@ function alongLevels(table: readonly number[], level: number): number {
 export function neutralLab(level: number): Lab {
   const hue = radians(alongLevels(NATURAL_HUE, level));
   const chroma = alongLevels(NATURAL_CHROMA, level);
-  return { l: lightnessOfLevel(level), a: chroma * Math.cos(hue), b: chroma * Math.sin(hue) };
+  return { l: lightnessOfLevel(level), a: chroma * cos(hue), b: chroma * sin(hue) };
 }
 
 /**
@@ -153,7 +156,7 @@ export function dyesOfShift({ a, b }: Pick<Lab, 'a' | 'b'>): Record<Primary, num
     const ofOne = (a * v.b - b * v.a) / det;
     const ofOther = (u.a * b - u.b * a) / det;
     if (ofOne >= -1e-9 && ofOther >= -1e-9)
-      return { blue: 0, red: 0, yellow: 0, [one]: Math.max(0, ofOne), [other]: Math.max(0, ofOther) };
+      return { blue: 0, red: 0, yellow: 0, [one]: max(0, ofOne), [other]: max(0, ofOther) };
   }
   return { blue: 0, red: 0, yellow: 0 };
 }
@@ -163,7 +166,7 @@ export function dyesOfShift({ a, b }: Pick<Lab, 'a' | 'b'>): Record<Primary, num
  * cancelled, not because dye was piled on it; in the dark a cool tone is all dye. Judgement.
  */
 const PALE_COOL = 0.3;
-const coolDarkens = (level: number) => 1 - (1 - PALE_COOL) * Math.min(1, Math.max(0, (level - 5) / 4));
+const coolDarkens = (level: number) => 1 - (1 - PALE_COOL) * min(1, max(0, (level - 5) / 4));
 
 /**
  * L* that a departure from the neutral of a level costs: a tone is made of dye, and dye darkens. A red 6 is darker than a
@@ -176,7 +179,7 @@ export function darkeningOf({ a, b }: Pick<Lab, 'a' | 'b'>, level: number): numb
 }
 
 /** Tone shows less where there is little light to carry it; pale hair shows a cool tone at once. */
-const visibility = (lStar: number) => Math.min(1.05, Math.sqrt(Math.max(0, lStar - 4) / 41));
+const visibility = (lStar: number) => min(1.05, sqrt(max(0, lStar - 4) / 41));
 
 /** What hair of a level looks like with a tone on it, in daylight: the colour a target is drawn in. */
 export function toneLab(level: number, tone: Tone): Lab {

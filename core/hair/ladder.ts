@@ -2,6 +2,9 @@ import { type Lab, type Light, labOf } from '../colour';
 import { levelOfReflectance, reflectanceOf, type NaturalPigment } from './pigment';
 import tables from './pigment-tables.json';
 
+// Bound once: these run millions of times in a search.
+const { floor, max, min } = Math;
+
 /**
  * The two ladders of hair, level by level: as it grows, and as it looks when it has been lightened to there, its warmth
  * bared. Both tables were solved from colours (hue, chroma and the level's L*) by `npm run fit`, which prints how near
@@ -19,8 +22,8 @@ const mixed = (one: NaturalPigment, other: NaturalPigment, t: number): NaturalPi
 });
 
 function onLadder(ladder: readonly NaturalPigment[], level: number): NaturalPigment {
-  const at = Math.min(TOP_LEVEL - 1, Math.max(0, level - 1));
-  const i = Math.min(TOP_LEVEL - 2, Math.floor(at));
+  const at = min(TOP_LEVEL - 1, max(0, level - 1));
+  const i = min(TOP_LEVEL - 2, floor(at));
   return mixed(ladder[i], ladder[i + 1], at - i);
 }
 
@@ -47,8 +50,8 @@ const FINE_NATURAL = refined(NATURAL);
 const FINE_LIGHTENED = refined(LIGHTENED);
 
 function onFine(ladder: readonly NaturalPigment[], level: number): NaturalPigment {
-  const at = Math.min(ladder.length - 1, Math.max(0, (level - 1) * STEPS_A_LEVEL));
-  const i = Math.min(ladder.length - 2, Math.floor(at));
+  const at = min(ladder.length - 1, max(0, (level - 1) * STEPS_A_LEVEL));
+  const i = min(ladder.length - 2, floor(at));
   return mixed(ladder[i], ladder[i + 1], at - i);
 }
 

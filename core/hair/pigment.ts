@@ -62,13 +62,13 @@ export const LONG_PATH = 2.1;
 /** Absorption per band of natural pigment and dye, the keratin included. More of anything never absorbs less. */
 export function absorptionOf({ brownBlack, red, yellow }: NaturalPigment, dye: Dye = NO_DYE): Spectrum {
   const k = new Float64Array(BANDS);
-  for (let i = 0; i < BANDS; i++)
+  for (let i = 0; i < k.length; i++)
     k[i] = KERATIN[i] + brownBlack * BROWN_BLACK[i] + red * RED[i] + yellow * YELLOW[i];
   for (const name of DYES) {
     const amount = dye[name];
     if (amount === 0) continue;
     const shape = DYE_SHAPES[name];
-    for (let i = 0; i < BANDS; i++) k[i] += amount * shape[i];
+    for (let i = 0; i < k.length; i++) k[i] += amount * shape[i];
   }
   return k;
 }
@@ -80,7 +80,7 @@ export const reflectedAt = (k: number) =>
 /** Reflectance 0–1 per band of a strand. */
 export function reflectanceOf(pigment: NaturalPigment, dye: Dye = NO_DYE): Spectrum {
   const k = absorptionOf(pigment, dye);
-  for (let i = 0; i < BANDS; i++) k[i] = reflectedAt(k[i]);
+  for (let i = 0; i < k.length; i++) k[i] = reflectedAt(k[i]);
   return k;
 }
 
@@ -91,7 +91,7 @@ const lightnessOfLuminance = (y: number) => (y > 216 / 24389 ? 116 * Math.cbrt(y
 export function levelOfReflectance(reflectance: Spectrum): number {
   const { y, white } = WEIGHTS.daylight;
   let sum = 0;
-  for (let i = 0; i < BANDS; i++) sum += reflectance[i] * y[i];
+  for (let i = 0; i < reflectance.length; i++) sum += reflectance[i] * y[i];
   return levelOfLightness(lightnessOfLuminance(sum / white.y));
 }
 

@@ -3,7 +3,6 @@ import {
   type Light,
   type Spectrum,
   type ToneFamily,
-  BANDS,
   differenceOf,
   labOf,
   nameColour,
@@ -12,6 +11,9 @@ import { DYES, NO_DYE, NO_WARMTH, loadOf, type Dye, type DyeLayer, type DyeName,
 import { baredPigment, brownBlackOfLevel, levelWhere, naturalPigment } from './ladder';
 import { levelOfReflectance, reflectanceOf, WHITE_HAIR, type NaturalPigment } from './pigment';
 import type { Diameter, Porosity } from './zone';
+
+// Bound once: these run millions of times in a search.
+const { exp, max, min } = Math;
 
 /**
  * The state of the hair in one place. Plain data: a process takes one and returns another.
@@ -87,7 +89,7 @@ export function naturalStrand(
 
 /** Levels over which the natural warmth comes out as hair lightens from where it grew: 63 %. Fitted to H2. */
 const EXPOSED_OVER_LEVELS = 0.8;
-const exposedAfter = (levels: number) => (levels <= 0 ? 0 : 1 - Math.exp(-levels / EXPOSED_OVER_LEVELS));
+const exposedAfter = (levels: number) => (levels <= 0 ? 0 : 1 - exp(-levels / EXPOSED_OVER_LEVELS));
 
 /**
  * Pigment of hair that grew at one level and has been lightened to another. Untouched and lightened hair of the same
@@ -151,8 +153,8 @@ export const warmthOfLevel = (level: number): Warmth => baredPigment(level);
  * yellow, about a third for creamy, above 1 for bright (U5).
  */
 export function lightenedStrand(level: number, from = 1.5, warmthKept = 1): Strand {
-  const grown = naturalStrand(Math.min(from, level));
-  return { ...grown, brownBlack: onTheWay(Math.min(from, level), level).brownBlack, warmthKept };
+  const grown = naturalStrand(min(from, level));
+  return { ...grown, brownBlack: onTheWay(min(from, level), level).brownBlack, warmthKept };
 }
 
 /** All dye of the layers together, in the pigmented or in the white strands. */
@@ -183,8 +185,8 @@ export function shownPigment(strand: Strand): NaturalPigment {
   const fills = warmthIn(strand, 'fills');
   return {
     brownBlack: pigment.brownBlack,
-    red: Math.max(0, pigment.red + fills.red - masks.red),
-    yellow: Math.max(0, pigment.yellow + fills.yellow - masks.yellow),
+    red: max(0, pigment.red + fills.red - masks.red),
+    yellow: max(0, pigment.yellow + fills.yellow - masks.yellow),
   };
 }
 
@@ -192,10 +194,10 @@ export function shownPigment(strand: Strand): NaturalPigment {
 function withSpots(strand: Strand, own: Spectrum, of: (strand: Strand) => Spectrum): Spectrum {
   if (strand.spots.length === 0) return own;
   const missed = strand.spots.reduce((sum, { fraction }) => sum + fraction, 0);
-  for (let i = 0; i < BANDS; i++) own[i] *= 1 - missed;
+  for (let i = 0; i < own.length; i++) own[i] *= 1 - missed;
   for (const spot of strand.spots) {
     const other = of(spot.strand);
-    for (let i = 0; i < BANDS; i++) own[i] += spot.fraction * other[i];
+    for (let i = 0; i < own.length; i++) own[i] += spot.fraction * other[i];
   }
   return own;
 }
@@ -209,7 +211,7 @@ export const reflectanceOfWhite = (strand: Strand): Spectrum =>
 const blendWhite = (strand: Strand, all: Spectrum, white: () => Spectrum): Spectrum => {
   if (strand.white <= 0) return all;
   const other = white();
-  for (let i = 0; i < BANDS; i++) all[i] += strand.white * (other[i] - all[i]);
+  for (let i = 0; i < all.length; i++) all[i] += strand.white * (other[i] - all[i]);
   return all;
 };
 export const reflectanceOfStrand = (strand: Strand): Spectrum =>

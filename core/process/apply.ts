@@ -24,6 +24,9 @@ import { FIGURES } from './figures';
 import { PRODUCTS, hurtByVol, isLightener, liftCurve } from './products';
 import { stripped } from './strip';
 
+// Bound once: these run millions of times in a search.
+const { exp, log, max, min, sqrt } = Math;
+
 /** One coat lying on one place: what it can do at most, fixed when it is put on. */
 export interface Application {
   coat: Coat;
@@ -43,7 +46,7 @@ export interface Application {
 
 /** Dose the natural pigment has had so far. */
 const takenDose = ({ brownBlack, grownBrownBlack }: Strand) =>
-  brownBlack > 0 && grownBrownBlack > 0 ? Math.log(grownBrownBlack / brownBlack) : 0;
+  brownBlack > 0 && grownBrownBlack > 0 ? log(grownBrownBlack / brownBlack) : 0;
 
 /** How far below its level a product still lifts as it should, levels. */
 const NEARLY = 0.25;
@@ -66,7 +69,7 @@ function doseOf(coat: Coat, start: Strand, pace: number): { dose: number; tauMin
   const load = heldUpBy(dyeOf(start));
   // Peroxide is held up by dye in the strand: colour does not lift colour, and hardly what lies beneath it (P1, P5, P6).
   const held = 1 / (1 + (lightener ? figures.dyeHoldsUpLightener : figures.dyeHoldsUpColour) * load);
-  const before = lightener ? 1 : Math.exp(-figures.liftedBefore * takenDose(start));
+  const before = lightener ? 1 : exp(-figures.liftedBefore * takenDose(start));
   const tooDark =
     product.liftsFromLevel !== null && grownLevelOf(start) < product.liftsFromLevel - NEARLY
       ? TOO_DARK_LIFT
@@ -113,14 +116,14 @@ function workOf({ coat, start }: Application, minutes: number, { early, late }: 
   return workedMinutes(coat, minutes) + (HEAT_PACE - 1) * (early + lateAdds * late);
 }
 
-const reached = (worked: number, tauMinutes: number) => 1 - Math.exp(-worked / tauMinutes);
+const reached = (worked: number, tauMinutes: number) => 1 - exp(-worked / tauMinutes);
 
 /**
  * Part of the dye that has formed, 0 to a little over 1: whole at the full time (R7).
  * @rule R7
  */
 const formedAt = (worked: number, tauMinutes: number, fullMinutes: number) =>
-  Math.min(1.04, reached(worked, tauMinutes) / reached(fullMinutes, tauMinutes));
+  min(1.04, reached(worked, tauMinutes) / reached(fullMinutes, tauMinutes));
 /** Grey time of colour that covers white strands, which take dye more slowly (section 6, F8). */
 const WHITE_FULL_MINUTES = 45;
 
@@ -156,14 +159,14 @@ function reachedHair(application: Application, minutes: number, heated: Heated):
   let layers: readonly DyeLayer[] = start.layers;
   if (product.strips && layers.length > 0) {
     // Strength speeds the work on dye as it does on pigment; a remover has no strength.
-    const pace = coat.mix.product === 'remover' ? 1 : Math.sqrt(Math.max(2, coat.mix.developerVol) / 20);
+    const pace = coat.mix.product === 'remover' ? 1 : sqrt(max(2, coat.mix.developerVol) / 20);
     const full = reached(50, product.strips.tauMinutes);
     const spent = (pace * reached(worked * rate, product.strips.tauMinutes)) / full;
     const kept = coat.isProtected ? figures.protectedLift : 1;
     layers = layers.map((layer) => stripped(layer, product, spent * kept));
   }
   if (deposit && product.dye) {
-    const pace = Math.sqrt(rate);
+    const pace = sqrt(rate);
     const formed = formedAt(worked * pace, product.dye.tauMinutes, product.dye.fullMinutes);
     const covering = product.kind === 'permanent' || product.kind === 'highLift';
     const onWhite = covering
@@ -184,15 +187,15 @@ function reachedHair(application: Application, minutes: number, heated: Heated):
   }
   const hurt = hurtOf(application, done, minutes);
   const glosses = product.kind === 'acidGloss' ? 0.6 : product.kind === 'demi' ? 0.3 : 0;
-  const gloss = deposit ? glosses * Math.min(1, worked / 10) : 0;
+  const gloss = deposit ? glosses * min(1, worked / 10) : 0;
   return {
     ...start,
-    brownBlack: start.brownBlack * Math.exp(-done),
+    brownBlack: start.brownBlack * exp(-done),
     layers,
-    damage: 1 - (1 - start.damage) * Math.exp(-hurt),
-    porosity: start.porosity + (1 - start.porosity) * (1 - Math.exp(-hurt * 0.8)),
-    moisture: start.moisture * Math.exp(-figures.dries * hurt),
-    surface: (start.surface + (1 - start.surface) * gloss) * Math.exp(-figures.dullness * hurt),
+    damage: 1 - (1 - start.damage) * exp(-hurt),
+    porosity: start.porosity + (1 - start.porosity) * (1 - exp(-hurt * 0.8)),
+    moisture: start.moisture * exp(-figures.dries * hurt),
+    surface: (start.surface + (1 - start.surface) * gloss) * exp(-figures.dullness * hurt),
     spots: [],
   };
 }

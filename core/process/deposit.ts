@@ -26,6 +26,9 @@ import { REFERENCE_RATIO, depthOf, extraNaturalOf, naturalOf, type Mix } from '.
 import { PRODUCTS, type ProductKind } from './products';
 import { shadeLoad, warmthBeyondNatural, warmthLess } from './shade-load';
 
+// Bound once: these run millions of times in a search.
+const { abs, exp, log1p, max, min } = Math;
+
 /** What a coat leaves on each kind of strand when its dye is fully formed. */
 export interface Deposit {
   kind: DyeKind;
@@ -52,8 +55,8 @@ const CORRECTOR_LEVEL = 7;
 const GRABS_FROM = 0.68;
 /** Porous hair takes more of everything, and most of the blue (F11). Fitted to H9. */
 const uptakeOf = (porosity: number) =>
-  Math.min(1, 0.9 + 0.2 * porosity) + FIGURES.model.uptakePorous * Math.max(0, porosity - GRABS_FROM);
-const blueGrab = (porosity: number) => 1 + Math.max(0, porosity - GRABS_FROM) * FIGURES.model.blueGrab;
+  min(1, 0.9 + 0.2 * porosity) + FIGURES.model.uptakePorous * max(0, porosity - GRABS_FROM);
+const blueGrab = (porosity: number) => 1 + max(0, porosity - GRABS_FROM) * FIGURES.model.blueGrab;
 
 /**
  * Tone that a coat adds to tone that is there: hair holds so many times one load and no more, so a toner put on every
@@ -62,13 +65,13 @@ const blueGrab = (porosity: number) => 1 + Math.max(0, porosity - GRABS_FROM) * 
 function withRoom(load: Dye, by: number, there: Dye): Dye {
   const { toneHolds } = FIGURES.model;
   const added = (name: 'blue' | 'red' | 'yellow') =>
-    load[name] > 0 ? by * load[name] * Math.max(0, 1 - there[name] / (toneHolds * load[name])) : 0;
+    load[name] > 0 ? by * load[name] * max(0, 1 - there[name] / (toneHolds * load[name])) : 0;
   return { ...scaled(load, by), blue: added('blue'), red: added('red'), yellow: added('yellow') };
 }
 
 /** Zero below, x above, and smooth between; far above the exponential is not needed and would overflow. */
 const softplus = (x: number, softness: number) =>
-  x > 30 * softness ? x : softness * Math.log1p(Math.exp(x / softness));
+  x > 30 * softness ? x : softness * log1p(exp(x / softness));
 
 /** Strength of the dye in a coat: by ratio, thinning, wetness, age, and what keeps it off the hair. */
 function strengthOf(coat: Coat): number {
@@ -92,15 +95,15 @@ function strengthOf(coat: Coat): number {
  * @rule U2
  */
 function cancel(there: Warmth, dye: Dye, power: number): { masks: Warmth; left: Dye } {
-  const violet = Math.min(dye.blue, dye.red);
-  const green = Math.min(dye.blue - violet, dye.yellow);
+  const violet = min(dye.blue, dye.red);
+  const green = min(dye.blue - violet, dye.yellow);
   const plain = dye.blue - violet - green;
   const { blueOnRed } = FIGURES.model;
   const can = {
     red: power * (2 * green + blueOnRed * plain),
     yellow: power * (2 * violet + (2 - blueOnRed) * plain),
   };
-  const masks = { red: Math.min(there.red, can.red), yellow: Math.min(there.yellow, can.yellow) };
+  const masks = { red: min(there.red, can.red), yellow: min(there.yellow, can.yellow) };
   const used = can.red + can.yellow > 0 ? (masks.red + masks.yellow) / (can.red + can.yellow) : 0;
   const left = {
     ...dye,
@@ -126,7 +129,7 @@ function ofDirect({ mix }: Coat, start: Strand, strength: number): Deposit {
 
 function ofFiller({ mix }: Coat, start: Strand, strength: number): Deposit {
   const missing = warmthLess(warmthOfLevel(mix.fillsLevel ?? 6), shownPigment(start));
-  const taken = Math.min(1, FIGURES.model.fills * strength * Math.min(1, uptakeOf(start.porosity)));
+  const taken = min(1, FIGURES.model.fills * strength * min(1, uptakeOf(start.porosity)));
   return {
     kind: 'filler',
     dye: NO_DYE,
@@ -162,9 +165,9 @@ function loadsOf({ shades, product }: Mix, reached: number): Loads {
       continue;
     }
     // A high-lift shade is made for hair it has lifted itself: its number is a wish, not a depth (section 6).
-    const madeFor = product === 'highLift' ? Math.round(Math.min(10, Math.max(1, reached))) : shade.level;
+    const madeFor = product === 'highLift' ? Math.round(min(10, max(1, reached))) : shade.level;
     const load = shadeLoad(madeFor, shade.tone);
-    const covers = Math.exp(-tooLight * Math.max(0, madeFor - reached - 0.25));
+    const covers = exp(-tooLight * max(0, madeFor - reached - 0.25));
     cancels.red += covers * fraction * load.cancels.red;
     cancels.yellow += covers * fraction * load.cancels.yellow;
     // Pale shades are pale in tone as well: what is too light to cover the hair hardly tints it either.
@@ -180,9 +183,9 @@ function loadsOf({ shades, product }: Mix, reached: number): Loads {
 /** Depth that is laid on even where the hair is as deep as the shade: colour on colour is darker (A1). Fitted to H12, H38. */
 function overlapOn(start: Strand, level: number, low: boolean): number {
   const { overlapDepth, overlapPorous, overlapLow } = FIGURES.model;
-  const there = Math.min(1, loadOf(dyeOf(start)) / 0.3);
-  const depth = Math.min(1, brownBlackOfLevel(level) / 1.2);
-  const porous = 1 + Math.max(0, (start.porosity - 0.5) / 0.35) * (overlapPorous - 1);
+  const there = min(1, loadOf(dyeOf(start)) / 0.3);
+  const depth = min(1, brownBlackOfLevel(level) / 1.2);
+  const porous = 1 + max(0, (start.porosity - 0.5) / 0.35) * (overlapPorous - 1);
   return overlapDepth * there * depth * porous * (low ? overlapLow : 1);
 }
 
@@ -190,11 +193,11 @@ function overlapOn(start: Strand, level: number, low: boolean): number {
 function coversWhite(mix: Mix, strand: Strand, strength: number, low: boolean): number {
   const { whiteNatural, whiteExtra, whiteResists, whiteAtTen } = FIGURES.model;
   const product = PRODUCTS[mix.product];
-  if (low) return Math.min(1, product.coversWhite * strength);
-  const opened = Math.min(1, Math.max(0.1, whiteAtTen + (1 - whiteAtTen) * ((mix.developerVol - 10) / 10)));
+  if (low) return min(1, product.coversWhite * strength);
+  const opened = min(1, max(0.1, whiteAtTen + (1 - whiteAtTen) * ((mix.developerVol - 10) / 10)));
   const takes = product.coversWhite + whiteNatural * naturalOf(mix) + whiteExtra * extraNaturalOf(mix);
-  const plain = Math.min(1 + whiteExtra * extraNaturalOf(mix), takes);
-  return Math.min(1, plain * opened * (1 - whiteResists * strand.resistance) * strength);
+  const plain = min(1 + whiteExtra * extraNaturalOf(mix), takes);
+  return min(1, plain * opened * (1 - whiteResists * strand.resistance) * strength);
 }
 
 /** Rounds of the secant below; two bring it within a fiftieth of a level. */
@@ -210,9 +213,9 @@ function brownTo(level: number, pigment: NaturalPigment, under: Dye): number {
   let [before, was] = [0, depth];
   for (let round = 0; round < BROWN_ROUNDS; round++) {
     const reads = at(brown);
-    if (Math.abs(reads - was) < 1e-6) break;
+    if (abs(reads - was) < 1e-6) break;
     const next = brown + ((level - reads) * (brown - before)) / (reads - was);
-    [before, was, brown] = [brown, reads, Math.max(0, next)];
+    [before, was, brown] = [brown, reads, max(0, next)];
   }
   return brown;
 }
@@ -224,8 +227,8 @@ function brownTo(level: number, pigment: NaturalPigment, under: Dye): number {
  * @rule D7
  */
 function leftByLiftOnLift(dose: number, start: Strand, level: number): number {
-  const most = Math.min(1, brownBlackOfLevel(reachedLevelOf(start)) / brownBlackOfLevel(level)) ** 2;
-  return 1 - most * (1 - Math.exp(-((FIGURES.model.liftOnLift * dose) ** 2) * exposureOf(start)));
+  const most = min(1, brownBlackOfLevel(reachedLevelOf(start)) / brownBlackOfLevel(level)) ** 2;
+  return 1 - most * (1 - exp(-((FIGURES.model.liftOnLift * dose) ** 2) * exposureOf(start)));
 }
 
 /** What a coat leaves on a strand that it lifts by a dose; null for products without dye. */
@@ -241,7 +244,7 @@ export function depositOf(coat: Coat, start: Strand, dose: number): Deposit | nu
   const low = kind === 'demi' || kind === 'acidGloss';
   const figures = FIGURES.model;
 
-  const lifted: Strand = { ...start, brownBlack: start.brownBlack * Math.exp(-dose) };
+  const lifted: Strand = { ...start, brownBlack: start.brownBlack * exp(-dose) };
   const exposure = exposureOf(lifted);
   const shown = shownPigment(lifted);
   const under = depthAlone(dyeOf(start));
@@ -256,14 +259,14 @@ export function depositOf(coat: Coat, start: Strand, dose: number): Deposit | nu
   const reach = figures.masks * uptake * undone;
   const want = { red: loads.cancels.red * reach, yellow: loads.cancels.yellow * reach };
   // What was made for more red than there is goes on to the yellow: a deep shade on hair lifted past it.
-  const spareRed = Math.max(0, want.red - bared.red);
+  const spareRed = max(0, want.red - bared.red);
   const base: Warmth = {
-    red: Math.min(bared.red, want.red),
-    yellow: Math.min(bared.yellow, want.yellow + figures.deepMasksYellow * spareRed),
+    red: min(bared.red, want.red),
+    yellow: min(bared.yellow, want.yellow + figures.deepMasksYellow * spareRed),
   };
   // And what finds no warmth at all shows as the green it is (F6); creamy hair of the usual level is no such case.
   const usual = warmthBeyondNatural(reached);
-  const lacks = Math.max(0, want.red - Math.max(bared.red, usual.red));
+  const lacks = max(0, want.red - max(bared.red, usual.red));
   const green = figures.surplusShows * exposure * lacks;
 
   const stillWarm = warmthLess(shown, base);
@@ -275,9 +278,9 @@ export function depositOf(coat: Coat, start: Strand, dose: number): Deposit | nu
   let brown = 0;
   if (level !== null) {
     const masked = { ...shown, red: shown.red - masks.red, yellow: shown.yellow - masks.yellow };
-    const madeFor = mix.product === 'highLift' ? Math.max(level, reached) : level;
+    const madeFor = mix.product === 'highLift' ? max(level, reached) : level;
     const lacking = softplus(brownTo(madeFor, masked, under), figures.depthSoftness);
-    const hollow = 1 - figures.hollowsOverVol * Math.max(0, mix.developerVol - 20);
+    const hollow = 1 - figures.hollowsOverVol * max(0, mix.developerVol - 20);
     brown = (lacking * hollow * undone + overlapOn(start, level, low)) * loads.coloured * uptake;
   }
   const dye: Dye = {
@@ -290,7 +293,7 @@ export function depositOf(coat: Coat, start: Strand, dose: number): Deposit | nu
   const covers = coversWhite(mix, start, strength, low);
   const onWhite = dyeOf(start, 'dyeOnWhite');
   const whiteBrown =
-    level === null ? 0 : Math.max(0, brownBlackOfLevel(level) - onWhite.brown) + overlapOn(start, level, low);
+    level === null ? 0 : max(0, brownBlackOfLevel(level) - onWhite.brown) + overlapOn(start, level, low);
   return {
     kind,
     dye,

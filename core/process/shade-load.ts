@@ -1,6 +1,9 @@
 import { type Tone, dyesOfShift, labOf, neutralLab, toneLab } from '../colour';
 import { NO_DYE, baredPigment, naturalPigment, reflectanceOf, type Dye, type Warmth } from '../hair';
 
+// Bound once: these run millions of times in a search.
+const { abs, hypot, max, min } = Math;
+
 /** What a shade holds beside its depth (T3). */
 export interface ShadeLoad {
   /** The bared warmth of its own level, which it is made to cancel. */
@@ -36,7 +39,7 @@ function toneDye(level: number, tone: Tone): Dye {
   for (let round = 0; round < ROUNDS; round++) {
     const here = at(dye);
     const [ma, mb] = [goal.a - here.a, goal.b - here.b];
-    if (Math.hypot(ma, mb) < 0.05) break;
+    if (hypot(ma, mb) < 0.05) break;
     const slopes = names.map((name) => {
       const moved = at({ ...dye, [name]: dye[name] + STEP });
       return { a: (moved.a - here.a) / STEP, b: (moved.b - here.b) / STEP };
@@ -48,14 +51,14 @@ function toneDye(level: number, tone: Tone): Dye {
     } else {
       const [u, v] = slopes;
       const det = u.a * v.b - u.b * v.a;
-      if (Math.abs(det) < 1e-6) break;
+      if (abs(det) < 1e-6) break;
       change = [(ma * v.b - mb * v.a) / det, (u.a * mb - u.b * ma) / det];
     }
-    const stride = Math.min(1, 0.8 / Math.max(...change.map(Math.abs)));
+    const stride = min(1, 0.8 / max(...change.map(abs)));
     dye = {
       ...dye,
       ...Object.fromEntries(
-        names.map((name, i) => [name, Math.min(MOST_DYE, Math.max(0, dye[name] + stride * change[i]))]),
+        names.map((name, i) => [name, min(MOST_DYE, max(0, dye[name] + stride * change[i]))]),
       ),
     };
   }
@@ -80,9 +83,9 @@ export function shadeLoad(level: number, tone: Tone): ShadeLoad {
 /** Red and yellow of lightened hair of a level beyond what natural hair of the level has: what a toner works against. */
 export function warmthBeyondNatural(level: number): Warmth {
   const [bared, own] = [baredPigment(level), naturalPigment(level)];
-  return { red: Math.max(0, bared.red - own.red), yellow: Math.max(0, bared.yellow - own.yellow) };
+  return { red: max(0, bared.red - own.red), yellow: max(0, bared.yellow - own.yellow) };
 }
 export const warmthLess = (one: Warmth, other: Warmth): Warmth => ({
-  red: Math.max(0, one.red - other.red),
-  yellow: Math.max(0, one.yellow - other.yellow),
+  red: max(0, one.red - other.red),
+  yellow: max(0, one.yellow - other.yellow),
 });

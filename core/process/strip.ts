@@ -2,6 +2,9 @@ import { NO_DYE, combine, type Dye, type DyeLayer, type DyeName } from '../hair'
 import { FIGURES, type StripKind } from './figures';
 import type { Product } from './products';
 
+// Bound once: these run millions of times in a search.
+const { exp } = Math;
+
 const COOL_VIVIDS: readonly DyeName[] = ['directBlue', 'directGreen'];
 const coolShare = (dye: Dye) => COOL_VIVIDS.reduce((sum, name) => sum + dye[name], 0);
 
@@ -21,12 +24,10 @@ export function stripped(layer: DyeLayer, product: Product, spent: number): DyeL
   const kind = stripKindOf(layer);
   const takes = product.strips[kind];
   const drives = strong && kind === 'directCool' ? figures.drivesVivid : 0;
-  const free = (1 - layer.held) * Math.exp(-(takes + drives) * spent);
+  const free = (1 - layer.held) * exp(-(takes + drives) * spent);
   const driven =
-    drives > 0
-      ? ((1 - layer.held) * drives * (1 - Math.exp(-(takes + drives) * spent))) / (takes + drives)
-      : 0;
-  const held = layer.held * Math.exp(-takes * figures.heldResists * spent) + driven;
+    drives > 0 ? ((1 - layer.held) * drives * (1 - exp(-(takes + drives) * spent))) / (takes + drives) : 0;
+  const held = layer.held * exp(-takes * figures.heldResists * spent) + driven;
   const left = free + held;
   const after: DyeLayer = {
     ...layer,
@@ -56,6 +57,6 @@ function withResidue(
   const { residueRed, residueYellow, residueLeaves } = FIGURES.model;
   const slow = takes * residueLeaves;
   const there =
-    ((1 - held) * dye.brown * takes * (Math.exp(-slow * spent) - Math.exp(-takes * spent))) / (takes - slow);
+    ((1 - held) * dye.brown * takes * (exp(-slow * spent) - exp(-takes * spent))) / (takes - slow);
   return { ...after, red: after.red + residueRed * there, yellow: after.yellow + residueYellow * there };
 }

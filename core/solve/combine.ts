@@ -2,6 +2,9 @@ import type { Tone } from '../colour';
 import type { Shade, ShadePart } from '../shades';
 import type { MixFit, MixNeed } from './fit';
 
+// Bound once: these run millions of times in a search.
+const { abs, max } = Math;
+
 /** At most three shades, in thirds or quarters of the whole: what is written on a card and weighed without a slip. */
 const MAX_PARTS = 3;
 const WHOLE = 4;
@@ -45,9 +48,9 @@ export function cost({ mix, fit }: FoundMix, need: MixNeed): number {
   const parts = mix.reduce((sum, part) => sum + part.parts, 0);
   // Neighbours melt into one another; a 4 and a 7 average to the same and dry as stripes.
   const spread =
-    mix.reduce((sum, part) => sum + part.parts * Math.abs((part.shade.level ?? need.level) - need.level), 0) /
+    mix.reduce((sum, part) => sum + part.parts * abs((part.shade.level ?? need.level) - need.level), 0) /
     parts;
-  const overShare = Math.max(0, fit.share - need.naturalShare.min);
+  const overShare = max(0, fit.share - need.naturalShare.min);
   const ofNaturalTarget = need.tone.primary === 'neutral' ? 0 : overShare;
   return (
     2 * fit.levelGap +

@@ -2,6 +2,9 @@ import { isFashion, toneVector, type Tone, type ToneVector } from '../colour';
 import { mixLevel, mixTone, naturalShare, type ShadePart } from '../shades';
 import type { ShareSpan } from '../theory';
 
+// Bound once: these run millions of times in a search.
+const { abs, hypot } = Math;
+
 /** What a mix has to be. */
 export interface MixNeed {
   level: number;
@@ -17,7 +20,7 @@ const THINNED = [1, 0.85, 0.7] as const;
 
 /** Distance of a tone from the wanted one, or from where cancelling what shows through would have it. */
 function gapTo(shown: ToneVector, wanted: ToneVector, over: Tone | undefined): number {
-  if (!over) return Math.hypot(shown.x - wanted.x, shown.y - wanted.y);
+  if (!over) return hypot(shown.x - wanted.x, shown.y - wanted.y);
   const through = toneVector(over);
   const [dx, dy] = [-through.x * CANCELLED_MOST, -through.y * CANCELLED_MOST];
   // What cancels takes its share of the bowl: the wanted tone is thinner by so much.
@@ -25,7 +28,7 @@ function gapTo(shown: ToneVector, wanted: ToneVector, over: Tone | undefined): n
     const [x, y] = [wanted.x * by, wanted.y * by];
     const along = ((shown.x - x) * dx + (shown.y - y) * dy) / (dx * dx + dy * dy);
     const t = Math.min(1, Math.max(0, along));
-    return Math.hypot(shown.x - x - t * dx, shown.y - y - t * dy);
+    return hypot(shown.x - x - t * dx, shown.y - y - t * dy);
   });
   return Math.min(...gaps);
 }
@@ -60,7 +63,7 @@ export function fitOf(mix: readonly ShadePart[], need: MixNeed): MixFit {
   return {
     level,
     share,
-    levelGap: level === null ? Infinity : Math.abs(level - need.level),
+    levelGap: level === null ? Infinity : abs(level - need.level),
     excusedShare: excused,
     toneGap: gapTo(shown, { ...full, x: full.x * (1 - excused), y: full.y * (1 - excused) }, need.over),
     shareShort: Math.max(0, min - share),

@@ -18,6 +18,9 @@ import { termsOf, type Terms } from './terms';
 import type { Route } from './route';
 import type { Task } from './task';
 
+// Bound once: these run millions of times in a search.
+const { floor, max, round } = Math;
+
 /** A part of the head, how it is to be done, and its strand as it comes in. */
 export interface Job {
   task: Task;
@@ -89,7 +92,7 @@ export function minutesToLevel(mix: Mix, strand: Strand, aim: number, most: numb
   if (levelAt(most) < aim - REACHED_WITHIN) return null;
   let [low, high] = [0, most];
   while (high - low > 1) {
-    const middle = Math.floor((low + high) / 2);
+    const middle = floor((low + high) / 2);
     if (levelAt(middle) >= aim - REACHED_WITHIN) high = middle;
     else low = middle;
   }
@@ -161,13 +164,13 @@ function plain(
   if (layer.role === 'fill') {
     const fills = jobs[0].task.target.level;
     const named = Object.entries(line.key.named ?? {}).flatMap(([label, shade]) =>
-      shade.series === 'filler' && shade.level === Math.floor(fills) ? [label] : [],
+      shade.series === 'filler' && shade.level === floor(fills) ? [label] : [],
     );
     if (named.length === 0) return null;
     const shade = {
       label: named[0],
       series: 'filler' as const,
-      level: Math.floor(fills),
+      level: floor(fills),
       tone: { primary: 'warmBrown' as const },
     };
     const mix: Mix = { product: 'filler', shades: [], fillsLevel: shade.level, developerVol: 0, ratio: 1 };
@@ -234,7 +237,7 @@ function* colours(
         const mix: Mix = { product, shades, developerVol: vol, ratio, ...thinnedAs(layer, line) };
         const best = all.map(({ minutes }) => minutes.best);
         const short = all.map(({ minutes }) => minutes.min);
-        const middle = all.map(({ minutes }) => Math.round((minutes.best + minutes.min) / 2));
+        const middle = all.map(({ minutes }) => round((minutes.best + minutes.min) / 2));
         for (const minutes of best.every((m, at) => m === short[at]) ? [best] : [best, middle, short]) {
           const labs = jobs.map((_, at) => labOfStrand(lie(mix, strands[at], minutes[at])));
           yield {
@@ -268,7 +271,7 @@ export function waysOf(
   const goals = jobs.map(({ task }) => targetLab(task.target));
   const wayOf = (layers: ChosenLayer[], labs: Lab[], price: number): Way => {
     const deltaE = labs.map((lab, i) => differenceOf(lab, goals[i]));
-    const missed = deltaE.reduce((sum, one) => sum + Math.max(TOLD_APART, one), 0) / jobs.length;
+    const missed = deltaE.reduce((sum, one) => sum + max(TOLD_APART, one), 0) / jobs.length;
     return { layers, labs, deltaE, cost: missed + price };
   };
   for (const layer of jobs[0].layers) {
