@@ -98,7 +98,14 @@ export interface StudentAssignment extends ExerciseAsSet {
   closed: boolean;
   draft: { answer: RecordCard; version: number; updatedAt: string } | null;
   submittedAt: string | null;
+  receipt: Receipt | null;
   resultReady: boolean;
+}
+
+/** What both sides can show of a hand-in: its number on this installation, and a SHA-256 of what was handed in and when. */
+export interface Receipt {
+  number: number;
+  digest: string;
 }
 
 export interface StudentAssignmentSummary {
@@ -185,6 +192,7 @@ export interface Result {
   submittedAt: string;
   dueAt: string;
   late: boolean;
+  receipt: Receipt | null;
 }
 /** The educator's view adds the way to the neighbours, so that thirty answers are read without going back. */
 export interface EducatorResult extends Result {

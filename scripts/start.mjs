@@ -156,6 +156,8 @@ async function main() {
   if (args.includes('--dev')) await develop(env);
   say(`\nCimbel is ready: http://${host === '0.0.0.0' ? 'localhost' : host}:${port}`);
   if (demo) {
+    if (!['127.0.0.1', 'localhost', '::1'].includes(host))
+      say('Others reach this address too; the demo accounts open on this computer only.');
     say('Walk in with one click on the sign-in page, or sign in by hand:');
     say('  educator  odile@lanternyard.example   grey-room-practice');
     say('  student   amina@lanternyard.example   grey-room-practice');

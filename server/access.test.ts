@@ -1,6 +1,6 @@
 import type { EducatorAssignment } from '@cimbel/contract';
 import { allRoutes } from './routes';
-import { assignmentBody, browser, classroom, harness, newId, type Harness } from './testing/harness';
+import { ask, assignmentBody, browser, classroom, harness, newId, type Harness } from './testing/harness';
 
 let h: Harness;
 let room: Awaited<ReturnType<typeof classroom>>;
@@ -12,6 +12,7 @@ beforeAll(async () => {
   room = await classroom(h);
   const page = (await room.educator.get(`/api/assignments/${room.assignmentId}`)).body as EducatorAssignment;
   exerciseId = page.exerciseId;
+  await ask(room.student, room.assignmentId, page.solution.best);
   await room.student
     .post(`/api/my/assignments/${room.assignmentId}/submission`, { id: newId(), answer: page.solution.best })
     .expect(200);

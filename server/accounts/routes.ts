@@ -1,20 +1,27 @@
 import { demoSignInSchema, registerSchema, signInSchema, type Session } from '@cimbel/contract';
 import { HttpError, invalidField, notFound } from '../http/errors';
 import { signInLimit } from '../http/guards';
-import { route, type Route } from '../http/route';
+import { isFromHere, route, type Route } from '../http/route';
 import { signInAs, signOut } from '../http/session';
 import { createAccount, demoAccount, demoAccounts, findByPassword } from './store';
 
 const FAILED_TRIES_PER_NAME = 10;
+
+const demoOnlyHere = () =>
+  new HttpError(
+    403,
+    'demo.onlyHere',
+    'Demo accounts are open on the computer that Cimbel runs on, and nowhere else.',
+  );
 
 export const accountRoutes = (): Route[] => [
   route({
     method: 'get',
     path: '/api/session',
     who: 'anyone',
-    handle: async ({ db, me, demo }): Promise<Session> => ({
+    handle: async ({ db, me, demo, req }): Promise<Session> => ({
       me,
-      demo: demo ? await demoAccounts(db) : null,
+      demo: demo && isFromHere(req) ? await demoAccounts(db) : null,
     }),
   }),
   route({
@@ -23,11 +30,14 @@ export const accountRoutes = (): Route[] => [
     who: 'anyone',
     before: signInLimit(FAILED_TRIES_PER_NAME),
     body: signInSchema,
-    handle: async ({ db, body, req }) => {
-      const account = await findByPassword(db, body.email, body.password);
-      if (!account) throw new HttpError(401, 'session.wrong', 'Email and password do not belong together.');
-      await signInAs(req, account);
-      return account;
+    handle: async ({ db, demo, body, req }) => {
+      const found = await findByPassword(db, body.email, body.password);
+      // Without the demo its accounts are as good as not there.
+      if (!found || (found.demo && !demo))
+        throw new HttpError(401, 'session.wrong', 'Email and password do not belong together.');
+      if (found.demo && !isFromHere(req)) throw demoOnlyHere();
+      await signInAs(req, found.account);
+      return found.account;
     },
   }),
   route({
@@ -45,6 +55,7 @@ export const accountRoutes = (): Route[] => [
     who: 'anyone',
     body: demoSignInSchema,
     handle: async ({ db, demo, body, req }) => {
+      if (demo && !isFromHere(req)) throw demoOnlyHere();
       const account = demo ? await demoAccount(db, body.accountId) : null;
       if (!account) throw notFound();
       await signInAs(req, account);

@@ -37,11 +37,22 @@ export async function createAccount(
 /** A hash of nobody's password: an unknown address takes as long to refuse as a wrong password. */
 let nobody: Promise<string> | null = null;
 
-export async function findByPassword(db: Knex, email: string, password: string): Promise<Account | null> {
+/** An account that may be used now; a demo account only where those are open. */
+export async function openAccount(db: Knex, id: string, demoIsOpen: boolean): Promise<Account | null> {
+  const row = await db<UserRow>('users').where({ id }).first('id', 'name', 'role', 'demo');
+  return row && (demoIsOpen || !row.demo) ? toAccount(row) : null;
+}
+
+/** The account of an address and its password; `demo` tells whether it is one of the demo, whose password is printed. */
+export async function findByPassword(
+  db: Knex,
+  email: string,
+  password: string,
+): Promise<{ account: Account; demo: boolean } | null> {
   const user = await db<UserRow>('users').where({ email }).first();
   const stored = user?.password_hash ?? (await (nobody ??= hash('no account has this')));
   const right = await verify(stored, password);
-  return user && right ? toAccount(user) : null;
+  return user && right ? { account: toAccount(user), demo: user.demo } : null;
 }
 
 export async function demoAccounts(db: Knex): Promise<Account[]> {

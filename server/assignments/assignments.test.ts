@@ -4,7 +4,7 @@ import { CARD_STEPS, EMPTY_CARD, type RecordCard } from '@cimbel/core/card';
 import type { Solution } from '@cimbel/core/solve';
 import type { EducatorAssignment, Exercise } from '@cimbel/contract';
 import { randomUUID } from 'node:crypto';
-import { classroom, harness, newId, assignmentBody, type Harness } from '../testing/harness';
+import { ask, classroom, harness, newId, assignmentBody, type Harness } from '../testing/harness';
 
 let h: Harness;
 let room: Awaited<ReturnType<typeof classroom>>;
@@ -175,8 +175,9 @@ describe('a student at the bench', () => {
     const answer = { ...EMPTY_CARD, asked: ['reactions'], tests: ['patch'] };
     await room.student.put(mine('/draft'), { answer, version: 0, writer: 'one' }).expect(200);
     const { body } = await room.student.get(mine()).expect(200);
-    expect(Object.keys(body.reveals)).toEqual(['reactions', 'patch']);
-    expect(body.draft.answer).toEqual(answer);
+    // What the server told, not what the card says of it.
+    expect(Object.keys(body.reveals)).toEqual(['lastColour', 'elasticity']);
+    expect(body.draft.answer).toEqual({ ...answer, asked: ['lastColour'], tests: ['elasticity'] });
   });
 
   it('plays a plan as the eye would see it: covered while it lies, other when it is rinsed', async () => {
@@ -208,6 +209,7 @@ describe('a student at the bench', () => {
 
   it('hands in once, sees the result when it is released, and no one else does', async () => {
     const id = newId();
+    await ask(room.student, room.assignmentId, best);
     const sent = await room.student.post(mine('/submission'), { id, answer: best }).expect(200);
     const again = await room.student.post(mine('/submission'), { id, answer: EMPTY_CARD }).expect(200);
     expect(again.body.submittedAt).toBe(sent.body.submittedAt);
@@ -229,6 +231,7 @@ describe('the educator', () => {
       ...best,
       bowls: best.bowls.map((bowl) => ({ ...bowl, developer: [{ ...bowl.developer[0], vol: 40 }] })),
     };
+    await ask(room.classmate, room.assignmentId, best);
     await room.classmate.post(mine('/submission'), { id: newId(), answer: wrong }).expect(200);
     const before = await theirs();
     const row = before.rows.find(({ studentId }) => studentId === room.classmate.account.id)!;

@@ -2,7 +2,7 @@ import { EMPTY_CARD, type RecordCard } from '@cimbel/core/card';
 import { randomUUID } from 'node:crypto';
 import { handIn, saveDraft } from './store';
 import type { AssignmentRow } from '../assignments/row';
-import { classroom, harness, type Harness } from '../testing/harness';
+import { ask, classroom, harness, type Harness } from '../testing/harness';
 
 describe('what is handed in', () => {
   let h: Harness;
@@ -21,6 +21,7 @@ describe('what is handed in', () => {
     room = await classroom(h);
     assignment = await h.db('assignments').where({ id: room.assignmentId }).first();
     best = assignment.model_answer.best;
+    await ask(room.student, room.assignmentId, best);
   }, 60_000);
   afterAll(() => h.close());
 

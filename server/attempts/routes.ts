@@ -13,7 +13,8 @@ import { isReleased, type AssignmentRow } from '../assignments/row';
 import { simulateForStudent } from '../assignments/simulate';
 import { HttpError } from '../http/errors';
 import { route, type Call, type Route } from '../http/route';
-import { attemptOf, changeMark, handIn, resultOf, saveDraft, type AttemptRow } from './store';
+import { recordReveal } from './reveals';
+import { attemptOf, changeMark, handIn, receiptOf, resultOf, saveDraft, type AttemptRow } from './store';
 import { studentList, studentView } from './student-view';
 
 interface HandedIn {
@@ -88,9 +89,10 @@ export const attemptRoutes = (): Route[] => [
     who: 'student',
     reach: assignedToMe,
     body: revealSchema,
-    handle: async ({ reached, body }): Promise<Revealed> => ({
-      reasons: revealOf(reached.client_case, body),
-    }),
+    handle: async ({ db, me, now, reached, body }): Promise<Revealed> => {
+      await recordReveal(db, reached.id, me.id, body, now());
+      return { reasons: revealOf(reached.client_case, body) };
+    },
   }),
   route({
     method: 'post',
@@ -116,7 +118,11 @@ export const attemptRoutes = (): Route[] => [
     body: submissionSchema,
     handle: async ({ db, me, now, reached, body }) => {
       const attempt = await handIn(db, reached, me.id, body, now());
-      return { submittedAt: attempt.submitted_at!.toISOString(), resultReady: isReleased(reached, now()) };
+      return {
+        submittedAt: attempt.submitted_at!.toISOString(),
+        receipt: receiptOf(attempt),
+        resultReady: isReleased(reached, now()),
+      };
     },
   }),
   route({

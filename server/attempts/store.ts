@@ -3,6 +3,7 @@ import type {
   DraftWrite,
   MarkChange,
   MarkChangeWrite,
+  Receipt,
   Result,
   Standing,
   Submission,
@@ -10,9 +11,11 @@ import type {
 import type { RecordCard } from '@cimbel/core/card';
 import { markCard, withGiven, type Grade, type MarkingInput } from '@cimbel/core/mark';
 import type { Knex } from 'knex';
+import { createHash } from 'node:crypto';
 import { isClosed, type AssignmentRow } from '../assignments/row';
 import { checkCard } from '../assignments/store';
 import { HttpError, invalidField } from '../http/errors';
+import { asRevealed } from './reveals';
 
 /** One student's record card for an assignment: being written, or handed in and marked. */
 export interface AttemptRow {
@@ -26,7 +29,32 @@ export interface AttemptRow {
   submission_id: string | null;
   submitted_at: Date | null;
   grade: Grade | null;
+  /** Number and digest of a hand-in; null before, and on answers from before there were receipts. */
+  receipt: string | null;
+  digest: string | null;
 }
+
+/** A value with its names in alphabetical order all through, so that its JSON is the same wherever it was kept. */
+const inOrder = (value: unknown): unknown =>
+  Array.isArray(value)
+    ? value.map(inOrder)
+    : typeof value === 'object' && value !== null
+      ? Object.fromEntries(
+          Object.entries(value)
+            .sort(([a], [b]) => (a < b ? -1 : 1))
+            .map(([name, one]) => [name, inOrder(one)]),
+        )
+      : value;
+
+/** SHA-256 of the id of a hand-in, its time and what was handed in as JSON with its names in order, a line each. */
+export const digestOf = (id: string, at: Date, answer: RecordCard): string =>
+  createHash('sha256')
+    .update([id, at.toISOString(), JSON.stringify(inOrder(answer))].join('\n'))
+    .digest('hex');
+
+/** What both sides can show of a hand-in. */
+export const receiptOf = ({ receipt, digest }: Pick<AttemptRow, 'receipt' | 'digest'>): Receipt | null =>
+  receipt !== null && digest !== null ? { number: Number(receipt), digest } : null;
 
 export const attemptsOf = (db: Knex, assignmentIds: string[]): Promise<AttemptRow[]> =>
   db('attempts').whereIn('assignment_id', assignmentIds);
@@ -166,13 +194,14 @@ export async function handIn(
   now: Date,
 ): Promise<AttemptRow> {
   checkCard(submission.answer, assignment.lines);
-  const grade = markCard(markingOf(assignment), submission.answer);
+  const answer = await asRevealed(db, assignment, studentId, submission.answer);
+  const grade = markCard(markingOf(assignment), answer);
   return db.transaction(async (trx) => {
     await trx('attempts')
       .insert({
         assignment_id: assignment.id,
         student_id: studentId,
-        answer: JSON.stringify(submission.answer),
+        answer: JSON.stringify(answer),
         writer: 'hand-in',
         updated_at: now,
       })
@@ -196,8 +225,10 @@ export async function handIn(
     const [row] = await trx('attempts')
       .where({ id: kept.id })
       .update({
-        answer: JSON.stringify(submission.answer),
+        answer: JSON.stringify(answer),
         submission_id: submission.id,
+        receipt: trx.raw("nextval('receipt_numbers')"),
+        digest: digestOf(submission.id, now, answer),
         submitted_at: now,
         updated_at: now,
         grade: JSON.stringify(grade),
@@ -266,5 +297,6 @@ export async function resultOf(
     submittedAt: attempt.submitted_at!.toISOString(),
     dueAt: assignment.due_at.toISOString(),
     late: attempt.submitted_at! > assignment.due_at,
+    receipt: receiptOf(attempt),
   };
 }

@@ -3,7 +3,8 @@ import { asSet, mainLook } from '@cimbel/core/mark';
 import type { Knex } from 'knex';
 import type { AssignmentOfClass } from '../assignments/access';
 import { exerciseOf, isClosed, isReleased, maxPoints, type AssignmentRow } from '../assignments/row';
-import { attemptOf, pointsOf, standingOf, type AttemptRow } from './store';
+import { asRevealed } from './reveals';
+import { attemptOf, pointsOf, receiptOf, standingOf, type AttemptRow } from './store';
 
 const resultReady = (
   attempt: Pick<AttemptRow, 'submitted_at'> | undefined,
@@ -18,8 +19,9 @@ export async function studentView(
   now: Date,
 ): Promise<StudentAssignment> {
   const attempt = await attemptOf(db, assignment.id, studentId);
+  const answer = attempt ? await asRevealed(db, assignment, studentId, attempt.answer) : null;
   return {
-    ...asSet(exerciseOf(assignment), attempt?.answer ?? null),
+    ...asSet(exerciseOf(assignment), answer),
     id: assignment.id,
     title: assignment.title,
     className: assignment.class_name,
@@ -28,9 +30,10 @@ export async function studentView(
     late: !attempt?.submitted_at && now > assignment.due_at,
     closed: !attempt?.submitted_at && isClosed(assignment, now),
     draft: attempt
-      ? { answer: attempt.answer, version: attempt.version, updatedAt: attempt.updated_at.toISOString() }
+      ? { answer: answer!, version: attempt.version, updatedAt: attempt.updated_at.toISOString() }
       : null,
     submittedAt: attempt?.submitted_at?.toISOString() ?? null,
+    receipt: attempt ? receiptOf(attempt) : null,
     resultReady: resultReady(attempt, assignment, now),
   };
 }

@@ -12,6 +12,8 @@ import * as judgement from './migrations/009_judgement';
 import * as frozen from './migrations/010_frozen';
 import * as testSecret from './migrations/011_test_secret';
 import * as heat from './migrations/012_heat';
+import * as sessionAccount from './migrations/013_session_account';
+import * as receipts from './migrations/014_receipts';
 
 const MIGRATIONS: Record<string, { up: (knex: Knex) => Promise<void>; down: (knex: Knex) => Promise<void> }> =
   {
@@ -27,6 +29,8 @@ const MIGRATIONS: Record<string, { up: (knex: Knex) => Promise<void>; down: (kne
     '010_frozen': frozen,
     '011_test_secret': testSecret,
     '012_heat': heat,
+    '013_session_account': sessionAccount,
+    '014_receipts': receipts,
   };
 
 /** Migrations are code in the bundle rather than files on disk, so that one file is the whole server. */

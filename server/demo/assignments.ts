@@ -14,6 +14,7 @@ import type { Knex } from 'knex';
 import { randomUUID } from 'node:crypto';
 import { changeAssignment, createAssignment } from '../assignments/store';
 import type { AssignmentRow } from '../assignments/row';
+import { recordReveal } from '../attempts/reveals';
 import { changeMark, handIn, saveDraft } from '../attempts/store';
 import type { ClassRow } from '../classes/access';
 
@@ -160,9 +161,13 @@ export async function seedAssignments(
           : card === 'almost'
             ? { ...row.model_answer.best, aftercare: [], nextVisitWeeks: null }
             : null;
+      const own = kept ?? (typeof card === 'string' ? null : cardOf(row, card));
+      for (const question of own?.asked ?? [])
+        await recordReveal(db, row.id, students[i], { question }, when);
+      for (const test of own?.tests ?? []) await recordReveal(db, row.id, students[i], { test }, when);
       if (kept) await saveDraft(db, row, students[i], { answer: kept, version: 0, writer: 'demo' }, when);
       else if (typeof card !== 'string') {
-        const submission = { id: randomUUID(), answer: cardOf(row, card) };
+        const submission = { id: randomUUID(), answer: own! };
         handedIn.push((await handIn(db, row, students[i], submission, when)).id);
       }
     }

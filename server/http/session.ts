@@ -6,7 +6,7 @@ import type { Pool } from 'pg';
 
 declare module 'express-session' {
   interface SessionData {
-    account: Account;
+    accountId: string;
   }
 }
 
@@ -26,11 +26,11 @@ export function sessions(pool: Pool, secret: string, secure: boolean): RequestHa
 }
 
 /** A new session id on every change of who is signed in, so that an id planted before is worth nothing. */
-export function signInAs(req: Request, account: Account): Promise<void> {
+export function signInAs(req: Request, { id }: Account): Promise<void> {
   return new Promise((resolve, reject) => {
     req.session.regenerate((failure) => {
       if (failure) return reject(failure);
-      req.session.account = account;
+      req.session.accountId = id;
       req.session.save((error) => (error ? reject(error) : resolve()));
     });
   });

@@ -1,6 +1,6 @@
 import type { Account, Role } from '@cimbel/contract';
 import { shippedCase } from '@cimbel/core/cases';
-import { BENCH_STEPS } from '@cimbel/core/card';
+import { BENCH_STEPS, type RecordCard } from '@cimbel/core/card';
 import { shippedLine } from '@cimbel/core/shades';
 import type { Express } from 'express';
 import type { Knex } from 'knex';
@@ -32,6 +32,8 @@ export async function harness({ demo = false } = {}): Promise<Harness> {
   const url = new URL(base);
   url.pathname = `/${name}`;
   const [db, pool] = [connect(url.href), sessionPool(url.href)];
+  // A session may still be written when the database under it is dropped.
+  pool.on('error', () => undefined);
   await migrate(db);
   const clock = { now: new Date('2026-03-02T18:00:00Z') };
   const app = createApp({
@@ -72,6 +74,16 @@ export function browser(app: Express) {
     patch: (path: string, body: object) => send('patch', path, body),
     delete: (path: string) => send('delete', path),
   };
+}
+
+/** Asks and tests what stands on a card, as the page does before it may stand there. */
+export async function ask(
+  page: Browser,
+  assignmentId: string,
+  { asked, tests }: Pick<RecordCard, 'asked' | 'tests'>,
+) {
+  const all = [...asked.map((question) => ({ question })), ...tests.map((test) => ({ test }))];
+  for (const one of all) await page.post(`/api/my/assignments/${assignmentId}/reveal`, one).expect(200);
 }
 
 const PASSWORD = 'a long enough one';

@@ -14,13 +14,18 @@ function nameOfTab(): string {
   }
 }
 
+/** How long a page that was reloaded may still hold the name of its tab, ms; on a busy machine it does for a moment. */
+const LETS_GO_AFTER_MS = 2000;
+
 /** Holds a name for as long as the tab is open; false where another tab holds it. */
 const held = (name: string): Promise<boolean> =>
   new Promise((resolve) => {
-    void navigator.locks.request(`${PLACE}.${name}`, { ifAvailable: true }, (lock) => {
-      resolve(lock !== null);
-      return lock === null ? undefined : new Promise<void>(() => undefined);
-    });
+    navigator.locks
+      .request(`${PLACE}.${name}`, { signal: AbortSignal.timeout(LETS_GO_AFTER_MS) }, () => {
+        resolve(true);
+        return new Promise<void>(() => undefined);
+      })
+      .catch(() => resolve(false));
   });
 
 async function find(): Promise<string> {

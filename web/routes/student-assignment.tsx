@@ -18,6 +18,7 @@ import { useMe } from '../lib/session';
 import { InUnits } from '../lib/units';
 import { ButtonLink } from '../ui/button';
 import { Failure, Loading, Notice } from '../ui/panel';
+import { ReceiptLine } from '../features/marking/receipt';
 
 const ofToday = (kept: unknown) => recordCardSchema.safeParse(fromOlderCards(kept)).data ?? null;
 
@@ -63,6 +64,7 @@ function HandedIn({ assignment }: { assignment: StudentAssignment }) {
         <BenchTitle assignment={assignment} />
         <h2 className="text-2xl">{t('bench.waitingTitle')}</h2>
         <Notice kind="good">{t('bench.closed', { when: dateTime(assignment.submittedAt!) })}</Notice>
+        {assignment.receipt ? <ReceiptLine receipt={assignment.receipt} /> : null}
         {assignment.resultReady ? (
           <ButtonLink weight="main" to={`/due/${assignment.id}/result`}>
             {t('student.seeResult')}

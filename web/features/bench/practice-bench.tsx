@@ -45,6 +45,7 @@ function begun(exercise: KnownExercise): StudentAssignment {
     closed: false,
     draft: null,
     submittedAt: null,
+    receipt: null,
     resultReady: false,
   };
 }

@@ -1,15 +1,18 @@
+import type { Receipt } from '@cimbel/contract';
 import type { ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
 import { dateTime } from '../../lib/i18n';
 import { PageTitle } from '../../ui/page-title';
 import { Neighbours } from './neighbours';
+import { ReceiptLine } from './receipt';
 
 interface HandedInResult {
   assignmentId: string;
   title: string;
   submittedAt: string;
   late: boolean;
+  receipt: Receipt | null;
   grade: { points: number; max: number };
 }
 
@@ -39,6 +42,7 @@ export function MyResultHeading({ result, children }: { result: HandedInResult; 
         <p className="text-quiet text-sm">
           <When result={result} />
         </p>
+        {result.receipt ? <ReceiptLine receipt={result.receipt} /> : null}
       </div>
       <div className="flex items-center gap-4">
         {children}
@@ -64,6 +68,7 @@ export function ReviewHeading({
           </Link>{' '}
           · <When result={result} />
         </p>
+        {result.receipt ? <ReceiptLine receipt={result.receipt} /> : null}
       </div>
       <PointsLine result={result} />
       <Neighbours previousId={result.previousId} nextId={result.nextId} at="/answers" />

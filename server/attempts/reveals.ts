@@ -1,0 +1,52 @@
+import { QUESTIONS, TESTS, type HairTest, type Question, type RecordCard } from '@cimbel/core/card';
+import type { Knex } from 'knex';
+import type { AssignmentRow } from '../assignments/row';
+
+interface RevealRow {
+  assignment_id: string;
+  student_id: string;
+  kind: 'asked' | 'tests';
+  name: string;
+  at: Date;
+}
+
+/** Writes down that a student was told something, once. */
+export async function recordReveal(
+  db: Knex,
+  assignmentId: string,
+  studentId: string,
+  told: { question: Question } | { test: HairTest },
+  now: Date,
+): Promise<void> {
+  const [kind, name] =
+    'question' in told ? (['asked', told.question] as const) : (['tests', told.test] as const);
+  await db<RevealRow>('reveals')
+    .insert({ assignment_id: assignmentId, student_id: studentId, kind, name, at: now })
+    .onConflict(['assignment_id', 'student_id', 'kind', 'name'])
+    .ignore();
+}
+
+/**
+ * A card with what the student really asked and tested, beside what a card that is to be put right came with; what it says
+ * of that itself is not asked about.
+ */
+export async function asRevealed(
+  db: Knex,
+  { id, card }: Pick<AssignmentRow, 'id' | 'card'>,
+  studentId: string,
+  answer: RecordCard,
+): Promise<RecordCard> {
+  const rows = await db<RevealRow>('reveals').where({ assignment_id: id, student_id: studentId });
+  const told = (kind: RevealRow['kind']) =>
+    new Set<string>([
+      ...(card?.[kind] ?? []),
+      ...rows.filter((row) => row.kind === kind).map(({ name }) => name),
+    ]);
+  const [asked, tests] = [told('asked'), told('tests')];
+  // In the order of the card, and what it leaves out after that.
+  return {
+    ...answer,
+    asked: [...new Set([...answer.asked, ...QUESTIONS])].filter((question) => asked.has(question)),
+    tests: [...new Set([...answer.tests, ...TESTS])].filter((test) => tests.has(test)),
+  };
+}
