@@ -39,7 +39,7 @@ export const KERATIN = spectrum((nm) => 0.05 * (nm / 450) ** -3);
 /** Red and yellow beside brown-black in a brown dye: as in natural hair of level 6. */
 const BROWN_RED = 0.19;
 const BROWN_YELLOW = 0.15;
-export const DYE_SHAPES: Record<DyeName, Spectrum> = {
+const DYE_SHAPES: Record<DyeName, Spectrum> = {
   brown: spectrum(
     (nm) => (nm / 550) ** -0.8 + BROWN_RED * edge(nm, 602, 14) + BROWN_YELLOW * edge(nm, 492, 16),
   ),
@@ -54,13 +54,13 @@ export const DYE_SHAPES: Record<DyeName, Spectrum> = {
 };
 
 /** Surface share, white of an unpigmented strand, and the split of light over a short and a long path inside. */
-export const SURFACE = 0.01;
+const SURFACE = 0.01;
 export const WHITE = 0.68;
-export const SHORT_PATH_SHARE = 0.6;
-export const LONG_PATH = 2.1;
+const SHORT_PATH_SHARE = 0.6;
+const LONG_PATH = 2.1;
 
 /** Absorption per band of natural pigment and dye, the keratin included. More of anything never absorbs less. */
-export function absorptionOf({ brownBlack, red, yellow }: NaturalPigment, dye: Dye = NO_DYE): Spectrum {
+function absorptionOf({ brownBlack, red, yellow }: NaturalPigment, dye: Dye = NO_DYE): Spectrum {
   const k = new Float64Array(BANDS);
   for (let i = 0; i < k.length; i++)
     k[i] = KERATIN[i] + brownBlack * BROWN_BLACK[i] + red * RED[i] + yellow * YELLOW[i];
@@ -74,7 +74,7 @@ export function absorptionOf({ brownBlack, red, yellow }: NaturalPigment, dye: D
 }
 
 /** Share of light that comes back at an absorption k: Beer–Lambert over two path lengths, plus the surface. */
-export const reflectedAt = (k: number) =>
+const reflectedAt = (k: number) =>
   SURFACE + (WHITE - SURFACE) * (SHORT_PATH_SHARE * exp(-k) + (1 - SHORT_PATH_SHARE) * exp(-LONG_PATH * k));
 
 /** Reflectance 0–1 per band of a strand. */

@@ -7,4 +7,3 @@ export * from './zone-timeline';
 export * from './condition';
 export * from './wash';
 export * from './history';
-export * from './fast';

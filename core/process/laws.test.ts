@@ -1,11 +1,8 @@
 import fc from 'fast-check';
-import { TONE_FAMILIES, differenceOf, rgbOf, type Lab } from '../colour';
+import { TONE_FAMILIES, rgbOf } from '../colour';
 import {
   DIAMETERS,
   DYES,
-  NO_DYE,
-  NO_WARMTH,
-  combine,
   dyeLoadOf,
   dyeOf,
   labOfStrand,
@@ -19,7 +16,6 @@ import { after, permanent } from '../testing/bowls';
 import {
   CONDITIONS,
   DAMAGE_LIMITS,
-  FastStrand,
   PAST_COLOURS,
   PRODUCTS,
   PRODUCT_KINDS,
@@ -287,32 +283,6 @@ describe('condition (C1, C4)', () => {
     const soft = { ...worn, moisture: 0.95 };
     expect(conditionOf(soft)).toBe('overSoft');
     expect(conditionOf(treated(soft, 'protein'))).toBe('weak');
-  });
-});
-
-describe('the fast path', () => {
-  it('agrees with the plain one within 0.3 ΔE', () => {
-    const dyes = fc
-      .record({ brown: fc.double({ min: 0, max: 2, noNaN: true }), blue: unit, red: unit, yellow: unit })
-      .map((d) => ({ ...NO_DYE, ...d }));
-    const out: Lab = { l: 0, a: 0, b: 0 };
-    fc.assert(
-      fc.property(strands, dyes, unit, (strand, dye, share) => {
-        const pigmented = { ...strand, white: 0 };
-        const fast = new FastStrand(pigmented);
-        fast.lab([fast.candidate(dye)], [share], out);
-        const more = {
-          kind: 'demi' as const,
-          dye: combine(dye, NO_DYE, share, 0),
-          dyeOnWhite: NO_DYE,
-          masks: NO_WARMTH,
-          fills: NO_WARMTH,
-          held: 0,
-        };
-        const plain = labOfStrand({ ...pigmented, layers: [...pigmented.layers, more] });
-        expect(differenceOf(out, plain)).toBeLessThan(0.3);
-      }),
-    );
   });
 });
 
