@@ -17,12 +17,17 @@ export class ApiError extends Error {
   }
 }
 
+const notReached = () => new ApiError(0, 'network', 'The server cannot be reached.');
+
 async function toError(response: Response): Promise<ApiError> {
   const body = errorSchema.safeParse(await response.json().catch(() => null));
   if (!body.success) return new ApiError(response.status, 'server.unexpected', response.statusText);
   const { code, message, fields, reasons } = body.data.error;
   return new ApiError(response.status, code, message, fields, reasons);
 }
+
+/** A server that has not answered by then is not reached: long enough for a class to be marked, short of for ever. */
+const PATIENCE_MS = 60_000;
 
 /** One call to the server. @throws ApiError */
 export async function api<T>(
@@ -36,12 +41,14 @@ export async function api<T>(
       method,
       headers: body === undefined ? {} : { 'Content-Type': 'application/json' },
       body: body === undefined ? undefined : JSON.stringify(body),
+      signal: AbortSignal.timeout(PATIENCE_MS),
     });
   } catch {
-    throw new ApiError(0, 'network', 'The server cannot be reached.');
+    throw notReached();
   }
   if (!response.ok) throw await toError(response);
-  return (await response.json()) as T;
+  // An answer may still break off half way.
+  return (await response.json().catch(() => Promise.reject(notReached()))) as T;
 }
 
 export const asApiError = (error: unknown): ApiError =>
