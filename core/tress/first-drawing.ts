@@ -1,5 +1,6 @@
 import { seededRandom, type Random } from '../random';
 import { ranksOf, type Geometry } from './geometry';
+import { AMBIENT, BROAD, BROAD_LIGHT, LIGHT, NARROW as LOBE, bellOf, bendAt } from './lamp';
 import type { HairForm, TressLook, TressSize } from './look';
 import { KEPT } from './nearest';
 import { RANKS, STEPS_ALONG, type Shape } from './shape';
@@ -10,7 +11,7 @@ import { RANKS, STEPS_ALONG, type Shape } from './shape';
  */
 
 // Bound once: these run millions of times a picture.
-const { abs, ceil, cos, exp, floor, max, min, round, sin, sqrt } = Math;
+const { ceil, cos, floor, max, min, round, sin, sqrt } = Math;
 const TAU = Math.PI * 2;
 
 /**
@@ -37,29 +38,8 @@ const FORMS: Record<HairForm, FormFacts> = {
 const FIBRES_A_PIXEL = 9;
 const LEAST_FIBRES = 240;
 
-/** Where the light stands: above, a little to the left, in front; x right, y down, z to the eye. Unit vector. */
-const LIGHT = { x: -0.25, y: -0.62, z: 0.744 };
-/**
- * Two lobes of light along a fibre, after Marschner et al. 2003: a narrow one in the colour of the lamp, tilted to the root,
- * and a broader one in the colour of the hair, further down. Angles in radians of the half inclination.
- */
-const NARROW = { at: -0.02, width: 0.034 };
-const BROAD = { at: -0.14, width: 0.12 };
-const AMBIENT = 0.42;
-const BROAD_LIGHT = 0.5;
-
-/** How a hanging lock leans to the eye along its length: out at the root, back at the tip. */
-const bendAt = (t: number) => 0.58 - 0.72 * t;
-
-const bell = (x: number) => exp(-0.5 * x * x);
-const BELL_STEPS = 256;
-const BELL_REACH = 4;
-const BELL = Float32Array.from({ length: BELL_STEPS + 2 }, (_, i) => bell((i * BELL_REACH) / BELL_STEPS));
-/** The bell by table: it is asked for twice at every pixel of every fibre. */
-const bellOf = (x: number) => {
-  const at = (abs(x) * BELL_STEPS) / BELL_REACH;
-  return at >= BELL_STEPS ? 0 : BELL[at | 0];
-};
+/** Its gleam was a little sharper. */
+const NARROW = { ...LOBE, width: 0.034 };
 
 const smooth = (t: number) => (t <= 0 ? 0 : t >= 1 ? 1 : t * t * (3 - 2 * t));
 
