@@ -54,8 +54,10 @@ export async function setExercise(
   await page.getByLabel('Title').fill(title);
   if (steps) await page.getByRole('radio', { name: steps, exact: true }).click();
   if (slip) await page.getByLabel('Error in the record card').selectOption({ label: slip });
-  await page.getByRole('radio', { name: release }).click();
   await expect(page.getByRole('heading', { name: 'Model answer' })).toBeVisible();
+  const released = page.getByRole('radio', { name: release });
+  await released.click();
+  await expect(released).toBeChecked();
   await page.getByRole('button', { name: 'Assign to the class' }).click();
   await expect(page.getByRole('heading', { name: title })).toBeVisible();
 }
