@@ -110,6 +110,7 @@ export const stepSchema = z
     heat: z
       .object({ from: z.number().int().min(0).max(240), to: z.number().int().min(1).max(240) })
       .strict()
+      .refine(({ from, to }) => from < to, { path: ['to'] })
       .nullable(),
     /** A strand is wiped every so many minutes; null is not at all. */
     checkEvery: z.number().int().min(1).max(60).nullable(),

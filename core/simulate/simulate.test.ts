@@ -19,6 +19,7 @@ import {
   partsOf,
   productOf,
   reachedAt,
+  stepSchema,
   recordCardSchema,
   shadePartsOf,
   showsIn,
@@ -249,6 +250,25 @@ describe('what a card says beside bowls and minutes', () => {
     expect(Math.max(...places(20, [...order]))).toBeGreaterThan(0);
     expect(Math.max(...places(20, [...order]))).toBeLessThanOrEqual(20);
     expect(places(20, [...order])).not.toEqual(places(20, [...order].reverse()));
+    // What is rinsed before anyone came to it has nothing on it, then or ever.
+    const late = simulateCard(
+      nape,
+      {
+        bowls: [plenty],
+        steps: [{ ...plan(90, [...order]).steps[0], minutes: 10 }],
+        care: [],
+      },
+      lineOf,
+    );
+    const left = (minute: number) => late.parts.filter((part) => late.momentOf(part, minute).lying).length;
+    expect(left(5)).toBeGreaterThan(0);
+    expect(left(5)).toBeLessThan(late.parts.length);
+    expect(left(120)).toBe(0);
+  });
+
+  it('heat that ends before it begins is no heat, and said so', () => {
+    const heated = (from: number, to: number) => stepSchema.safeParse(step({ heat: { from, to } })).success;
+    expect([heated(0, 10), heated(10, 10), heated(10, 5)]).toEqual([true, false, false]);
   });
 
   it('emulsifying thins what lies there, and brings it to hair beside it on which nothing lies (A1)', () => {

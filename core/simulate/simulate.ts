@@ -128,6 +128,9 @@ export function zonePlanOf(
     const mix = bowl && line ? mixOfBowl(bowl, line) : null;
     if (!mix) return [];
     const at = reachedAt(head, step, part.zone);
+    const end = step.start + step.minutes;
+    // Rinsed before anyone came to it.
+    if (at >= end) return [];
     const isProtected = isProtectedAt(plan, part.zone, at);
     // However much there is, the middle of a thick slice gets too little.
     const reach = reachedBy(step, mix);
@@ -136,7 +139,7 @@ export function zonePlanOf(
     return [
       ...heatOf(step),
       { at, do: 'apply', coat: { mix, wet: step.wet, amount, isProtected } },
-      { at: step.start + step.minutes, do: 'rinse' },
+      { at: end, do: 'rinse' },
     ];
   });
   return {
