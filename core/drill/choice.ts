@@ -8,6 +8,8 @@ export interface Candidate<T> {
   words: Term;
   /** The misconception that leads here; none for the right answer. */
   slip?: Reason;
+  /** Part of the mark it earns, 0–1, for what is neither best nor wrong. */
+  near?: number;
   subject?: Subject;
 }
 
@@ -23,7 +25,7 @@ export function chooseAmong<T>(
   right: Candidate<T>,
   wrong: readonly Candidate<T>[],
   isRight: (value: T) => boolean,
-  { options = 4, least = 1 }: { options?: number; least?: number } = {},
+  { options = 4, least = 3 }: { options?: number; least?: number } = {},
 ) {
   insist(isRight(right.value), 'the right answer does not pass its own test');
   const names = new Set([name(right.words)]);
@@ -37,7 +39,12 @@ export function chooseAmong<T>(
   insist(kept.length >= least, 'too few wrong answers');
   const order = draw.shuffled([right, ...kept]);
   const form: Form = { kind: 'choice', options: order.map(({ words }) => words), byTress: false };
-  const solution: Solution = { kind: 'choice', right: order.indexOf(right) };
+  const near = order.flatMap(({ near: score }, index) => (score ? [{ index, score }] : []));
+  const solution: Solution = {
+    kind: 'choice',
+    right: order.indexOf(right),
+    ...(near.length > 0 ? { near } : {}),
+  };
   const slips: Slip[] = order.flatMap(({ slip }, answer) => (slip ? [{ answer, why: slip }] : []));
   const subjects = order.map(({ subject }) => subject);
   return {

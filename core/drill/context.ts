@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { LIGHTS, type Light } from '../colour';
-import { shippedLine, type Line } from '../shades';
+import { FORMULA_KINDS, FORMULA_LINES, shippedLine, type Line } from '../shades';
 import { DEFAULT_HOUSE_RULES, type HouseRules } from '../theory';
 import { Unfit } from './draw';
 
@@ -22,6 +22,8 @@ export const FULL_SCOPE: Scope = { minLevel: 1, maxLevel: 10, lights: [...LIGHTS
 export interface DrillContext {
   rules: HouseRules;
   scope: Scope;
+  /** The college's own lines, as they were when the item was made; shipped ones take part by themselves. */
+  ownLines?: readonly Line[];
 }
 export const PLAIN_CONTEXT: DrillContext = { rules: DEFAULT_HOUSE_RULES, scope: FULL_SCOPE };
 
@@ -36,8 +38,15 @@ export function lightFor({ lights }: Scope, step: number, pick: <T>(from: readon
   return pick(lights);
 }
 
-export function lineNamed(id: string): Line {
-  const line = shippedLine(id);
+/** @throws Unfit for a line that is neither shipped nor the college's own. */
+export function lineNamed(id: string, { ownLines = [] }: Pick<DrillContext, 'ownLines'> = {}): Line {
+  const line = shippedLine(id) ?? ownLines.find((own) => own.id === id);
   if (!line) throw new Unfit(`no line ${id}`);
   return line;
 }
+
+/** Lines that a mix of shades and developer is formulated with: shipped, then the college's own. */
+export const formulaLines = ({ ownLines = [] }: Pick<DrillContext, 'ownLines'>): readonly Line[] => [
+  ...FORMULA_LINES,
+  ...ownLines.filter(({ kind }) => FORMULA_KINDS.includes(kind)),
+];

@@ -8,11 +8,13 @@ export interface EyeAnswer extends Answered {
   seconds: number;
   light: Light;
   reading: Reading | null;
+  /** What answering blind earns at such an item, 0–1; 0 for answers kept from before it was. */
+  chance: number;
 }
 
 export interface Tally {
   answers: number;
-  /** Share of the points, 0–1. */
+  /** Share of the points beyond what guessing earns, 0–1. */
   accuracy: number;
 }
 export interface LevelTally extends Tally {
@@ -55,9 +57,18 @@ export const startOfWeek = mondayOf;
 const mean = (values: readonly number[]) => values.reduce((a, b) => a + b, 0) / values.length;
 const median = (values: readonly number[]) =>
   [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)];
-const tally = (answers: readonly { score: number }[]): Tally => ({
+/**
+ * What answers tell once guessing is taken off, 0–1: the score beyond chance as a part of all that was to be had beyond
+ * it (correction for guessing, classical test theory).
+ */
+export const beyondChance = (answers: readonly Pick<EyeAnswer, 'score' | 'chance'>[]): number =>
+  Math.max(
+    0,
+    mean(answers.map(({ score, chance }) => score - chance)) / mean(answers.map(({ chance }) => 1 - chance)),
+  );
+const tally = (answers: readonly Pick<EyeAnswer, 'score' | 'chance'>[]): Tally => ({
   answers: answers.length,
-  accuracy: mean(answers.map(({ score }) => score)),
+  accuracy: beyondChance(answers),
 });
 function grouped<T, K>(values: readonly T[], keyOf: (value: T) => K): Map<K, T[]> {
   const groups = new Map<K, T[]>();

@@ -24,7 +24,9 @@ export function generate(spec: ItemSpec, context: DrillContext): Item {
   for (let draws = 0; draws < MOST_DRAWS; draws++) {
     const draw = drawFrom(seedFrom(`${skill} ${facet} ${step} ${seed} ${draws}`));
     try {
-      const { ask, form, facts, pictures, light, lineId, solution, why, ...secret } = MAKERS[skill].make({
+      const { ask, form, facts, pictures, light, lineId, hands, solution, why, ...secret } = MAKERS[
+        skill
+      ].make({
         ...context,
         draw,
         facet,
@@ -42,10 +44,13 @@ export function generate(spec: ItemSpec, context: DrillContext): Item {
           light: light ?? 'daylight',
           lineId: lineId ?? null,
           form,
+          hands: hands ?? null,
         },
         solution,
         why,
         slips: secret.slips ?? [],
+        means: secret.means ?? null,
+        deceits: secret.deceits ?? [],
         subject: secret.subject ?? null,
         reads: secret.reads ?? null,
         optionSubjects: secret.optionSubjects ?? null,

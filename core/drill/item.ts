@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import type { Light } from '../colour';
+import type { StretchTest } from '../process';
 import type { Reason } from '../reason';
 import type { TressLook } from '../tress';
 import { skillSchema, stepSchema, type Skill, type Step } from './skill';
@@ -12,7 +13,7 @@ export interface Term {
 }
 export const term = (code: string, params: Term['params'] = {}): Term => ({ code, params });
 
-export const UNITS = ['grams', 'minutes', 'vol', 'percent', 'flOz', 'times', 'visits', 'tubes'] as const;
+export const UNITS = ['grams', 'minutes', 'vol', 'percent', 'flOz', 'tubes', 'weeks', 'level'] as const;
 export type Unit = (typeof UNITS)[number];
 
 /** How an item is answered. */
@@ -24,7 +25,36 @@ export type Form =
   | { kind: 'choice'; options: Term[]; byTress: boolean }
   | { kind: 'order'; from: Term; to: Term }
   /** One or more places on the tress, root to tip. */
-  | { kind: 'mark'; marks: Term[] };
+  | { kind: 'mark'; marks: Term[] }
+  /** Grams of several things in one bowl on the scale, in the order of the names. */
+  | { kind: 'amounts'; things: Term[] }
+  /** The share of white in several places, in tenths, and the natural share of the mix as one of a few. */
+  | { kind: 'shares'; places: Term[]; naturals: Term[] }
+  /** On one clock: the minute each zone is begun, the minutes it is looked at, the minute it is rinsed. */
+  | { kind: 'clock'; zones: Term[]; most: number };
+
+/**
+ * What lies on the bench beside a question that is done with hands in the salon. All of it is what the student would
+ * feel or see there: it tells no more than the facts in words, which stand in for it where hands are not wanted.
+ */
+export type Hands =
+  /** A wet strand to be pulled. */
+  | ({ kind: 'stretch' } & StretchTest)
+  /**
+   * A strand to be stroked upward, and a drop of water: the part of the way 0–1 that the strand holds the fingers back,
+   * and the seconds the drop stands. What that is called is for the student to say.
+   */
+  | { kind: 'feel'; drag: number; standsSeconds: number }
+  /** A tube of a line with its label. */
+  | { kind: 'tube'; lineId: string; label: string }
+  /** Tubes of one line or two, to be picked from. */
+  | { kind: 'shelf'; lineIds: string[] }
+  /** The brush along new growth, `cm` the strand's whole length. */
+  | { kind: 'brush'; cm: number }
+  /** Bottles and water over a scale; the strength of each in volumes, water 0. */
+  | { kind: 'pour'; vols: number[] }
+  /** Tubes, correctors and developer over a scale. */
+  | { kind: 'weigh'; tubeGrams: number };
 
 export interface Picture {
   look: TressLook;
@@ -42,6 +72,7 @@ export interface Question {
   /** Line whose key the question is read in. */
   lineId: string | null;
   form: Form;
+  hands: Hands | null;
 }
 
 /**
@@ -50,9 +81,17 @@ export interface Question {
  */
 export type Solution =
   | { kind: 'figure'; value: number; full: number; near: number }
-  | { kind: 'choice'; right: number }
+  /** `near`: options that are not the best and not wrong, with the part of the mark they earn. */
+  | { kind: 'choice'; right: number; near?: { index: number; score: number }[] }
   | { kind: 'order'; right: number[] }
-  | { kind: 'mark'; at: number[]; full: number; near: number };
+  /** Where going past the place does harm and stopping short does not, `past` is the tolerance beyond it. */
+  | { kind: 'mark'; at: number[]; full: number; near: number; past?: { full: number; near: number } }
+  /** What stands in the bowl: its strength in volumes and its weight. `vols` are those of the things poured. */
+  | { kind: 'strength'; vols: number[]; vol: number; grams: number; volFull: number; gramsFull: number }
+  | { kind: 'amounts'; grams: number[]; full: number[]; near: number[] }
+  | { kind: 'shares'; shares: number[]; full: number; near: number; natural: number }
+  /** Zones are begun within `within` minutes; looked at no further apart than `every`, from the first one begun. */
+  | { kind: 'clock'; starts: number[]; rinse: number; within: number; every: number };
 
 /** What a wrong answer shows about the thinking behind it. */
 export interface Slip {
@@ -61,10 +100,31 @@ export interface Slip {
   why: Reason;
 }
 
+/**
+ * What any other figure would have made: `code.over` or `code.under` with `param` = times × given + plus, or
+ * over ÷ given where `over` stands.
+ */
+export interface Meaning {
+  code: string;
+  rule: string;
+  param: string;
+  times?: number;
+  plus?: number;
+  over?: number;
+  params?: Reason['params'];
+}
+
 /** How hard a colour item is: ΔE2000 and levels between the right answer and the nearest wrong one. */
 export interface Apart {
   deltaE: number;
   levels: number;
+}
+
+/** What makes this hair look lighter or darker than it is. */
+export interface Deceit {
+  code: string;
+  way: 'lighter' | 'darker';
+  rule: string;
 }
 
 /** A reading that can be compared with the truth: the raw stuff of "my eye". */
@@ -79,6 +139,8 @@ export interface Item {
   solution: Solution;
   why: Reason[];
   slips: Slip[];
+  means: Meaning | null;
+  deceits: Deceit[];
   /** The hair of the picture; with `reads` or `optionSubjects` the hair of any other answer can be drawn beside it. */
   subject: Subject | null;
   reads: 'level' | 'white' | null;
@@ -87,22 +149,46 @@ export interface Item {
   apart: Apart | null;
 }
 
+/**
+ * Edition of the questions. An answer names the one it was given to: a spec of another edition is another question.
+ */
+export const DRILL_EDITION = 2;
+
 /** Names an item: the same spec, rules and lines make the same item anywhere. */
 export const itemSpecSchema = z.object({
   skill: skillSchema,
-  facet: z.string().min(1).max(40),
+  facet: z.string().min(1).max(60),
   step: stepSchema,
   seed: z.number().int().min(0).max(0xffffffff),
 });
 export type ItemSpec = z.infer<typeof itemSpecSchema>;
 
 const indexSchema = z.number().int().min(0).max(11);
+const gramsSchema = z.number().min(0).max(2000);
+const minuteSchema = z.number().min(0).max(240);
 /** An answer, in the kind its form asks for. Shares are 0–1. */
 export const responseSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('figure'), value: z.number().min(0).max(100_000) }),
-  z.object({ kind: z.literal('choice'), index: indexSchema }),
+  z.object({
+    kind: z.literal('choice'),
+    index: indexSchema,
+    /** How far a strand was pulled, of its own length, where it was: pulling to breaking is a slip of its own. */
+    pulled: z.number().min(0).max(3).optional(),
+  }),
   z.object({ kind: z.literal('order'), order: z.array(indexSchema).min(2).max(12) }),
   z.object({ kind: z.literal('mark'), at: z.array(z.number().min(0).max(1)).min(1).max(4) }),
+  z.object({ kind: z.literal('amounts'), grams: z.array(gramsSchema).min(1).max(8) }),
+  z.object({
+    kind: z.literal('shares'),
+    shares: z.array(z.number().min(0).max(1)).min(1).max(8),
+    natural: indexSchema,
+  }),
+  z.object({
+    kind: z.literal('clock'),
+    starts: z.array(minuteSchema).min(1).max(4),
+    checks: z.array(minuteSchema).max(40),
+    rinse: minuteSchema,
+  }),
 ]);
 export type Response = z.infer<typeof responseSchema>;
 

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { LIGHTS, levelOfLightness } from '../colour';
 import { houseRulesSchema, type HouseRules } from '../theory';
 import {
+  chanceOf,
   facetsOf,
   fitsForm,
   FULL_SCOPE,
@@ -22,6 +23,8 @@ import { ORACLES } from './tests/oracles';
 
 const rules: fc.Arbitrary<HouseRules> = fc
   .record({
+    greyShare: fc.constantFrom('stepped', 'oneToTwo'),
+    endsRefresh: fc.constantFrom('gloss', 'diluteLeftover', 'waterEmulsify'),
     underlay: fc.constantFrom('fine', 'coarse'),
     liftByColour: fc.constantFrom('targetLevel', 'counterbalance'),
     resistantGrey: fc.constantFrom('max20', 'max30'),
@@ -40,11 +43,49 @@ function must(holds: boolean, what: string, item: Item): asserts holds {
   if (!holds) throw new Error(`${what}: ${JSON.stringify(item)}`);
 }
 
+/** A quarter, and a little where half of the mark is given for what is nearly right. */
+const MOST_BY_CHANCE = 0.39;
+
+/** Every wrong answer has a sentence about it, and what is called too much is more. */
+function mustAnswerEveryMistake(item: Item): void {
+  const { question, solution } = item;
+  const { form } = question;
+  if (form.kind === 'choice' && solution.kind === 'choice') {
+    form.options.forEach((_, index) => {
+      const mark = markItem(item, { kind: 'choice', index });
+      must((mark.slip === null) === (index === solution.right), `option ${index} has no answer`, item);
+    });
+    return;
+  }
+  if (form.kind === 'figure' && solution.kind === 'figure') {
+    const { value, full } = solution;
+    for (const given of [
+      value + full * 1.5 + 0.01,
+      value * 1.7 + 2,
+      Math.max(0, value - full * 1.5 - 0.01),
+      value * 0.4,
+    ]) {
+      const mark = markItem(item, { kind: 'figure', value: given });
+      if (mark.score < 1) must(mark.slip !== null, `${given} has no answer`, item);
+      // Over and under are never said of the other.
+      const way = mark.slip?.code.split('.').at(-1);
+      if (way === 'over') must(given > value, 'called too much', item);
+      if (way === 'under') must(given < value, 'called too little', item);
+    }
+    return;
+  }
+  const wrong = wrongResponse(item);
+  must(markItem(item, wrong).slip !== null, 'a wrong answer has no answer', item);
+}
+
 /** What every item has to be, whatever it asks. */
 function mustBeWellFormed(item: Item): void {
   const { question, solution, slips, why } = item;
   const { form, pictures } = question;
   must(why.length > 0, 'no reason', item);
+  // Whoever looks at nothing gets about a quarter at most, and nothing once chance is taken off.
+  must(chanceOf(item) <= MOST_BY_CHANCE, `${chanceOf(item)} by chance`, item);
+  mustAnswerEveryMistake(item);
   if (form.kind === 'choice' && solution.kind === 'choice') {
     must(form.options.length >= 2, 'too few options', item);
     must(
@@ -81,20 +122,55 @@ function mustBeWellFormed(item: Item): void {
       'marks too close to tell',
       item,
     );
-  } else throw new Error(`${form.kind} cannot be answered by ${solution.kind}`);
+  } else
+    must(fitsForm(item, rightResponse(item)), `${form.kind} cannot be answered by ${solution.kind}`, item);
 }
 
 /** One wrong response of the item's own kind. */
 function wrongResponse({ question: { form }, solution }: Item): Response {
-  if (solution.kind === 'choice' && form.kind === 'choice')
-    return { kind: 'choice', index: (solution.right + 1) % form.options.length };
-  if (solution.kind === 'order') return { kind: 'order', order: [...solution.right].reverse() };
-  if (solution.kind === 'mark') return { kind: 'mark', at: solution.at.map((place) => (place + 0.5) % 1) };
-  if (solution.kind !== 'figure') throw new Error('no such kind');
-  const { value, near } = solution;
-  if (form.kind === 'share') return { kind: 'figure', value: value > 0.5 ? value - 0.5 : value + 0.5 };
-  if (form.kind === 'level') return { kind: 'figure', value: value > 5 ? value - 3 : value + 3 };
-  return { kind: 'figure', value: value + 2 * near + 1 };
+  switch (solution.kind) {
+    case 'choice':
+      if (form.kind !== 'choice') throw new Error('no such form');
+      return { kind: 'choice', index: (solution.right + 1) % form.options.length };
+    case 'order':
+      return { kind: 'order', order: [...solution.right].reverse() };
+    case 'mark':
+      return { kind: 'mark', at: solution.at.map((place) => (place + 0.5) % 1) };
+    case 'strength':
+      return { kind: 'amounts', grams: [solution.grams, 0] };
+    case 'amounts':
+      return { kind: 'amounts', grams: solution.grams.map((grams) => grams * 1.5) };
+    case 'shares':
+      return { ...solution, kind: 'shares', shares: solution.shares.map((share) => (share > 0.5 ? 0 : 1)) };
+    case 'clock':
+      return { kind: 'clock', starts: solution.starts.map(() => 0), checks: [], rinse: solution.rinse };
+    case 'figure': {
+      const { value, near } = solution;
+      if (form.kind === 'share') return { kind: 'figure', value: value > 0.5 ? value - 0.5 : value + 0.5 };
+      if (form.kind === 'level') return { kind: 'figure', value: value > 5 ? value - 3 : value + 3 };
+      return { kind: 'figure', value: value + 2 * near + 1 };
+    }
+  }
+}
+
+/** What a question asks, its figures left out where it is a sum: another figure is not another question. */
+function whatIsAsked(item: Item): string {
+  const { ask, facts, form, pictures } = item.question;
+  const sum = form.kind === 'figure' || form.kind === 'amounts';
+  const words = ({ code, params }: { code: string; params: object }) =>
+    `${code} ${Object.values(params)
+      .filter((value) => !sum || typeof value === 'string')
+      .join(' ')}`;
+  return JSON.stringify([
+    words(ask),
+    facts.map(words),
+    form.kind === 'choice' ? form.options.map(words).sort() : form.kind,
+    pictures.map(({ look: { zones, form: hair, shine } }) => [
+      hair,
+      shine,
+      zones.map(({ from, colour, greyShare }) => [from, Math.round(colour.l), greyShare]),
+    ]),
+  ]);
 }
 
 function mustBeSound(spec: ItemSpec, context: DrillContext): void {
@@ -134,6 +210,75 @@ describe.each(SKILLS)('thousands of items of %s', (skill) => {
       { numRuns: HUNDREDS },
     );
   }, 240_000);
+});
+
+/** House rules that drills rest on, each with its choices. */
+const SCHOOLS = {
+  underlay: ['fine', 'coarse'],
+  liftByColour: ['targetLevel', 'counterbalance'],
+  greyShare: ['stepped', 'oneToTwo'],
+  tonerDepth: ['sameLevel', 'sameOrDeeper'],
+  lightenerOnScalp: ['max20', 'max30'],
+  tenVolLightener: ['allowed', 'notAllowed'],
+  fortyVolLightener: ['never', 'offScalp', 'always'],
+  diluteDeveloper: ['ifLinePermits', 'always', 'never'],
+  timerStarts: ['endOfApplication', 'firstContact'],
+  endsRefresh: ['gloss', 'diluteLeftover', 'waterEmulsify'],
+} as const;
+
+/** What is asked, the schools apart; and what is right. */
+const asks = ({ question: { ask, facts } }: Item) =>
+  JSON.stringify([ask, facts.filter(({ code }) => !code.startsWith('fact.house.'))]);
+const rightOf = ({ question: { form }, solution }: Item) =>
+  JSON.stringify(
+    solution.kind === 'choice' && form.kind === 'choice' ? form.options[solution.right] : solution,
+  );
+
+describe('a question that another school would answer otherwise', () => {
+  it.each(Object.entries(SCHOOLS))('names the house rule it rests on: %s', (rule, choices) => {
+    const asked = new Set<string>();
+    for (const skill of SKILLS)
+      for (let seed = 0; seed < 150; seed++) {
+        const made = choices.map((choice) => {
+          const context = { ...PLAIN_CONTEXT, rules: houseRulesSchema.parse({ [rule]: choice }) };
+          const facets = facetsOf(skill, context);
+          const facet = facets[seed % facets.length];
+          const step = STEPS[seed % STEPS.length];
+          return facetsOf(skill, PLAIN_CONTEXT).includes(facet)
+            ? generate({ skill, facet, step, seed }, context)
+            : null;
+        });
+        for (const item of made.slice(1)) {
+          const [first] = made;
+          if (!item || !first) continue;
+          // The same question with another answer.
+          if (asks(item) !== asks(first) || rightOf(item) === rightOf(first)) continue;
+          asked.add(skill);
+          for (const one of [item, first])
+            expect({
+              ask: one.question.ask.code,
+              said: one.question.facts.some(({ code }) => code.startsWith(`fact.house.${rule}.`)),
+            }).toMatchObject({ said: true });
+        }
+      }
+    // The test would see nothing if no answer ever changed.
+    if (['underlay', 'liftByColour', 'timerStarts', 'lightenerOnScalp'].includes(rule))
+      expect(asked.size).toBeGreaterThan(0);
+  });
+});
+
+describe('variety', () => {
+  it.each(SKILLS)('asks forty different questions of %s at every step', (skill) => {
+    const facets = facetsOf(skill, PLAIN_CONTEXT);
+    for (const step of STEPS) {
+      const asked = new Set<string>();
+      for (let seed = 0; seed < 900 && asked.size < 40; seed++)
+        asked.add(
+          whatIsAsked(generate({ skill, facet: facets[seed % facets.length], step, seed }, PLAIN_CONTEXT)),
+        );
+      expect({ step, asked: asked.size }).toEqual({ step, asked: 40 });
+    }
+  });
 });
 
 describe('items in any scope', () => {

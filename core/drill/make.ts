@@ -9,10 +9,12 @@ export interface Making extends DrillContext {
   facet: string;
   step: Step;
 }
-export type Made = Omit<Question, 'skill' | 'step' | 'facts' | 'pictures' | 'light' | 'lineId'> &
-  Partial<Pick<Question, 'facts' | 'pictures' | 'light' | 'lineId'>> &
+export type Made = Omit<Question, 'skill' | 'step' | 'facts' | 'pictures' | 'light' | 'lineId' | 'hands'> &
+  Partial<Pick<Question, 'facts' | 'pictures' | 'light' | 'lineId' | 'hands'>> &
   Pick<Item, 'solution' | 'why'> &
-  Partial<Pick<Item, 'slips' | 'subject' | 'reads' | 'optionSubjects' | 'about' | 'apart'>>;
+  Partial<
+    Pick<Item, 'slips' | 'means' | 'deceits' | 'subject' | 'reads' | 'optionSubjects' | 'about' | 'apart'>
+  >;
 
 export interface SkillMaker {
   /** The facets this scope and these rules have items for, easiest to meet first. */

@@ -36,11 +36,10 @@ describe('partial marks by distance', () => {
     expect([5, 5.5, 6].map((level) => scoreOf(item, figure(level)))).toEqual([1, 0.5, 0]);
   });
 
-  it('a share is right to its step and half right to the next', () => {
+  it('a share in tenths is half right to the next, a quarter is right or not', () => {
     const quarters = make({ skill: 'grey', facet: 'middle', step: 1 });
-    expect([0.5, 0.25, 0.75, 0, 1].map((share) => scoreOf(quarters, figure(share)))).toEqual([
-      1, 0.5, 0.5, 0, 0,
-    ]);
+    // A quarter off is another quarter: always saying "half" earns nothing for the others.
+    expect([0.5, 0.25, 0.75, 0, 1].map((share) => scoreOf(quarters, figure(share)))).toEqual([1, 0, 0, 0, 0]);
     const tenths = make(
       { skill: 'grey', facet: 'middle', step: 4 },
       ({ solution }) => solution.kind === 'figure' && solution.value === 0.5,
@@ -74,8 +73,8 @@ describe('partial marks by distance', () => {
     if (right.kind !== 'order') throw new Error('not an order');
     const [first, second, ...rest] = right.order;
     const turned = scoreOf(item, { kind: 'order', order: [second, first, ...rest] });
-    expect(turned).toBeGreaterThan(0);
-    expect(turned).toBeLessThan(0.5);
+    // Fourteen of fifteen pairs stand right: 2 × 14/15 − 1.
+    expect(turned).toBeCloseTo(13 / 15);
     expect(scoreOf(item, { kind: 'order', order: [...right.order].reverse() })).toBe(0);
   });
 });
@@ -115,11 +114,11 @@ describe('what a wrong answer shows', () => {
   it('says by how much and to which side a level was read wrong', () => {
     const item = make({ skill: 'level', facet: '6', step: 1 });
     expect(markItem(item, figure(8)).slip).toMatchObject({
-      code: 'drill.level.readTooLight',
+      code: 'drill.level.readTooLight.plain',
       params: { levels: 2 },
     });
     expect(markItem(item, figure(5)).slip).toMatchObject({
-      code: 'drill.level.readTooDark',
+      code: 'drill.level.readTooDark.plain',
       params: { levels: 1 },
     });
     expect(markItem(item, figure(5)).reading).toEqual({ of: 'level', truth: 6, given: 5 });

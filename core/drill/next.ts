@@ -1,9 +1,9 @@
 import { drawFrom } from './draw';
 import type { DrillContext } from './context';
-import { facetsOf } from './generate';
-import type { ItemSpec } from './item';
+import { facetsOf, generate } from './generate';
+import type { Item, ItemSpec } from './item';
 import { facetKey, isDue, recallOf, type Memory } from './memory';
-import { isByEye, type Skill, type Step } from './skill';
+import { isByEye, SKILLS, type Skill, type Step } from './skill';
 
 export interface Wanted {
   skills: readonly Skill[];
@@ -12,7 +12,15 @@ export interface Wanted {
   now: number;
   seed: number;
   /** What was asked before in this sitting, the latest last. */
-  before: readonly Pick<ItemSpec, 'skill' | 'facet'>[];
+  before: readonly Asked[];
+}
+
+/** One question of this sitting, as much of it as the next one goes by. */
+export interface Asked extends Pick<ItemSpec, 'skill' | 'facet'> {
+  /** What it asked, by {@link questionName}. */
+  name?: string;
+  /** The mistake made at it, by {@link ideaOf}; null where there was none. */
+  idea?: string | null;
 }
 
 /** New facets met in one sitting before what is already known is preferred again. */
@@ -39,6 +47,23 @@ function wantOf(
   return fresh - 0.06 * place + (isByEye(skill) ? 0.1 : 0);
 }
 
+/** More than anything else weighs, once the question is not the one just asked. */
+const TAKEN_UP = 6;
+/**
+ * Facets at which the same mistake was made twice in this sitting, and which have not been asked since: they come up
+ * within the next three questions.
+ */
+function takenUp({ before }: Wanted): ReadonlySet<string> {
+  const facets = new Set<string>();
+  before.forEach(({ idea, skill, facet }, i) => {
+    const twice = idea && before.slice(0, i).some((one) => one.idea === idea);
+    const since = before.slice(i + 1);
+    if (twice && !since.some((one) => one.skill === skill && one.facet === facet))
+      facets.add(facetKey(skill, facet));
+  });
+  return facets;
+}
+
 /** Away from what was just asked, so that one reading does not lean on the last. */
 function variety({ before, skills }: Wanted, skill: Skill, facet: string): number {
   const last = before.slice(-3).reverse();
@@ -55,12 +80,19 @@ function stepFor(reached: number, chance: (share: number) => boolean): Step {
 
 /**
  * What to ask next. Null when the scope leaves nothing to ask of these skills. The same question to the same memory at
- * the same time with the same seed has the same answer.
+ * the same time with the same seed has the same answer. `without` leaves facets out, by {@link facetKey}.
  */
-export function nextSpec(wanted: Wanted, context: DrillContext): ItemSpec | null {
+export function nextSpec(
+  wanted: Wanted,
+  context: DrillContext,
+  without: ReadonlySet<string> = new Set(),
+): ItemSpec | null {
   const draw = drawFrom(wanted.seed);
+  const again = takenUp(wanted);
   const candidates = wanted.skills.flatMap((skill) =>
-    facetsOf(skill, context).map((facet, place) => ({ skill, facet, place })),
+    facetsOf(skill, context)
+      .map((facet, place) => ({ skill, facet, place }))
+      .filter(({ facet }) => !without.has(facetKey(skill, facet))),
   );
   if (candidates.length === 0) return null;
   const isNewHere = (key: string) => !wanted.memory.facets[key] || wanted.memory.facets[key].card.reps <= 1;
@@ -69,14 +101,57 @@ export function nextSpec(wanted: Wanted, context: DrillContext): ItemSpec | null
   for (const candidate of candidates) {
     const { skill, facet, place } = candidate;
     const want =
-      wantOf(wanted, skill, facet, place, isNewHere) + variety(wanted, skill, facet) + draw.int(0, 40) / 100;
+      wantOf(wanted, skill, facet, place, isNewHere) +
+      variety(wanted, skill, facet) +
+      draw.int(0, 40) / 100 +
+      (again.has(facetKey(skill, facet)) ? TAKEN_UP : 0);
     if (want > most) [best, most] = [candidate, want];
   }
   const { skill, facet } = best;
   return { skill, facet, step: stepFor(wanted.memory.reach[skill].step, draw.chance), seed: draw.seed() };
 }
 
-/** Facets that are due now, by skill: what a student sees before beginning. */
-export function dueCount(memory: Memory, now: number): number {
-  return Object.values(memory.facets).filter((facet) => isDue(facet, now)).length;
+/** Names what a question asks: two that read and look alike have the same name. */
+export const questionName = ({ question: { ask, facts, pictures, form } }: Pick<Item, 'question'>): string =>
+  JSON.stringify([
+    ask,
+    facts,
+    pictures.map(({ look: { zones, form: hair, shine } }) => [
+      hair,
+      shine,
+      zones.map(({ from, colour, greyShare }) => [from, colour, greyShare]),
+    ]),
+    form.kind === 'choice' ? form.options.map((option) => JSON.stringify(option)).sort() : form.kind,
+  ]);
+
+/** Seeds tried of one facet for a question that was not asked before in this sitting; then the facet is left for now. */
+const TRIES = 8;
+const FACETS_TRIED = 6;
+
+/** The next question of a sitting and its item: none is asked twice in the same words while there is another. */
+export function nextItem(wanted: Wanted, context: DrillContext): { spec: ItemSpec; item: Item } | null {
+  const asked = new Set(wanted.before.map(({ name }) => name));
+  const spent = new Set<string>();
+  let first: { spec: ItemSpec; item: Item } | null = null;
+  for (let facets = 0; facets < FACETS_TRIED; facets++) {
+    const spec = nextSpec(wanted, context, spent);
+    if (!spec) break;
+    const draw = drawFrom(spec.seed);
+    for (let i = 0; i < TRIES; i++) {
+      const another = { ...spec, seed: i === 0 ? spec.seed : draw.seed() };
+      const made = { spec: another, item: generate(another, context) };
+      first ??= made;
+      if (!asked.has(questionName(made.item))) return made;
+    }
+    spent.add(facetKey(spec.skill, spec.facet));
+  }
+  return first;
+}
+
+/** Facets that are due now and that this scope still asks for: what a student sees before beginning. */
+export function dueCount(memory: Memory, now: number, context: DrillContext): number {
+  const asked = new Set(
+    SKILLS.flatMap((skill) => facetsOf(skill, context).map((facet) => facetKey(skill, facet))),
+  );
+  return Object.entries(memory.facets).filter(([key, facet]) => asked.has(key) && isDue(facet, now)).length;
 }

@@ -3,23 +3,27 @@ import { seedFrom } from '../random';
 import { biasedBy, expert, guesser, ofAbility, practise } from './simulated';
 import {
   afterAnswer,
+  beyondChance,
   analyseSlots,
   dueCount,
   emptyMemory,
   eyeOf,
   facetsOf,
   generate,
+  itemsOfSitting,
   memoryOf,
+  nextItem,
   nextSpec,
   NothingToAsk,
   PLAIN_CONTEXT,
   planTest,
-  proveSitting,
+  questionName,
   sittingOf,
   SKILLS,
   startOfWeek,
   STEPS,
   type Answered,
+  type Asked,
   type Skill,
 } from '.';
 
@@ -81,7 +85,7 @@ describe('memory', () => {
     expect(new Date(memory.facets['level 6'].card.due).getTime()).toBeGreaterThan(START + DAY);
     const wrong = afterAnswer(memory, { ...one, score: 0, at: START + 3 * DAY });
     expect(new Date(wrong.facets['level 6'].card.due).getTime()).toBeLessThan(START + 3 * DAY + 3600_000);
-    expect(dueCount(wrong, START + 4 * DAY)).toBe(1);
+    expect(dueCount(wrong, START + 4 * DAY, PLAIN_CONTEXT)).toBe(1);
   });
 });
 
@@ -125,6 +129,27 @@ describe('what comes next', () => {
     expect(after).not.toMatchObject({ skill: 'dilution', facet: 'water' });
   });
 
+  it('takes up a mistake made twice within three questions, and asks nothing twice in the same words', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 2 ** 31 }), (seed) => {
+        const missed = { skill: 'ratio', facet: 'total', idea: 'ratio drill.ratio.turned' } as const;
+        const before: Asked[] = [missed, { skill: 'level', facet: '6', idea: null }, missed];
+        let found = false;
+        for (let i = 0; i < 3; i++) {
+          const wanted = { skills: SKILLS, memory: emptyMemory(), now: START, seed: seed + i, before };
+          const { spec, item } = nextItem(wanted, PLAIN_CONTEXT)!;
+          found ||= spec.skill === 'ratio' && spec.facet === 'total';
+          before.push({ ...spec, name: questionName(item), idea: null });
+        }
+        expect(found).toBe(true);
+      }),
+      { numRuns: 40 },
+    );
+    const answers = practise(expert, ['care'], PLAIN_CONTEXT, { answers: 40, seed: 3, start: START });
+    const names = answers.map((spec) => questionName(generate(spec, PLAIN_CONTEXT)));
+    expect(new Set(names).size).toBe(40);
+  });
+
   it('is nothing where the scope has nothing', () => {
     const pale = { ...PLAIN_CONTEXT, scope: { ...PLAIN_CONTEXT.scope, minLevel: 8 } };
     expect(
@@ -152,6 +177,32 @@ describe('simulated students', () => {
     const answers = run(guesser, SKILLS, 300, 3);
     expect(share(answers)).toBeLessThan(0.35);
     expect(share(answers.slice(40).map(({ step }) => ({ score: step })))).toBeLessThan(2);
+  });
+
+  it('one who guesses earns a quarter at most of any skill, and nothing once chance is taken off', () => {
+    for (const skill of SKILLS) {
+      const answers = run(guesser, [skill], 90, 6);
+      expect({ skill, share: share(answers) < 0.34 }).toEqual({ skill, share: true });
+      expect({ skill, beyond: beyondChance(answers) < 0.25 }).toEqual({ skill, beyond: true });
+    }
+  });
+
+  it('one who always says the same earns a quarter at most once chance is taken off', () => {
+    const always =
+      (index: number): typeof guesser =>
+      (item, random) => {
+        const { form } = item.question;
+        if (form.kind === 'share') return { kind: 'figure', value: 0.5 };
+        return form.kind === 'choice'
+          ? { kind: 'choice', index: index % form.options.length }
+          : guesser(item, random);
+      };
+    for (const skill of ['grey', 'condition', 'predict', 'care', 'label'] as const)
+      for (const index of [0, 3])
+        expect({ skill, beyond: beyondChance(run(always(index), [skill], 90, 6)) < 0.25 }).toEqual({
+          skill,
+          beyond: true,
+        });
   });
 
   it('half a level of bias is found, by sign and size, and told from an expert', () => {
@@ -222,8 +273,8 @@ describe('a reading test', () => {
 
   it('is about as hard in every variant', () => {
     const hardness = Array.from({ length: 40 }, (_, seed) => {
-      const apart = proveSitting(sittingOf(plan, by(seed), 'own'), PLAIN_CONTEXT).flatMap(({ apart: a }) =>
-        a ? [a.deltaE] : [],
+      const apart = itemsOfSitting(sittingOf(plan, by(seed), 'own'), PLAIN_CONTEXT).flatMap(({ item }) =>
+        item.apart ? [item.apart.deltaE] : [],
       );
       return apart.reduce((a, b) => a + b, 0) / apart.length;
     });
@@ -231,11 +282,22 @@ describe('a reading test', () => {
   });
 
   it('takes every facet of a skill before one comes twice', () => {
+    const facets = facetsOf('level', PLAIN_CONTEXT);
     const slots = planTest([{ skill: 'level', count: 20 }], 2, PLAIN_CONTEXT, 3);
-    const counts = facetsOf('level', PLAIN_CONTEXT).map(
-      (f) => slots.filter(({ facet }) => facet === f).length,
-    );
-    expect(counts).toEqual(Array(10).fill(2));
+    const counts = facets.map((f) => slots.filter(({ facet }) => facet === f).length);
+    expect(Math.min(...counts)).toBe(1);
+    expect(Math.max(...counts)).toBe(2);
+  });
+
+  it('asks nothing twice in the same words', () => {
+    for (const skill of SKILLS) {
+      const much = planTest([{ skill, count: 20 }], 3, PLAIN_CONTEXT, 5);
+      for (let seed = 0; seed < 4; seed++) {
+        const items = itemsOfSitting(sittingOf(much, by(seed), 'own'), PLAIN_CONTEXT);
+        const asked = new Set(items.map(({ item }) => questionName(item)));
+        expect({ skill, asked: asked.size }).toEqual({ skill, asked: 20 });
+      }
+    }
   });
 
   it('is refused where a skill has nothing to ask', () => {

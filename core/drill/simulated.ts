@@ -1,11 +1,12 @@
 import { seededRandom, type Random } from '../random';
+import { chanceOf } from './chance';
 import type { DrillContext } from './context';
 import type { EyeAnswer } from './eye';
-import { generate } from './generate';
 import type { Item, Response } from './item';
 import { markItem, rightResponse } from './mark';
 import { afterAnswer, memoryOf, type Answered } from './memory';
-import { nextSpec } from './next';
+import { nextItem, questionName, type Asked } from './next';
+import { ideaOf } from './pattern';
 import { isByEye, type Skill } from './skill';
 
 /**
@@ -42,6 +43,18 @@ export const guesser: Learner = ({ question: { form, pictures } }, random) => {
     }
     case 'mark':
       return { kind: 'mark', at: form.marks.map(() => random()).sort((a, b) => a - b) };
+    case 'amounts':
+      return { kind: 'amounts', grams: form.things.map(() => Math.round(random() * 1200) / 10) };
+    case 'shares':
+      return {
+        kind: 'shares',
+        shares: form.places.map(() => pick(11, random) / 10),
+        natural: pick(form.naturals.length, random),
+      };
+    case 'clock': {
+      const minute = () => pick(form.most + 1, random);
+      return { kind: 'clock', starts: form.zones.map(minute), checks: [minute(), minute()], rinse: minute() };
+    }
   }
 };
 
@@ -83,16 +96,20 @@ export function practise(
   const random = seededRandom(seed);
   let memory = memoryOf(known);
   const given: (EyeAnswer & { seed: number; response: Response })[] = [];
+  const asked: Asked[] = [];
   for (let i = 0; i < answers; i++) {
     const at = start + i * everyMs;
-    const spec = nextSpec(
-      { skills, memory, now: at, seed: Math.floor(random() * 2 ** 31), before: given },
+    const made = nextItem(
+      { skills, memory, now: at, seed: Math.floor(random() * 2 ** 31), before: asked },
       context,
     );
-    if (!spec) break;
-    const item = generate(spec, context);
+    if (!made) break;
+    const { spec, item } = made;
     const response = learner(item, random);
-    const { score, reading } = markItem(item, response);
+    const mark = markItem(item, response);
+    const { score, reading } = mark;
+    const { light } = item.question;
+    asked.push({ ...spec, name: questionName(item), idea: ideaOf(spec.skill, mark, light) });
     const seconds = (isByEye(spec.skill) ? 4 : 9) + random() * 8;
     const answered: Answered = {
       skill: spec.skill,
@@ -103,7 +120,8 @@ export function practise(
       at,
     };
     memory = afterAnswer(memory, answered);
-    given.push({ ...answered, seconds, light: item.question.light, reading, seed: spec.seed, response });
+    const chance = chanceOf(item);
+    given.push({ ...answered, seconds, light, reading, chance, seed: spec.seed, response });
   }
   return given;
 }

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 
-/** The skills of reading and reckoning, in the order a colourist learns them. */
+/** The skills of reading, reckoning and judging, in the order a colourist learns them. */
 export const SKILLS = [
   'level',
   'tone',
@@ -16,6 +16,11 @@ export const SKILLS = [
   'timing',
   'condition',
   'toner',
+  'product',
+  'formula',
+  'application',
+  'correction',
+  'care',
 ] as const;
 export const skillSchema = z.enum(SKILLS);
 export type Skill = (typeof SKILLS)[number];

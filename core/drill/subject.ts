@@ -1,4 +1,12 @@
-import { differenceOf, levelOfLightness, toneLab, type Lab, type Light, type Tone } from '../colour';
+import {
+  differenceOf,
+  levelOfLightness,
+  neutralLab,
+  toneLab,
+  type Lab,
+  type Light,
+  type Tone,
+} from '../colour';
 import {
   lightenedStrand,
   labOfStrand,
@@ -20,11 +28,13 @@ export type Subject =
   /** Coloured hair of a level and tone, as a target is drawn. */
   | { kind: 'toned'; level: number; tone: Tone; white: number }
   /** Lightened hair after a low-strength colour of one shade has worked its full time. */
-  | { kind: 'glossed'; level: number; shade: Shade; white: number };
+  | { kind: 'glossed'; level: number; shade: Shade; white: number; product?: 'demi' | 'acidGloss' };
 
-const GLOSS_VOL = 7;
-const GLOSS_RATIO = 2;
-const GLOSS_MINUTES = 20;
+/** How each low-strength line is mixed and timed, as its maker has it; a demi where nothing is said. */
+const GLOSS = {
+  demi: { developerVol: 7, ratio: 2, minutes: 20 },
+  acidGloss: { developerVol: 5, ratio: 1, minutes: 15 },
+} as const;
 
 /** There are few levels, tones and shades, and each strand takes some work: what was found once is kept. */
 const MOST_KEPT = 4000;
@@ -52,14 +62,11 @@ function pigmented(subject: Subject): Strand {
       );
     }
     case 'glossed': {
-      const mix: Mix = {
-        product: 'demi',
-        shades: [{ shade: subject.shade, parts: 1 }],
-        developerVol: GLOSS_VOL,
-        ratio: GLOSS_RATIO,
-      };
-      return keptStrand(`${subject.level} ${subject.shade.level} ${JSON.stringify(subject.shade.tone)}`, () =>
-        strandUnder({ mix }, lightenedStrand(subject.level), GLOSS_MINUTES),
+      const { level, shade, product = 'demi' } = subject;
+      const { minutes, ...mixed } = GLOSS[product];
+      const mix: Mix = { product, shades: [{ shade, parts: 1 }], ...mixed };
+      return keptStrand(`${product} ${level} ${shade.level} ${JSON.stringify(shade.tone)}`, () =>
+        strandUnder({ mix }, lightenedStrand(level), minutes),
       );
     }
   }
@@ -112,12 +119,19 @@ export function apartByWhite(subject: Subject, share: number): Apart {
   };
 }
 
-/** A lamp may shift how light hair looks; beyond this the reading would no longer be the level of the hair. */
-const MOST_SHIFT_BY_LIGHT = 0.35;
-export const keepsLevel = (subject: Subject, light: Light): boolean =>
-  Math.abs(
-    levelOfLightness(labOfSubject(subject, light).l) - levelOfLightness(labOfSubject(subject, 'daylight').l),
-  ) <= MOST_SHIFT_BY_LIGHT;
+/**
+ * A lamp may shift how light hair looks; beyond this, in levels, the reading would no longer be the level of the hair.
+ * Less where halves are asked.
+ */
+const MOST_SHIFT_BY_LIGHT = { whole: 0.35, half: 0.2 } as const;
+export function keepsLevel(subject: Subject, light: Light, halves: boolean): boolean {
+  const most = halves ? MOST_SHIFT_BY_LIGHT.half : MOST_SHIFT_BY_LIGHT.whole;
+  // A deep tone looks darker than its level and is that level all the same (L4): what its dye takes is put back.
+  const lost =
+    subject.kind === 'toned' ? neutralLab(subject.level).l - toneLab(subject.level, subject.tone).l : 0;
+  const shows = labOfStrand(strandOfSubject({ ...subject, white: 0 }), light).l + lost;
+  return Math.abs(levelOfLightness(shows) - subject.level) <= most;
+}
 
 export interface Staging {
   light: Light;

@@ -1,8 +1,10 @@
 import { z } from 'zod';
+import { seedFrom } from '../random';
 import type { DrillContext } from './context';
 import { drawFrom } from './draw';
 import { facetsOf, generate } from './generate';
-import type { ItemSpec } from './item';
+import type { Item, ItemSpec } from './item';
+import { questionName } from './next';
 import { skillSchema, stepSchema, type Step } from './skill';
 
 /** One question of a reading test without its seed: what makes it as hard for one student as for another. */
@@ -62,6 +64,23 @@ export function sittingOf(plan: readonly Slot[], seedOf: SeedOf, variants: 'own'
   }));
 }
 
-/** Makes every item of a sitting, to prove before a test is set that there is one for each. */
-export const proveSitting = (items: readonly TestItem[], context: DrillContext) =>
-  items.map(({ spec }) => generate(spec, context));
+/** Seeds tried for a question that this sitting does not ask already. */
+const TRIES = 40;
+
+/**
+ * Every item of a sitting, made: before a test is set that proves that there is one for each. A question that would come
+ * twice in the same words is drawn again, by seeds of its own, so that it is the same each time.
+ */
+export function itemsOfSitting(
+  items: readonly TestItem[],
+  context: DrillContext,
+): { slot: number; item: Item }[] {
+  const asked = new Set<string>();
+  return items.map(({ slot, spec }) => {
+    let item = generate(spec, context);
+    for (let i = 1; i < TRIES && asked.has(questionName(item)); i++)
+      item = generate({ ...spec, seed: seedFrom(`${spec.seed} ${i}`) }, context);
+    asked.add(questionName(item));
+    return { slot, item };
+  });
+}

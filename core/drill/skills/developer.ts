@@ -1,10 +1,12 @@
 import { percentOfVol, volOfPercent } from '../../measure';
-import { reason } from '../../reason';
-import { chooseDeveloper, lightenerVols, liftOf, PLACES } from '../../theory';
+import { reason, type Reason } from '../../reason';
+import { chooseDeveloper, lightenerVols, liftOf, type Place } from '../../theory';
 import { chooseAmong, wrongFigures } from '../choice';
 import { levelsOf, lineNamed } from '../context';
 import { insist } from '../draw';
+import { houseFact } from '../house';
 import { term } from '../item';
+import { hasJudgements, judge, judgementFacets } from '../judgement';
 import type { Made, Making, SkillMaker } from '../make';
 
 const STRENGTHS = [10, 20, 30, 40] as const;
@@ -22,78 +24,148 @@ function exchange({ draw, facet, step }: Making): Made {
     full: toPercent ? 0.051 : 0.26,
     near: toPercent ? 0.3 : 1,
   } as const;
+  const params = { vol, percent };
   return {
     ask: toPercent ? term('developer.percent', { vol }) : term('developer.vol', { percent }),
     form: { kind: 'figure', unit: toPercent ? 'percent' : 'vol', decimals: 1 },
     solution,
     slips: wrongFigures(solution, [
-      [toPercent ? vol : percent, reason('drill.developer.readAsOther', 'D1')],
-      [toPercent ? vol / 10 : percent * 10, reason('drill.developer.tenth', 'D1')],
-      [toPercent ? vol / 0.3 : percent * 0.3, reason('drill.developer.wrongWay', 'D1')],
+      [toPercent ? vol : percent, reason('drill.developer.readAsOther', 'D1', params)],
+      [toPercent ? vol / 10 : percent * 10, reason('drill.developer.tenth', 'D1', params)],
+      [toPercent ? vol / 0.3 : percent * 0.3, reason('drill.developer.wrongWay', 'D1', params)],
     ]),
-    why: [reason('drill.developer.exchange', 'D1', { vol, percent })],
+    // What the figure given would be on the other scale.
+    means: toPercent
+      ? { code: 'drill.developer.meansVol', rule: 'D1', param: 'given', times: 1 / 0.3, params }
+      : { code: 'drill.developer.meansPercent', rule: 'D1', param: 'given', times: 0.3, params },
+    why: [reason(toPercent ? 'drill.developer.toPercent' : 'drill.developer.toVol', 'D1', params)],
   };
 }
 
-/** Strength for a lift, for grey, or for depositing with permanent colour on natural hair (D2, F8). */
-function forTask({ draw, rules, scope, facet }: Making): Made {
-  const line = lineNamed('tarnwick');
+/** Most that is lifted by colour alone: more leaves warmth that shows (F3). */
+const MOST_BY_COLOUR = 2;
+type Answer = number | 'preLighten';
+
+/** Strength for a lift, for grey, or for depositing with permanent colour on natural hair (D2, F3, F8). */
+function forTask({ draw, rules, scope, facet, step }: Making): Made {
+  const line = lineNamed(draw.pick(['tarnwick', 'ostrel']));
   const natural = draw.pick(levelsOf(scope, 3, 8));
-  const lift = facet === 'lift' ? draw.int(1, 3) : facet === 'deposit' ? -draw.int(0, 2) : 0;
+  const lift = facet === 'lift' ? draw.int(1, step <= 2 ? 2 : 4) : facet === 'deposit' ? -draw.int(0, 2) : 0;
   const greyShare = facet === 'grey' ? draw.int(3, 7) / 10 : 0;
   const task = { naturalLevel: natural, targetLevel: natural + lift, greyShare };
   insist(task.targetLevel >= 1 && task.targetLevel <= 10, 'beyond the scale');
+  const byColour = lift <= MOST_BY_COLOUR;
   const choice = chooseDeveloper(task, line, rules);
-  insist(choice.ok && choice.alsoVol.length === 0, 'more than one strength is right in this class');
+  insist(
+    !byColour || (choice.ok && choice.alsoVol.length === 0),
+    'more than one strength is right in this class',
+  );
+  const right: Answer = byColour && choice.ok ? choice.vol : 'preLighten';
+  const target = task.targetLevel;
+  const slipOf = (vol: number): Reason => {
+    const params = { vol, lifts: liftOf(vol, line).typical, natural, target, lift, share: greyShare };
+    if (facet === 'grey')
+      return reason(
+        vol < 20 ? 'drill.developer.tooWeakForGrey' : 'drill.developer.tooStrongForGrey',
+        'F8',
+        params,
+      );
+    if (facet === 'deposit') return reason('drill.developer.liftsOnDeposit', 'F7', params);
+    if (params.lifts === 0) return reason('drill.developer.liftNone', 'D2', params);
+    if (right === 'preLighten')
+      return reason(
+        params.lifts >= lift ? 'drill.developer.liftLeavesWarmth' : 'drill.developer.liftShort',
+        params.lifts >= lift ? 'F3' : 'D2',
+        params,
+      );
+    return reason(vol > right ? 'drill.developer.liftsPast' : 'drill.developer.liftShort', 'D2', params);
+  };
   return {
-    ask: term(`developer.${facet}`, { natural, target: task.targetLevel, share: greyShare, line: line.name }),
-    ...chooseAmong(
+    ask: term(`developer.${facet}`, {
+      natural,
+      ...(facet === 'grey' ? { share: greyShare } : { target }),
+      line: line.name,
+    }),
+    ...chooseAmong<Answer>(
       draw,
-      { value: choice.vol, words: volTerm(choice.vol) },
-      STRENGTHS.map((vol) => ({
-        value: vol,
-        words: volTerm(vol),
-        slip: reason(vol > choice.vol ? 'drill.developer.stronger' : 'drill.developer.weaker', 'D2', {
-          vol,
-          lifts: liftOf(vol, line).typical,
-        }),
-      })),
-      (vol) => {
-        const again = chooseDeveloper(task, line, rules);
-        return again.ok && again.vol === vol;
-      },
+      { value: right, words: right === 'preLighten' ? term('option.preLighten') : volTerm(right) },
+      [
+        ...STRENGTHS.map((vol) => ({ value: vol as Answer, words: volTerm(vol), slip: slipOf(vol) })),
+        ...(facet === 'lift'
+          ? [
+              {
+                value: 'preLighten' as Answer,
+                words: term('option.preLighten'),
+                slip: reason('drill.developer.needlessLightener', 'F3', { lift, natural, target }),
+              },
+            ]
+          : []),
+      ],
+      (answer) => answer === right,
+      { options: 5 },
     ),
-    why: choice.reasons,
+    why: byColour
+      ? choice.ok
+        ? choice.reasons
+        : []
+      : [reason('drill.developer.preLighten', 'F3', { lift, natural, target })],
   };
 }
 
 function gives({ draw }: Making): Made {
-  const vol = draw.pick([20, 30, 40]);
+  const vol = draw.pick(STRENGTHS);
   const { typical, most } = liftOf(vol, { kind: 'permanent' });
+  const words = (levels: number) =>
+    levels === 0 ? term('option.noLift') : term('option.lift', { typical: levels, most: levels + 1 });
   return {
     ask: term('developer.gives', { vol }),
     ...chooseAmong(
       draw,
-      { value: typical, words: term('option.lift', { typical, most }) },
+      { value: typical, words: words(typical) },
       [0, 1, 2, 3, 5].map((levels) => ({
         value: levels,
-        words:
-          levels === 0 ? term('option.noLift') : term('option.lift', { typical: levels, most: levels + 1 }),
-        slip: reason('drill.developer.liftOther', 'D2', { vol }),
+        words: words(levels),
+        slip:
+          levels === 5
+            ? reason('drill.developer.liftOfLightener', 'D2', { vol })
+            : reason('drill.developer.liftOfOther', 'D2', { vol, other: 10 * (levels + 1), typical }),
       })),
       (levels) => levels === liftOf(vol, { kind: 'permanent' }).typical,
+      { options: 5 },
     ),
-    why: [reason('drill.developer.lifts', 'D2', { vol, typical, most })],
+    why: [
+      reason(typical === 0 ? 'drill.developer.onlyDeposits' : 'drill.developer.lifts', 'D2', {
+        vol,
+        typical,
+        most,
+      }),
+    ],
   };
 }
 
+/** Where lightener goes on, and whether it lies on the scalp there. */
+const WHERE: Readonly<Record<string, Place>> = {
+  retouch: 'onScalp',
+  hairlinePainted: 'onScalp',
+  shortAllOver: 'onScalp',
+  foilsOff: 'offScalp',
+  paintedLengths: 'offScalp',
+  ends: 'offScalp',
+};
+
 /** Strongest developer for lightener in this place, as the class has it (D4). */
 function lightener({ draw, rules }: Making): Made {
-  const place = draw.pick(PLACES);
+  const where = draw.pick(Object.keys(WHERE));
+  const place = WHERE[where];
   const allowed = lightenerVols(place, rules);
   const strongest = Math.max(...allowed);
   return {
-    ask: term('developer.lightener', { place }),
+    ask: term(`developer.lightenerAt.${where}`),
+    facts: [
+      houseFact(rules, 'lightenerOnScalp'),
+      houseFact(rules, 'fortyVolLightener'),
+      houseFact(rules, 'tenVolLightener'),
+    ],
     ...chooseAmong(
       draw,
       { value: strongest, words: volTerm(strongest) },
@@ -101,9 +173,15 @@ function lightener({ draw, rules }: Making): Made {
         value: vol,
         words: volTerm(vol),
         slip: reason(
-          allowed.includes(vol) ? 'drill.developer.notStrongest' : 'drill.developer.notHere',
+          allowed.includes(vol)
+            ? 'drill.developer.notStrongest'
+            : vol === 10
+              ? 'drill.developer.tenNotHere'
+              : vol === 40
+                ? 'drill.developer.fortyNotHere'
+                : 'drill.developer.tooStrongAtScalp',
           'D4',
-          { vol, place },
+          { vol, place, strongest },
         ),
       })),
       (vol) => vol === Math.max(...lightenerVols(place, rules)),
@@ -124,34 +202,31 @@ function artificial({ draw, scope }: Making): Made {
       STRENGTHS.slice(1).map((vol) => ({
         value: vol as string | number,
         words: volTerm(vol),
-        slip: reason('drill.developer.colourOnColour', 'P1', { vol }),
+        slip: reason('drill.developer.colourOnColour', 'P1', { vol, from, target }),
       })),
       (value) => value === 'none',
     ),
-    why: [reason('drill.developer.colourNeverLifts', 'P1')],
+    why: [reason('drill.developer.colourNeverLifts', 'P1', { from, target })],
   };
 }
 
-/** Skill 9: strength for a task, product, hair and place; volume and percent; what it lifts (D1–D4, P1). */
+/** Skill 9: strength for a task, product, hair and place; volume and percent; what it lifts (D1–D8, F3, P1). */
 export const developer: SkillMaker = {
   facets: ({ scope }) => [
     ...['percent', 'vol', 'gives', 'lightener'],
     ...(levelsOf(scope, 3, 8).length > 0 ? ['lift', 'deposit', 'grey'] : []),
     ...(levelsOf(scope, 3, 6).length > 0 ? ['artificial'] : []),
+    ...judgementFacets('developer'),
   ],
   make: (making) => {
-    switch (making.facet) {
-      case 'percent':
-      case 'vol':
-        return exchange(making);
-      case 'gives':
-        return gives(making);
-      case 'lightener':
-        return lightener(making);
-      case 'artificial':
-        return artificial(making);
-      default:
-        return forTask(making);
-    }
+    if (hasJudgements('developer', making.facet)) return judge('developer', making);
+    const makers: Record<string, (m: Making) => Made> = {
+      percent: exchange,
+      vol: exchange,
+      gives,
+      lightener,
+      artificial,
+    };
+    return (makers[making.facet] ?? forTask)(making);
   },
 };

@@ -1,58 +1,142 @@
 import { blendVol, stockFraction } from '../../measure';
 import { reason } from '../../reason';
-import { dilutionRuling, DILUTION_RULINGS } from '../../theory';
+import { FORMULA_LINES, SHIPPED_LINES } from '../../shades';
+import { dilutionRuling, DILUTION_RULINGS, mayDilute } from '../../theory';
 import { chooseAmong, wrongFigures } from '../choice';
-import { lineNamed } from '../context';
-import { FORMULA_LINES } from '../../shades';
-import { term } from '../item';
-import { at, type Made, type Making, type SkillMaker } from '../make';
+import { insist } from '../draw';
+import { houseFact } from '../house';
+import { term, type Term } from '../item';
+import { hasJudgements, judge, judgementFacets } from '../judgement';
+import { type Made, type Making, type SkillMaker } from '../make';
 import { bowlSolution } from './ratio';
 
-/** Two strengths of which one is the stronger, neater ones first. */
-const pairs = (step: number): readonly (readonly [stock: number, wanted: number])[] => [
-  [40, 20],
-  [20, 10],
-  ...(step >= 2
-    ? ([
-        [40, 10],
-        [30, 15],
-        [40, 30],
-      ] as const)
-    : []),
-  ...(step >= 3
-    ? ([
-        [30, 20],
-        [30, 10],
-        [20, 15],
-      ] as const)
-    : []),
-  ...(step >= 4
-    ? ([
-        [40, 25],
-        [40, 15],
-        [20, 7],
-      ] as const)
-    : []),
+/** What the developer is wanted for, and the strength that takes (D2, F7, F8): from step 3 on it is for the student to know. */
+const TASKS = [
+  { task: 'deposit', vol: 10 },
+  { task: 'liftOne', vol: 20 },
+  { task: 'grey', vol: 20 },
+  { task: 'liftTwo', vol: 30 },
+  { task: 'plain', vol: 15 },
+  { task: 'plain', vol: 25 },
+  { task: 'plain', vol: 7 },
+] as const;
+type Task = (typeof TASKS)[number];
+const PLAIN_FROM = 4;
+
+function taskBelow(stock: number, { draw, step }: Making): Task {
+  return draw.pick(TASKS.filter(({ vol, task }) => vol < stock && (task !== 'plain' || step >= PLAIN_FROM)));
+}
+/** The work it is for; at the first steps the strength that takes is said as well. */
+const wantedFacts = ({ task, vol }: Task, { step }: Making): Term[] => [
+  ...(task === 'plain' ? [] : [term(`fact.task.${task}`)]),
+  ...(task === 'plain' || step < 3 ? [term('fact.wantedVol', { vol })] : []),
 ];
+const wantedWhy = ({ task, vol }: Task) =>
+  task === 'plain' ? [] : [reason(`drill.dilution.task.${task}`, 'D2', { vol })];
+
+/** A line that may be thinned in this class, and what says so. */
+function thinnable({ draw, rules }: Making) {
+  const line = draw.pick(FORMULA_LINES.filter((one) => mayDilute(one, rules)));
+  const facts = [
+    houseFact(rules, 'diluteDeveloper'),
+    ...(rules.diluteDeveloper === 'ifLinePermits' ? [term('fact.lineMayDilute', { line: line.name })] : []),
+  ];
+  return { line, facts };
+}
 
 /** Grams of stock, or of water, in a thinned developer (D5). */
-function thinned({ draw, step, facet }: Making): Made {
-  const [stock, wanted] = draw.pick(pairs(step));
+function thinned(making: Making): Made {
+  const { draw, step, facet } = making;
+  const { facts } = thinnable(making);
+  const stock = draw.pick(step <= 2 ? [20, 40] : [20, 30, 40]);
+  const task = taskBelow(stock, making);
+  const wanted = task.vol;
   const total = draw.pick(step <= 2 ? [40, 60, 80, 120] : [45, 50, 75, 90, 100]);
   const fraction = stockFraction(stock, wanted);
   const [ofStock, ofWater] = [total * fraction, total * (1 - fraction)];
   const value = facet === 'stock' ? ofStock : ofWater;
   const solution = bowlSolution(value);
+  const params = { stock, wanted, total, ofStock, ofWater };
   return {
-    ask: term(`dilution.${facet}`, { stock, wanted, total }),
+    ask: term(`dilution.${facet}`, { stock, total }),
+    facts: [...wantedFacts(task, making), ...facts],
     form: { kind: 'figure', unit: 'grams', decimals: 1 },
     solution,
     slips: wrongFigures(solution, [
-      [facet === 'stock' ? ofWater : ofStock, reason('drill.dilution.otherPart', 'D5')],
-      [total, reason('drill.dilution.all', 'D5')],
-      [total / 2, reason('drill.dilution.half', 'D5')],
+      [
+        facet === 'stock' ? ofWater : ofStock,
+        reason(
+          facet === 'stock' ? 'drill.dilution.waterNotStock' : 'drill.dilution.stockNotWater',
+          'D5',
+          params,
+        ),
+      ],
+      [total, reason('drill.dilution.all', 'D5', params)],
+      [total / 2, reason('drill.dilution.half', 'D5', { ...params, gives: stock / 2 })],
     ]),
-    why: [reason('drill.dilution.fraction', 'D5', { stock, wanted, total, ofStock, ofWater })],
+    means:
+      facet === 'stock'
+        ? { code: 'drill.dilution.means', rule: 'D5', param: 'gives', times: stock / total, params }
+        : {
+            code: 'drill.dilution.meansByWater',
+            rule: 'D5',
+            param: 'gives',
+            times: -stock / total,
+            plus: stock,
+            params,
+          },
+    why: [...wantedWhy(task), reason('drill.dilution.fraction', 'D5', params)],
+  };
+}
+
+/** The same at the scale: a bottle of stock and water, or two bottles, poured until it stands in the bowl (D5, D8). */
+function pour(making: Making): Made {
+  const { draw, step, rules } = making;
+  const withWater = rules.diluteDeveloper !== 'never' && draw.chance(0.6);
+  const total = draw.pick(step <= 2 ? [60, 80, 120] : [50, 75, 90, 100]);
+  const [high, low] = withWater
+    ? [draw.pick(step <= 2 ? [20, 40] : [20, 30, 40]), 0]
+    : draw.pick([[40, 20], [30, 10], [40, 10]]); // prettier-ignore
+  const task = draw.pick(
+    TASKS.filter(
+      ({ vol, task: name }) => vol < high && vol > low && (name !== 'plain' || step >= PLAIN_FROM),
+    ),
+  );
+  return {
+    ask: withWater
+      ? term('dilution.pourWater', { high, total })
+      : term('dilution.pourTwo', { high, low, total }),
+    facts: [...wantedFacts(task, making), ...(withWater ? thinnable(making).facts : [])],
+    form: {
+      kind: 'amounts',
+      things: [
+        term('thing.developer', { vol: high }),
+        withWater ? term('thing.water') : term('thing.developer', { vol: low }),
+      ],
+    },
+    hands: { kind: 'pour', vols: [high, low] },
+    solution: { kind: 'strength', vols: [high, low], vol: task.vol, grams: total, volFull: 1, gramsFull: 2 },
+    why: [
+      ...wantedWhy(task),
+      withWater
+        ? reason('drill.dilution.fraction', 'D5', {
+            stock: high,
+            wanted: task.vol,
+            total,
+            ofStock: (total * task.vol) / high,
+            ofWater: total - (total * task.vol) / high,
+          })
+        : reason('drill.dilution.lever', 'D5', {
+            low,
+            high,
+            wanted: task.vol,
+            total,
+            up: task.vol - low,
+            span: high - low,
+            ofHigh: (total * (task.vol - low)) / (high - low),
+            ofLow: total - (total * (task.vol - low)) / (high - low),
+          }),
+    ],
   };
 }
 
@@ -62,73 +146,95 @@ function strength({ draw, step }: Making): Made {
   const even = step <= 2;
   const [partsA, partsB] = even
     ? [30, 30]
-    : draw.pick([
-        [20, 40],
-        [60, 20],
-        [45, 15],
-        [50, 25],
-        [30, 60],
-      ] as const);
+    : draw.pick([[20, 40], [60, 20], [45, 15], [50, 25], [30, 60]] as const); // prettier-ignore
   const value = blendVol([
     { vol: a, parts: partsA },
     { vol: b, parts: partsB },
   ]);
   const solution = { kind: 'figure', value, full: 0.35, near: 1.5 } as const;
+  const params = { a, b, gramsA: partsA, gramsB: partsB, vol: value };
   return {
     ask: term('dilution.strength', { a, b, gramsA: partsA, gramsB: partsB }),
     form: { kind: 'figure', unit: 'vol', decimals: 1 },
     solution,
     slips: wrongFigures(solution, [
-      [a + b, reason('drill.dilution.added', 'D5')],
-      [(a + b) / 2, reason('drill.dilution.plainMean', 'D5')],
-      [(a * partsB + b * partsA) / (partsA + partsB), reason('drill.dilution.turned', 'D5')],
+      [a + b, reason('drill.dilution.added', 'D5', params)],
+      [(a + b) / 2, reason('drill.dilution.plainMean', 'D5', params)],
+      [(a * partsB + b * partsA) / (partsA + partsB), reason('drill.dilution.turned', 'D5', params)],
     ]),
-    why: [reason('drill.dilution.mean', 'D5', { a, b, gramsA: partsA, gramsB: partsB, vol: value })],
+    // The amount of `a` that would give the strength answered.
+    means: {
+      code: 'drill.dilution.strengthMeans',
+      rule: 'D5',
+      param: 'shareA',
+      times: 1 / (a - b),
+      plus: -b / (a - b),
+      params,
+    },
+    why: [reason('drill.dilution.mean', 'D5', params)],
   };
 }
 
-type Blend = readonly [low: number, high: number, wanted: number];
-const EVEN_BLENDS: readonly Blend[] = [
-  [20, 40, 30],
-  [10, 30, 20],
-  [20, 30, 25],
-];
-const UNEVEN_BLENDS: readonly Blend[] = [
-  [20, 40, 25],
-  [10, 40, 20],
-  [10, 30, 25],
-  [10, 40, 30],
-  [20, 40, 35],
-];
+type Blend = readonly [low: number, high: number];
+const BLENDS: readonly Blend[] = [[20, 40], [10, 30], [20, 30], [10, 40]]; // prettier-ignore
 
 /** Grams of the stronger of two that give a strength in between. */
-function between({ draw, step }: Making): Made {
-  const [low, high, wanted] = draw.pick(step <= 3 ? EVEN_BLENDS : UNEVEN_BLENDS);
+function between(making: Making): Made {
+  const { draw, step } = making;
+  const [low, high] = draw.pick(BLENDS);
+  const tasks = TASKS.filter(
+    ({ vol, task }) => vol > low && vol < high && (task !== 'plain' || step >= PLAIN_FROM),
+  );
+  insist(tasks.length > 0, 'nothing between these two');
+  const task = draw.pick(tasks);
+  const wanted = task.vol;
   const total = draw.pick([60, 80, 90, 120]);
   const ofHigh = (total * (wanted - low)) / (high - low);
   const solution = bowlSolution(ofHigh);
+  const params = {
+    low,
+    high,
+    wanted,
+    total,
+    up: wanted - low,
+    span: high - low,
+    ofHigh,
+    ofLow: total - ofHigh,
+  };
   return {
-    ask: term('dilution.between', { low, high, wanted, total }),
+    ask: term('dilution.between', { low, high, total }),
+    facts: [...wantedFacts(task, making)],
     form: { kind: 'figure', unit: 'grams', decimals: 1 },
     solution,
     slips: wrongFigures(solution, [
-      [total - ofHigh, reason('drill.dilution.otherPart', 'D5')],
-      [total / 2, reason('drill.dilution.half', 'D5')],
-      [(total * wanted) / high, reason('drill.dilution.asWater', 'D5')],
+      [total - ofHigh, reason('drill.dilution.weakerNotStronger', 'D5', params)],
+      [total / 2, reason('drill.dilution.half', 'D5', { ...params, gives: (low + high) / 2 })],
+      [(total * wanted) / high, reason('drill.dilution.asWater', 'D5', params)],
     ]),
-    why: [reason('drill.dilution.lever', 'D5', { low, high, wanted, ofHigh, ofLow: total - ofHigh })],
+    means: {
+      code: 'drill.dilution.means',
+      rule: 'D5',
+      param: 'gives',
+      times: (high - low) / total,
+      plus: low,
+      params,
+    },
+    why: [...wantedWhy(task), reason('drill.dilution.lever', 'D5', params)],
   };
 }
 
+/** Lines that come with a developer of their own, lighteners among them. */
+const WITH_DEVELOPER = SHIPPED_LINES.filter(({ developersVol }) => developersVol.some((vol) => vol > 0));
+
 /** Is it allowed here? By the line or by the class, as the house rule has it. */
-function allowed({ draw, rules, step }: Making): Made {
-  const line = lineNamed(draw.pick(FORMULA_LINES.map(({ id }) => id)));
+function allowed({ draw, rules }: Making): Made {
+  const line = draw.pick(WITH_DEVELOPER);
   const ruling = dilutionRuling(line, rules);
   return {
     ask: term('dilution.allowed', { line: line.name }),
     facts: [
       term(line.mayDilute ? 'fact.lineMayDilute' : 'fact.lineMayNotDilute', { line: line.name }),
-      term('fact.dilutionRule', { choice: rules.diluteDeveloper }),
+      houseFact(rules, 'diluteDeveloper'),
     ],
     ...chooseAmong(
       draw,
@@ -136,24 +242,24 @@ function allowed({ draw, rules, step }: Making): Made {
       DILUTION_RULINGS.map((other) => ({
         value: other,
         words: term(`option.ruling.${other}`, { ruling: other }),
-        slip: reason('drill.dilution.otherRuling', 'D5'),
+        slip: reason(`drill.dilution.notRuling.${other}`, 'D5', { line: line.name }),
       })),
       (value) => value === dilutionRuling(line, rules),
-      { options: at([3, 4, 4, 4, 4], step) },
     ),
-    why: [reason(`drill.dilution.ruling.${ruling}`, 'D5')],
+    why: [reason(`drill.dilution.ruling.${ruling}`, 'D5', { line: line.name })],
   };
 }
 
-/** Skill 10: dilute and blend developers, and whether that is allowed here (D5). */
+/** Skill 10: dilute and blend developers, and whether that is allowed here (D5, D8). */
 export const dilution: SkillMaker = {
-  facets: () => ['stock', 'strength', 'water', 'between', 'allowed'],
-  make: (making) =>
-    making.facet === 'strength'
-      ? strength(making)
-      : making.facet === 'between'
-        ? between(making)
-        : making.facet === 'allowed'
-          ? allowed(making)
-          : thinned(making),
+  facets: ({ rules }) => [
+    ...(rules.diluteDeveloper === 'never' ? [] : ['stock', 'water']),
+    ...['strength', 'between', 'pour', 'allowed'],
+    ...judgementFacets('dilution'),
+  ],
+  make: (making) => {
+    if (hasJudgements('dilution', making.facet)) return judge('dilution', making);
+    const makers: Record<string, (m: Making) => Made> = { strength, between, pour, allowed };
+    return (makers[making.facet] ?? thinned)(making);
+  },
 };

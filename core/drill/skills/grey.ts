@@ -1,6 +1,9 @@
 import { reason } from '../../reason';
+import { naturalShareFor, type HouseRules } from '../../theory';
+import { chooseAmong } from '../choice';
 import { levelsOf, lightFor } from '../context';
 import { insist } from '../draw';
+import { houseFact } from '../house';
 import { term } from '../item';
 import { at, type BySteps, type Made, type Making, type SkillMaker } from '../make';
 import { apartByLevel, apartByWhite, keepsLevel, lookOfSubject, type Subject } from '../subject';
@@ -18,21 +21,25 @@ const grey = (level: number, white: number): Subject => ({
   porosity: 'normal',
 });
 
+/** Shares each facet asks for: in quarters at the first steps, in tenths from then on. Ends included, so that no one answer is always near. */
+const QUARTERS = { low: [0, 25], middle: [50], high: [75, 100] } as const;
+const TENTHS = { low: [10, 20, 30], middle: [40, 50, 60], high: [70, 80, 90] } as const;
+
 function shareOf({ draw, step, scope, facet }: Making): Made {
   const stepPercent = step <= 2 ? 25 : 10;
-  const spans = { low: [10, 30], middle: [40, 60], high: [70, 90] } as const;
-  const [low, high] = spans[facet as keyof typeof spans];
-  const quarters = { low: 25, middle: 50, high: 75 } as const;
-  const percent =
-    stepPercent === 25 ? quarters[facet as keyof typeof quarters] : draw.int(low / 10, high / 10) * 10;
+  const percent = draw.pick<number>((stepPercent === 25 ? QUARTERS : TENTHS)[facet as keyof typeof TENTHS]);
   const subject = grey(draw.pick(levelsOf(scope, 1, DARK_ENOUGH)), percent / 100);
   const light = lightFor(scope, step, draw.pick);
+  const form = step >= 2 ? draw.pick(['straight', 'wavy', 'curly'] as const) : 'straight';
   return {
     light,
     ask: term(stepPercent === 25 ? 'grey.quarters' : 'grey.tenths'),
-    pictures: [{ look: lookOfSubject(subject, { light, seed: draw.seed(), shine: 0.6 }), caption: null }],
+    pictures: [
+      { look: lookOfSubject(subject, { light, seed: draw.seed(), shine: 0.6, form }), caption: null },
+    ],
     form: { kind: 'share', stepPercent },
-    solution: { kind: 'figure', value: percent / 100, full: 0.01, near: stepPercent / 100 + 0.01 },
+    // A quarter off is wrong where quarters are asked: half of the marks for always saying "half" would teach nothing.
+    solution: { kind: 'figure', value: percent / 100, full: 0.01, near: stepPercent === 25 ? 0.011 : 0.11 },
     why: [reason('drill.grey.is', 'L3', { share: percent / 100, level: subject.level })],
     subject,
     reads: 'white',
@@ -66,8 +73,20 @@ function where({ draw, step, scope }: Making): Made {
       byTress: true,
     },
     solution: { kind: 'choice', right },
-    slips: PLACES_OF_GREY.flatMap((_, i) =>
-      i === right ? [] : [{ answer: i, why: reason('drill.grey.less', 'L3', { share: placed[i], most }) }],
+    slips: PLACES_OF_GREY.flatMap((place, i) =>
+      i === right
+        ? []
+        : [
+            {
+              answer: i,
+              why: reason('drill.grey.less', 'L3', {
+                place,
+                share: placed[i],
+                most,
+                right: PLACES_OF_GREY[right],
+              }),
+            },
+          ],
     ),
     why: [reason('drill.grey.most', 'L3', { place: PLACES_OF_GREY[right], share: most })],
     apart: apartByWhite(grey(level, most), most - Math.max(...rest)),
@@ -81,7 +100,7 @@ function rest({ draw, step, scope }: Making): Made {
   const white = draw.int(2, step >= 3 ? 6 : 4) / 10;
   const subject = grey(level, white);
   const light = lightFor(scope, step, draw.pick);
-  insist(keepsLevel(subject, light), 'this lamp changes the level');
+  insist(keepsLevel(subject, light, halves), 'this lamp changes the level');
   return {
     light,
     ask: term('grey.rest'),
@@ -89,6 +108,7 @@ function rest({ draw, step, scope }: Making): Made {
     form: { kind: 'level', halves },
     solution: { kind: 'figure', value: level, full: 0.01, near: halves ? 0.5 : 1 },
     why: [reason('drill.grey.rest', 'L3', { level, share: white })],
+    deceits: [{ code: 'white', way: 'lighter', rule: 'L3' }],
     subject,
     reads: 'level',
     about: { of: 'level', truth: level },
@@ -96,12 +116,122 @@ function rest({ draw, step, scope }: Making): Made {
   };
 }
 
-/** Skill 5: the share of grey, where it sits, and the level of the rest (L3). */
+/** Shares of the natural series that an answer may name, least first; each school's own (F8). */
+const NATURALS = {
+  stepped: ['none', 'quarterToThird', 'half', 'mostOrAll'],
+  oneToTwo: ['none', 'third', 'half', 'all'],
+} as const satisfies Record<HouseRules['greyShare'], readonly string[]>;
+
+/** Which of them this class's table asks for. */
+export function naturalFor(share: number, rules: Pick<HouseRules, 'greyShare'>): number {
+  const { max } = naturalShareFor(share, rules, true);
+  if (rules.greyShare === 'oneToTwo') return max === 0 ? 0 : 1;
+  return max === 0 ? 0 : max <= 1 / 3 ? 1 : max <= 1 / 2 ? 2 : 3;
+}
+const naturalTerm = (rules: HouseRules, index: number) =>
+  term(`option.naturalShare.${NATURALS[rules.greyShare][index]}`);
+
+/** Shares well inside a row of either school's table, plain ones first. */
+const INSIDE: BySteps = [0, 0, 1, 1, 1];
+const SHARES_OF_ROWS = [
+  [0.1, 0.4, 0.6, 0.9],
+  [0.1, 0.2, 0.3, 0.4, 0.6, 0.7, 0.8, 0.9],
+];
+
+/** F8: the share of the natural series, from grey that is seen. */
+function natural({ draw, step, scope, rules }: Making): Made {
+  const share = draw.pick(SHARES_OF_ROWS[at(INSIDE, step)]);
+  const level = draw.pick(levelsOf(scope, 3, DARK_ENOUGH));
+  const subject = grey(level, share);
+  const light = lightFor(scope, step, draw.pick);
+  const right = naturalFor(share, rules);
+  const tone = draw.pick(['gold', 'beige', 'copper', 'ash', 'mahogany'] as const);
+  return {
+    light,
+    ask: term('grey.natural', { tone }),
+    facts: [houseFact(rules, 'greyShare')],
+    pictures: [{ look: lookOfSubject(subject, { light, seed: draw.seed(), shine: 0.6 }), caption: null }],
+    ...chooseAmong(
+      draw,
+      { value: right, words: naturalTerm(rules, right) },
+      NATURALS[rules.greyShare].map((_, index) => ({
+        value: index,
+        words: naturalTerm(rules, index),
+        slip: reason(index > right ? 'drill.grey.naturalTooMuch' : 'drill.grey.naturalTooLittle', 'F8', {
+          share,
+          tone,
+        }),
+      })),
+      (index) => index === naturalFor(share, rules),
+    ),
+    why: [
+      reason(
+        rules.greyShare === 'stepped'
+          ? `drill.grey.stepped.${NATURALS.stepped[right]}`
+          : `drill.grey.oneToTwo.${NATURALS.oneToTwo[right]}`,
+        'F8',
+        { share },
+      ),
+    ],
+    subject,
+    apart: apartByWhite(subject, 0.2),
+  };
+}
+
+/** Four partings read one after another, and the natural share for the bowl that goes where it is greyest. */
+function parted({ draw, step, scope, rules }: Making): Made {
+  const level = draw.pick(levelsOf(scope, 2, DARK_ENOUGH));
+  const most = draw.pick([0.4, 0.6, 0.9]);
+  const apart = at(PLACES_APART, step);
+  const where = draw.int(0, PLACES_OF_GREY.length - 1);
+  const shares = PLACES_OF_GREY.map((_, i) =>
+    i === where
+      ? most
+      : Math.max(0, Math.round((most - Math.min(apart, most) - draw.int(0, 3) / 10) * 10) / 10),
+  );
+  const light = lightFor(scope, step, draw.pick);
+  return {
+    light,
+    ask: term('grey.parted'),
+    facts: [houseFact(rules, 'greyShare')],
+    pictures: PLACES_OF_GREY.map((place, i) => ({
+      look: lookOfSubject(grey(level, shares[i]), { light, seed: draw.seed(), shine: 0.6 }),
+      caption: term('option.place', { place }),
+    })),
+    form: {
+      kind: 'shares',
+      places: PLACES_OF_GREY.map((place) => term('option.place', { place })),
+      naturals: NATURALS[rules.greyShare].map((_, i) => naturalTerm(rules, i)),
+    },
+    solution: { kind: 'shares', shares, full: 0.01, near: 0.11, natural: naturalFor(most, rules) },
+    why: [
+      reason('drill.grey.most', 'L3', { place: PLACES_OF_GREY[where], share: most }),
+      reason(
+        rules.greyShare === 'stepped'
+          ? `drill.grey.stepped.${NATURALS.stepped[naturalFor(most, rules)]}`
+          : `drill.grey.oneToTwo.${NATURALS.oneToTwo[naturalFor(most, rules)]}`,
+        'F8',
+        { share: most },
+      ),
+    ],
+  };
+}
+
+/** Skill 5: the share of grey, where it sits, the level of the rest, and the natural share it asks for (L3, F8). */
 export const greyShare: SkillMaker = {
-  facets: ({ scope }) => (scope.minLevel > DARK_ENOUGH ? [] : ['middle', 'low', 'high', 'where', 'rest']),
+  facets: ({ scope }) =>
+    scope.minLevel > DARK_ENOUGH
+      ? []
+      : [
+          'middle',
+          'low',
+          'high',
+          'where',
+          'rest',
+          ...(levelsOf(scope, 3, DARK_ENOUGH).length > 0 ? ['natural', 'parted'] : []),
+        ],
   make: (making) => {
-    if (making.facet === 'where') return where(making);
-    if (making.facet === 'rest') return rest(making);
-    return shareOf(making);
+    const makers: Record<string, (m: Making) => Made> = { where, rest, natural, parted };
+    return (makers[making.facet] ?? shareOf)(making);
   },
 };

@@ -1,5 +1,10 @@
 import type { Skill } from '../skill';
 import type { SkillMaker } from '../make';
+import { application } from './application';
+import { care } from './care';
+import { correction } from './correction';
+import { formula } from './formula';
+import { product } from './product';
 import { condition } from './condition';
 import { developer } from './developer';
 import { dilution } from './dilution';
@@ -30,4 +35,9 @@ export const MAKERS: Record<Skill, SkillMaker> = {
   timing,
   condition,
   toner,
+  product,
+  formula,
+  application,
+  correction,
+  care,
 };

@@ -1,15 +1,8 @@
-import { reason } from '../../reason';
-import {
-  familiesOf,
-  readLabel,
-  shadesOf,
-  FORMULA_LINES,
-  writeLabel,
-  type Line,
-  type Shade,
-} from '../../shades';
+import type { ToneFamily } from '../../colour';
+import { reason, type Reason } from '../../reason';
+import { familiesOf, readLabel, shadesOf, writeLabel, type Line, type Shade } from '../../shades';
 import { chooseAmong, type Candidate } from '../choice';
-import { levelsOf, lineNamed } from '../context';
+import { formulaLines, levelsOf, lineNamed } from '../context';
 import { insist } from '../draw';
 import { term, type Term } from '../item';
 import type { Made, Making, SkillMaker } from '../make';
@@ -18,9 +11,11 @@ export function shadeTerm({ level: depth, tone, series }: Pick<Shade, 'level' | 
   // Clear is not asked about: it has no level and no tone to read.
   const level = depth!;
   if (series === 'natural' || series === 'extraNatural') return term(`option.${series}`, { level });
-  return tone.secondary
-    ? term('option.shadeTwo', { level, primary: tone.primary, secondary: tone.secondary })
-    : term('option.shadeOne', { level, primary: tone.primary });
+  const { primary, secondary } = tone;
+  if (secondary === primary) return term('option.shadeIntense', { level, primary });
+  return secondary
+    ? term('option.shadeTwo', { level, primary, secondary })
+    : term('option.shadeOne', { level, primary });
 }
 const sameShade = (a: Shade, b: Shade) =>
   a.level === b.level &&
@@ -28,10 +23,13 @@ const sameShade = (a: Shade, b: Shade) =>
   a.tone.primary === b.tone.primary &&
   a.tone.secondary === b.tone.secondary;
 
-/** Series whose labels are read in the key; the others have names of their own or are met elsewhere. */
+/** Series whose labels are read in the numbering; the others have names of their own or are met elsewhere. */
 const ASKED: readonly Shade['series'][] = ['natural', 'extraNatural', 'fashion'];
-const colouredOf = (line: Line, { scope, step }: Making) =>
-  shadesOf(line).filter(
+/** How often a hard item is of two tones or an intense one, where the line has any. */
+const MANY_TONED = 0.75;
+
+function drawn(line: Line, { draw, scope, step }: Making): Shade {
+  const pool = shadesOf(line).filter(
     ({ level, tone, series }) =>
       level !== null &&
       level >= scope.minLevel &&
@@ -40,46 +38,99 @@ const colouredOf = (line: Line, { scope, step }: Making) =>
       ASKED.includes(series) &&
       (step >= 2 || series === 'fashion'),
   );
+  const many = pool.filter(({ tone, series }) => tone.secondary || series === 'extraNatural');
+  return draw.pick(step >= 4 && many.length > 0 && draw.chance(MANY_TONED) ? many : pool);
+}
 
-/** What the same marks would mean in another line, or with one part of them misread. */
-function misreadings(line: Line, shade: Shade, { draw }: Making): { shade: Shade; slip: string }[] {
-  const other = draw.pick(FORMULA_LINES.filter(({ id }) => id !== line.id));
-  const signs = Object.keys(line.key.signs);
-  const inOrder = Object.keys(other.key.signs);
-  const translate = (family: Shade['tone']['primary']) => {
-    const sign = signs.find((mark) => line.key.signs[mark] === family);
-    return sign === undefined ? family : (other.key.signs[inOrder[signs.indexOf(sign)]] ?? family);
-  };
+const signOf = (line: Line, family: ToneFamily): string | undefined =>
+  Object.keys(line.key.signs).find((sign) => line.key.signs[sign] === family);
+
+interface Misreading {
+  shade: Shade;
+  why: Reason;
+}
+
+/** What the same marks would mean in another line, or with one part of them misread; the likeliest first. */
+function misreadings(line: Line, shade: Shade, making: Making): Misreading[] {
+  const { draw } = making;
   const { primary, secondary } = shade.tone;
-  const tones = draw.shuffled(
-    familiesOf(line).filter((family) => family !== primary && family !== 'neutral'),
-  );
-  const fashion = (tone: Shade['tone'], level = shade.level): Shade => ({
-    ...shade,
-    level,
-    tone,
-    series: 'fashion',
+  const said = { line: line.name, label: shade.label, level: shade.level! };
+  const fashion = (tone: Shade['tone']): Shade => ({ ...shade, tone, series: 'fashion' });
+  const intense = secondary !== undefined && secondary === primary;
+  const two = secondary !== undefined && !intense;
+  const sign = signOf(line, primary);
+  // The same sign in another line: what who remembers that line would read here.
+  const elsewhere = draw.shuffled(formulaLines(making)).flatMap((other): Misreading[] => {
+    const family = sign === undefined || other.id === line.id ? undefined : other.key.signs[sign];
+    return family === undefined || family === primary || family === 'neutral'
+      ? []
+      : [
+          {
+            shade: fashion({ primary: family, ...(two ? { secondary } : {}) }),
+            why: reason('drill.label.otherLine', 'T2', {
+              ...said,
+              sign: sign!,
+              other: other.name,
+              tone: family,
+              own: primary,
+            }),
+          },
+        ];
   });
+  const others = draw
+    .shuffled(
+      familiesOf(line).filter((family) => family !== primary && family !== secondary && family !== 'neutral'),
+    )
+    .map((family): Misreading => ({
+      shade: fashion({ primary: family, ...(two ? { secondary } : {}) }),
+      why: reason('drill.label.hasOtherSign', 'T2', {
+        ...said,
+        tone: family,
+        sign: signOf(line, family) ?? '',
+      }),
+    }));
   return [
-    ...(secondary ? [{ shade: fashion({ primary: secondary, secondary: primary }), slip: 'swapped' }] : []),
+    ...(two
+      ? [
+          {
+            shade: fashion({ primary: secondary, secondary: primary }),
+            why: reason('drill.label.swapped', 'T2', { ...said, tone: primary, second: secondary }),
+          },
+          {
+            shade: fashion({ primary }),
+            why: reason('drill.label.secondLeftOut', 'T2', { ...said, second: secondary }),
+          },
+        ]
+      : []),
+    ...(intense
+      ? [
+          {
+            shade: fashion({ primary }),
+            why: reason('drill.label.notIntense', 'T2', { ...said, tone: primary }),
+          },
+        ]
+      : []),
     ...(shade.series === 'extraNatural'
-      ? [{ shade: { ...shade, series: 'natural' as const }, slip: 'notDoubled' }]
+      ? [
+          {
+            shade: { ...shade, series: 'natural' as const, tone: { primary: 'neutral' as const } },
+            why: reason('drill.label.notDoubled', 'T2', said),
+          },
+        ]
       : []),
     ...(shade.series === 'natural'
-      ? [{ shade: { ...shade, series: 'extraNatural' as const }, slip: 'notDoubled' }]
+      ? [
+          {
+            shade: { ...shade, series: 'extraNatural' as const },
+            why: reason('drill.label.notSingle', 'T2', said),
+          },
+        ]
       : []),
-    { shade: fashion({ ...shade.tone, primary: translate(primary) }), slip: 'otherKey' },
-    { shade: { ...shade, level: shade.level! + 1 }, slip: 'level' },
-    { shade: { ...shade, level: shade.level! - 1 }, slip: 'level' },
-    ...tones
-      .slice(0, 4)
-      .map((family) => ({ shade: fashion({ ...shade.tone, primary: family }), slip: 'tone' })),
-  ].filter(
-    ({ shade: { level, tone, series } }) =>
-      level! >= 1 &&
-      level! <= 10 &&
-      (series !== 'fashion' || (tone.primary !== tone.secondary && tone.primary !== 'neutral')),
-  );
+    ...elsewhere.slice(0, 1),
+    ...others.slice(0, 2),
+    ...elsewhere.slice(1),
+    ...others.slice(2),
+  ].filter(({ shade: { tone, series } }) => series !== 'fashion' || tone.primary !== 'neutral');
 }
 
 /** What a label says, for the reason given with the answer. */
@@ -87,24 +138,25 @@ function saysOf(line: Line, { label, level, tone, series }: Shade) {
   const params = { line: line.name, label, level: level! };
   if (series === 'natural') return reason('drill.label.isNatural', 'T2', params);
   if (series === 'extraNatural') return reason('drill.label.isExtra', 'T2', params);
+  if (tone.secondary === tone.primary)
+    return reason('drill.label.isIntense', 'T2', { ...params, tone: tone.primary });
   return tone.secondary
     ? reason('drill.label.isTwo', 'T2', { ...params, tone: tone.primary, second: tone.secondary })
     : reason('drill.label.isOne', 'T2', { ...params, tone: tone.primary });
 }
 
-const slipOf = (slip: string, line: Line) => reason(`drill.label.${slip}`, 'T2', { line: line.name });
-
 function read(line: Line, making: Making): Made {
   const { draw } = making;
-  const shade = draw.pick(colouredOf(line, making));
+  const shade = drawn(line, making);
   const wrong: Candidate<Shade>[] = misreadings(line, shade, making).map((misread) => ({
     value: misread.shade,
     words: shadeTerm(misread.shade),
-    slip: slipOf(misread.slip, line),
+    slip: misread.why,
   }));
   return {
     ask: term('label.read', { line: line.name, label: shade.label }),
     lineId: line.id,
+    hands: { kind: 'tube', lineId: line.id, label: shade.label },
     ...chooseAmong(
       draw,
       { value: shade, words: shadeTerm(shade) },
@@ -113,7 +165,7 @@ function read(line: Line, making: Making): Made {
         const reading = readLabel(line, shade.label);
         return reading.ok && sameShade(reading.shade, value);
       },
-      { options: making.step >= 4 ? 6 : 4, least: 3 },
+      { options: making.step >= 4 ? 6 : 4 },
     ),
     why: [saysOf(line, shade)],
   };
@@ -121,22 +173,21 @@ function read(line: Line, making: Making): Made {
 
 function find(line: Line, making: Making): Made {
   const { draw } = making;
-  const shade = draw.pick(colouredOf(line, making));
+  const shade = drawn(line, making);
   const asLabel = (wanted: Shade): string | null =>
     wanted.series === 'extraNatural'
       ? `${writeLabel(line, wanted.level!, { primary: 'neutral' })}${writeLabel(line, 1, { primary: 'neutral' })!.slice(-1)}`
       : writeLabel(line, wanted.level!, wanted.tone);
-  const wrong = misreadings(line, shade, making).flatMap(({ shade: misread, slip }) => {
+  const wrong = misreadings(line, shade, making).flatMap(({ shade: misread, why }) => {
     const label = asLabel(misread);
-    return label === null
-      ? []
-      : [{ value: label, words: term('option.label', { label }), slip: slipOf(slip, line) }];
+    return label === null ? [] : [{ value: label, words: term('option.label', { label }), slip: why }];
   });
-  insist(asLabel(shade) === shade.label, 'this label is not what its key writes');
+  insist(asLabel(shade) === shade.label, 'this label is not what its numbering writes');
   return {
     ask: term('label.find', { line: line.name }),
     facts: [shadeTerm(shade)],
     lineId: line.id,
+    hands: { kind: 'shelf', lineIds: [line.id] },
     ...chooseAmong(
       draw,
       { value: shade.label, words: term('option.label', { label: shade.label }) },
@@ -145,21 +196,21 @@ function find(line: Line, making: Making): Made {
         const reading = readLabel(line, label);
         return reading.ok && sameShade(reading.shade, shade);
       },
-      { options: making.step >= 4 ? 6 : 4, least: 3 },
+      { options: making.step >= 4 ? 6 : 4 },
     ),
     why: [saysOf(line, shade)],
   };
 }
 
-/** Skill 8: read a label in its own line's key, and find the label of a wanted shade (T2). */
+/** Skill 8: read a label in its own line's numbering, and find the label of a wanted shade (T2). Own lines take part. */
 export const label: SkillMaker = {
   facets: (context) =>
     levelsOf(context.scope, 4, 9).length === 0
       ? []
-      : FORMULA_LINES.flatMap(({ id }) => [`read:${id}`, `find:${id}`]),
+      : formulaLines(context).flatMap(({ id }) => [`read:${id}`, `find:${id}`]),
   make: (making) => {
-    const [way, lineId] = making.facet.split(':');
-    const line = lineNamed(lineId);
+    const [, way, lineId] = /^(read|find):(.+)$/.exec(making.facet)!;
+    const line = lineNamed(lineId, making);
     return way === 'read' ? read(line, making) : find(line, making);
   },
 };

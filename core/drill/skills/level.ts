@@ -1,10 +1,18 @@
-import { TONE_FAMILIES, TONES } from '../../colour';
+import {
+  differenceOf,
+  levelOfLightness,
+  TONE_FAMILIES,
+  TONES,
+  type Light,
+  type ToneFamily,
+} from '../../colour';
 import { reason } from '../../reason';
 import { levelsOf, lightFor } from '../context';
 import { insist } from '../draw';
-import { term } from '../item';
-import { at, type Making, type SkillMaker } from '../make';
-import { apartByLevel, keepsLevel, lookOfSubject, type Subject } from '../subject';
+import { term, type Deceit } from '../item';
+import { hasJudgements, judge, judgementFacets } from '../judgement';
+import { at, type BySteps, type Made, type Making, type SkillMaker } from '../make';
+import { apartByLevel, keepsLevel, labOfSubject, lookOfSubject, type Subject } from '../subject';
 
 const SHINES = { dull: 0.15, shiny: 1 } as const;
 
@@ -20,44 +28,139 @@ function subjectOf({ draw, step, facet, scope }: Making): Subject {
   return toned ? { kind: 'toned', level, tone: { primary: draw.pick(tones) }, white: 0 } : untouched(level);
 }
 
-/** Skill 1: the level of a tress; cool, warm, shiny or dull, and under three lights (L1, L2). */
+/** Tones that look lighter than their level, and those whose own dye makes them look darker (L2, L4). */
+const LOOKS_LIGHTER: readonly ToneFamily[] = ['beige', 'gold', 'warmBrown'];
+const LOOKS_DEEP: readonly ToneFamily[] = ['copper', 'red', 'mahogany', 'violet'];
+
+/** Levels that a lamp has to shift a tress by before the reason names it. */
+const TELLING_SHIFT = 0.1;
+
+/** What makes this tress look lighter or darker than it is, what weighs most first. */
+export function deceitsOf(subject: Subject, surface: 'dull' | 'shiny' | null, light: Light): Deceit[] {
+  const deceits: Deceit[] = [];
+  const tone = subject.kind === 'toned' ? subject.tone.primary : null;
+  if (tone && LOOKS_LIGHTER.includes(tone)) deceits.push({ code: 'warm', way: 'lighter', rule: 'L2' });
+  else if (tone && LOOKS_DEEP.includes(tone)) deceits.push({ code: 'deep', way: 'darker', rule: 'L4' });
+  else if (tone) deceits.push({ code: 'cool', way: 'darker', rule: 'L2' });
+  if (surface === 'dull') deceits.push({ code: 'dull', way: 'lighter', rule: 'L2' });
+  if (surface === 'shiny') deceits.push({ code: 'shiny', way: 'darker', rule: 'L2' });
+  const shift =
+    levelOfLightness(labOfSubject(subject, light).l) - levelOfLightness(labOfSubject(subject, 'daylight').l);
+  // No lamp here makes hair look darker by so much.
+  if (shift >= TELLING_SHIFT) deceits.push({ code: 'lamp', way: 'lighter', rule: 'L2' });
+  return deceits;
+}
+
+function read(making: Making): Made {
+  const { draw, step, scope } = making;
+  const halves = step >= 4;
+  const subject = subjectOf(making);
+  const light = lightFor(scope, step, draw.pick);
+  insist(keepsLevel(subject, light, halves), 'this lamp changes the level');
+  const surface = step === 1 ? null : draw.pick(['dull', 'shiny', null] as const);
+  const deceits = deceitsOf(subject, surface, light);
+  const look = lookOfSubject(subject, {
+    light,
+    seed: draw.seed(),
+    form: step >= 3 ? draw.pick(['straight', 'wavy'] as const) : 'straight',
+    shine: surface ? SHINES[surface] : 0.7,
+  });
+  return {
+    ask: term(halves ? 'level.half' : 'level.whole'),
+    pictures: [{ look, caption: null }],
+    light,
+    form: { kind: 'level', halves },
+    solution: { kind: 'figure', value: subject.level, full: 0.01, near: at([1, 1, 1, 0.5, 0.5], step) },
+    why: [
+      reason('drill.level.is', 'L1', { level: subject.level }),
+      ...(light === 'daylight' ? [] : [reason(`drill.lamp.${light}`, 'L2')]),
+    ],
+    deceits,
+    subject,
+    reads: 'level',
+    about: { of: 'level', truth: subject.level },
+    apart: apartByLevel(subject, halves ? 0.5 : 1),
+  };
+}
+
+/** Levels between the one asked for and the others, by step. */
+const ACROSS_APART: BySteps = [2, 1.5, 1, 1, 0.5];
+const DEEP_TONES: readonly ToneFamily[] = ['red', 'mahogany', 'violet', 'copper', 'ash'];
+
+/** L4: the level with the tone taken out, among hair of other tones that looks as dark or as light. */
+function acrossTones(making: Making): Made {
+  const { draw, step, scope } = making;
+  const apart = at(ACROSS_APART, step);
+  const level = draw.pick(levelsOf(scope, 4, 8));
+  const tone = draw.pick(DEEP_TONES);
+  const others = draw.shuffled([
+    { level: level - apart, tone: 'neutral' as const },
+    { level: level - apart, tone: draw.pick(['gold', 'beige', 'warmBrown'] as const) },
+    { level: level + apart, tone: 'neutral' as const },
+    { level: level + apart, tone: draw.pick(['ash', 'violet', 'matte'] as const) },
+  ]);
+  const shown = draw.shuffled([{ level, tone }, ...others.slice(0, 3)]);
+  const right = shown.findIndex((one) => one.level === level);
+  const subjects = shown.map((one): Subject => ({
+    kind: 'toned',
+    level: one.level,
+    tone: { primary: one.tone },
+    white: 0,
+  }));
+  const labs = subjects.map((subject) => labOfSubject(subject));
+  return {
+    ask: term('level.across', { level }),
+    pictures: subjects.map((subject, i) => ({
+      look: lookOfSubject(subject, { light: 'daylight', seed: draw.seed(), shine: 0.6 }),
+      caption: term('option.letter', { letter: 'ABCD'[i] }),
+    })),
+    form: {
+      kind: 'choice',
+      options: shown.map((_, i) => term('option.letter', { letter: 'ABCD'[i] })),
+      byTress: true,
+    },
+    solution: { kind: 'choice', right },
+    slips: shown.flatMap((one, i) =>
+      i === right
+        ? []
+        : [
+            {
+              answer: i,
+              why: reason(
+                one.level > level ? 'drill.level.acrossLighter' : 'drill.level.acrossDarker',
+                'L4',
+                {
+                  letter: 'ABCD'[i],
+                  level: one.level,
+                  tone: one.tone,
+                  right: 'ABCD'[right],
+                  deep: tone,
+                },
+              ),
+            },
+          ],
+    ),
+    why: [reason('drill.level.across', 'L4', { letter: 'ABCD'[right], level, tone })],
+    apart: {
+      deltaE: Math.min(...labs.flatMap((lab, i) => (i === right ? [] : [differenceOf(lab, labs[right])]))),
+      levels: apart,
+    },
+  };
+}
+
+/** Skill 1: the level of a tress; cool, warm, shiny or dull, under three lights; across tones; and what cures a doubt. */
 export const level: SkillMaker = {
-  facets: ({ scope }) =>
-    levelsOf(scope)
-      .filter((depth) => scope.lights.some((light) => keepsLevel(untouched(depth), light)))
+  facets: ({ scope }) => [
+    ...levelsOf(scope)
+      .filter((depth) => scope.lights.some((light) => keepsLevel(untouched(depth), light, false)))
       .map(String),
-  make: (making) => {
-    const { draw, step, scope } = making;
-    const halves = step >= 4;
-    const subject = subjectOf(making);
-    const light = lightFor(scope, step, draw.pick);
-    insist(keepsLevel(subject, light), 'this lamp changes the level');
-    const surface = step === 1 ? null : draw.pick(['dull', 'shiny', null] as const);
-    const cast = subject.kind === 'toned' ? TONES[subject.tone.primary].temperature : null;
-    const why = [reason('drill.level.is', 'L1', { level: subject.level })];
-    if (cast === 'warm') why.push(reason('drill.level.warmLooksLighter', 'L2'));
-    if (cast === 'cool') why.push(reason('drill.level.coolLooksDarker', 'L2'));
-    if (surface)
-      why.push(
-        reason(surface === 'dull' ? 'drill.level.dullLooksLighter' : 'drill.level.shinyLooksDarker', 'L2'),
-      );
-    const look = lookOfSubject(subject, {
-      light,
-      seed: draw.seed(),
-      form: step >= 3 ? draw.pick(['straight', 'wavy'] as const) : 'straight',
-      shine: surface ? SHINES[surface] : 0.7,
-    });
-    return {
-      ask: term(halves ? 'level.half' : 'level.whole'),
-      pictures: [{ look, caption: null }],
-      light,
-      form: { kind: 'level', halves },
-      solution: { kind: 'figure', value: subject.level, full: 0.01, near: at([1, 1, 1, 0.5, 0.5], step) },
-      why,
-      subject,
-      reads: 'level',
-      about: { of: 'level', truth: subject.level },
-      apart: apartByLevel(subject, halves ? 0.5 : 1),
-    };
-  },
+    ...(levelsOf(scope, 4, 8).length > 0 && scope.lights.includes('daylight') ? ['acrossTones'] : []),
+    ...judgementFacets('level'),
+  ],
+  make: (making) =>
+    hasJudgements('level', making.facet)
+      ? judge('level', making)
+      : making.facet === 'acrossTones'
+        ? acrossTones(making)
+        : read(making),
 };

@@ -8,10 +8,11 @@ import { term } from '../item';
 import { at, type BySteps, type Made, type Making, type SkillMaker } from '../make';
 import { labOfSubject, lookOfSubject, type Subject } from '../subject';
 
-const HOW_MANY: BySteps = [3, 4, 4, 5, 6];
-const LEVEL_GAP: BySteps = [2, 1, 1, 0.5, 0.5];
+/** Four at least: of three, one order in six comes out right by chance. */
+const HOW_MANY: BySteps = [4, 4, 4, 5, 6];
+const LEVEL_GAP: BySteps = [2, 1.5, 1, 0.5, 0.5];
 /** Share of a full tone between neighbours from cool to warm, by step. */
-const WARMTH_GAP: BySteps = [0.75, 0.5, 0.45, 0.34, 0.28];
+const WARMTH_GAP: BySteps = [0.6, 0.5, 0.45, 0.34, 0.28];
 /** Side by side, about 1 is just visible. */
 const LEAST_DELTA_E: BySteps = [3, 2.4, 2, 1.6, 1.3];
 

@@ -3,82 +3,116 @@ import { counterAt, COUNTERS, underlayAt, type Counter } from '../../theory';
 import { chooseAmong } from '../choice';
 import { levelsOf } from '../context';
 import { insist } from '../draw';
+import { houseFact } from '../house';
 import { term } from '../item';
-import { at, type SkillMaker } from '../make';
+import { hasJudgements, judge, judgementFacets } from '../judgement';
+import { at, type Made, type Making, type SkillMaker } from '../make';
 import { otherUnderlays, underlayTerm } from './underlay';
 
 const counterTerm = (counter: Counter) => term('option.counter', { counter });
 
-/** Skill 4: from natural and wanted level to the pigment that will show, and to what neutralises it (U1, U2). */
+/** Doses of one opposite: right direction, other strength. */
+const VIOLETS: readonly Counter[] = ['violet', 'softViolet', 'traceViolet'];
+const otherDose = (one: Counter, other: Counter) => VIOLETS.includes(one) && VIOLETS.includes(other);
+
+function pigment(making: Making, natural: number, target: number): Made {
+  const { draw, step, rules } = making;
+  const shows = underlayAt(target, rules);
+  const atStart = underlayAt(natural, rules);
+  return {
+    ask: term('predict.pigment', { natural, target }),
+    facts: [houseFact(rules, 'underlay')],
+    ...chooseAmong(
+      draw,
+      { value: shows, words: underlayTerm(shows) },
+      [
+        ...(atStart === 'redBrownHardlySeen'
+          ? []
+          : [
+              {
+                value: atStart,
+                words: underlayTerm(atStart),
+                slip: reason('drill.predict.fromStart', 'U1', { natural, target, given: atStart }),
+              },
+            ]),
+        ...otherUnderlays(making, target).map((row) => ({
+          value: row.underlay,
+          words: underlayTerm(row.underlay),
+          slip: reason(row.level > target ? 'drill.predict.further' : 'drill.predict.notSoFar', 'U1', {
+            given: row.underlay,
+            level: row.level,
+            target,
+          }),
+        })),
+      ],
+      (name) => name === underlayAt(target, rules),
+      { options: at([4, 4, 4, 5, 6], step) },
+    ),
+    why: [reason('drill.predict.shows', 'U1', { target, underlay: shows, counter: counterAt(target) })],
+  };
+}
+
+function counter(making: Making, natural: number, target: number): Made {
+  const { draw, step, rules } = making;
+  const shows = underlayAt(target, rules);
+  const right = counterAt(target);
+  const index = COUNTERS.indexOf(right);
+  const byDistance = COUNTERS.filter((one) => one !== right).sort(
+    (a, b) => Math.abs(COUNTERS.indexOf(a) - index) - Math.abs(COUNTERS.indexOf(b) - index),
+  );
+  const slipOf = (given: Counter) => {
+    const params = { given, underlay: shows, counter: right, target };
+    if (otherDose(given, right))
+      return reason(
+        VIOLETS.indexOf(given) < VIOLETS.indexOf(right)
+          ? 'drill.predict.doseTooMuch'
+          : 'drill.predict.doseTooLittle',
+        'U5',
+        params,
+      );
+    if (given === counterAt(natural))
+      return reason('drill.predict.counterOfStart', 'U1', { ...params, natural });
+    return reason(
+      COUNTERS.indexOf(given) < index ? 'drill.predict.counterOfRedder' : 'drill.predict.counterOfYellower',
+      'U2',
+      params,
+    );
+  };
+  return {
+    ask: term('predict.counter', { natural, target }),
+    facts: [houseFact(rules, 'underlay')],
+    ...chooseAmong(
+      draw,
+      { value: right, words: counterTerm(right) },
+      (step >= 4 ? byDistance : draw.shuffled(byDistance)).map((one) => ({
+        value: one,
+        words: counterTerm(one),
+        slip: slipOf(one),
+        near: otherDose(one, right) ? 0.5 : undefined,
+      })),
+      (one) => one === counterAt(target),
+      { options: VIOLETS.includes(right) ? COUNTERS.length : at([5, 5, 6, 6, 7], step) },
+    ),
+    why: [reason('drill.predict.shows', 'U1', { target, underlay: shows, counter: right })],
+  };
+}
+
+/** Skill 4: the pigment that will show, what neutralises it, how much of that, and when it is kept (U1–U6). */
 export const predict: SkillMaker = {
-  facets: ({ scope }) => levelsOf(scope, Math.max(3, scope.minLevel + 1), 10).map(String),
+  facets: ({ scope }) => [
+    ...levelsOf(scope, Math.max(3, scope.minLevel + 1), 10).map(String),
+    ...judgementFacets('predict'),
+  ],
   make: (making) => {
-    const { draw, step, facet, rules, scope } = making;
+    const { draw, step, facet, scope } = making;
+    if (hasJudgements('predict', facet)) return judge('predict', making);
     // Whole levels only: between two rows of the table good schools give either name.
     const target = Number(facet);
     const naturals = levelsOf(scope, 1, target - 1);
     insist(naturals.length > 0, 'nothing darker in this span');
     const natural = draw.pick(naturals);
-    const shows = underlayAt(target, rules);
-    const why = [
-      reason('drill.predict.shows', 'U1', { target, underlay: shows, counter: counterAt(target) }),
-    ];
-    if (step <= 2 || draw.chance(0.4)) {
-      const atStart = underlayAt(natural, rules);
-      return {
-        ask: term('predict.pigment', { natural, target }),
-        ...chooseAmong(
-          draw,
-          { value: shows, words: underlayTerm(shows) },
-          [
-            {
-              value: atStart,
-              words: underlayTerm(atStart),
-              slip: reason('drill.predict.fromStart', 'U1', { natural, target }),
-            },
-            ...otherUnderlays(making, target).map((row) => ({
-              value: row.underlay,
-              words: underlayTerm(row.underlay),
-              slip: reason('drill.underlay.other', 'U1', { given: row.underlay, level: row.level }),
-            })),
-          ],
-          (name) => name === underlayAt(target, rules),
-          { options: at([3, 4, 4, 5, 6], step), least: 2 },
-        ),
-        why,
-      };
-    }
-    const right = counterAt(target);
-    const index = COUNTERS.indexOf(right);
-    const byDistance = COUNTERS.filter((counter) => counter !== right).sort(
-      (a, b) => Math.abs(COUNTERS.indexOf(a) - index) - Math.abs(COUNTERS.indexOf(b) - index),
-    );
-    const atStart = counterAt(natural);
-    return {
-      ask: term('predict.counter', { natural, target }),
-      ...chooseAmong(
-        draw,
-        { value: right, words: counterTerm(right) },
-        [
-          {
-            value: atStart,
-            words: counterTerm(atStart),
-            slip: reason('drill.predict.fromStart', 'U1', { natural, target }),
-          },
-          ...(step >= 4 ? byDistance : draw.shuffled(byDistance)).map((counter) => ({
-            value: counter,
-            words: counterTerm(counter),
-            slip: reason('drill.predict.otherCounter', 'U2', {
-              given: counter,
-              underlay: shows,
-              counter: right,
-            }),
-          })),
-        ],
-        (counter) => counter === counterAt(target),
-        { options: at([4, 4, 4, 5, 6], step), least: 2 },
-      ),
-      why,
-    };
+    return step <= 2 || draw.chance(0.4)
+      ? pigment(making, natural, target)
+      : counter(making, natural, target);
   },
 };

@@ -1,5 +1,6 @@
-import { differenceOf, TONES, TONE_FAMILIES, type Light, type Tone, type ToneFamily } from '../../colour';
+import { differenceOf, TONE_FAMILIES, type Lab, type Light, type Tone, type ToneFamily } from '../../colour';
 import { reason } from '../../reason';
+import { FORMULA_LINES, shadesOf } from '../../shades';
 import { chooseAmong } from '../choice';
 import { levelsOf, lightFor } from '../context';
 import { insist } from '../draw';
@@ -10,8 +11,20 @@ import { labOfSubject, lookOfSubject, type Subject } from '../subject';
 /** Least ΔE2000 between the right answer and any other that is offered, by step. */
 const FAMILY_APART: BySteps = [9, 7, 5.5, 4.5, 3.5];
 const SECOND_APART: BySteps = [6, 6, 5, 4, 3];
-const COOLER_APART: BySteps = [9, 7, 5, 3.5, 2.5];
+const COOLER_APART: BySteps = [7, 5.5, 4.5, 3.5, 2.5];
 const COLOURED = TONE_FAMILIES.filter((family) => family !== 'neutral');
+
+/** Pairs of tones, first and second, that some line sells: nobody is asked for a shade that is not made. */
+const SOLD: readonly Required<Tone>[] = (() => {
+  const pairs = FORMULA_LINES.flatMap((line) =>
+    shadesOf(line).flatMap(({ tone: { primary, secondary } }) =>
+      secondary && secondary !== primary && primary !== 'neutral' && secondary !== 'neutral'
+        ? [{ primary, secondary }]
+        : [],
+    ),
+  );
+  return [...new Map(pairs.map((pair) => [`${pair.primary} ${pair.secondary}`, pair])).values()];
+})();
 
 const toned = (level: number, tone: Tone): Subject => ({ kind: 'toned', level, tone, white: 0 });
 export const toneTerm = ({ primary, secondary }: Tone): Term =>
@@ -27,6 +40,13 @@ function nearest(subject: Subject, others: readonly Subject[], light: Light): nu
   return Math.min(...others.map((other) => differenceOf(own, labOfSubject(other, light))));
 }
 
+/** Which way the hair of the answer leans from the hair that is there: what to look for next time. */
+export function leansOf(given: Lab, truth: Lab): string {
+  const [a, b] = [given.a - truth.a, given.b - truth.b];
+  if (Math.abs(b) >= Math.abs(a)) return b > 0 ? 'yellower' : 'bluer';
+  return a > 0 ? 'redder' : 'greener';
+}
+
 function named(making: Making, truth: Tone, others: readonly Tone[], apartBy: BySteps, ask: string): Made {
   const { draw, step, scope } = making;
   const level = levelOf(making);
@@ -35,13 +55,22 @@ function named(making: Making, truth: Tone, others: readonly Tone[], apartBy: By
   const own = labOfSubject(subject, light);
   // Nearest first, but never nearer than the step allows: that is what makes it hard and still fair.
   const distinct = others
-    .map((tone) => ({ tone, deltaE: differenceOf(own, labOfSubject(toned(level, tone), light)) }))
+    .map((tone) => ({ tone, lab: labOfSubject(toned(level, tone), light) }))
+    .map(({ tone, lab }) => ({ tone, lab, deltaE: differenceOf(own, lab) }))
     .filter(({ deltaE }) => deltaE >= at(apartBy, step))
     .sort((a, b) => a.deltaE - b.deltaE);
-  const wrong = (step >= 3 ? distinct : draw.shuffled(distinct)).map(({ tone }) => ({
+  const slipOf = (tone: Tone, lab: Lab) => {
+    const params = { given: tone.primary, expected: truth.primary, second: truth.secondary ?? '' };
+    if (truth.secondary && tone.primary === truth.primary)
+      return reason('drill.tone.second', 'T2', { ...params, given: tone.secondary ?? tone.primary });
+    return reason(`drill.tone.off.${leansOf(lab, own)}`, 'T1', params);
+  };
+  const wrong = (step >= 3 ? distinct : draw.shuffled(distinct)).map(({ tone, lab }) => ({
     value: tone,
     words: toneTerm(tone),
-    slip: reason('drill.tone.other', 'T1', { given: tone.primary, expected: truth.primary }),
+    slip: slipOf(tone, lab),
+    // The stronger tone read right and the weaker one not is half of it.
+    near: truth.secondary && tone.secondary && tone.primary === truth.primary ? 0.5 : undefined,
     subject: toned(level, tone),
   }));
   const choice = chooseAmong(
@@ -49,7 +78,7 @@ function named(making: Making, truth: Tone, others: readonly Tone[], apartBy: By
     { value: truth, words: toneTerm(truth), subject },
     wrong,
     (tone) => tone.primary === truth.primary && tone.secondary === truth.secondary,
-    { options: at([3, 4, 5, 5, 6], step), least: 2 },
+    { options: at([4, 4, 5, 5, 6], step) },
   );
   const offered = choice.optionSubjects!.filter((other) => other !== subject);
   return {
@@ -58,7 +87,10 @@ function named(making: Making, truth: Tone, others: readonly Tone[], apartBy: By
     light,
     ...choice,
     why: [
-      reason('drill.tone.is', 'T1', { tone: truth.primary, temperature: TONES[truth.primary].temperature }),
+      truth.secondary
+        ? reason('drill.tone.isTwo', 'T2', { tone: truth.primary, second: truth.secondary })
+        : reason(`drill.tone.look.${truth.primary}`, 'T1'),
+      ...(light === 'daylight' ? [] : [reason(`drill.lamp.${light}`, 'L2')]),
     ],
     subject,
     about: { of: 'tone', truth: truth.primary, options: choice.order.map(({ primary }) => primary) },
@@ -66,61 +98,84 @@ function named(making: Making, truth: Tone, others: readonly Tone[], apartBy: By
   };
 }
 
-function cooler(making: Making): Made {
+const LETTERS = 'ABCD';
+
+/** The coolest of four: cool is less yellow and not more red. */
+function coolest(making: Making): Made {
   const { draw, step, scope } = making;
   const level = levelOf(making);
   const light = lightFor(scope, step, draw.pick);
-  const families = draw.shuffled(TONE_FAMILIES);
-  const [a, b] = [families[0], families[1]].map((primary) => toned(level, { primary }));
-  const [labA, labB] = [labOfSubject(a, light), labOfSubject(b, light)];
-  const deltaE = differenceOf(labA, labB);
+  const families = draw.shuffled(TONE_FAMILIES).slice(0, LETTERS.length);
+  const labs = families.map((primary) => labOfSubject(toned(level, { primary }), light));
+  const right = labs.reduce((best, lab, i) => (lab.b < labs[best].b ? i : best), 0);
+  const deltaE = labs.map((lab) => differenceOf(lab, labs[right]));
   const least = at(COOLER_APART, step);
-  // Cool is less yellow and not more red: a pair that is cooler in one and warmer in the other has no answer.
-  const [db, da] = [labB.b - labA.b, labB.a - labA.a];
-  insist(deltaE >= least && deltaE <= least * 2.5, 'not as far apart as the step asks');
-  insist(Math.abs(db) >= 3 && Math.sign(db) * da >= -1.5, 'cooler in one way and warmer in another');
-  const right = db > 0 ? 0 : 1;
-  const pair = [a, b];
+  labs.forEach((lab, i) => {
+    if (i === right) return;
+    // A pair that is cooler in one way and warmer in the other has no answer.
+    insist(
+      lab.b - labs[right].b >= 3 && lab.a - labs[right].a >= -1.5,
+      'cooler in one way, warmer in another',
+    );
+    insist(deltaE[i] >= least, 'not as far apart as the step asks');
+  });
+  const nearest = Math.min(...deltaE.filter((_, i) => i !== right));
+  insist(nearest <= least * 2.5, 'further apart than the step asks');
   return {
-    ask: term('tone.cooler', { level }),
-    pictures: pair.map((subject, i) => ({
-      look: lookOfSubject(subject, { light, seed: draw.seed(), shine: 0.7 }),
-      caption: term('option.letter', { letter: 'AB'[i] }),
+    ask: term('tone.coolest', { level }),
+    pictures: families.map((primary, i) => ({
+      look: lookOfSubject(toned(level, { primary }), { light, seed: draw.seed(), shine: 0.7 }),
+      caption: term('option.letter', { letter: LETTERS[i] }),
     })),
     light,
     form: {
       kind: 'choice',
-      options: ['A', 'B'].map((letter) => term('option.letter', { letter })),
+      options: families.map((_, i) => term('option.letter', { letter: LETTERS[i] })),
       byTress: true,
     },
     solution: { kind: 'choice', right },
-    slips: [{ answer: 1 - right, why: reason('drill.tone.warmer', 'T1') }],
-    why: [
-      reason('drill.tone.coolerIs', 'T1', {
-        letter: 'AB'[right],
-        cool: families[right],
-        warm: families[1 - right],
-      }),
-    ],
-    apart: { deltaE: deltaE, levels: 0 },
+    slips: families.flatMap((tone, i) =>
+      i === right
+        ? []
+        : [
+            {
+              answer: i,
+              why: reason(
+                labs[i].a - labs[right].a > labs[i].b - labs[right].b
+                  ? 'drill.tone.redder'
+                  : 'drill.tone.warmer',
+                'T1',
+                {
+                  letter: LETTERS[i],
+                  tone,
+                  cool: families[right],
+                  right: LETTERS[right],
+                },
+              ),
+            },
+          ],
+    ),
+    why: [reason('drill.tone.coolestIs', 'T1', { letter: LETTERS[right], cool: families[right] })],
+    apart: { deltaE: nearest, levels: 0 },
   };
 }
 
-/** Skill 2: the family, then primary and secondary tone, and which of two is cooler (T1, T2). */
+/** Skill 2: the family, then primary and secondary tone, and which of four is the coolest (T1, T2). */
 export const tone: SkillMaker = {
   facets: ({ scope }) => (levelsOf(scope, 4, 9).length > 0 ? ['cooler', ...COLOURED, 'two'] : []),
   make: (making) => {
     const { draw, facet, step } = making;
-    if (facet === 'cooler') return cooler(making);
+    if (facet === 'cooler') return coolest(making);
     if (facet === 'two') {
-      const [primary, secondary, third] = draw.shuffled(COLOURED);
-      const truth = { primary, secondary };
+      const truth = draw.pick(SOLD);
       const others: Tone[] = [
-        { primary: secondary, secondary: primary },
-        { primary, secondary: third },
-        { primary: third, secondary },
-        { primary },
-        ...COLOURED.filter((family) => family !== primary).map((family) => ({ primary, secondary: family })),
+        ...SOLD.filter(
+          ({ primary, secondary }) => primary === truth.primary || secondary === truth.secondary,
+        ),
+        ...SOLD.filter(
+          ({ primary, secondary }) => primary === truth.secondary && secondary === truth.primary,
+        ),
+        ...draw.shuffled(SOLD),
       ];
       return named(making, truth, others, SECOND_APART, 'tone.two');
     }

@@ -1,104 +1,156 @@
-import { differenceOf, isWarm, toneLab, type ToneFamily } from '../../colour';
+import { differenceOf, isWarm, toneLab, TONES, type ToneFamily } from '../../colour';
+import { readStrand, type HairReading } from '../../hair';
 import { reason } from '../../reason';
 import { shadesOf, type Shade } from '../../shades';
 import { tonerLevels, underlayAt } from '../../theory';
 import { chooseAmong } from '../choice';
 import { levelsOf, lineNamed, lightFor } from '../context';
 import { insist } from '../draw';
+import { houseFact } from '../house';
 import { term } from '../item';
+import { hasJudgements, judge, judgementFacets } from '../judgement';
 import { at, type BySteps, type Making, type SkillMaker } from '../make';
-import { labOfSubject, lookOfSubject, type Subject } from '../subject';
+import { labOfSubject, lookOfSubject, strandOfSubject, type Subject } from '../subject';
 
-const LINE = 'quillet';
-/** The right gloss has to come this much nearer to the wish than any other that is offered, ΔE2000, by step. */
+const LINES = { quillet: 'demi', pellow: 'acidGloss' } as const;
+type TonerLine = keyof typeof LINES;
+const WISHES: readonly ToneFamily[] = ['neutral', 'ash', 'violet', 'pearl', 'beige', 'gold'];
+/** The right shade has to come this much nearer to the wish than any wrong one that is offered, ΔE2000, by step. */
 const NEARER_BY: BySteps = [4, 3.5, 3, 2.5, 2];
-/** And this near, or there is no answer to find. */
-const NEAR_ENOUGH = 8.5;
+/** And this near, as wished, or there is no answer to find. */
+const AS_WISHED = 6;
+/** Levels the right one may shift the hair by: more would not be the finish that was asked for. */
+const MOST_SHIFT = 0.24;
+/** A finish this near, within a level, is near the wish though not it. */
+const NEAR = 8;
 
-const slipOf = (shade: Shade, level: number, wish: ToneFamily) => {
-  if (shade.level! > level) return reason('drill.toner.tooLight', 'F4', { level: shade.level!, hair: level });
-  if (shade.level! < level) return reason('drill.toner.tooDeep', 'F4', { level: shade.level!, hair: level });
-  if (isWarm(shade.tone)) return reason('drill.toner.sameSide', 'U2', { tone: shade.tone.primary });
-  return reason('drill.toner.otherTone', 'F5', { tone: shade.tone.primary, wish });
-};
+/** A finish on the other side of neutral is not near, however little it differs. */
+const areOpposite = (one: ToneFamily, other: ToneFamily) =>
+  [one, other]
+    .map((tone) => TONES[tone].temperature)
+    .sort()
+    .join() === 'cool,warm';
 
-/**
- * Skill 14: the right gloss in the right depth for what is on the head (F4, F5). The theory names it: the level the hair
- * has, and the tone that is wished for, since a shade holds the balance that cancels the warmth of its own level (T3).
- * The hair model then has to agree, or the item is not given.
- */
+interface Tried {
+  shade: Shade;
+  subject: Subject;
+  /** ΔE2000 to the wish. */
+  deltaE: number;
+}
+
+/** Skill 14: the finish that is wanted, and what the hair model makes of each shade (F4, F5, U2). */
 export const toner: SkillMaker = {
-  facets: ({ scope }) => levelsOf(scope, 5, 10).map(String),
+  facets: ({ scope }) => [...levelsOf(scope, 5, 10).map(String), ...judgementFacets('toner')],
   make: (making: Making) => {
     const { draw, step, facet, rules, scope } = making;
-    const line = lineNamed(LINE);
+    if (hasJudgements('toner', facet)) return judge('toner', making);
+    const lineId: TonerLine = draw.pick(Object.keys(LINES) as TonerLine[]);
+    const line = lineNamed(lineId);
     const level = Number(facet);
-    const shades = shadesOf(line).filter((shade) => shade.level !== null && !shade.tone.secondary);
-    const atLevel = shades.filter((shade) => shade.level === level);
-    const right = draw.pick(
-      atLevel.filter(({ tone }) => ['neutral', 'ash', 'violet', 'pearl'].includes(tone.primary)),
-    );
-    const wish = right.tone.primary;
-    const allowedLevels = tonerLevels(level, rules);
-    const isRight = (shade: Shade) => allowedLevels.includes(shade.level!) && shade.tone.primary === wish;
-
-    const glossed = (shade: Shade): Subject => ({ kind: 'glossed', level, shade, white: 0 });
+    const wish = draw.pick(WISHES);
     const goal = toneLab(level, { primary: wish });
-    const awayOf = (shade: Shade) => differenceOf(labOfSubject(glossed(shade)), goal);
-    const rightAway = awayOf(right);
-    insist(rightAway <= NEAR_ENOUGH, 'the model does not get there');
-    // Each kind of mistake, drawn before the model is asked about it: it is asked about few.
-    const mistakes = (is: (shade: Shade) => boolean, count: number) =>
-      draw
-        .shuffled(
-          shades.filter(
-            (shade) =>
-              is(shade) &&
-              !isRight(shade) &&
-              Math.abs(shade.level! - level) <= 3 &&
-              !allowedLevels.slice(1).includes(shade.level!),
-          ),
-        )
-        .filter((shade) => awayOf(shade) >= rightAway + at(NEARER_BY, step))
-        .slice(0, count);
-    const lighter = mistakes(({ level: l, tone }) => l! > level && tone.primary === wish, 2);
-    const warm = mistakes(({ level: l, tone }) => l === level && isWarm(tone), 2);
-    const cool = mistakes(({ level: l, tone }) => l === level && !isWarm(tone), 2);
-    const deeper = mistakes(({ level: l, tone }) => l! < level && tone.primary === wish, 1);
-    // The mistakes people make come first: lighter than the hair, then the warm side, then the wrong opposite.
-    const wrong = [0, 1].flatMap((i) => [lighter[i], warm[i], cool[i], deeper[i]]).filter(Boolean);
+    const readingOf = ({ subject }: Tried): HairReading => readStrand(strandOfSubject(subject));
+    const tried = shadesOf(line)
+      .filter(({ level: depth }) => depth !== null && Math.abs(depth - level) <= 2)
+      .map((shade): Tried => {
+        const subject: Subject = { kind: 'glossed', level, shade, white: 0, product: LINES[lineId] };
+        return { shade, subject, deltaE: differenceOf(labOfSubject(subject), goal) };
+      })
+      .sort((a, b) => a.deltaE - b.deltaE);
+    const [right, ...others] = tried;
+    const allowed = tonerLevels(level, rules);
+    insist(allowed.includes(right.shade.level!), 'the model reaches it with a depth this class does not use');
+    insist(right.deltaE <= AS_WISHED, 'the model does not get there');
+    insist(Math.abs(readingOf(right).level - level) <= MOST_SHIFT, 'it changes the level');
+    const apart = others.filter(({ deltaE }) => deltaE >= right.deltaE + at(NEARER_BY, step));
+    const lighter = apart.filter(({ shade }) => shade.level! > level && shade.tone.primary === wish);
+    const namedLikeIt = apart.filter(({ shade }) => shade.level === level && shade.tone.primary === wish);
+    const warm = apart.filter(({ shade }) => shade.level === level && isWarm(shade.tone));
+    const cool = apart.filter(({ shade }) => shade.level === level && !isWarm(shade.tone));
+    const deeper = apart.filter(({ shade }) => shade.level! < level && shade.tone.primary === wish);
+    // The mistakes people make come first: the label that reads like the wish, lighter than the hair, the other side.
+    const kinds = [namedLikeIt, lighter, warm, cool, deeper].map((some) => draw.shuffled(some));
+    const wrong = [0, 1].flatMap((i) => kinds.flatMap((some) => some.slice(i, i + 1)));
+    const slipOf = (one: Tried) => {
+      const { shade } = one;
+      const leaves = readingOf(one);
+      const params = {
+        label: shade.label,
+        hair: level,
+        depth: shade.level!,
+        level: Math.round(leaves.level * 2) / 2,
+        tone: leaves.tone,
+        wish,
+      };
+      const near =
+        one.deltaE <= NEAR && Math.abs(leaves.level - level) <= 1 && !areOpposite(leaves.tone, wish);
+      const kind =
+        shade.level === level && shade.tone.primary === wish
+          ? 'namedLikeIt'
+          : near
+            ? 'near'
+            : shade.level! > level
+              ? 'tooLight'
+              : shade.level! < level
+                ? 'tooDeep'
+                : isWarm(shade.tone)
+                  ? 'warmSide'
+                  : 'coolSide';
+      return {
+        near,
+        why: reason(`drill.toner.${kind}`, kind === 'tooLight' || kind === 'tooDeep' ? 'F4' : 'F5', params),
+      };
+    };
+    let nears = 0;
+    const offered = wrong.flatMap((one) => {
+      const { near, why } = slipOf(one);
+      // One that is near is enough to think about.
+      if (near && ++nears > 1) return [];
+      return [
+        {
+          value: one.shade,
+          words: term('option.label', { label: one.shade.label }),
+          slip: why,
+          near: near ? 0.5 : undefined,
+          subject: one.subject,
+        },
+      ];
+    });
     const light = lightFor(scope, step, draw.pick);
     const subject: Subject = { kind: 'lightened', level, white: 0 };
     const choice = chooseAmong(
       draw,
-      { value: right, words: term('option.label', { label: right.label }), subject: glossed(right) },
-      wrong.map((shade) => ({
-        value: shade,
-        words: term('option.label', { label: shade.label }),
-        slip: slipOf(shade, level, wish),
-        subject: glossed(shade),
-      })),
-      isRight,
-      { options: at([3, 4, 4, 5, 6], step), least: 2 },
+      {
+        value: right.shade,
+        words: term('option.label', { label: right.shade.label }),
+        subject: right.subject,
+      },
+      offered,
+      (shade) => shade === right.shade,
+      { options: at([4, 4, 5, 5, 6], step) },
     );
+    const wrongOnes = choice.order.filter((shade) => shade !== right.shade);
     return {
-      ask: term('toner.choose', { tone: wish, line: line.name }),
-      facts: step === 1 ? [term('fact.levelReached', { level })] : [],
+      ask: term('toner.choose', { tone: wish, level, line: line.name }),
+      facts: [...(step === 1 ? [term('fact.levelReached', { level })] : []), houseFact(rules, 'tonerDepth')],
       lineId: line.id,
       pictures: [{ look: lookOfSubject(subject, { light, seed: draw.seed(), shine: 0.5 }), caption: null }],
       light,
       ...choice,
-      subject: glossed(right),
+      subject: right.subject,
       why: [
         reason('drill.toner.right', 'F4', {
           level,
           underlay: underlayAt(level, rules),
-          label: right.label,
+          label: right.shade.label,
           tone: wish,
+          leaves: Math.round(readingOf(right).level * 2) / 2,
         }),
       ],
       apart: {
-        deltaE: Math.min(...choice.order.filter((shade) => shade !== right).map(awayOf)) - rightAway,
+        deltaE:
+          Math.min(...tried.filter(({ shade }) => wrongOnes.includes(shade)).map(({ deltaE }) => deltaE)) -
+          right.deltaE,
         levels: 0,
       },
     };

@@ -4,12 +4,16 @@ import { underlayAt, UNDERLAY_TABLE, type Underlay } from '../../theory';
 import { chooseAmong } from '../choice';
 import { levelsOf, lightFor } from '../context';
 import { insist } from '../draw';
+import { houseFact } from '../house';
 import { term } from '../item';
 import { at, type Making, type SkillMaker } from '../make';
 import { apartByLevel, keepsLevel, labOfSubject, lookOfSubject, type Subject } from '../subject';
 
 const bared = (level: number): Subject => ({ kind: 'lightened', level, white: 0 });
 export const underlayTerm = (underlay: Underlay) => term('option.underlay', { underlay });
+
+/** A name that says where it stands in the table gives itself away among others. */
+const TELLTALE: Underlay = 'redBrownHardlySeen';
 
 /** Rows of the school's table with other names, nearest first or far apart by step. */
 export function otherUnderlays(
@@ -19,17 +23,17 @@ export function otherUnderlays(
   const right = underlayAt(level, rules);
   const table = UNDERLAY_TABLE[rules.underlay];
   const rows = table
-    .map((underlay, i) => ({ underlay, level: i + 1, deltaE: Math.abs(i + 1 - level) }))
-    .filter(({ underlay }) => underlay !== right);
-  const far = rows.filter(({ deltaE }) => deltaE >= at([2, 2, 1, 1, 1], step));
-  return step >= 3 ? far.sort((a, b) => a.deltaE - b.deltaE) : draw.shuffled(far);
+    .map((underlay, i) => ({ underlay, level: i + 1, levelsAway: Math.abs(i + 1 - level) }))
+    .filter(({ underlay }) => underlay !== right && underlay !== TELLTALE);
+  const far = rows.filter(({ levelsAway }) => levelsAway >= at([2, 2, 1, 1, 1], step));
+  return step >= 3 ? far.sort((a, b) => a.levelsAway - b.levelsAway) : draw.shuffled(far);
 }
 
 /** Skill 3: the pigment that shows on hair being lightened, and the level reached, read from it (U1). */
 export const underlay: SkillMaker = {
   facets: ({ scope }) =>
     levelsOf(scope, 2, 10)
-      .filter((level) => scope.lights.some((light) => keepsLevel(bared(level), light)))
+      .filter((level) => scope.lights.some((light) => keepsLevel(bared(level), light, false)))
       .map(String),
   make: (making) => {
     const { draw, step, facet, rules, scope } = making;
@@ -38,20 +42,31 @@ export const underlay: SkillMaker = {
     const level = Number(facet) + (halves && Number(facet) < scope.maxLevel && draw.chance(0.5) ? 0.5 : 0);
     const subject = bared(level);
     const light = lightFor(scope, step, draw.pick);
-    insist(keepsLevel(subject, light), 'this lamp changes the level');
+    insist(keepsLevel(subject, light, halves), 'this lamp changes the level');
     const right = underlayAt(level, rules);
+    const surface = step >= 2 ? draw.pick(['dull', 'shiny', null] as const) : null;
+    const shine = surface === 'dull' ? 0.15 : surface === 'shiny' ? 1 : 0.6;
+    const form = step >= 3 ? draw.pick(['straight', 'wavy', 'curly'] as const) : 'straight';
     const shared = {
-      pictures: [{ look: lookOfSubject(subject, { light, seed: draw.seed(), shine: 0.6 }), caption: null }],
+      pictures: [{ look: lookOfSubject(subject, { light, seed: draw.seed(), shine, form }), caption: null }],
       light,
       subject,
-      why: [reason('drill.underlay.is', 'U1', { level, underlay: right })],
+      why: [
+        reason('drill.underlay.is', 'U1', { level, underlay: right }),
+        ...(light === 'daylight' ? [] : [reason(`drill.lamp.${light}`, 'L2')]),
+      ],
     };
     if (!byName)
       return {
         ...shared,
         ask: term('underlay.level'),
+        facts: [houseFact(rules, 'underlay')],
         form: { kind: 'level', halves },
         solution: { kind: 'figure', value: level, full: 0.01, near: halves ? 0.5 : 1 },
+        deceits: [
+          { code: 'pigmentLighter', way: 'lighter', rule: 'U1' },
+          { code: 'pigmentDarker', way: 'darker', rule: 'U1' },
+        ],
         reads: 'level',
         about: { of: 'level', truth: level },
         apart: apartByLevel(subject, halves ? 0.5 : 1),
@@ -63,20 +78,26 @@ export const underlay: SkillMaker = {
       others.map((row) => ({
         value: row.underlay,
         words: underlayTerm(row.underlay),
-        slip: reason('drill.underlay.other', 'U1', { given: row.underlay, level: row.level }),
+        slip: reason(row.level > level ? 'drill.underlay.lighter' : 'drill.underlay.darker', 'U1', {
+          given: row.underlay,
+          level: row.level,
+          right,
+          reached: level,
+        }),
         subject: bared(row.level),
       })),
       (name) => name === underlayAt(level, rules),
-      { options: at([3, 4, 4, 5, 6], step), least: 2 },
+      { options: at([4, 4, 4, 5, 6], step) },
     );
-    const deltaE = choice.order.flatMap((name, i) => (name === right ? [] : [choice.optionSubjects![i]]));
+    const wrong = choice.order.flatMap((name, i) => (name === right ? [] : [choice.optionSubjects![i]]));
     return {
       ...shared,
       ask: term('underlay.name'),
+      facts: [houseFact(rules, 'underlay')],
       ...choice,
       apart: {
-        deltaE: Math.min(...deltaE.map((other) => differenceOf(labOfSubject(subject), labOfSubject(other)))),
-        levels: Math.min(...deltaE.map((other) => Math.abs(other.level - level))),
+        deltaE: Math.min(...wrong.map((other) => differenceOf(labOfSubject(subject), labOfSubject(other)))),
+        levels: Math.min(...wrong.map((other) => Math.abs(other.level - level))),
       },
     };
   },

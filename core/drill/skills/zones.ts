@@ -12,9 +12,12 @@ import { keptStrand, strandOfSubject } from '../subject';
 
 /** Levels between one zone and the next, by step. */
 const LEVELS_APART: BySteps = [3, 2.5, 2, 1.5, 1];
-/** A mark this near is right, and this near half right; shares of the length. */
-const FULL = 0.05;
-const NEAR = 0.11;
+/** A mark this near is right, and this near half right; shares of a strand of 30 cm. */
+const FULL = 0.04;
+const NEAR = 0.09;
+/** Past the line new colour lies on old: half a centimetre is right, a centimetre half right (A1). */
+const PAST = { full: 0.5 / 30, near: 1 / 30 };
+const STRAND = term('fact.strand', { cm: 30 });
 /** What the eye has to have to see a boundary at all. */
 const LEAST_DELTA_E = 5;
 const percentage = (share: number) => Math.round(share * 100) / 100;
@@ -51,17 +54,19 @@ function regrowth(making: Making): Made {
   return {
     ...shown,
     ask: term('zones.regrowth'),
+    facts: [STRAND],
     form: { kind: 'mark', marks: [term('mark.regrowthEnds')] },
-    solution: { kind: 'mark', at: [where], full: FULL, near: NEAR },
+    hands: { kind: 'brush', cm: 30 },
+    solution: { kind: 'mark', at: [where], full: FULL, near: NEAR, past: PAST },
     why: [reason('drill.zones.regrowth', 'A1', { root: grown, lengths: colour })],
     apart: { deltaE, levels: Math.abs(grown - colour) },
   };
 }
 
-/** A band that was coloured twice. */
+/** A band that was coloured twice: colour on colour is darker (A1). */
 function band(making: Making): Made {
   const { draw } = making;
-  const [rest, inBand] = levelPair(making);
+  const [inBand, rest] = levelPair(making).sort((a, b) => a - b);
   const from = percentage(draw.int(15, 50) / 100);
   const to = percentage(from + draw.int(18, 32) / 100);
   const [plain, banded] = [coloured(rest), coloured(inBand)];
@@ -73,6 +78,7 @@ function band(making: Making): Made {
   return {
     ...shown,
     ask: term('zones.band'),
+    facts: [STRAND],
     form: { kind: 'mark', marks: [term('mark.bandBegins'), term('mark.bandEnds')] },
     solution: { kind: 'mark', at: [from, to], full: FULL, near: NEAR },
     why: [reason('drill.zones.band', 'A1', { rest, band: inBand })],
@@ -108,6 +114,7 @@ function porous(making: Making): Made {
   return {
     ...shown,
     ask: term('zones.porous'),
+    facts: [STRAND],
     form: { kind: 'mark', marks: [term('mark.porousFrom')] },
     solution: { kind: 'mark', at: [where], full: FULL, near: NEAR },
     why: [reason('drill.zones.porous', 'C2', { tone: shade.tone.primary })],

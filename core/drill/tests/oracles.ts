@@ -1,6 +1,6 @@
-import { differenceOf, levelOfLightness, neutralLab, toneLab, TONES, type ToneFamily } from '../../colour';
-import { labOfSubject, type DrillContext, type Item, type Skill, type Term } from '..';
-import { FORMULA_LINES, readLabel, shippedLine } from '../../shades';
+import { differenceOf, levelOfLightness, neutralLab, toneLab, type ToneFamily } from '../../colour';
+import { JUDGEMENTS, labOfSubject, type DrillContext, type Item, type Skill, type Term } from '..';
+import { SHIPPED_LINES, readLabel, shippedLine } from '../../shades';
 import { zoneMeanLab } from '../../tress';
 
 /**
@@ -23,6 +23,23 @@ function onlyRight(item: Item, passes: (option: Term, index: number) => boolean)
   hold(form.kind === 'choice' && solution.kind === 'choice', 'not a choice', item);
   const passing = form.options.flatMap((option, i) => (passes(option, i) ? [i] : []));
   hold(passing.length === 1 && passing[0] === solution.right, `right are ${passing.join()}`, item);
+}
+/**
+ * A question of judgement has its answer as data: what is held here is that every option of it is there, each with a
+ * sentence of its own, and that the answer is the one this class's school gives.
+ */
+function judgement(item: Item): void {
+  const { form, ask: asked, facts: said } = item.question;
+  const id = asked.code.split('.')[1];
+  const known = JUDGEMENTS.find((one) => one.id === id);
+  hold(known !== undefined && form.kind === 'choice', 'no such judgement', item);
+  hold(form.options.length === known.options.length, 'an option is missing', item);
+  const school = said
+    .find(({ code }) => code.startsWith('fact.house.'))
+    ?.code.split('.')
+    .at(-1);
+  const right = typeof known.right === 'string' ? known.right : known.right.by[school!];
+  onlyRight(item, ({ code }) => code === `judgement.${id}.options.${right}`);
 }
 function figure(item: Item, value: number, by = 1e-6): void {
   const { solution } = item;
@@ -49,23 +66,29 @@ const levelShown = (item: Item, picture = 0) => {
   return levelOfLightness(l + lost);
 };
 
+/** Levels that the hair may look off what is asked for: less where halves are asked. */
+const MOST_OFF = { half: 0.21, whole: 0.36 };
 const level = (item: Item) => {
-  const { solution, apart } = item;
+  const { solution, apart, facet } = item;
+  if (facet === 'cures') return judgement(item);
+  if (facet === 'acrossTones') {
+    const wanted = ask(item).level;
+    // The tone's own darkening put back, as the reason names tone and level of the others.
+    const named = item.slips.map(({ answer, why }) => [answer, why.params.level] as const);
+    hold(named.length === 3 && named.every(([, other]) => other !== wanted), 'two of that level', item);
+    return;
+  }
   hold(solution.kind === 'figure', 'not a level', item);
-  // Nearer to its own level than to any other that could be answered.
-  hold(
-    Math.abs(levelShown(item) - solution.value) < (apart!.levels === 0.5 ? 0.36 : 0.5),
-    'another level',
-    item,
-  );
+  const most = apart!.levels === 0.5 ? MOST_OFF.half : MOST_OFF.whole;
+  hold(Math.abs(levelShown(item) - solution.value) < most, 'another level', item);
 };
 
 const tone = (item: Item) => {
   const shown = item.question.pictures.map(({ look }) => look.zones[0].colour);
-  if (item.facet === 'cooler') {
-    const cooler = (i: number) => shown[i].b < shown[1 - i].b && shown[i].a <= shown[1 - i].a + 1.5;
-    return onlyRight(item, (_, i) => cooler(i));
-  }
+  if (item.facet === 'cooler')
+    return onlyRight(item, (_, i) =>
+      shown.every((other, j) => j === i || (shown[i].b < other.b && shown[i].a <= other.a + 1.5)),
+    );
   const deltaE = item.optionSubjects!.map((subject) =>
     differenceOf(labOfSubject(subject, item.question.light), shown[0]),
   );
@@ -87,6 +110,7 @@ const underlay = (item: Item, context: DrillContext) => {
 };
 
 const predict = (item: Item, context: DrillContext) => {
+  if (!/^\d+$/.test(item.facet)) return judgement(item);
   const { natural, target } = ask(item);
   hold(natural < target, 'nothing to lift', item);
   if (item.question.ask.code === 'predict.pigment')
@@ -94,10 +118,34 @@ const predict = (item: Item, context: DrillContext) => {
   onlyRight(item, ({ params }) => params.counter === OPPOSITES[target - 1]);
 };
 
-const grey = (item: Item) => {
+/** F8, both schools, as rows of the share of grey from which each holds: its place among the answers. */
+const naturalRow = (share: number, { rules }: DrillContext): number =>
+  rules.greyShare === 'oneToTwo'
+    ? share > 0.5 ? 1 : 0
+    : share < 0.25 ? 0 : share < 0.5 ? 1 : share <= 0.75 ? 2 : 3; // prettier-ignore
+const NATURAL_NAMES = {
+  stepped: ['none', 'quarterToThird', 'half', 'mostOrAll'],
+  oneToTwo: ['none', 'third', 'half', 'all'],
+};
+
+const grey = (item: Item, context: DrillContext) => {
   const shares = item.question.pictures.map(({ look }) => look.zones[0].greyShare);
   if (item.facet === 'where') return onlyRight(item, (_, i) => shares[i] === Math.max(...shares));
   if (item.facet === 'rest') return level(item);
+  if (item.facet === 'natural') {
+    const name = NATURAL_NAMES[context.rules.greyShare][naturalRow(shares[0], context)];
+    return onlyRight(item, ({ code }) => code === `option.naturalShare.${name}`);
+  }
+  if (item.facet === 'parted') {
+    const { solution } = item;
+    hold(solution.kind === 'shares', 'not shares', item);
+    hold(
+      solution.shares.every((share, i) => near(share, shares[i])),
+      'other shares',
+      item,
+    );
+    return hold(solution.natural === naturalRow(Math.max(...shares), context), 'another natural share', item);
+  }
   figure(item, shares[0]);
   const { form } = item.question;
   hold(form.kind === 'share' && near((shares[0] * 100) % form.stepPercent, 0), 'not a step', item);
@@ -141,9 +189,11 @@ const label = (item: Item) => {
     return series === 'fashion' ? `${depth} ${t.primary} ${t.secondary ?? ''}` : `${depth} ${series}`;
   };
   const words = ({ code, params }: Term) =>
-    code === 'option.shadeOne' || code === 'option.shadeTwo'
-      ? `${params.level} ${params.primary} ${params.secondary ?? ''}`
-      : `${params.level} ${code.replace('option.', '')}`;
+    code === 'option.shadeIntense'
+      ? `${params.level} ${params.primary} ${params.primary}`
+      : code === 'option.shadeOne' || code === 'option.shadeTwo'
+        ? `${params.level} ${params.primary} ${params.secondary ?? ''}`
+        : `${params.level} ${code.replace('option.', '')}`;
   if (item.question.ask.code === 'label.read')
     return onlyRight(item, (option) => words(option) === says(askWords(item).label));
   const wanted = words(item.question.facts[0]);
@@ -153,16 +203,24 @@ const label = (item: Item) => {
 const LIFTS: Record<number, number> = { 10: 0, 20: 1, 30: 2, 40: 3 };
 const developer = (item: Item, { rules }: DrillContext) => {
   const { vol, percent, natural, target } = ask(item);
-  const { place } = askWords(item);
   switch (item.facet) {
     case 'percent':
       return figure(item, Math.round(vol * 3) / 10);
     case 'vol':
       return figure(item, percent / 0.3);
     case 'gives':
-      return onlyRight(item, ({ code, params }) => code === 'option.lift' && params.typical === LIFTS[vol]);
+      return onlyRight(item, ({ code, params }) =>
+        vol === 10 ? code === 'option.noLift' : code === 'option.lift' && params.typical === LIFTS[vol],
+      );
     case 'lift':
-      return onlyRight(item, ({ params }) => LIFTS[Number(params.vol)] === target - natural);
+      // More than two levels by colour alone leaves warmth that shows (F3).
+      return onlyRight(item, ({ code, params }) =>
+        target - natural > 2 ? code === 'option.preLighten' : LIFTS[Number(params.vol)] === target - natural,
+      );
+    case 'shelf':
+    case 'lightening':
+    case 'liquids':
+      return judgement(item);
     case 'deposit':
       return onlyRight(item, ({ params }) => params.vol === 10);
     case 'grey':
@@ -172,30 +230,70 @@ const developer = (item: Item, { rules }: DrillContext) => {
     default: {
       const onScalp =
         rules.lightenerOnScalp === 'max20' ? 20 : rules.fortyVolLightener === 'always' ? 40 : 30;
-      const strongest = place === 'onScalp' ? onScalp : rules.fortyVolLightener === 'never' ? 30 : 40;
+      const where = item.question.ask.code.split('.').at(-1)!;
+      const touches = ['retouch', 'hairlinePainted', 'shortAllOver'].includes(where);
+      const strongest = touches ? onScalp : rules.fortyVolLightener === 'never' ? 30 : 40;
       onlyRight(item, ({ params }) => params.vol === strongest);
     }
   }
 };
 
-const dilution = (item: Item, { rules }: DrillContext) => {
-  const { stock, wanted, total, a, b, gramsA, gramsB, low, high } = ask(item);
+/** Strength each piece of work takes (D2, F7, F8). */
+const FOR_TASK: Record<string, number> = { deposit: 10, liftOne: 20, grey: 20, liftTwo: 30 };
+const wantedVol = (item: Item): number => {
+  const said = item.question.facts.find(({ code }) => code === 'fact.wantedVol')?.params.vol;
+  const work = item.question.facts
+    .find(({ code }) => code.startsWith('fact.task.'))
+    ?.code.split('.')
+    .at(-1);
+  const takes = work === undefined ? Number(said) : FOR_TASK[work];
+  hold(said === undefined || said === takes, 'the work takes another strength', item);
+  return takes;
+};
+/** Whoever is asked to thin is told that it is allowed: by the class, or by the class's line. */
+function mustBeAllowed(item: Item, { rules }: DrillContext): void {
+  const said = item.question.facts.map(({ code }) => code);
+  hold(
+    rules.diluteDeveloper === 'always' ||
+      (rules.diluteDeveloper === 'ifLinePermits' && said.includes('fact.lineMayDilute')),
+    'thinned where it is not allowed',
+    item,
+  );
+}
+const dilution = (item: Item, context: DrillContext) => {
+  const { stock, total, a, b, gramsA, gramsB, low, high } = ask(item);
   const { line } = askWords(item);
+  const { rules } = context;
   switch (item.facet) {
+    case 'thinning':
+      return judgement(item);
     case 'stock':
-      return figure(item, (total * wanted) / stock);
+      mustBeAllowed(item, context);
+      return figure(item, (total * wantedVol(item)) / stock);
     case 'water':
-      return figure(item, total - (total * wanted) / stock);
+      mustBeAllowed(item, context);
+      return figure(item, total - (total * wantedVol(item)) / stock);
     case 'strength':
       return figure(item, (a * gramsA + b * gramsB) / (gramsA + gramsB));
+    case 'pour': {
+      const { solution } = item;
+      hold(solution.kind === 'strength', 'nothing to pour', item);
+      if (item.question.ask.code === 'dilution.pourWater') mustBeAllowed(item, context);
+      hold(solution.vol === wantedVol(item) && solution.grams === total, 'another bowl', item);
+      return hold(
+        solution.vols[0] > solution.vol && solution.vol > solution.vols[1],
+        'cannot be poured',
+        item,
+      );
+    }
     case 'between': {
       const { solution } = item;
       hold(solution.kind === 'figure', 'not a figure', item);
       const mean = (solution.value * high + (total - solution.value) * low) / total;
-      return hold(near(mean, wanted, 1e-9), 'another strength', item);
+      return hold(near(mean, wantedVol(item), 1e-9), 'another strength', item);
     }
     default: {
-      const permits = FORMULA_LINES.find(({ name }) => name === line)!.mayDilute;
+      const permits = SHIPPED_LINES.find(({ name }) => name === line)!.mayDilute;
       const ruling =
         rules.diluteDeveloper === 'always'
           ? 'alwaysHere'
@@ -209,7 +307,17 @@ const dilution = (item: Item, { rules }: DrillContext) => {
   }
 };
 
+/** Grams of mixture for a head of medium density (M2). */
+const HEADS_TAKE: Record<string, readonly [number, number]> = {
+  retouch: [60, 90],
+  shortAllOver: [80, 120],
+  shoulderAllOver: [120, 180],
+  longAllOver: [180, 300],
+};
 const ratio = (item: Item) => {
+  // Colour is never thinner than 1 : 2.
+  if (['permanent', 'demi', 'acidGloss', 'highLift'].includes(askWords(item).product))
+    hold(ask(item).ratio <= 2 || item.facet === 'amount', 'no colour is mixed so thin', item);
   const { colour, ratio: r, total, tube, a, b, c, grams, flOz } = ask(item);
   switch (item.facet) {
     case 'total':
@@ -223,7 +331,33 @@ const ratio = (item: Item) => {
     case 'parts':
       return figure(item, (colour * a) / (a + b + c));
     case 'corrector':
+      // A gram or two in a full mix, or it is no correction (U5).
+      hold(grams >= 0.5 && grams <= 2, 'no dose of a corrector', item);
       return figure(item, (colour + grams) * r);
+    case 'weigh': {
+      const { solution } = item;
+      hold(solution.kind === 'amounts', 'nothing to weigh', item);
+      return hold(
+        [colour, grams, (colour + grams) * r].every((one, i) => near(one, solution.grams[i])),
+        'another bowl',
+        item,
+      );
+    }
+    case 'amount': {
+      const { solution } = item;
+      hold(solution.kind === 'figure', 'not an amount', item);
+      const { service, density } = askWords(item);
+      const [least, most] = HEADS_TAKE[service];
+      const factor = { sparse: 0.8, medium: 1, dense: 1.3 }[density]!;
+      return hold(
+        solution.value - solution.full < least * factor + 1e-6 &&
+          solution.value + solution.full > most * factor - 1e-6,
+        'another amount',
+        item,
+      );
+    }
+    case 'bowl':
+      return judgement(item);
     case 'toGrams':
       return figure(item, flOz * 29.57);
     default:
@@ -231,31 +365,73 @@ const ratio = (item: Item) => {
   }
 };
 
+const PACE: Record<string, number> = {
+  veryFine: 1.6, fine: 1.25, coarse: 0.8, lowPorosity: 0.8, highPorosity: 1.3, atScalp: 1.3, heat: 4 / 3, wet: 0.5,
+}; // prettier-ignore
+/** Zones in the order each head is worked in (A1–A3, A5, A9). */
+const WORKED: Record<string, readonly string[]> = {
+  neverLightened: ['mids', 'ends', 'root'],
+  neverLifted: ['mids', 'ends', 'root'],
+  porousEnds: ['mids', 'root', 'ends'],
+  retouchGrey: ['root', 'ends'],
+  retouchLifted: ['root', 'ends'],
+  longRegrowth: ['offScalp', 'atScalp'],
+  unevenLengths: ['darkLengths', 'lightLengths'],
+};
+function needsOf(item: Item) {
+  const needs = item.question.facts.flatMap(({ code, params }) =>
+    code === 'fact.zoneNeeds' ? [params as { zone: string; minutes: number }] : [],
+  );
+  const longest = Math.max(...needs.map(({ minutes }) => minutes));
+  const startOf = (zone: string) => longest - needs.find((one) => one.zone === zone)!.minutes;
+  const head = item.question.facts[0].code.split('.').at(-1)!;
+  const inOrder = [...needs].sort((a, b) => startOf(a.zone) - startOf(b.zone)).map(({ zone }) => zone);
+  hold(inOrder.join() === WORKED[head].join(), 'not the order of this head', item);
+  return { longest, startOf };
+}
 const timing = (item: Item, { rules }: DrillContext) => {
-  const { takes, minutes, lead, every } = ask(item);
-  const { zone } = askWords(item);
+  const { takes, minutes, lead, usual } = ask(item);
+  const { zone, product } = askWords(item);
   switch (item.facet) {
-    case 'start': {
-      const needs = item.question.facts.map(({ params }) => params as { zone: string; minutes: number });
-      const longest = Math.max(...needs.map((n) => n.minutes));
-      return figure(item, longest - needs.find((n) => n.zone === zone)!.minutes);
+    case 'start':
+      return figure(item, needsOf(item).startOf(zone));
+    case 'clock': {
+      const { longest, startOf } = needsOf(item);
+      const { solution } = item;
+      hold(solution.kind === 'clock' && solution.rinse === longest, 'another rinse', item);
+      return hold(
+        ['mids', 'ends', 'root'].every((one, i) => startOf(one) === solution.starts[i]),
+        'another start',
+        item,
+      );
     }
-    case 'rinse':
-      return figure(item, rules.timerStarts === 'endOfApplication' ? takes + minutes : minutes);
+    case 'rinse': {
+      const at = rules.timerStarts === 'endOfApplication' ? takes + minutes : minutes;
+      hold(at > takes, 'rinsed before application ends', item);
+      return figure(item, at);
+    }
     case 'active':
       return figure(item, Number(facts(item).minutes) - lead);
+    case 'pace':
+      return figure(item, usual / PACE[item.question.ask.code.split('.').at(-1)!], 0.5);
     case 'looks': {
-      let count = 0;
-      for (let minute = every; minute < minutes; minute += every) count++;
-      return figure(item, count);
+      const most = product === 'acidGloss' ? 3 : 10;
+      return onlyRight(item, ({ params }) => {
+        const at = [0, ...String(params.minutes).split(', ').map(Number), minutes];
+        return at.every((minute, i) => i === 0 || minute - at[i - 1] <= most);
+      });
     }
+    case 'judging':
+    case 'heat':
+    case 'rinsing':
+      return judgement(item);
     default:
       // Looking more often than asked suffices as well, so it must not be offered as a wrong answer.
       onlyRight(
         item,
         ({ params }) =>
           params.watch === 'everyTwoToThree' ||
-          (askWords(item).product !== 'acidGloss' && params.watch === 'everyFiveToTen'),
+          (product !== 'acidGloss' && params.watch === 'everyFiveToTen'),
       );
   }
 };
@@ -268,9 +444,14 @@ const IN_ONE_VISIT: Record<string, number> = {
   overSoft: 0,
   failed: 0,
 };
+/** What is felt, and what is to be done, where it is not to rinse. */
+const FEELS: Record<string, string> = {
+  slides: 'low', beads: 'low', repels: 'low', drag: 'normal', sinksSlowly: 'normal', even: 'normal',
+  rough: 'high', sinksAtOnce: 'high', swells: 'high', grabs: 'high',
+}; // prettier-ignore
+const DOES: Record<string, string> = { springsBack: 'goOn', warmButMoving: 'goOn', drying: 'moisten' };
 const condition = (item: Item) => {
   const { stretches, returns } = facts(item) as Record<string, number>;
-  const { feels, sign } = facts(item);
   const does = item.question.facts[0]?.code;
   hold(
     stretches === undefined || (does === 'fact.stretch.snaps' ? stretches < 0.25 : stretches >= 0.5),
@@ -289,43 +470,96 @@ const condition = (item: Item) => {
             : returns < 0.9
               ? 'fair'
               : 'strong';
+  const lightened = item.question.facts.some(({ code }) => code === 'fact.lightenedBefore');
+  const bears = (of: string) => (of === 'weak' && lightened ? 0 : IN_ONE_VISIT[of]);
   switch (item.facet) {
     case 'visits': {
       const { from, to } = ask(item);
-      const has = askWords(item).condition;
-      return figure(item, Math.ceil((to - from) / IN_ONE_VISIT[has]));
+      const level = Math.min(to, from + bears(askWords(item).condition));
+      return onlyRight(item, ({ code, params }) =>
+        code === 'option.todayNone' ? level === from : params.level === level,
+      );
     }
     case 'porosity':
-      return onlyRight(item, ({ params }) => params.porosity === feels);
-    case 'stop':
-      return onlyRight(item, ({ params }) => params.action === (sign === 'springsBack' ? 'goOn' : 'rinse'));
-    case 'levels':
-      return onlyRight(item, ({ code, params }) =>
-        code === 'option.noLightener' ? IN_ONE_VISIT[shown] === 0 : params.levels === IN_ONE_VISIT[shown],
+      return onlyRight(
+        item,
+        ({ code }) => code === `option.porous.${FEELS[item.question.facts[0].code.split('.').at(-1)!]}`,
       );
+    case 'stop':
+      return onlyRight(
+        item,
+        ({ code }) =>
+          code === `option.action.${DOES[item.question.facts[0].code.split('.').at(-1)!] ?? 'rinse'}`,
+      );
+    case 'levels':
+      // Nothing that takes back less than half is lightened, whatever else it is called.
+      hold(returns === undefined || returns >= 0.5 || bears(shown) === 0, 'weak hair is lightened', item);
+      return onlyRight(item, ({ code, params }) =>
+        code === 'option.noLightener' ? bears(shown) === 0 : params.levels === bears(shown),
+      );
+    case 'name':
+      return onlyRight(item, ({ params }) => params.condition === shown);
     default:
-      onlyRight(item, ({ params }) => params.condition === shown);
+      judgement(item);
   }
 };
 
 const toner = (item: Item, { rules }: DrillContext) => {
+  if (item.facet === 'depth') return judgement(item);
   const hair = Number(item.facet);
   const line = shippedLine(item.question.lineId!)!;
   const wish = askWords(item).tone as ToneFamily;
   const goal = toneLab(hair, { primary: wish });
   const deltaE = item.optionSubjects!.map((subject) => differenceOf(labOfSubject(subject), goal));
   const depths = rules.tonerDepth === 'sameLevel' ? [hair] : [hair, hair - 1];
+  // The finish decides, not the name: nearest by far to the wish, as wished, in a depth this class uses.
   onlyRight(item, ({ params }, i) => {
     const reading = readLabel(line, String(params.label));
     hold(reading.ok, 'not a label of the line', item);
-    const fits = depths.includes(reading.shade.level!) && reading.shade.tone.primary === wish;
-    // The theory and the hair model have to agree on which one it is.
-    hold(fits === deltaE.every((d, j) => j === i || d >= deltaE[i] + 1.9), 'theory and model differ', item);
-    return fits;
+    const nearest = deltaE.every((d, j) => j === i || d >= deltaE[i] + 1.9);
+    hold(
+      !nearest || (deltaE[i] <= 6 && depths.includes(reading.shade.level!)),
+      'no finish of this class',
+      item,
+    );
+    return nearest;
   });
-  hold(TONES[wish].temperature !== 'warm', 'nothing to cancel', item);
+};
+
+const product = (item: Item) => {
+  if (item.facet !== 'comesOut') return judgement(item);
+  const { level: from, shade, vol } = ask(item);
+  const natural = item.question.ask.code.endsWith('natural');
+  const level = natural ? from + Math.min(shade - from, LIFTS[vol]) : from;
+  onlyRight(item, ({ params }) => params.level === level);
+};
+
+const formula = (item: Item, { rules }: DrillContext) => {
+  const { natural, target, a, b, partsA, partsB } = ask(item);
+  if (item.facet === 'mixLevel') return figure(item, (a * partsA + b * partsB) / (partsA + partsB));
+  if (item.facet !== 'shadeLevel') return judgement(item);
+  const level = rules.liftByColour === 'counterbalance' ? 2 * target - natural : target;
+  onlyRight(item, ({ params }) => params.level === level);
+};
+
+const application = (item: Item) =>
+  // A centimetre and a quarter a month, twelve months in fifty-two weeks (A5).
+  item.facet === 'weeks' ? figure(item, (ask(item).cm / 1.25) * (52 / 12)) : judgement(item);
+
+const correction = (item: Item) => {
+  if (item.facet !== 'throughDye') return judgement(item);
+  const bears = { strong: 7, fair: 4 }[askWords(item).condition]!;
+  figure(item, ask(item).dyed + Math.floor(bears / 2));
+};
+
+const care = (item: Item) => {
+  if (item.facet !== 'upkeep') return judgement(item);
+  const { level: at } = ask(item);
+  const warm = ['gold', 'copper', 'red'].includes(askWords(item).tone);
+  onlyRight(item, ({ code }) => code === `option.care.${warm ? 'none' : at >= 8 ? 'violet' : 'blue'}`);
 };
 
 export const ORACLES: Record<Skill, (item: Item, context: DrillContext) => void> = {
   level, tone, underlay, predict, grey, zones, order, label, developer, dilution, ratio, timing, condition, toner,
+  product, formula, application, correction, care,
 }; // prettier-ignore

@@ -1,0 +1,71 @@
+import { reason } from '../reason';
+import type { HouseRule } from '../theory';
+import { chooseAmong } from './choice';
+import { houseFact } from './house';
+import { term } from './item';
+import { JUDGEMENTS } from './judgements';
+import type { Made, Making } from './make';
+import type { Skill, Step } from './skill';
+
+/**
+ * A question of judgement with answers in words: the situation, the answer a careful colourist gives and the ones that
+ * are met in training rooms instead, each with a sentence of its own. All of it is data; the words are the interface's.
+ */
+export interface Judgement {
+  /** Names the words as well. */
+  id: string;
+  skill: Skill;
+  facet: string;
+  /** Of the handbook; null where it speaks without a rule of its own (cautions, aftercare). */
+  rule: string | null;
+  /** From 1, plain, to 5, where two rules meet. */
+  hard: Step;
+  /** The right option; where schools differ, by the class's choice on that rule. */
+  right: string | { house: HouseRule; by: Record<string, string> };
+  /** All options, the right one among them; at least four. */
+  options: readonly string[];
+  /** Options that are sound but not the best, with the part of the mark they earn. */
+  near?: Readonly<Record<string, number>>;
+}
+
+const rightOf = ({ right }: Judgement, rules: Making['rules']): string =>
+  typeof right === 'string' ? right : right.by[String(rules[right.house])];
+
+export const judgementFacets = (skill: Skill): string[] => [
+  ...new Set(JUDGEMENTS.filter((one) => one.skill === skill).map(({ facet }) => facet)),
+];
+export const hasJudgements = (skill: Skill, facet: string): boolean =>
+  JUDGEMENTS.some((one) => one.skill === skill && one.facet === facet);
+
+/** How often a judgement is of about the step's own difficulty; else it is any of the facet. */
+const MOSTLY = 0.6;
+const ABOUT = 1;
+
+/** One judgement of a facet. */
+export function judge(skill: Skill, { draw, facet, step, rules }: Making): Made {
+  const pool = JUDGEMENTS.filter((one) => one.skill === skill && one.facet === facet);
+  const about = pool.filter(({ hard }) => Math.abs(hard - step) <= ABOUT);
+  const one = draw.pick(about.length > 0 && draw.chance(MOSTLY) ? about : pool);
+  const { id, options, near, right: named } = one;
+  const rule = one.rule ?? undefined;
+  const words = `judgement.${id}`;
+  const right = rightOf(one, rules);
+  const why = `drill.judgement.${id}.why`;
+  return {
+    ask: term(`${words}.ask`),
+    facts: typeof named === 'string' ? [] : [houseFact(rules, named.house)],
+    ...chooseAmong(
+      draw,
+      { value: right, words: term(`${words}.options.${right}`) },
+      draw.shuffled(options).map((option) => ({
+        value: option,
+        words: term(`${words}.options.${option}`),
+        slip: reason(`drill.judgement.${id}.slips.${option}`, rule),
+        near: near?.[option],
+      })),
+      (option) => option === right,
+      { options: 6 },
+    ),
+    why: [reason(typeof named === 'string' ? why : `${why}.${String(rules[named.house])}`, rule)],
+  };
+}
