@@ -6,6 +6,9 @@ import consultReasons from '../locales/en/consult-reasons.json';
 import craft from '../locales/en/craft.json';
 import drill from '../locales/en/drill.json';
 import drillReasons from '../locales/en/drill-reasons.json';
+import judgementReasons from '../locales/en/judgement-reasons.json';
+import judgements from '../locales/en/judgements.json';
+import olderDrills from '../locales/en/older-drills.json';
 import reasons from '../locales/en/reasons.json';
 import routeReasons from '../locales/en/route-reasons.json';
 import markReasons from '../locales/en/mark-reasons.json';
@@ -19,10 +22,11 @@ export const LOCALES = {
   en: {
     ui,
     craft,
-    drill,
+    // Questions kept from before they were asked anew speak in their own words.
+    drill: { ...drill, judgement: judgements, older: olderDrills.words },
     reasons: {
       ...reasons,
-      drill: drillReasons,
+      drill: { ...drillReasons, judgement: judgementReasons, older: olderDrills.reasons },
       mark: markReasons,
       route: routeReasons,
       ...consultReasons,
@@ -57,7 +61,9 @@ function teach(words: I18n, units: Units): I18n {
   });
   const formatter = words.services.formatter!;
   formatter.add('level', number(2));
-  formatter.add('levels', (value) => words.t('levels', { ns: 'craft', count: value }));
+  formatter.add('levels', (value) =>
+    value === 0.5 ? words.t('halfALevel', { ns: 'craft' }) : words.t('levels', { ns: 'craft', count: value }),
+  );
   for (const counted of ['weeks', 'visits', 'times'] as const)
     formatter.add(counted, (value) => words.t(counted, { ns: 'craft', count: value }));
   formatter.add('grams', (value, language) => WRITTEN[units](value, language));
