@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import type { Line } from '@cimbel/core/shades';
 import type { HouseRules } from '@cimbel/core/theory';
 
 export const newClassSchema = z.object({ name: z.string().trim().min(1).max(80) });
@@ -27,6 +28,8 @@ export const classDetailSchema = z.object({
   name: z.string(),
   joinCode: z.string(),
   houseRules: z.custom<HouseRules>(),
+  /** The college's own lines, which take part in what is drilled. */
+  ownLines: z.custom<Line[]>(),
   assignments: z.array(
     z.object({
       id: z.uuid(),

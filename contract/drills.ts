@@ -19,6 +19,7 @@ import {
   type ConfusionCell,
   type Step,
 } from '@cimbel/core/drill';
+import type { Line } from '@cimbel/core/shades';
 import { houseRulesSchema, type HouseRules } from '@cimbel/core/theory';
 
 const skillsSchema = z
@@ -42,9 +43,15 @@ export const drillAnswerSchema = z.object({
   classId: z.uuid().nullable(),
   practiceId: z.uuid().nullable(),
   spec: itemSpecSchema,
+  /** Edition of the questions it was asked in; answers from before there was any are of the first. */
+  edition: z.number().int().min(1).default(1),
   /** What the item was made by: the class may have other house rules when a waiting answer arrives. */
   rules: houseRulesSchema,
   scope: scopeSchema,
+  ownLines: z
+    .array(z.object({ id: z.string().min(1).max(60), version: z.number().int().min(1) }))
+    .max(40)
+    .default([]),
   response: responseSchema,
   assisted: z.boolean(),
   at: z.iso.datetime(),
@@ -56,7 +63,7 @@ export const drillAnswersSchema = z.object({ answers: z.array(drillAnswerSchema)
 /** What became of each: kept, or refused with the reason as a code. Either way the device need not send it again. */
 export interface DrillAnswersKept {
   kept: string[];
-  refused: { id: string; code: 'noSuchItem' | 'notYours' | 'idTaken' }[];
+  refused: { id: string; code: 'noSuchItem' | 'notYours' | 'idTaken' | 'olderEdition' }[];
 }
 
 export interface PracticeForMe {
@@ -70,7 +77,13 @@ export interface PracticeForMe {
   minutesThisWeek: number;
 }
 export interface MyPractice {
-  classes: { id: string; name: string; houseRules: HouseRules }[];
+  classes: {
+    id: string;
+    name: string;
+    houseRules: HouseRules;
+    /** The college's own lines, which take part wherever a line does. */
+    ownLines: Line[];
+  }[];
   practices: PracticeForMe[];
   memory: Memory;
   answers: number;
@@ -166,6 +179,8 @@ export interface MyTest extends TestFacts {
 /** A question as a browser gets it before answering: hair as pixels, never as figures. */
 export type ShownQuestion = Omit<Question, 'pictures'> & {
   pictures: { caption: Question['pictures'][number]['caption'] }[];
+  /** The line the question is read in, where it is one of the college's own. */
+  ownLine: Line | null;
 };
 export interface SittingState {
   id: string;
@@ -193,6 +208,7 @@ export type SittingAnswer = z.infer<typeof sittingAnswerSchema>;
 export interface SittingLine {
   position: number;
   item: Item;
+  ownLine: Line | null;
   response: Response | null;
   mark: DrillMark | null;
   seconds: number | null;

@@ -1,6 +1,7 @@
 import type { ClassDetail, ClassSummary, Standing } from '@cimbel/contract';
 import { DEFAULT_HOUSE_RULES } from '@cimbel/core/theory';
 import type { Knex } from 'knex';
+import { ownLinesOf } from '../shade-books/store';
 import { randomInt } from 'node:crypto';
 import { attemptsOf, pointsOf, standingOf, type AttemptRow } from '../attempts/store';
 import { isReleased, maxPoints, type AssignmentRow } from '../assignments/row';
@@ -55,9 +56,10 @@ export function studentsOf(db: Knex, classId: string): Promise<{ id: string; nam
 }
 
 export async function classDetail(db: Knex, row: ClassRow, now: Date): Promise<ClassDetail> {
-  const [students, assignments] = await Promise.all([
+  const [students, assignments, ownLines] = await Promise.all([
     studentsOf(db, row.id),
     db<AssignmentRow>('assignments').where({ class_id: row.id }).orderBy('due_at'),
+    ownLinesOf(db, row.educator_id),
   ]);
   const ids = assignments.map(({ id }) => id);
   const attempts = await attemptsOf(db, ids);
@@ -76,6 +78,7 @@ export async function classDetail(db: Knex, row: ClassRow, now: Date): Promise<C
     name: row.name,
     joinCode: row.join_code,
     houseRules: row.house_rules,
+    ownLines,
     assignments: assignments.map((assignment) => ({
       id: assignment.id,
       title: assignment.title,

@@ -14,6 +14,7 @@ import * as testSecret from './migrations/011_test_secret';
 import * as heat from './migrations/012_heat';
 import * as sessionAccount from './migrations/013_session_account';
 import * as receipts from './migrations/014_receipts';
+import * as drills from './migrations/015_drills';
 
 const MIGRATIONS: Record<string, { up: (knex: Knex) => Promise<void>; down: (knex: Knex) => Promise<void> }> =
   {
@@ -31,6 +32,7 @@ const MIGRATIONS: Record<string, { up: (knex: Knex) => Promise<void>; down: (kne
     '012_heat': heat,
     '013_session_account': sessionAccount,
     '014_receipts': receipts,
+    '015_drills': drills,
   };
 
 /** Migrations are code in the bundle rather than files on disk, so that one file is the whole server. */

@@ -1,5 +1,6 @@
 import { clientCaseSchema, recordCardSchema } from '@cimbel/core/card';
 import { shippedCase } from '@cimbel/core/cases';
+import { markItem } from '@cimbel/core/drill';
 import { markCard } from '@cimbel/core/mark';
 import { lineSchema, shippedLine } from '@cimbel/core/shades';
 import { DEFAULT_HOUSE_RULES, houseRulesSchema } from '@cimbel/core/theory';
@@ -202,5 +203,72 @@ describe('one exercise for two', () => {
     const { criteria } = markCard(markingOf(assignment), done);
     for (const { criterion, points, max } of criteria)
       expect({ criterion, points }).toEqual({ criterion, points: max });
+  });
+});
+
+/** A reading test that was set and begun before its questions were asked anew. */
+describe('questions asked anew', () => {
+  let h: Harness;
+  let room: Awaited<ReturnType<typeof classroom>>;
+  beforeAll(async () => {
+    h = await harness();
+    room = await classroom(h);
+  }, 60_000);
+  afterAll(() => h.close());
+
+  const ITEM = {
+    seed: 1,
+    facet: 'total',
+    question: {
+      skill: 'ratio',
+      step: 1,
+      ask: { code: 'ratio.total', params: { colour: 30, ratio: 2 } },
+      facts: [],
+      pictures: [],
+      light: 'daylight',
+      lineId: null,
+      form: { kind: 'figure', unit: 'grams', decimals: 1 },
+    },
+    solution: { kind: 'figure', value: 90, full: 0.9, near: 2.7 },
+    why: [
+      { code: 'drill.ratio.bowl', params: { colour: 30, ratio: 2, developer: 60, total: 90 }, rule: 'M1' },
+    ],
+    slips: [{ answer: 60, why: { code: 'drill.ratio.developerOnly', params: {}, rule: 'M1' } }],
+    subject: null,
+    reads: null,
+    optionSubjects: null,
+    about: null,
+    apart: null,
+  };
+
+  it('keeps a sitting that was begun in its own words, marks it, and gives it back on the way down', async () => {
+    await downTo(h.db, '014_receipts');
+    const id = room.sittingId;
+    await h
+      .db('sittings')
+      .where({ id })
+      .update({ items: JSON.stringify([{ slot: 0, item: ITEM, drawing: 1 }]) });
+    await h
+      .db('reading_tests')
+      .where({ id: room.testId })
+      .update({
+        plan: JSON.stringify([{ skill: 'dilution', facet: 'stock', step: 2 }]),
+        house_rules: JSON.stringify({ ...DEFAULT_HOUSE_RULES, diluteDeveloper: 'never' }),
+      });
+    await migrate(h.db);
+    const kept = (await h.db('sittings').where({ id }).first('items')).items[0].item;
+    expect(kept.question).toMatchObject({ hands: null, ask: { code: 'older.ratio.total' } });
+    expect(kept.why[0].code).toBe('drill.older.ratio.bowl');
+    expect(markItem(kept, { kind: 'figure', value: 60 })).toMatchObject({
+      score: 0,
+      slip: { code: 'drill.older.ratio.developerOnly' },
+    });
+    // What the class forbids is no longer asked.
+    const { plan } = await h.db('reading_tests').where({ id: room.testId }).first('plan');
+    expect(plan).toEqual([{ skill: 'dilution', facet: 'strength', step: 2 }]);
+    await room.student.get(`/api/my/sittings/${id}`).expect(200);
+    await downTo(h.db, '014_receipts');
+    expect((await h.db('sittings').where({ id }).first('items')).items[0].item).toEqual(ITEM);
+    await migrate(h.db);
   });
 });

@@ -1,5 +1,12 @@
 import type { DrillAnswer, MyPractice, StudentEye } from '@cimbel/contract';
-import { FULL_SCOPE, generate, PLAIN_CONTEXT, rightResponse, type ItemSpec } from '@cimbel/core/drill';
+import {
+  DRILL_EDITION,
+  FULL_SCOPE,
+  generate,
+  PLAIN_CONTEXT,
+  rightResponse,
+  type ItemSpec,
+} from '@cimbel/core/drill';
 import { DEFAULT_HOUSE_RULES } from '@cimbel/core/theory';
 import { assignmentBody, classroom, harness, newId, PRACTICE_BODY, type Harness } from '../testing/harness';
 
@@ -16,9 +23,11 @@ const answered = (change: Partial<DrillAnswer> = {}): DrillAnswer => ({
   id: newId(),
   classId: room.classId,
   practiceId: room.practiceId,
+  edition: DRILL_EDITION,
   spec: SPEC,
   rules: DEFAULT_HOUSE_RULES,
   scope: FULL_SCOPE,
+  ownLines: [],
   response: rightResponse(generate(SPEC, PLAIN_CONTEXT)),
   assisted: false,
   at: '2026-03-02T17:30:00.000Z',
@@ -56,6 +65,8 @@ describe('answers from a device', () => {
       [answered({ spec: { ...SPEC, facet: '99' } }), 'noSuchItem'],
       [answered({ response: { kind: 'choice', index: 1 } }), 'noSuchItem'],
       [answered({ classId: newId() }), 'notYours'],
+      // From before the questions were asked anew: by the same spec another question is asked now.
+      [answered({ edition: 1 }), 'olderEdition'],
     ];
     const body = (await send(room.classmate, ...cases.map(([a]) => a), kept).expect(200)).body;
     expect(body.kept).toEqual([kept.id]);
@@ -66,6 +77,24 @@ describe('answers from a device', () => {
     expect((await send(room.student, taken)).body.refused).toEqual([{ id: kept.id, code: 'idTaken' }]);
     const malformed = await send(room.student, answered({ seconds: -1 }));
     expect([malformed.status, malformed.body.error.fields[0].path]).toEqual([422, 'answers.0.seconds']);
+  });
+
+  it('about a line of the college’s own are marked by the version the device had', async () => {
+    const mine = await practiceOf(room.student);
+    const [{ ownLines }] = mine.classes;
+    const [own] = ownLines;
+    expect(own.id).toMatch(/^book:/);
+    const spec: ItemSpec = { skill: 'label', facet: `read:${own.id}`, step: 1, seed: 3 };
+    const response = rightResponse(generate(spec, { ...PLAIN_CONTEXT, ownLines }));
+    const one = answered({ spec, response, ownLines: [{ id: own.id, version: own.version }] });
+    // Without the line there is no such item; of another educator's books there is none either.
+    const without = answered({ spec, response });
+    const unknown = answered({ spec, response, ownLines: [{ id: `book:${newId()}`, version: 1 }] });
+    const body = (await send(room.student, one, without, unknown).expect(200)).body;
+    expect(body.kept).toEqual([one.id]);
+    expect(body.refused.map(({ code }: { code: string }) => code)).toEqual(['noSuchItem', 'noSuchItem']);
+    const row = await h.db('drill_answers').where({ id: one.id }).first();
+    expect(row).toMatchObject({ score: 1, chance: 0.25 });
   });
 
   it('from a clock that runs ahead are of today, and old ones of their own day', async () => {

@@ -1,6 +1,8 @@
 import type { DrillAnswer, DrillAnswersKept, MyPractice, NewPractice, PracticeForMe } from '@cimbel/contract';
 import {
+  chanceOf,
   countedSeconds,
+  DRILL_EDITION,
   eyeOf,
   fitsForm,
   generate,
@@ -13,8 +15,10 @@ import {
   type Scope,
   type Skill,
 } from '@cimbel/core/drill';
+import type { Line } from '@cimbel/core/shades';
 import { houseRulesSchema, type HouseRules } from '@cimbel/core/theory';
 import type { Knex } from 'knex';
+import { linesOfVersions, ownLinesOf } from '../shade-books/store';
 
 export interface PracticeRow {
   id: string;
@@ -39,6 +43,7 @@ interface AnswerRow {
   light: EyeAnswer['light'];
   assisted: boolean;
   seconds: number;
+  chance: number;
   answered_at: Date;
 }
 
@@ -71,6 +76,7 @@ const asEyeAnswer = (row: AnswerRow): EyeAnswer => ({
   seconds: row.seconds,
   light: row.light,
   reading: row.reading,
+  chance: row.chance,
 });
 
 /** A student's answers, oldest first; with a class only those that were given for it. */
@@ -119,17 +125,19 @@ interface MyClass {
   id: string;
   name: string;
   houseRules: HouseRules;
+  educatorId: string;
 }
 async function classesOfStudent(db: Knex, studentId: string): Promise<MyClass[]> {
   const rows = await db('classes')
     .join('memberships', 'memberships.class_id', 'classes.id')
     .where({ student_id: studentId })
     .orderBy('joined_at')
-    .select('classes.id', 'classes.name', 'classes.house_rules');
+    .select('classes.id', 'classes.name', 'classes.house_rules', 'classes.educator_id');
   return rows.map((row) => ({
     id: row.id,
     name: row.name,
     houseRules: houseRulesSchema.parse(row.house_rules),
+    educatorId: row.educator_id,
   }));
 }
 
@@ -150,8 +158,11 @@ export async function practiceOf(db: Knex, studentId: string, now: Date): Promis
     now,
   );
   const week = startOfWeek(now.getTime());
+  const ownLines = new Map<string, Line[]>();
+  for (const educatorId of new Set(classes.map((one) => one.educatorId)))
+    ownLines.set(educatorId, await ownLinesOf(db, educatorId));
   return {
-    classes,
+    classes: classes.map(({ educatorId, ...one }) => ({ ...one, ownLines: ownLines.get(educatorId)! })),
     practices: rows.map((row): PracticeForMe => ({
       id: row.id,
       classId: row.class_id,
@@ -168,10 +179,18 @@ export async function practiceOf(db: Knex, studentId: string, now: Date): Promis
   };
 }
 
-/** The item an answer is for, made again here: what the device thinks of its own answer counts for nothing. */
-function itemOf({ spec, rules, scope, response }: DrillAnswer): Item | null {
+/**
+ * The item an answer is for, made again here: what the device thinks of its own answer counts for nothing. The college's
+ * own lines are taken as they were in the version the device had.
+ */
+async function itemOf(
+  db: Knex,
+  { spec, rules, scope, ownLines, response }: DrillAnswer,
+  educatorId: string | undefined,
+): Promise<Item | null> {
+  const lines = ownLines.length > 0 && educatorId ? await linesOfVersions(db, ownLines, educatorId) : [];
   try {
-    const item = generate(spec, { rules, scope });
+    const item = generate(spec, { rules, scope, ownLines: lines });
     return fitsForm(item, response) ? item : null;
   } catch (error) {
     if (error instanceof RangeError) return null;
@@ -200,7 +219,13 @@ export async function keepAnswers(
     // A practice that was ended meanwhile takes nothing from the answer.
     const practice = practices.find((one) => one.id === practiceId && one.class_id === classId);
     const mine = classId === null || classes.some((one) => one.id === classId);
-    const item = mine ? itemOf(answer) : null;
+    if (mine && answer.edition !== DRILL_EDITION) {
+      // The questions have been asked anew since: this answer belongs to one that is no longer there.
+      result.refused.push({ id, code: 'olderEdition' });
+      continue;
+    }
+    const educatorId = classes.find((one) => one.id === classId)?.educatorId;
+    const item = mine ? await itemOf(db, answer, educatorId) : null;
     if (!item) {
       result.refused.push({ id, code: mine ? 'noSuchItem' : 'notYours' });
       continue;
@@ -223,6 +248,7 @@ export async function keepAnswers(
         light: item.question.light,
         assisted: answer.assisted,
         seconds: answer.seconds,
+        chance: chanceOf(item),
         // A clock that is ahead must not put practice into next week.
         answered_at: new Date(Math.min(new Date(answer.at).getTime(), now.getTime())),
         received_at: now,

@@ -1,5 +1,6 @@
 import type { TestFeedback, TestVariants } from '@cimbel/contract';
 import type { Item, Response, Scope, Slot, Step, TestItem, EyeAnswer } from '@cimbel/core/drill';
+import type { Line } from '@cimbel/core/shades';
 import type { HouseRules } from '@cimbel/core/theory';
 import type { Drawing } from '@cimbel/core/tress';
 
@@ -10,6 +11,8 @@ export interface TestRow {
   plan: Slot[];
   scope: Scope;
   house_rules: HouseRules;
+  /** The college's own lines as they were when the test was set. */
+  own_lines: Line[];
   step: Step;
   variants: TestVariants;
   feedback: TestFeedback;

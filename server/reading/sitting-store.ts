@@ -1,5 +1,13 @@
 import type { MyTest, ShownQuestion, SittingAnswer, SittingResult, SittingState } from '@cimbel/contract';
-import { fitsForm, generate, markItem, sittingOf, type Question, type SeedOf } from '@cimbel/core/drill';
+import {
+  fitsForm,
+  itemsOfSitting,
+  markItem,
+  sittingOf,
+  type Question,
+  type SeedOf,
+} from '@cimbel/core/drill';
+import type { Line } from '@cimbel/core/shades';
 import { DRAWING_NOW } from '@cimbel/core/tress';
 import type { Knex } from 'knex';
 import { createHmac } from 'node:crypto';
@@ -81,14 +89,9 @@ export const seedsBy =
 /** The items of a sitting, made once and kept. Own variants differ by student, every further sitting differs again. */
 export function itemsFor(test: TestRow, studentId: string, number: number): KeptItem[] {
   const whose = test.variants === 'own' ? studentId : 'all';
-  const context = { rules: test.house_rules, scope: test.scope };
-  return sittingOf(test.plan, seedsBy(test.secret, `${whose} ${number}`), test.variants).map(
-    ({ slot, spec }) => ({
-      slot,
-      item: generate(spec, context),
-      drawing: DRAWING_NOW,
-    }),
-  );
+  const context = { rules: test.house_rules, scope: test.scope, ownLines: test.own_lines };
+  const specs = sittingOf(test.plan, seedsBy(test.secret, `${whose} ${number}`), test.variants);
+  return itemsOfSitting(specs, context).map((kept) => ({ ...kept, drawing: DRAWING_NOW }));
 }
 
 /** Starts a sitting, or gives back the one that is under way: a reload never costs an attempt. */
@@ -124,8 +127,11 @@ export async function startSitting(
   });
 }
 
+const ownLineOf = ({ lineId }: Pick<Question, 'lineId'>, ownLines: readonly Line[]): Line | null =>
+  ownLines.find(({ id }) => id === lineId) ?? null;
+
 /** Chosen field by field: what is not named here cannot slip out before the answer. Hair goes out as pixels only. */
-export const shownQuestion = (question: Question): ShownQuestion => ({
+export const shownQuestion = (question: Question, ownLines: readonly Line[]): ShownQuestion => ({
   skill: question.skill,
   step: question.step,
   ask: question.ask,
@@ -133,6 +139,8 @@ export const shownQuestion = (question: Question): ShownQuestion => ({
   light: question.light,
   lineId: question.lineId,
   form: question.form,
+  hands: question.hands,
+  ownLine: ownLineOf(question, ownLines),
   pictures: question.pictures.map(({ caption }) => ({ caption })),
 });
 
@@ -157,7 +165,7 @@ export async function stateOf(db: Knex, { sitting, test }: SittingOfTest, now: D
       ? []
       : sitting.items.slice(position, position + 1 + AHEAD).map(({ item }, i) => ({
           position: position + i,
-          question: shownQuestion(item.question),
+          question: shownQuestion(item.question, test.own_lines),
         })),
   };
 }
@@ -236,6 +244,7 @@ export async function sittingResult(
       return {
         position,
         item,
+        ownLine: ownLineOf(item.question, test.own_lines),
         response: answer?.response ?? null,
         mark: answer?.response ? markItem(item, answer.response) : null,
         seconds: answer?.seconds ?? null,

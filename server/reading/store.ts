@@ -1,9 +1,9 @@
 import type { NewTest, ReadingDesk, TestChange } from '@cimbel/contract';
 import {
   eyeOf,
+  itemsOfSitting,
   NothingToAsk,
   planTest,
-  proveSitting,
   sittingOf,
   startOfWeek,
   countedSeconds,
@@ -12,6 +12,7 @@ import type { Knex } from 'knex';
 import { randomBytes, randomInt } from 'node:crypto';
 import type { ClassRow } from '../classes/access';
 import { HttpError, invalidField } from '../http/errors';
+import { ownLinesOf } from '../shade-books/store';
 import { answersOfClass, minutesThisWeek, type PracticeRow } from '../practice/store';
 import { hasEnded, testFacts, type SittingRow, type TestRow } from './rows';
 import { answersOfSittings, scoreOf, seedsBy } from './sitting-store';
@@ -27,12 +28,13 @@ export async function createTest(
 ): Promise<{ id: string }> {
   const dueAt = new Date(wanted.dueAt);
   if (dueAt <= now) throw invalidField('dueAt', 'past', 'The due time has passed. Choose a later one.');
-  const context = { rules: owner.house_rules, scope: wanted.scope };
+  const ownLines = await ownLinesOf(db, owner.educator_id);
+  const context = { rules: owner.house_rules, scope: wanted.scope, ownLines };
   let plan;
   try {
     plan = planTest(wanted.parts, wanted.step, context, seed);
     // Proves that each question can be made before anyone sits in front of it.
-    proveSitting(sittingOf(plan, seedsBy(secret, 'proof'), wanted.variants), context);
+    itemsOfSitting(sittingOf(plan, seedsBy(secret, 'proof'), wanted.variants), context);
   } catch (error) {
     if (error instanceof NothingToAsk)
       throw invalidField(
@@ -49,6 +51,7 @@ export async function createTest(
       plan: JSON.stringify(plan),
       scope: JSON.stringify(wanted.scope),
       house_rules: JSON.stringify(owner.house_rules),
+      own_lines: JSON.stringify(ownLines),
       step: wanted.step,
       variants: wanted.variants,
       feedback: wanted.feedback,

@@ -35,6 +35,26 @@ export async function booksOf(db: Knex, educatorId: string): Promise<ShadeBookSu
   return rows.map(({ book_id, line, saved_at }) => ({ id: book_id, line, savedAt: saved_at.toISOString() }));
 }
 
+/** An educator's own lines as they are now, for what is asked in their classes. */
+export const ownLinesOf = async (db: Knex, educatorId: string): Promise<Line[]> =>
+  (await booksOf(db, educatorId)).map(({ line }) => line);
+
+/** The same in versions that were handed out before; those that are not the educator's are left out. */
+export async function linesOfVersions(
+  db: Knex,
+  wanted: readonly { id: string; version: number }[],
+  educatorId: string,
+): Promise<Line[]> {
+  const rows: VersionRow[] = await db('shade_book_versions as v')
+    .join('shade_books', 'shade_books.id', 'v.book_id')
+    .where({ educator_id: educatorId })
+    .select('v.*');
+  return wanted.flatMap(({ id, version }) => {
+    const row = rows.find((one) => lineIdOf(one.book_id) === id && one.version === version);
+    return row ? [row.line] : [];
+  });
+}
+
 /** The line a case names: shipped, or of the educator's own books as it is now. */
 export async function lineForCase(db: Knex, lineId: string, educatorId: string): Promise<Line | null> {
   return (
