@@ -1,15 +1,15 @@
 import { expect, test, type Browser, type Page } from '@playwright/test';
-import { expectNoSidewaysScroll, joinClass, makeClass, register, textOf, unique, walkIn } from './pages';
+import {
+  expectNoSidewaysScroll,
+  joinClass,
+  makeClass,
+  register,
+  screenChecked,
+  textOf,
+  unique,
+  walkIn,
+} from './pages';
 
-/** The screen check is a page of its own; journeys that are not about it have it behind them. */
-async function screenChecked(page: Page): Promise<void> {
-  await page.addInitScript(() =>
-    localStorage.setItem(
-      'cimbel.screenCheck',
-      JSON.stringify({ day: new Date().toISOString().slice(0, 10), good: true }),
-    ),
-  );
-}
 const verdict = (page: Page) => page.getByText(/^(Right|Close|Not this time)$/);
 
 /** Answers whatever is asked, with the keyboard: the first option, a level, a figure, or what stands there. */

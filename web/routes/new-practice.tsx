@@ -30,8 +30,8 @@ function PracticeForm({ detail }: { detail: ClassDetail }) {
   const [draft, setDraft, dropDraft] = useKept<NewPractice>(`cimbel.new-practice.${detail.id}`, fresh);
   const [previewing, setPreviewing] = useState(false);
   const context = useMemo(
-    () => ({ rules: detail.houseRules, scope: draft.scope }),
-    [detail.houseRules, draft.scope],
+    () => ({ rules: detail.houseRules, scope: draft.scope, ownLines: detail.ownLines }),
+    [detail.houseRules, detail.ownLines, draft.scope],
   );
   const [possible, run] = useMemo(
     () => [

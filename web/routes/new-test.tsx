@@ -122,8 +122,8 @@ function TestForm({ detail }: { detail: ClassDetail }) {
   const [draft, setDraft, dropDraft] = useKept<Draft>(`cimbel.new-test.${detail.id}`, fresh);
   const [preview, setPreview] = useState<NewTest | null>(null);
   const context = useMemo(
-    () => ({ rules: detail.houseRules, scope: draft.scope }),
-    [detail.houseRules, draft.scope],
+    () => ({ rules: detail.houseRules, scope: draft.scope, ownLines: detail.ownLines }),
+    [detail.houseRules, detail.ownLines, draft.scope],
   );
   const possible = useMemo(() => skillsIn(context), [context]);
   const change = (part: Partial<Draft>) => setDraft({ ...draft, ...part });

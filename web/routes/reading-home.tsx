@@ -1,5 +1,5 @@
 import type { MyPractice, MyTest, PracticeForMe } from '@cimbel/contract';
-import { dueCount, SKILLS, type Skill } from '@cimbel/core/drill';
+import { dueCount, PLAIN_CONTEXT, SKILLS, type DrillContext, type Skill } from '@cimbel/core/drill';
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -78,6 +78,12 @@ function TestLine({ test }: { test: MyTest }) {
   );
 }
 
+/** What is asked in the student's class, or outside of any. */
+const contextOf = ({ classes: [first] }: MyPractice): DrillContext => ({
+  ...PLAIN_CONTEXT,
+  ...(first ? { rules: first.houseRules, ownLines: first.ownLines ?? [] } : {}),
+});
+
 function SkillLadder({ practice, minutes }: { practice: MyPractice; minutes: number }) {
   const { t } = useTranslation(['ui', 'drill']);
   const navigate = useNavigate();
@@ -89,7 +95,7 @@ function SkillLadder({ practice, minutes }: { practice: MyPractice; minutes: num
   return (
     <Sheet className="flex flex-col gap-3">
       <h2 className="text-xl">{t('reading.skills')}</h2>
-      <p>{t('reading.due', { count: dueCount(memory, now) })}</p>
+      <p>{t('reading.due', { count: dueCount(memory, now, contextOf(practice)) })}</p>
       <ul className="grid gap-x-6 md:grid-cols-2">
         {SKILLS.map((skill) => {
           const { step, answers } = memory.reach[skill];

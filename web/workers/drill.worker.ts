@@ -1,6 +1,6 @@
 import {
   generate,
-  nextSpec,
+  nextItem,
   type DrillContext,
   type Item,
   type ItemSpec,
@@ -19,8 +19,11 @@ export interface DrillMade {
 self.onmessage = ({ data }: MessageEvent<DrillJob>) => {
   const { id, context } = data;
   try {
-    const spec = data.kind === 'make' ? data.spec : nextSpec(data.wanted, context);
-    self.postMessage({ id, made: spec ? { spec, item: generate(spec, context) } : null });
+    const made: DrillMade | null =
+      data.kind === 'make'
+        ? { spec: data.spec, item: generate(data.spec, context) }
+        : nextItem(data.wanted, context);
+    self.postMessage({ id, made });
   } catch (error) {
     self.postMessage({ id, error: error instanceof Error ? error.message : String(error) });
   }

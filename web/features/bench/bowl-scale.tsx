@@ -1,9 +1,9 @@
-import { useEffect, useRef, useState } from 'react';
+import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useScaleFigure } from '../../lib/units';
 import { Button } from '../../ui/button';
 import { Dialog } from '../../ui/dialog';
-import { STILL, isStill, pourOn, type Pouring } from './pour';
+import { usePouring } from './use-pouring';
 
 /**
  * The scale under the bowl, a stand-in for a real one: hold to pour, with the pointer or the space bar, and let go a
@@ -25,39 +25,13 @@ export function BowlScale({
   onClose: () => void;
 }) {
   const { t } = useTranslation();
-  const [state, setState] = useState<Pouring>(STILL);
+  const pouring = usePouring();
   const [tared, setTared] = useState(0);
   const [poured, setPoured] = useState(inBowl);
-  const held = useRef(false);
-  const current = useRef<Pouring>(STILL);
-  useEffect(() => {
-    let last = performance.now();
-    let frame = 0;
-    const tick = (now: number) => {
-      // A tab that was deltaE must not come back to an overflowing bowl.
-      const seconds = Math.min(0.1, (now - last) / 1000);
-      last = now;
-      if (held.current || !isStill(current.current)) {
-        current.current = pourOn(current.current, held.current, seconds);
-        setState(current.current);
-      }
-      frame = requestAnimationFrame(tick);
-    };
-    frame = requestAnimationFrame(tick);
-    const stop = () => (held.current = false);
-    window.addEventListener('blur', stop);
-    window.addEventListener('pointerup', stop);
-    return () => {
-      cancelAnimationFrame(frame);
-      window.removeEventListener('blur', stop);
-      window.removeEventListener('pointerup', stop);
-    };
-  }, []);
-  const total = Math.round((poured + state.grams) * 10) / 10;
+  const total = Math.round((poured + pouring.grams) * 10) / 10;
   const { figure, unit } = useScaleFigure()(Math.round((total - tared) * 10) / 10);
   const empty = () => {
-    current.current = STILL;
-    setState(STILL);
+    pouring.reset();
     setPoured(0);
     setTared(0);
   };
@@ -69,7 +43,7 @@ export function BowlScale({
       actions={
         <>
           <Button onClick={onClose}>{t('action.cancel')}</Button>
-          <Button weight="main" disabled={!isStill(state) || total <= 0} onClick={() => onTake(total)}>
+          <Button weight="main" disabled={!pouring.still || total <= 0} onClick={() => onTake(total)}>
             {t('service.scale.take')}
           </Button>
         </>
@@ -92,18 +66,7 @@ export function BowlScale({
           type="button"
           autoFocus
           className="bg-surround text-on-surround border-on-surround col-span-2 min-h-20 touch-none rounded-sm border-2 text-xl font-semibold select-none active:brightness-90"
-          onPointerDown={() => (held.current = true)}
-          onPointerUp={() => (held.current = false)}
-          onPointerCancel={() => (held.current = false)}
-          onContextMenu={(event) => event.preventDefault()}
-          onKeyDown={(event) => {
-            if (event.key === ' ' && !event.repeat) held.current = true;
-            if (event.key === ' ') event.preventDefault();
-          }}
-          onKeyUp={(event) => {
-            if (event.key === ' ') held.current = false;
-          }}
-          onBlur={() => (held.current = false)}
+          {...pouring.handlers()}
         >
           {t('service.scale.pour')}
         </button>

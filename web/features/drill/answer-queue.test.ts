@@ -1,5 +1,5 @@
 import type { DrillAnswer, DrillAnswersKept } from '@cimbel/contract';
-import { PLAIN_CONTEXT } from '@cimbel/core/drill';
+import { DRILL_EDITION, PLAIN_CONTEXT } from '@cimbel/core/drill';
 import { ApiError } from '../../lib/api';
 import { makeQueue } from './answer-queue';
 
@@ -18,7 +18,9 @@ const answer = (id: string): DrillAnswer => ({
   classId: null,
   practiceId: null,
   spec: { skill: 'level', facet: '6', step: 1, seed: 1 },
+  edition: DRILL_EDITION,
   ...PLAIN_CONTEXT,
+  ownLines: [],
   response: { kind: 'figure', value: 6 },
   assisted: false,
   at: '2026-03-02T17:30:00.000Z',

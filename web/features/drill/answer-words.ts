@@ -14,6 +14,25 @@ export function answerWords(t: TFunction, item: Item, which: Response | 'right')
       .join(' ');
   if (form.kind === 'mark' && response.kind === 'mark')
     return response.at.map((share) => t('reading.markAt', { ns: 'ui', share })).join(', ');
+  const amount = (value: number) =>
+    `${new Intl.NumberFormat(i18n.language, { maximumFractionDigits: 1 }).format(value)} ${t('unit.grams', { ns: 'drill' })}`;
+  if (form.kind === 'amounts' && response.kind === 'amounts')
+    return form.things.map((thing, i) => `${termWords(t, thing)} ${amount(response.grams[i])}`).join(', ');
+  if (form.kind === 'shares' && response.kind === 'shares')
+    return [
+      ...form.places.map(
+        (place, i) => `${termWords(t, place)} ${t('reading.share', { ns: 'ui', share: response.shares[i] })}`,
+      ),
+      termWords(t, form.naturals[response.natural]),
+    ].join(', ');
+  if (form.kind === 'clock' && response.kind === 'clock')
+    return t('reading.hands.clockAnswer', {
+      ns: 'ui',
+      zones: form.zones.map((zone, i) => `${termWords(t, zone)} ${response.starts[i]}`).join(', '),
+      looks:
+        response.checks.length > 0 ? response.checks.join(', ') : t('reading.hands.noLooks', { ns: 'ui' }),
+      rinse: response.rinse,
+    });
   if (response.kind !== 'figure') return '';
   const { value } = response;
   if (form.kind === 'level') return t('answer.level', { ns: 'drill', value });

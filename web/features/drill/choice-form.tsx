@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import { useShortcuts } from '../../lib/shortcuts';
 import { Key } from '../../ui/key';
 
@@ -19,12 +20,15 @@ export function ChoiceForm({
   chosen,
   onPress,
   closed,
+  picture,
 }: {
   label: string;
   options: readonly ChoiceOption[];
   chosen: number | null;
   onPress: (index: number) => void;
   closed: boolean;
+  /** Shown in place of the words, which name it. */
+  picture?: (index: number) => ReactNode;
 }) {
   useShortcuts(closed ? {} : Object.fromEntries(options.map((_, i) => [String(i + 1), () => onPress(i)])));
   return (
@@ -41,7 +45,7 @@ export function ChoiceForm({
           <span aria-hidden className="max-md:hidden">
             <Key>{i + 1}</Key>
           </span>
-          {text}
+          {picture?.(i) ?? text}
         </button>
       ))}
     </div>

@@ -44,7 +44,7 @@ const NAMED = itemsOf(PLAIN_CONTEXT);
 const ITEMS = NAMED.map(({ item }) => item);
 const card = (item: Item, told: Told | null = null) => (
   <ItemCard
-    question={item.question}
+    question={{ ...item.question, ownLine: null }}
     hairs={item.question.pictures.map(({ look }) => ({ look }))}
     told={told}
     immediate

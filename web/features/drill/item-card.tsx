@@ -1,8 +1,17 @@
-import { comparisonOf, type DrillMark, type Form, type Item, type Response } from '@cimbel/core/drill';
+import {
+  comparisonOf,
+  type DrillMark,
+  type Form,
+  type Hands,
+  type Item,
+  type Response,
+  type Term,
+} from '@cimbel/core/drill';
+import type { Reason } from '@cimbel/core';
 import { shippedLine } from '@cimbel/core/shades';
 import type { ShownQuestion } from '@cimbel/contract';
 import { Lamp, Lightbulb, Sun } from 'lucide-react';
-import { useMemo, useState, type ReactNode } from 'react';
+import { useMemo, useRef, useState, type ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useShortcuts } from '../../lib/shortcuts';
 import { Button } from '../../ui/button';
@@ -12,6 +21,13 @@ import { ReasonList } from '../marking/reasons';
 import { answerWords } from './answer-words';
 import { ChoiceForm } from './choice-form';
 import { FigureForm, figureIn } from './figure-form';
+import { ClockForm } from './hands/clock-form';
+import { PartedForm, type Parted } from './hands/parted-form';
+import { ScaleForm } from './hands/scale-form';
+import { StrandFeel } from './hands/strand-feel';
+import { StrandStretch } from './hands/strand-stretch';
+import { Tube } from './hands/tube';
+import { useInWords } from './in-words';
 import { HairPicture, type Hair } from './hair-picture';
 import { LevelForm } from './level-form';
 import { MarkForm } from './mark-form';
@@ -27,6 +43,8 @@ export interface Told {
   item: Item;
   response: Response | null;
   mark: DrillMark | null;
+  /** What the last answers of the sitting have in common, where this one repeats a mistake. */
+  pattern?: Reason | null;
 }
 
 interface ItemCardProps {
@@ -53,11 +71,27 @@ const spread = (count: number) =>
 function startOf(form: Form, pictures: number): Response | null {
   if (form.kind === 'order') return { kind: 'order', order: Array.from({ length: pictures }, (_, i) => i) };
   if (form.kind === 'mark') return { kind: 'mark', at: spread(form.marks.length) };
+  if (form.kind === 'amounts') return { kind: 'amounts', grams: form.things.map(() => 0) };
+  if (form.kind === 'clock')
+    return { kind: 'clock', starts: form.zones.map(() => 0), checks: [], rinse: form.most };
   return null;
 }
 
+/** Forms whose answer is put together and then given; the others are given by the press itself. */
+const PUT_TOGETHER: readonly Form['kind'][] = ['figure', 'order', 'mark', 'amounts', 'shares', 'clock'];
+
+/** Facts that hands find out for themselves, where hands are wanted. */
+const FELT: Partial<Record<Hands['kind'], string>> = { stretch: 'fact.stretch.', feel: 'fact.feel.' };
+const factsOf = (facts: readonly Term[], hands: Hands | null) => {
+  const felt = hands && FELT[hands.kind];
+  return felt ? facts.filter(({ code }) => !code.startsWith(felt)) : facts;
+};
+/** Hands that stand in for words; the others only show what the words are about. */
+const REPLACES_WORDS: readonly Hands['kind'][] = ['stretch', 'feel', 'pour', 'weigh'];
+
 /** What the answer shows, then why the right one is right; not what the line above has said already. */
-const reasonsOf = ({ item, mark }: Told) => [
+const reasonsOf = ({ item, mark, pattern }: Told) => [
+  ...(pattern ? [pattern] : []),
   ...(mark?.slip ? [mark.slip] : []),
   ...item.why.filter(({ code }) => code !== 'drill.level.is'),
 ];
@@ -90,8 +124,16 @@ export function ItemCard({
   const [text, setText] = useState('');
   const [wrongText, setWrongText] = useState(false);
   const [nudging, setNudging] = useState(false);
+  const [inWords, setInWords] = useInWords();
+  const [parted, setParted] = useState<Parted>(() => ({
+    shares: form.kind === 'shares' ? form.places.map(() => 0) : [],
+    natural: null,
+  }));
+  const pulled = useRef<number | undefined>(undefined);
   const closed = told !== null;
   const given = told ? told.response : draft;
+  const hands = inWords ? null : question.hands;
+  const line = question.ownLine ?? (question.lineId ? shippedLine(question.lineId) : undefined) ?? null;
 
   const answer = (response: Response | null) => {
     if (closed) return;
@@ -99,7 +141,12 @@ export function ItemCard({
       const value = figureIn(text);
       setWrongText(value === null);
       if (value !== null) onAnswer?.({ kind: 'figure', value });
-    } else if (response) onAnswer?.(response);
+    } else if (form.kind === 'shares') {
+      if (parted.natural !== null)
+        onAnswer?.({ kind: 'shares', shares: parted.shares, natural: parted.natural });
+    } else if (response?.kind === 'choice' && pulled.current !== undefined)
+      onAnswer?.({ ...response, pulled: pulled.current });
+    else if (response) onAnswer?.(response);
   };
   const press = (response: Response) => {
     if (closed) return;
@@ -115,6 +162,7 @@ export function ItemCard({
   const names = question.pictures.map(({ caption }) => (caption ? termWords(t, caption) : ''));
   const size = useHairSize(hairs.length);
   const single = useHairSize(1);
+  const compared = question.hands?.kind === 'brush' ? 'brushed' : 'compare';
   const hairLabel = t('reading.hair', { light: question.light });
 
   const options =
@@ -141,10 +189,10 @@ export function ItemCard({
               <HairPicture
                 hair={{ look: comparison[which] }}
                 {...single}
-                label={t(`reading.compare.${which}`)}
+                label={t(`reading.${compared}.${which}`)}
               />
               <figcaption className="pb-2 text-center">
-                <span className="block text-sm">{t(`reading.compare.${which}`)}</span>
+                <span className="block text-sm">{t(`reading.${compared}.${which}`)}</span>
                 <strong>{answerWords(t, told.item, which === 'truth' ? 'right' : told.response!)}</strong>
               </figcaption>
             </figure>
@@ -174,8 +222,19 @@ export function ItemCard({
             names={form.marks.map((mark) => termWords(t, mark))}
             at={given.at}
             truth={told?.item.solution.kind === 'mark' ? told.item.solution.at : null}
+            brushed={hands?.kind === 'brush'}
             onChange={(at) => setDraft({ kind: 'mark', at })}
           />
+        </div>
+      );
+    if (hands?.kind === 'stretch')
+      return <StrandStretch test={hands} closed={closed} onPulled={(most) => (pulled.current = most)} />;
+    if (hands?.kind === 'feel')
+      return <StrandFeel drag={hands.drag} standsSeconds={hands.standsSeconds} closed={closed} />;
+    if (hands?.kind === 'tube' && line)
+      return (
+        <div className="flex justify-center px-4 py-10">
+          <Tube line={line} label={hands.label} large />
         </div>
       );
     return (
@@ -192,15 +251,17 @@ export function ItemCard({
     );
   };
   const LightIcon = LIGHT_ICON[question.light];
+  const staged =
+    hairs.length > 0 || hands?.kind === 'stretch' || hands?.kind === 'feel' || hands?.kind === 'tube';
 
   return (
     <div
-      className={`grid flex-1 grid-rows-[auto_1fr] ${hairs.length > 0 ? 'wide:grid-cols-[minmax(0,1fr)_minmax(0,1fr)] wide:grid-rows-1' : ''}`}
+      className={`grid flex-1 grid-rows-[auto_1fr] ${staged ? 'wide:grid-cols-[minmax(0,1fr)_minmax(0,1fr)] wide:grid-rows-1' : ''}`}
     >
-      {hairs.length > 0 ? (
+      {staged ? (
         <div className="bg-surround text-on-surround flex flex-col pt-2">
           <div className="flex-1">{stage()}</div>
-          <div className="flex items-center gap-2 px-4 py-2 text-sm">
+          <div className={`flex items-center gap-2 px-4 py-2 text-sm ${hairs.length > 0 ? '' : 'hidden'}`}>
             <LightIcon aria-hidden className="size-4" />
             {t(`craft:light.${question.light}`)}
             {figures ? <span className="ms-auto">{figures}</span> : null}
@@ -213,16 +274,21 @@ export function ItemCard({
             {t(`drill:skill.${question.skill}`)} · {t('reading.step', { step: question.step })}
           </p>
           <h2 className="text-2xl">{termWords(t, question.ask)}</h2>
-          {question.facts.length > 0 ? (
+          {factsOf(question.facts, hands).length > 0 ? (
             <ul className="flex flex-col gap-0.5">
-              {question.facts.map((fact) => (
-                <li key={JSON.stringify(fact)}>{termWords(t, fact)}</li>
+              {factsOf(question.facts, hands).map((fact) => (
+                <li
+                  key={JSON.stringify(fact)}
+                  className={fact.code.startsWith('fact.house.') ? 'text-quiet text-sm' : ''}
+                >
+                  {termWords(t, fact)}
+                </li>
               ))}
             </ul>
           ) : null}
-          {question.lineId ? (
+          {line ? (
             <div className="border-line mt-1 border-t pt-2">
-              <LineKey line={shippedLine(question.lineId)!} />
+              <LineKey line={line} />
             </div>
           ) : null}
         </div>
@@ -233,6 +299,41 @@ export function ItemCard({
             options={options}
             chosen={given?.kind === 'choice' ? given.index : null}
             onPress={(index) => press({ kind: 'choice', index })}
+            closed={closed}
+            picture={
+              hands?.kind === 'shelf' && line
+                ? (index) => {
+                    const { code, params } = form.options[index];
+                    return code === 'option.label' ? <Tube line={line} label={String(params.label)} /> : null;
+                  }
+                : undefined
+            }
+          />
+        ) : null}
+        {form.kind === 'amounts' && given?.kind === 'amounts' && !closed ? (
+          <ScaleForm
+            things={form.things}
+            inWords={hands === null}
+            closed={closed}
+            grams={given.grams}
+            onGrams={(grams) => setDraft({ kind: 'amounts', grams })}
+          />
+        ) : null}
+        {form.kind === 'shares' && !closed ? (
+          <PartedForm
+            places={form.places}
+            naturals={form.naturals}
+            value={parted}
+            onChange={setParted}
+            closed={closed}
+          />
+        ) : null}
+        {form.kind === 'clock' && given?.kind === 'clock' && !closed ? (
+          <ClockForm
+            zones={form.zones}
+            most={form.most}
+            value={given}
+            onChange={(next) => setDraft({ kind: 'clock', ...next })}
             closed={closed}
           />
         ) : null}
@@ -307,11 +408,13 @@ export function ItemCard({
           </div>
         ) : (
           <div className="flex flex-wrap items-center gap-3">
-            {!immediate || form.kind === 'figure' || form.kind === 'order' || form.kind === 'mark' ? (
+            {!immediate || PUT_TOGETHER.includes(form.kind) ? (
               <Button
                 weight="main"
                 aria-keyshortcuts="Enter"
-                disabled={form.kind !== 'figure' && draft === null}
+                disabled={
+                  form.kind === 'shares' ? parted.natural === null : form.kind !== 'figure' && draft === null
+                }
                 onClick={() => answer(draft)}
               >
                 {t('reading.answer')} <Key>↵</Key>
@@ -328,6 +431,11 @@ export function ItemCard({
               </Button>
             ) : null}
             {beside}
+            {question.hands && REPLACES_WORDS.includes(question.hands.kind) ? (
+              <Button weight="quiet" aria-pressed={inWords} onClick={() => setInWords(!inWords)}>
+                {t(inWords ? 'reading.hands.byHand' : 'reading.hands.inWords')}
+              </Button>
+            ) : null}
           </div>
         )}
       </div>

@@ -13,6 +13,7 @@ export function MarkForm({
   names,
   at,
   truth,
+  brushed = false,
   onChange,
 }: {
   hair: Hair;
@@ -22,6 +23,8 @@ export function MarkForm({
   at: readonly number[];
   /** Where the lines belong, once that may be seen; the marks then stay where they are. */
   truth: readonly number[] | null;
+  /** Product lies from the root down to the line, as the brush has laid it. */
+  brushed?: boolean;
   onChange: (at: number[]) => void;
 }) {
   const { t } = useTranslation();
@@ -53,6 +56,13 @@ export function MarkForm({
       onPointerCancel={() => (held.current = null)}
     >
       <HairPicture hair={hair} {...size} label={label} />
+      {brushed ? (
+        <div
+          aria-hidden
+          style={{ height: `${at[0] * 100}%` }}
+          className="pointer-events-none absolute inset-x-[18%] top-0 rounded-b-xl bg-[#e8e8e8]/80"
+        />
+      ) : null}
       {at.map((place, i) => (
         <div
           key={names[i]}

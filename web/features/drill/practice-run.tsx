@@ -1,7 +1,12 @@
 import type { DrillAnswer, MyPractice } from '@cimbel/contract';
 import {
   afterAnswer,
+  DRILL_EDITION,
+  ideaOf,
   markItem,
+  patternOf,
+  questionName,
+  type Asked,
   type DrillContext,
   type Item,
   type ItemSpec,
@@ -22,6 +27,7 @@ import { Key } from '../../ui/key';
 import { Loading, Notice } from '../../ui/panel';
 import { useIsWide } from '../../ui/use-is-wide';
 import { Figures } from './figures';
+import { ownLineOf } from './own-line';
 import { ItemCard, type Told } from './item-card';
 import { hairSize } from './sizes';
 import { PracticeSummary, type Done } from './practice-summary';
@@ -39,7 +45,7 @@ const drawSeed = () => crypto.getRandomValues(new Uint32Array(1))[0];
 /** The next question, made while the last one is being looked at. */
 function useNext(run: Run, memory: Memory) {
   const wide = useIsWide();
-  const before = useRef<ItemSpec[]>([]);
+  const before = useRef<Asked[]>([]);
   const ready = useRef<Promise<DrillMade | null> | null>(null);
   const prepare = useCallback(
     (from: Memory) => {
@@ -66,10 +72,11 @@ function useNext(run: Run, memory: Memory) {
     if (!ready.current) prepare(memory);
     const made = await ready.current;
     ready.current = null;
-    if (made) before.current = [...before.current, made.spec].slice(-60);
     return made;
   }, [memory, prepare]);
-  return { prepare, take };
+  /** What was asked and what came of it: the next question goes by it. */
+  const note = (asked: Asked) => (before.current = [...before.current, asked].slice(-60));
+  return { prepare, take, note };
 }
 
 /** A sitting of practice: questions until the minutes are over or the student has had enough. */
@@ -94,6 +101,7 @@ export function PracticeRun({
   const [memory, setMemory] = useState(known);
   const [made, setMade] = useState<DrillMade | 'making' | 'nothing' | 'failed'>('making');
   const [toldOf, setTold] = useState<{ spec: ItemSpec; told: Told } | null>(null);
+  const [ideas, setIdeas] = useState<readonly (string | null)[]>([]);
   const [assisted, setAssisted] = useState(false);
   const [done, setDone] = useState<Done[]>([]);
   const [ended, setEnded] = useState(false);
@@ -105,7 +113,7 @@ export function PracticeRun({
   const moving = useRef(false);
   /** The question whose figures were looked at: it stays assisted, though they be hidden again. */
   const helped = useRef<ItemSpec | null>(null);
-  const { prepare, take } = useNext(run, memory);
+  const { prepare, take, note } = useNext(run, memory);
 
   const show = useCallback(async () => {
     if (moving.current) return;
@@ -138,7 +146,11 @@ export function PracticeRun({
     const withHelp = assisted || helped.current === spec;
     const at = Date.now();
     const seconds = (at - shownAt.current) / 1000;
-    setTold({ spec, told: { item, response, mark } });
+    const idea = ideaOf(spec.skill, mark, item.question.light);
+    const known = [...ideas, idea];
+    setIdeas(known);
+    note({ ...spec, name: questionName(item), idea });
+    setTold({ spec, told: { item, response, mark, pattern: patternOf(known) } });
     setDone([...done, { skill: spec.skill, score: mark.score, seconds }]);
     const next = afterAnswer(memory, { ...spec, score: mark.score, assisted: withHelp, at });
     setMemory(next);
@@ -147,8 +159,11 @@ export function PracticeRun({
       id: newId(),
       classId: run.classId,
       practiceId: run.practiceId,
+      edition: DRILL_EDITION,
       spec,
-      ...run.context,
+      rules: run.context.rules,
+      scope: run.context.scope,
+      ownLines: (run.context.ownLines ?? []).map(({ id, version }) => ({ id, version })),
       response,
       assisted: withHelp,
       at: new Date(at).toISOString(),
@@ -222,7 +237,7 @@ export function PracticeRun({
       <ItemCard
         // A new question is a new card: nothing typed into the last one may stay.
         key={`${spec.skill} ${spec.facet} ${spec.seed}`}
-        question={item.question}
+        question={{ ...item.question, ownLine: ownLineOf(item.question, run.context) }}
         hairs={item.question.pictures.map(({ look }) => ({ look }))}
         told={told}
         immediate
@@ -253,7 +268,12 @@ export function runFrom(
   return {
     skills: set ? set.skills : own.length > 0 ? own : all,
     minutes: minutes >= 1 && minutes <= 60 ? minutes : 5,
-    context: { rules: inClass?.houseRules ?? fallback.rules, scope: set?.scope ?? fallback.scope },
+    context: {
+      rules: inClass?.houseRules ?? fallback.rules,
+      scope: set?.scope ?? fallback.scope,
+      // Kept on a device from before lines of the college took part.
+      ownLines: inClass?.ownLines ?? [],
+    },
     classId: inClass?.id ?? null,
     practiceId: set?.id ?? null,
   };

@@ -54,7 +54,7 @@ export function SittingResultView({ result }: { result: SittingResult }) {
       </div>
       <ItemCard
         key={at}
-        question={line.item.question}
+        question={{ ...line.item.question, ownLine: line.ownLine }}
         hairs={line.item.question.pictures.map(({ look }) => ({ look }))}
         told={{ item: line.item, response: line.response, mark: line.mark }}
         immediate={false}

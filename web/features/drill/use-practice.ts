@@ -1,5 +1,5 @@
 import type { MyPractice } from '@cimbel/contract';
-import { afterAnswer, generate, markItem, type Memory } from '@cimbel/core/drill';
+import { afterAnswer, DRILL_EDITION, emptyMemory, generate, markItem, type Memory } from '@cimbel/core/drill';
 import { useQuery } from '@tanstack/react-query';
 import { api } from '../../lib/api';
 import { keep, readKept } from '../../lib/storage';
@@ -9,10 +9,13 @@ export const PRACTICE = ['my-practice'] as const;
 
 /** What the server knows, and what this device has answered since and not been able to send. */
 export function memoryWithWaiting(practice: MyPractice, studentId: string): Memory {
-  let { memory } = practice;
-  for (const { spec, rules, scope, response, assisted, at } of queueOf(studentId).waiting()) {
+  // Kept on a device from before there were as many skills.
+  let memory: Memory = { ...practice.memory, reach: { ...emptyMemory().reach, ...practice.memory.reach } };
+  const ownLines = practice.classes.flatMap((one) => one.ownLines ?? []);
+  for (const { edition, spec, rules, scope, response, assisted, at } of queueOf(studentId).waiting()) {
     try {
-      const { score } = markItem(generate(spec, { rules, scope }), response);
+      if (edition !== DRILL_EDITION) continue;
+      const { score } = markItem(generate(spec, { rules, scope, ownLines }), response);
       memory = afterAnswer(memory, { ...spec, score, assisted, at: new Date(at).getTime() });
     } catch {
       // Of an older version of the application; the server will say so.

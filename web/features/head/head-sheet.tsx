@@ -1,9 +1,10 @@
 import { seededRandom } from '@cimbel/core';
-import { rgbOf, type Lab } from '@cimbel/core/colour';
+import { type Lab } from '@cimbel/core/colour';
 import { AREAS, type Area, type Density } from '@cimbel/core/hair';
 import type { HairForm } from '@cimbel/core/tress';
 import { useId } from 'react';
 import { useTranslation } from 'react-i18next';
+import { cssOf } from '../../lib/css-colour';
 import { DRAWN, VIEWS, VIEW_SIZE, hairsOf, pathOf, type View } from './sheet-views';
 
 /** Hair of an area as it is drawn on the sheet: in its own form. */
@@ -21,10 +22,6 @@ const DRAWN_OF: Record<Density, number> = { sparse: 0.45, medium: 0.8, dense: 1 
 const SHADES = [-7, 0, 7] as const;
 const SCALP: Lab = { l: 62, a: 0, b: 0 };
 
-const cssOf = (lab: Lab) => {
-  const { r, g, b } = rgbOf(lab);
-  return `rgb(${[r, g, b].map((part) => Math.round(Math.min(1, Math.max(0, part)) * 255)).join(' ')})`;
-};
 const shaded = ({ l, a, b }: Lab, by: number): Lab => ({ l: Math.min(96, Math.max(3, l + by)), a, b });
 
 function AreaDrawing({

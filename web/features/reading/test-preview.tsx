@@ -8,6 +8,7 @@ import type { DrillMade } from '../../workers/drill.worker';
 import { Button } from '../../ui/button';
 import { Loading, Notice } from '../../ui/panel';
 import { ItemCard, type Told } from '../drill/item-card';
+import { ownLineOf } from '../drill/own-line';
 
 const drawSeed = () => crypto.getRandomValues(new Uint32Array(1))[0];
 
@@ -40,7 +41,7 @@ function Question({
   const { item } = made;
   return (
     <ItemCard
-      question={item.question}
+      question={{ ...item.question, ownLine: ownLineOf(item.question, context) }}
       hairs={item.question.pictures.map(({ look }) => ({ look }))}
       told={told}
       immediate={false}

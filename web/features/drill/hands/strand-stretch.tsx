@@ -1,0 +1,242 @@
+import { naturalLab } from '@cimbel/core/hair';
+import type { StretchTest } from '@cimbel/core/process';
+import { useEffect, useRef, useState, type PointerEvent } from 'react';
+import { useTranslation } from 'react-i18next';
+import { cssOf } from '../../../lib/css-colour';
+import { Button } from '../../../ui/button';
+
+/** Strand and ruler, in units of the drawing. */
+const TOP = 26;
+const LONG = 132;
+const WIDTH = 200;
+const HEIGHT = 372;
+const FIBRES = 34;
+/** Further than this nothing is pulled. */
+const MOST = 1.4;
+/** Once the hair has given what it gives it resists: of what the hand moves on, this part. */
+const STIFF = 0.3;
+/** Any hair breaks when it is pulled this far. */
+const BREAKS = 1.1;
+const BY_KEY: Record<string, number> = { ArrowDown: 0.05, ArrowUp: -0.05, PageDown: 0.2, PageUp: -0.2 };
+
+type Phase = 'rest' | 'held' | 'let go' | 'snapped';
+
+/** How far the strand gives when the hand has moved so far: easily up to its own stretch, then hardly; over-soft hair goes on. */
+function given({ outcome, stretches }: StretchTest, hand: number): number {
+  if (outcome === 'runsOn') return hand;
+  return hand <= stretches ? hand : stretches + (hand - stretches) * STIFF;
+}
+
+/** A wet strand between clip and fingers: pulled, let go, and judged by what it does. */
+export function StrandStretch({
+  test,
+  closed,
+  onPulled,
+}: {
+  test: StretchTest;
+  closed: boolean;
+  /** The furthest it has been pulled, as a fraction of its length. */
+  onPulled: (most: number) => void;
+}) {
+  const { t } = useTranslation();
+  const [hand, setHand] = useState(0);
+  const [phase, setPhase] = useState<Phase>('rest');
+  const [left, setLeft] = useState(0);
+  const most = useRef(0);
+  const grip = useRef<number | null>(null);
+  const box = useRef<SVGSVGElement>(null);
+  const pulled = phase === 'held' ? given(test, hand) : left;
+
+  const pull = (to: number) => {
+    if (closed || phase === 'snapped') return;
+    const next = Math.min(MOST, Math.max(0, to));
+    const gives = given(test, next);
+    most.current = Math.max(most.current, gives);
+    onPulled(most.current);
+    setHand(next);
+    const breaks =
+      test.outcome === 'snaps' ? gives > test.stretches : next > BREAKS && test.outcome !== 'runsOn';
+    setPhase(breaks ? 'snapped' : 'held');
+    if (breaks) setLeft(test.outcome === 'snaps' ? test.stretches : gives);
+  };
+  const letGo = () => {
+    grip.current = null;
+    if (phase !== 'held') return;
+    setLeft(pulled * (1 - test.returns));
+    setHand(0);
+    setPhase('let go');
+  };
+  const again = () => {
+    setPhase('rest');
+    setHand(0);
+    setLeft(0);
+  };
+  const perUnit = () => HEIGHT / (box.current?.getBoundingClientRect().height ?? HEIGHT);
+  const onDown = (event: PointerEvent) => {
+    if (closed || phase === 'snapped') return;
+    event.currentTarget.setPointerCapture(event.pointerId);
+    grip.current = event.clientY - ((phase === 'held' ? hand : left) * LONG) / perUnit();
+    pull(phase === 'held' ? hand : left);
+  };
+  const onMove = (event: PointerEvent) => {
+    if (grip.current !== null) pull(((event.clientY - grip.current) * perUnit()) / LONG);
+  };
+  useEffect(() => {
+    window.addEventListener('blur', letGo);
+    return () => window.removeEventListener('blur', letGo);
+  });
+
+  const end = TOP + LONG * (1 + pulled);
+  const curled = phase === 'let go' && test.outcome === 'curls';
+  const limp = phase === 'let go' && test.outcome === 'runsOn';
+  const said = t(
+    phase === 'snapped'
+      ? 'reading.hands.stretch.snapped'
+      : phase === 'let go'
+        ? curled
+          ? 'reading.hands.stretch.curled'
+          : limp
+            ? 'reading.hands.stretch.limp'
+            : 'reading.hands.stretch.back'
+        : phase === 'held'
+          ? hand > given(test, hand) + 0.02
+            ? 'reading.hands.stretch.resists'
+            : 'reading.hands.stretch.gives'
+          : 'reading.hands.stretch.hint',
+    { share: pulled },
+  );
+  return (
+    <div className="flex flex-col items-center gap-2 pb-2">
+      <svg
+        ref={box}
+        viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+        className="wide:h-[31rem] h-64 w-auto max-w-full touch-none"
+        onPointerDown={onDown}
+        onPointerMove={onMove}
+        onPointerUp={letGo}
+        onPointerCancel={letGo}
+      >
+        <Ruler />
+        <Fibres end={end} pulled={pulled} curled={curled} limp={limp} snapped={phase === 'snapped'} />
+        <rect x={86} y={TOP - 16} width={28} height={18} rx={3} className="fill-on-surround" />
+        <g
+          role="slider"
+          tabIndex={closed ? -1 : 0}
+          aria-label={t('reading.hands.stretch.label')}
+          aria-orientation="vertical"
+          aria-valuemin={0}
+          aria-valuemax={Math.round(MOST * 100)}
+          aria-valuenow={Math.round(pulled * 100)}
+          aria-valuetext={said}
+          aria-disabled={closed}
+          className="cursor-grab"
+          onKeyDown={(event) => {
+            const by = BY_KEY[event.key];
+            if (by !== undefined) {
+              event.preventDefault();
+              pull((phase === 'held' ? hand : left) + by);
+            }
+            if (event.key === ' ') {
+              event.preventDefault();
+              letGo();
+            }
+          }}
+        >
+          <rect
+            x={76}
+            y={phase === 'snapped' ? HEIGHT - 34 : end - 4}
+            width={48}
+            height={26}
+            rx={13}
+            className="fill-white/80 stroke-on-surround stroke-2"
+          />
+        </g>
+      </svg>
+      <p role="status" className="min-h-6 text-center text-sm">
+        {said}
+      </p>
+      <div className="flex gap-2">
+        <Button onClick={letGo} disabled={closed || phase !== 'held'}>
+          {t('reading.hands.stretch.letGo')}
+        </Button>
+        <Button onClick={again} disabled={closed || phase === 'rest' || phase === 'held'}>
+          {t('reading.hands.stretch.again')}
+        </Button>
+      </div>
+    </div>
+  );
+}
+
+/** Tenths of the strand's own length beyond its end, the half marked. */
+function Ruler() {
+  const { t } = useTranslation();
+  return (
+    <g className="stroke-on-surround fill-on-surround">
+      {Array.from({ length: 15 }, (_, i) => {
+        const y = TOP + LONG * (1 + i / 10);
+        return (
+          <line
+            key={i}
+            x1={i % 5 === 0 ? 148 : 156}
+            x2={166}
+            y1={y}
+            y2={y}
+            strokeWidth={i % 5 === 0 ? 1.5 : 0.75}
+          />
+        );
+      })}
+      {[0, 0.5, 1].map((share) => (
+        <text key={share} x={170} y={TOP + LONG * (1 + share) + 4} stroke="none" fontSize={11}>
+          {t('reading.share', { share })}
+        </text>
+      ))}
+    </g>
+  );
+}
+
+/** Wet fibres, drawn together as they are stretched; curled or limp where the hair has come back so. */
+function Fibres({
+  end,
+  pulled,
+  curled,
+  limp,
+  snapped,
+}: {
+  end: number;
+  pulled: number;
+  curled: boolean;
+  limp: boolean;
+  snapped: boolean;
+}) {
+  const lab = naturalLab(4.5);
+  const narrow = 1 / (1 + 0.7 * pulled);
+  const pathOf = (i: number, from: number, to: number, wave: number, turns: number) => {
+    const across = ((i + 0.5) / FIBRES - 0.5) * 26 * narrow;
+    const steps = 64;
+    return Array.from({ length: steps + 1 }, (_, step) => {
+      const share = step / steps;
+      const sway = wave * Math.sin(share * turns * 2 * Math.PI + i * 0.12) * Math.sin(Math.PI * share);
+      const x = 100 + across + sway;
+      return `${step === 0 ? 'M' : 'L'}${x.toFixed(1)} ${(from + (to - from) * share).toFixed(1)}`;
+    }).join('');
+  };
+  const wave = curled ? 11 : limp ? 7 : 1.2;
+  const turns = curled ? 5 : limp ? 1.5 : 2;
+  const breakAt = TOP + (end - TOP) * 0.55;
+  return (
+    <g fill="none" strokeWidth={1.1} strokeLinecap="round">
+      {Array.from({ length: FIBRES }, (_, i) => {
+        const stroke = cssOf({ ...lab, l: lab.l + ((i * 7) % 5) * 2.2 - 4 });
+        const ragged = ((i * 13) % 9) * 2.5;
+        return snapped ? (
+          <g key={i} stroke={stroke}>
+            <path d={pathOf(i, TOP, breakAt - 14 + ragged, 4, 3)} />
+            <path d={pathOf(i, HEIGHT - 62 - ragged, HEIGHT - 26, 3, 2)} />
+          </g>
+        ) : (
+          <path key={i} stroke={stroke} d={pathOf(i, TOP, end, wave, turns)} />
+        );
+      })}
+    </g>
+  );
+}
