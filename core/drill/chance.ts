@@ -1,5 +1,5 @@
 import type { Item, Solution } from './item';
-import { scoreOf } from './mark';
+import { scoreOf } from './score';
 
 /** All orders of so many things. */
 function permutations(count: number): number[][] {

@@ -14,7 +14,8 @@ import { i18n } from '../../lib/i18n';
 import { htmlOf, textOf } from '../../testing/render';
 import { answerWords } from './answer-words';
 import { Figures } from './figures';
-import { ItemCard, type Told } from './item-card';
+import { ItemCard } from './item-card';
+import type { Told } from './told';
 import { verdictOf } from './verdict';
 
 const UNWORDED = /undefined|NaN|\{\{|\}\}|\[object|\bnull\b/;

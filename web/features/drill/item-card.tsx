@@ -1,51 +1,25 @@
-import {
-  comparisonOf,
-  type DrillMark,
-  type Form,
-  type Hands,
-  type Item,
-  type Response,
-  type Term,
-} from '@cimbel/core/drill';
-import type { Reason } from '@cimbel/core';
+import { type DrillMark, type Form, type Hands, type Response, type Term } from '@cimbel/core/drill';
 import { shippedLine } from '@cimbel/core/shades';
 import type { ShownQuestion } from '@cimbel/contract';
 import { Lamp, Lightbulb, Sun } from 'lucide-react';
-import { useMemo, useRef, useState, type ReactNode } from 'react';
+import { useRef, useState, type ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useShortcuts } from '../../lib/shortcuts';
 import { Button } from '../../ui/button';
 import { Key } from '../../ui/key';
 import { LineKey } from '../bench/shade-chart';
 import { ReasonList } from '../marking/reasons';
+import { AnswerForm } from './answer-form';
 import { answerWords } from './answer-words';
-import { ChoiceForm } from './choice-form';
-import { FigureForm, figureIn } from './figure-form';
-import { ClockForm } from './hands/clock-form';
-import { PartedForm, type Parted } from './hands/parted-form';
-import { ScaleForm } from './hands/scale-form';
-import { StrandFeel } from './hands/strand-feel';
-import { StrandStretch } from './hands/strand-stretch';
-import { Tube } from './hands/tube';
+import { figureIn } from './figure-form';
+import type { Parted } from './hands/parted-form';
 import { useInWords } from './in-words';
-import { HairPicture, type Hair } from './hair-picture';
-import { LevelForm } from './level-form';
-import { MarkForm } from './mark-form';
-import { Nudge, canNudge } from './nudge';
-import { OrderForm } from './order-form';
-import { ShareForm } from './share-form';
-import { useHairSize } from './sizes';
+import { isStaged, ItemStage, useComparison } from './item-stage';
+import type { Hair } from './hair-picture';
+import { canNudge } from './nudge';
+import type { Told } from './told';
 import { VerdictIcon, verdictColour, verdictOf } from './verdict';
 import { termWords } from './words';
-
-/** What came of an answer, once it may be seen. A question that was left has no response and no mark. */
-export interface Told {
-  item: Item;
-  response: Response | null;
-  mark: DrillMark | null;
-  /** What the last answers of the sitting have in common, where this one repeats a mistake. */
-  pattern?: Reason | null;
-}
 
 interface ItemCardProps {
   question: ShownQuestion;
@@ -155,104 +129,9 @@ export function ItemCard({
   };
   useShortcuts({ ...(closed ? {} : { Enter: () => answer(draft) }) });
 
-  const comparison = useMemo(
-    () => (told?.response && !told.mark?.right ? comparisonOf(told.item, told.response) : null),
-    [told],
-  );
-  const names = question.pictures.map(({ caption }) => (caption ? termWords(t, caption) : ''));
-  const size = useHairSize(hairs.length);
-  const single = useHairSize(1);
-  const compared = question.hands?.kind === 'brush' ? 'brushed' : 'compare';
-  const hairLabel = t('reading.hair', { light: question.light });
-
-  const options =
-    form.kind === 'choice'
-      ? form.options.map((option, i) => ({
-          text: termWords(t, option),
-          state: !told
-            ? ('open' as const)
-            : told.item.solution.kind === 'choice' && told.item.solution.right === i
-              ? ('right' as const)
-              : told.response?.kind === 'choice' && told.response.index === i
-                ? ('wrong' as const)
-                : ('other' as const),
-        }))
-      : [];
-
-  const stage = () => {
-    if (nudging && told) return <Nudge item={told.item} response={told.response!} size={single} />;
-    if (comparison && told)
-      return (
-        <div className="flex justify-center gap-6 px-4">
-          {(['truth', 'answered'] as const).map((which) => (
-            <figure key={which} className="flex flex-col items-center">
-              <HairPicture
-                hair={{ look: comparison[which] }}
-                {...single}
-                label={t(`reading.${compared}.${which}`)}
-              />
-              <figcaption className="pb-2 text-center">
-                <span className="block text-sm">{t(`reading.${compared}.${which}`)}</span>
-                <strong>{answerWords(t, told.item, which === 'truth' ? 'right' : told.response!)}</strong>
-              </figcaption>
-            </figure>
-          ))}
-        </div>
-      );
-    if (form.kind === 'order' && given?.kind === 'order')
-      return (
-        <OrderForm
-          hairs={hairs}
-          names={names}
-          order={given.order}
-          onChange={(order) => setDraft({ kind: 'order', order })}
-          size={size}
-          from={termWords(t, form.from)}
-          to={termWords(t, form.to)}
-          closed={closed}
-        />
-      );
-    if (form.kind === 'mark' && given?.kind === 'mark')
-      return (
-        <div className="flex justify-center pb-4">
-          <MarkForm
-            hair={hairs[0]}
-            size={size}
-            label={hairLabel}
-            names={form.marks.map((mark) => termWords(t, mark))}
-            at={given.at}
-            truth={told?.item.solution.kind === 'mark' ? told.item.solution.at : null}
-            brushed={hands?.kind === 'brush'}
-            onChange={(at) => setDraft({ kind: 'mark', at })}
-          />
-        </div>
-      );
-    if (hands?.kind === 'stretch')
-      return <StrandStretch test={hands} closed={closed} onPulled={(most) => (pulled.current = most)} />;
-    if (hands?.kind === 'feel')
-      return <StrandFeel drag={hands.drag} standsSeconds={hands.standsSeconds} closed={closed} />;
-    if (hands?.kind === 'tube' && line)
-      return (
-        <div className="flex justify-center px-4 py-10">
-          <Tube line={line} label={hands.label} large />
-        </div>
-      );
-    return (
-      <div className="flex flex-wrap justify-center gap-x-3 px-2 md:gap-x-6">
-        {hairs.map((hair, i) => (
-          <figure key={i} className="flex flex-col items-center">
-            <HairPicture hair={hair} {...size} label={names[i] ? `${hairLabel}, ${names[i]}` : hairLabel} />
-            {names[i] ? (
-              <figcaption className="font-display pb-2 text-lg font-semibold">{names[i]}</figcaption>
-            ) : null}
-          </figure>
-        ))}
-      </div>
-    );
-  };
+  const comparison = useComparison(told);
   const LightIcon = LIGHT_ICON[question.light];
-  const staged =
-    hairs.length > 0 || hands?.kind === 'stretch' || hands?.kind === 'feel' || hands?.kind === 'tube';
+  const staged = isStaged(hairs, hands);
 
   return (
     <div
@@ -260,7 +139,19 @@ export function ItemCard({
     >
       {staged ? (
         <div className="bg-surround text-on-surround flex flex-col pt-2">
-          <div className="flex-1">{stage()}</div>
+          <div className="flex-1">
+            <ItemStage
+              question={question}
+              hairs={hairs}
+              told={told}
+              given={given}
+              hands={hands}
+              line={line}
+              nudging={nudging}
+              onDraft={setDraft}
+              onPulled={(most) => (pulled.current = most)}
+            />
+          </div>
           <div className={`flex items-center gap-2 px-4 py-2 text-sm ${hairs.length > 0 ? '' : 'hidden'}`}>
             <LightIcon aria-hidden className="size-4" />
             {t(`craft:light.${question.light}`)}
@@ -293,96 +184,24 @@ export function ItemCard({
           ) : null}
         </div>
 
-        {form.kind === 'choice' ? (
-          <ChoiceForm
-            label={termWords(t, question.ask)}
-            options={options}
-            chosen={given?.kind === 'choice' ? given.index : null}
-            onPress={(index) => press({ kind: 'choice', index })}
-            closed={closed}
-            picture={
-              hands?.kind === 'shelf' && line
-                ? (index) => {
-                    const { code, params } = form.options[index];
-                    return code === 'option.label' ? <Tube line={line} label={String(params.label)} /> : null;
-                  }
-                : undefined
-            }
-          />
-        ) : null}
-        {form.kind === 'amounts' && given?.kind === 'amounts' && !closed ? (
-          <ScaleForm
-            things={form.things}
-            inWords={hands === null}
-            closed={closed}
-            grams={given.grams}
-            onGrams={(grams) => setDraft({ kind: 'amounts', grams })}
-          />
-        ) : null}
-        {form.kind === 'shares' && !closed ? (
-          <PartedForm
-            places={form.places}
-            naturals={form.naturals}
-            value={parted}
-            onChange={setParted}
-            closed={closed}
-          />
-        ) : null}
-        {form.kind === 'clock' && given?.kind === 'clock' && !closed ? (
-          <ClockForm
-            zones={form.zones}
-            most={form.most}
-            value={given}
-            onChange={(next) => setDraft({ kind: 'clock', ...next })}
-            closed={closed}
-          />
-        ) : null}
-        {form.kind === 'level' && !closed ? (
-          <LevelForm
-            halves={form.halves}
-            value={given?.kind === 'figure' ? given.value : null}
-            onChange={(value) => setDraft({ kind: 'figure', value })}
-            onPress={(value) => press({ kind: 'figure', value })}
-          />
-        ) : null}
-        {form.kind === 'share' && !closed ? (
-          <ShareForm
-            stepPercent={form.stepPercent}
-            value={given?.kind === 'figure' ? given.value : null}
-            onPress={(value) => press({ kind: 'figure', value })}
-          />
-        ) : null}
-        {form.kind === 'figure' && !closed ? (
-          <form
-            className="flex flex-col gap-1"
-            noValidate
-            onSubmit={(event) => {
-              event.preventDefault();
-              answer(null);
-            }}
-          >
-            <FigureForm
-              unit={form.unit}
-              text={text}
-              onText={(next) => {
-                setText(next);
-                setWrongText(false);
-              }}
-              label={termWords(t, question.ask)}
-            />
-            {wrongText ? (
-              <p role="alert" className="text-bad text-sm font-semibold">
-                {t('reading.notAFigure')}
-              </p>
-            ) : null}
-          </form>
-        ) : null}
-        {form.kind === 'mark' && !closed ? (
-          <p className="text-quiet text-sm">{t('reading.markHint')}</p>
-        ) : null}
-        {form.kind === 'order' && !closed ? (
-          <p className="text-quiet text-sm">{t('reading.orderHint')}</p>
-        ) : null}
+        <AnswerForm
+          question={question}
+          told={told}
+          given={given}
+          parted={parted}
+          hands={hands}
+          line={line}
+          text={text}
+          wrongText={wrongText}
+          onDraft={setDraft}
+          onParted={setParted}
+          onText={(next) => {
+            setText(next);
+            setWrongText(false);
+          }}
+          onPress={press}
+          onSubmit={() => answer(null)}
+        />
 
         {closed ? (
           <div className="flex flex-col gap-3" aria-live="polite">

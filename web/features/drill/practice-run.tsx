@@ -28,7 +28,8 @@ import { Loading, Notice } from '../../ui/panel';
 import { useIsWide } from '../../ui/use-is-wide';
 import { Figures } from './figures';
 import { ownLineOf } from './own-line';
-import { ItemCard, type Told } from './item-card';
+import { ItemCard } from './item-card';
+import type { Told } from './told';
 import { hairSize } from './sizes';
 import { PracticeSummary, type Done } from './practice-summary';
 

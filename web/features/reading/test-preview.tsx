@@ -7,7 +7,8 @@ import { makeItem } from '../../workers/drill-maker';
 import type { DrillMade } from '../../workers/drill.worker';
 import { Button } from '../../ui/button';
 import { Loading, Notice } from '../../ui/panel';
-import { ItemCard, type Told } from '../drill/item-card';
+import { ItemCard } from '../drill/item-card';
+import type { Told } from '../drill/told';
 import { ownLineOf } from '../drill/own-line';
 
 const drawSeed = () => crypto.getRandomValues(new Uint32Array(1))[0];

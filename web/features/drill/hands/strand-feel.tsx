@@ -4,6 +4,7 @@ import { useEffect, useRef, useState, type PointerEvent } from 'react';
 import { useTranslation } from 'react-i18next';
 import { cssOf } from '../../../lib/css-colour';
 import { Button } from '../../../ui/button';
+import { Grip } from './grip';
 
 const WIDTH = 200;
 const HEIGHT = 372;
@@ -101,33 +102,19 @@ export function StrandFeel({
             className="fill-white/70 stroke-white"
           />
         ) : null}
-        <g
-          role="slider"
-          tabIndex={closed ? -1 : 0}
-          aria-label={t('reading.hands.feel.label')}
-          aria-orientation="vertical"
-          aria-valuemin={0}
-          aria-valuemax={100}
-          aria-valuenow={Math.round(((BOTTOM - at) / (BOTTOM - TOP)) * 100)}
-          aria-valuetext={drag ? t(`reading.hands.feel.${drag}`) : t('reading.hands.feel.hint')}
-          aria-disabled={closed}
-          className="cursor-grab"
-          onKeyDown={(event) => {
-            const by = BY_KEY[event.key];
-            if (by === undefined) return;
-            event.preventDefault();
-            strokeTo(hand + by);
+        <Grip
+          label={t('reading.hands.feel.label')}
+          value={((BOTTOM - at) / (BOTTOM - TOP)) * 100}
+          valueText={drag ? t(`reading.hands.feel.${drag}`) : t('reading.hands.feel.hint')}
+          y={at}
+          width={60}
+          closed={closed}
+          onKey={(key) => {
+            const by = BY_KEY[key];
+            if (by !== undefined) strokeTo(hand + by);
+            return by !== undefined;
           }}
-        >
-          <rect
-            x={70}
-            y={at - 13}
-            width={60}
-            height={26}
-            rx={13}
-            className="fill-white/80 stroke-on-surround stroke-2"
-          />
-        </g>
+        />
       </svg>
       <p role="status" className="min-h-6 text-center text-sm">
         {drag ? t(`reading.hands.feel.${drag}`) : t('reading.hands.feel.hint')}

@@ -4,6 +4,7 @@ import { useEffect, useRef, useState, type PointerEvent } from 'react';
 import { useTranslation } from 'react-i18next';
 import { cssOf } from '../../../lib/css-colour';
 import { Button } from '../../../ui/button';
+import { Grip } from './grip';
 
 /** Strand and ruler, in units of the drawing. */
 const TOP = 26;
@@ -119,38 +120,20 @@ export function StrandStretch({
         <Ruler />
         <Fibres end={end} pulled={pulled} curled={curled} limp={limp} snapped={phase === 'snapped'} />
         <rect x={86} y={TOP - 16} width={28} height={18} rx={3} className="fill-on-surround" />
-        <g
-          role="slider"
-          tabIndex={closed ? -1 : 0}
-          aria-label={t('reading.hands.stretch.label')}
-          aria-orientation="vertical"
-          aria-valuemin={0}
-          aria-valuemax={Math.round(MOST * 100)}
-          aria-valuenow={Math.round(pulled * 100)}
-          aria-valuetext={said}
-          aria-disabled={closed}
-          className="cursor-grab"
-          onKeyDown={(event) => {
-            const by = BY_KEY[event.key];
-            if (by !== undefined) {
-              event.preventDefault();
-              pull((phase === 'held' ? hand : left) + by);
-            }
-            if (event.key === ' ') {
-              event.preventDefault();
-              letGo();
-            }
+        <Grip
+          label={t('reading.hands.stretch.label')}
+          value={(pulled / MOST) * 100}
+          valueText={said}
+          y={phase === 'snapped' ? HEIGHT - 21 : end + 9}
+          width={48}
+          closed={closed}
+          onKey={(key) => {
+            const by = BY_KEY[key];
+            if (by !== undefined) pull((phase === 'held' ? hand : left) + by);
+            if (key === ' ') letGo();
+            return by !== undefined || key === ' ';
           }}
-        >
-          <rect
-            x={76}
-            y={phase === 'snapped' ? HEIGHT - 34 : end - 4}
-            width={48}
-            height={26}
-            rx={13}
-            className="fill-white/80 stroke-on-surround stroke-2"
-          />
-        </g>
+        />
       </svg>
       <p role="status" className="min-h-6 text-center text-sm">
         {said}
@@ -177,8 +160,8 @@ function Ruler() {
         return (
           <line
             key={i}
-            x1={i % 5 === 0 ? 148 : 156}
-            x2={166}
+            x1={i % 5 === 0 ? 136 : 144}
+            x2={154}
             y1={y}
             y2={y}
             strokeWidth={i % 5 === 0 ? 1.5 : 0.75}
@@ -186,7 +169,7 @@ function Ruler() {
         );
       })}
       {[0, 0.5, 1].map((share) => (
-        <text key={share} x={170} y={TOP + LONG * (1 + share) + 4} stroke="none" fontSize={11}>
+        <text key={share} x={158} y={TOP + LONG * (1 + share) + 4} stroke="none" fontSize={11}>
           {t('reading.share', { share })}
         </text>
       ))}

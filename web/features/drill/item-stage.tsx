@@ -1,0 +1,130 @@
+import { comparisonOf, type Hands, type Response } from '@cimbel/core/drill';
+import type { Line } from '@cimbel/core/shades';
+import type { ShownQuestion } from '@cimbel/contract';
+import { useMemo } from 'react';
+import { useTranslation } from 'react-i18next';
+import { answerWords } from './answer-words';
+import { HairPicture, type Hair } from './hair-picture';
+import { StrandFeel } from './hands/strand-feel';
+import { StrandStretch } from './hands/strand-stretch';
+import { Tube } from './hands/tube';
+import { MarkForm } from './mark-form';
+import { Nudge } from './nudge';
+import { OrderForm } from './order-form';
+import { useHairSize } from './sizes';
+import type { Told } from './told';
+import { termWords } from './words';
+
+/** Hands that are shown on the neutral ground, where hair is shown otherwise. */
+const ON_STAGE: readonly Hands['kind'][] = ['stretch', 'feel', 'tube'];
+export const isStaged = (hairs: readonly Hair[], hands: Hands | null): boolean =>
+  hairs.length > 0 || (hands !== null && ON_STAGE.includes(hands.kind));
+
+/** The true hair and that of a wrong answer, where there is any. */
+export const useComparison = (told: Told | null) =>
+  useMemo(
+    () => (told?.response && !told.mark?.right ? comparisonOf(told.item, told.response) : null),
+    [told],
+  );
+
+/** What is looked at and handled: hair, hair to be put in order or marked, or what lies on the bench. */
+export function ItemStage({
+  question,
+  hairs,
+  told,
+  given,
+  hands,
+  line,
+  nudging,
+  onDraft,
+  onPulled,
+}: {
+  question: ShownQuestion;
+  hairs: readonly Hair[];
+  told: Told | null;
+  given: Response | null;
+  hands: Hands | null;
+  line: Line | null;
+  nudging: boolean;
+  onDraft: (response: Response) => void;
+  onPulled: (most: number) => void;
+}) {
+  const { t } = useTranslation(['ui', 'drill', 'craft']);
+  const { form } = question;
+  const closed = told !== null;
+  const comparison = useComparison(told);
+  const names = question.pictures.map(({ caption }) => (caption ? termWords(t, caption) : ''));
+  const size = useHairSize(hairs.length);
+  const single = useHairSize(1);
+  const compared =
+    question.hands?.kind === 'brush' ? 'brushed' : question.skill === 'toner' ? 'finish' : 'compare';
+  const hairLabel = t('reading.hair', { light: question.light });
+  if (nudging && told) return <Nudge item={told.item} response={told.response!} size={single} />;
+  if (comparison && told)
+    return (
+      <div className="flex justify-center gap-6 px-4">
+        {(['truth', 'answered'] as const).map((which) => (
+          <figure key={which} className="flex flex-col items-center">
+            <HairPicture
+              hair={{ look: comparison[which] }}
+              {...single}
+              label={t(`reading.${compared}.${which}`)}
+            />
+            <figcaption className="pb-2 text-center">
+              <span className="block text-sm">{t(`reading.${compared}.${which}`)}</span>
+              <strong>{answerWords(t, told.item, which === 'truth' ? 'right' : told.response!)}</strong>
+            </figcaption>
+          </figure>
+        ))}
+      </div>
+    );
+  if (form.kind === 'order' && given?.kind === 'order')
+    return (
+      <OrderForm
+        hairs={hairs}
+        names={names}
+        order={given.order}
+        onChange={(order) => onDraft({ kind: 'order', order })}
+        size={size}
+        from={termWords(t, form.from)}
+        to={termWords(t, form.to)}
+        closed={closed}
+      />
+    );
+  if (form.kind === 'mark' && given?.kind === 'mark')
+    return (
+      <div className="flex justify-center pb-4">
+        <MarkForm
+          hair={hairs[0]}
+          size={size}
+          label={hairLabel}
+          names={form.marks.map((mark) => termWords(t, mark))}
+          at={given.at}
+          truth={told?.item.solution.kind === 'mark' ? told.item.solution.at : null}
+          brushed={hands?.kind === 'brush'}
+          onChange={(at) => onDraft({ kind: 'mark', at })}
+        />
+      </div>
+    );
+  if (hands?.kind === 'stretch') return <StrandStretch test={hands} closed={closed} onPulled={onPulled} />;
+  if (hands?.kind === 'feel')
+    return <StrandFeel drag={hands.drag} standsSeconds={hands.standsSeconds} closed={closed} />;
+  if (hands?.kind === 'tube' && line)
+    return (
+      <div className="flex justify-center px-4 py-10">
+        <Tube line={line} label={hands.label} large />
+      </div>
+    );
+  return (
+    <div className="flex flex-wrap justify-center gap-x-3 px-2 md:gap-x-6">
+      {hairs.map((hair, i) => (
+        <figure key={i} className="flex flex-col items-center">
+          <HairPicture hair={hair} {...size} label={names[i] ? `${hairLabel}, ${names[i]}` : hairLabel} />
+          {names[i] ? (
+            <figcaption className="font-display pb-2 text-lg font-semibold">{names[i]}</figcaption>
+          ) : null}
+        </figure>
+      ))}
+    </div>
+  );
+}
