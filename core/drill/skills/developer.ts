@@ -1,4 +1,5 @@
 import { percentOfVol, volOfPercent } from '../../measure';
+import { HIGH_LIFT_FROM } from '../../process';
 import { reason, type Reason } from '../../reason';
 import { chooseDeveloper, lightenerVols, liftOf, type Place } from '../../theory';
 import { chooseAmong, wrongFigures } from '../choice';
@@ -54,6 +55,8 @@ function forTask({ draw, rules, scope, facet, step }: Making): Made {
   const greyShare = facet === 'grey' ? draw.int(3, 7) / 10 : 0;
   const task = { naturalLevel: natural, targetLevel: natural + lift, greyShare };
   insist(task.targetLevel >= 1 && task.targetLevel <= 10, 'beyond the scale');
+  // From 6 up a high-lift shade would be another sound answer.
+  insist(lift <= MOST_BY_COLOUR || natural < HIGH_LIFT_FROM, 'high-lift colour would do it too');
   const byColour = lift <= MOST_BY_COLOUR;
   const choice = chooseDeveloper(task, line, rules);
   insist(
