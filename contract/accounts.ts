@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { oneLine } from './text';
 
 export const ROLES = ['educator', 'student'] as const;
 export const roleSchema = z.enum(ROLES);
@@ -20,7 +21,7 @@ export const joinCodeSchema = z
 export const signInSchema = z.object({ email: emailSchema, password: z.string().min(1).max(200) });
 export const registerSchema = z.object({
   role: roleSchema,
-  name: z.string().trim().min(1).max(80),
+  name: oneLine(80),
   email: emailSchema,
   password: passwordSchema,
 });

@@ -29,6 +29,7 @@ import type { HouseRules } from '@cimbel/core/theory';
 import type { TressLook } from '@cimbel/core/tress';
 import type { standingSchema } from './classes';
 import { exerciseSchema } from './exercises';
+import { oneLine } from './text';
 
 /** When students who have handed in may see their marks and the model answer. */
 export const RELEASES = ['onSubmit', 'onDue', 'manual'] as const;
@@ -45,7 +46,7 @@ export const newAssignmentSchema = z.object({
 
 export const assignmentChangeSchema = z
   .object({
-    title: z.string().trim().min(1).max(120),
+    title: oneLine(120),
     dueAt: z.iso.datetime(),
     release: z.enum(RELEASES),
     released: z.boolean(),

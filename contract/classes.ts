@@ -1,8 +1,9 @@
 import { z } from 'zod';
 import type { Line } from '@cimbel/core/shades';
 import type { HouseRules } from '@cimbel/core/theory';
+import { oneLine } from './text';
 
-export const newClassSchema = z.object({ name: z.string().trim().min(1).max(80) });
+export const newClassSchema = z.object({ name: oneLine(80) });
 
 export const classSummarySchema = z.object({
   id: z.uuid(),

@@ -21,6 +21,7 @@ import {
 } from '@cimbel/core/drill';
 import type { Line } from '@cimbel/core/shades';
 import { houseRulesSchema, type HouseRules } from '@cimbel/core/theory';
+import { oneLine } from './text';
 
 const skillsSchema = z
   .array(skillSchema)
@@ -29,7 +30,7 @@ const skillsSchema = z
 
 /** A practice as an educator sets it: what, within which hair, and how much a week. */
 export const newPracticeSchema = z.object({
-  title: z.string().trim().min(1).max(120),
+  title: oneLine(120),
   skills: skillsSchema,
   scope: scopeSchema,
   minutesAWeek: z.number().int().min(5).max(240),
@@ -98,7 +99,7 @@ export type TestVariants = (typeof TEST_VARIANTS)[number];
 
 export const newTestSchema = z
   .object({
-    title: z.string().trim().min(1).max(120),
+    title: oneLine(120),
     parts: z.array(testPartSchema).min(1),
     step: stepSchema,
     scope: scopeSchema,
@@ -121,7 +122,7 @@ export const newTestSchema = z
 export type NewTest = z.infer<typeof newTestSchema>;
 
 export const testChangeSchema = z
-  .object({ title: z.string().trim().min(1).max(120), dueAt: z.iso.datetime(), released: z.boolean() })
+  .object({ title: oneLine(120), dueAt: z.iso.datetime(), released: z.boolean() })
   .partial()
   .strict();
 export type TestChange = z.infer<typeof testChangeSchema>;

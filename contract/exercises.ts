@@ -1,10 +1,11 @@
 import { z } from 'zod';
 import { OPEN_STEPS, clientCaseSchema } from '@cimbel/core/card';
 import { MISCONCEPTIONS, NO_JUDGEMENT, judgementSchema, rubricSchema } from '@cimbel/core/mark';
+import { oneLine } from './text';
 
 /** A case with the steps that are worked and the points they are worth: what an educator keeps, and sets to a class. */
 export const exerciseSchema = z.object({
-  title: z.string().trim().min(1).max(120),
+  title: oneLine(120),
   clientCase: clientCaseSchema,
   /** The educator's word that it is set although even the model answer misses what is wished. */
   missesWish: z.boolean().optional(),

@@ -4,9 +4,9 @@ import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 import type { Pool } from 'pg';
 import { randomUUID } from 'node:crypto';
-import path from 'node:path';
-import { errorAnswer, sameOriginWrites, unknownAddress } from './http/guards';
+import { errorAnswer, sameOriginWrites, storableText, unknownAddress } from './http/guards';
 import { mount, type Services } from './http/route';
+import { builtApplication } from './http/static';
 import { sessions } from './http/session';
 import { allRoutes } from './routes';
 
@@ -62,6 +62,7 @@ export function createApp(parts: AppParts): Express {
 
   const api = Router();
   api.use(express.json({ limit: '256kb' }));
+  api.use(storableText);
   api.use(sameOriginWrites);
   api.use(sessions(parts.pool, parts.sessionSecret, parts.secure));
   api.use((_req, res, next) => {
@@ -71,21 +72,8 @@ export function createApp(parts: AppParts): Express {
   mount(api, allRoutes(), parts);
   app.use((req, res, next) => (req.path.startsWith('/api/') ? api(req, res, next) : next()));
 
-  if (parts.webFolder) serveWeb(app, parts.webFolder);
+  if (parts.webFolder) app.use(builtApplication(parts.webFolder));
   app.use(unknownAddress);
   app.use(errorAnswer(parts.log));
   return app;
-}
-
-/** Hashed files may be kept for ever; the page itself is asked for each time, so that an update is seen at once. */
-function serveWeb(app: Express, folder: string): void {
-  app.use(
-    '/assets',
-    express.static(path.join(folder, 'assets'), { immutable: true, maxAge: '365d', fallthrough: false }),
-  );
-  app.use(express.static(folder, { index: false, maxAge: 0 }));
-  app.get(/^\/(?!api\/|assets\/)/, (_req, res) => {
-    res.setHeader('Cache-Control', 'no-cache');
-    res.sendFile(path.join(folder, 'index.html'));
-  });
 }

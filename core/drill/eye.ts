@@ -81,8 +81,8 @@ const warmthOf = (tone: string) => WARMTH[TONES[tone as ToneFamily].temperature]
 /** Answers of one skill before it is called a strength or a weakness. */
 const ENOUGH = 6;
 /** Longer than this nobody looks at one item: the tea was made. Seconds. */
-const LONGEST = 120;
-export const countedSeconds = (seconds: number) => Math.min(LONGEST, Math.max(0, seconds));
+export const MOST_SECONDS = 120;
+export const countedSeconds = (seconds: number) => Math.min(MOST_SECONDS, Math.max(0, seconds));
 
 /** What a student's own answers say about the eye behind them. Assisted answers are counted and otherwise left out. */
 export function eyeOf(all: readonly EyeAnswer[]): Eye {

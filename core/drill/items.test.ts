@@ -197,8 +197,8 @@ function specsFrom(skill: Skill, seed: number, context: DrillContext): ItemSpec[
   }));
 }
 
-/** Two thousand items of a skill at every push; ten thousand with LONG_TESTS set. */
-const HUNDREDS = process.env.LONG_TESTS ? 100 : 20;
+/** A thousand items of a skill at every push; ten thousand with LONG_TESTS set. */
+const HUNDREDS = process.env.LONG_TESTS ? 100 : 10;
 
 describe.each(SKILLS)('thousands of items of %s', (skill) => {
   it('are well-formed, answerable, and have one answer by a reckoning of their own', () => {

@@ -64,14 +64,15 @@ export async function classDetail(db: Knex, row: ClassRow, now: Date): Promise<C
   const ids = assignments.map(({ id }) => id);
   const attempts = await attemptsOf(db, ids);
   const points = await pointsOf(db, attempts);
+  const attemptOf = new Map(
+    attempts.map((attempt: AttemptRow) => [`${attempt.assignment_id} ${attempt.student_id}`, attempt]),
+  );
   const standings = (studentId: string): Record<string, Standing> =>
     Object.fromEntries(
-      assignments.map((assignment) => {
-        const attempt = attempts.find(
-          (a: AttemptRow) => a.assignment_id === assignment.id && a.student_id === studentId,
-        );
-        return [assignment.id, standingOf(attempt, assignment, points)];
-      }),
+      assignments.map((assignment) => [
+        assignment.id,
+        standingOf(attemptOf.get(`${assignment.id} ${studentId}`), assignment, points),
+      ]),
     );
   return {
     id: row.id,

@@ -1,7 +1,7 @@
 import type { ErrorRequestHandler, RequestHandler } from 'express';
 import { ipKeyGenerator, rateLimit } from 'express-rate-limit';
 import type { Logger } from 'pino';
-import { HttpError, notFound } from './errors';
+import { HttpError, invalidField, notFound } from './errors';
 
 /** A write must come from our own pages: the browser says where from, and a form on another site cannot lie about it. */
 export const sameOriginWrites: RequestHandler = (req, _res, next) => {
@@ -16,6 +16,33 @@ export const sameOriginWrites: RequestHandler = (req, _res, next) => {
   }
   if (host !== null && host === req.get('host')) return next();
   next(new HttpError(403, 'request.origin', 'Writes are accepted from our own pages only.'));
+};
+
+/** What no database keeps: a NUL, or half of a pair of surrogates. */
+const UNSTORABLE = /\p{Surrogate}|\0/u;
+
+/** Where in a body there is text that cannot be kept; null where there is none. */
+function unstorable(value: unknown, at = ''): string | null {
+  if (typeof value === 'string') return UNSTORABLE.test(value) ? at : null;
+  if (typeof value !== 'object' || value === null) return null;
+  for (const [name, one] of Object.entries(value)) {
+    const here = at === '' ? name : `${at}.${name}`;
+    const found = UNSTORABLE.test(name) ? here : unstorable(one, here);
+    if (found !== null) return found;
+  }
+  return null;
+}
+export const storableText: RequestHandler = (req, _res, next) => {
+  const at = unstorable(req.body);
+  next(
+    at === null
+      ? undefined
+      : invalidField(
+          at.replace(/\p{Surrogate}|\0/gu, ''),
+          'characters',
+          'This holds characters that cannot be kept.',
+        ),
+  );
 };
 
 /** A classroom shares one address, so tries are counted per address and name; only failures count. */
@@ -36,18 +63,23 @@ export const signInLimit = (perName: number): RequestHandler =>
 
 export const unknownAddress: RequestHandler = (_req, _res, next) => next(notFound());
 
+/** What the parsers of address and body could not read, by their own status: the caller's to put right, not ours. */
+function unreadable(error: { status?: unknown; type?: unknown }): HttpError | null {
+  if (error?.type === 'entity.parse.failed')
+    return new HttpError(400, 'request.notJson', 'The body is not valid JSON.');
+  if (error?.type === 'entity.too.large')
+    return new HttpError(413, 'request.tooLarge', 'The body is too large.');
+  const { status } = error ?? {};
+  return typeof status === 'number' && status >= 400 && status < 500
+    ? new HttpError(status, 'request.unreadable', 'The address or the body cannot be read as it is encoded.')
+    : null;
+}
+
 export const errorAnswer =
   (log: Logger): ErrorRequestHandler =>
   (error, req, res, next) => {
     if (res.headersSent) return next(error);
-    const known =
-      error instanceof HttpError
-        ? error
-        : error?.type === 'entity.parse.failed'
-          ? new HttpError(400, 'request.notJson', 'The body is not valid JSON.')
-          : error?.type === 'entity.too.large'
-            ? new HttpError(413, 'request.tooLarge', 'The body is too large.')
-            : null;
+    const known = error instanceof HttpError ? error : unreadable(error);
     if (!known) log.error({ err: error, requestId: req.id }, 'unexpected error');
     const answer =
       known ??

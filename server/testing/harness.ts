@@ -11,7 +11,7 @@ import { createAccount } from '../accounts/store';
 import { createApp } from '../app';
 import { connect, migrate, sessionPool } from '../db/database';
 
-const HOST = 'cimbel.test';
+export const HOST = 'cimbel.test';
 
 export interface Harness {
   app: Express;

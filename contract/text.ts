@@ -1,0 +1,13 @@
+import { z } from 'zod';
+
+/** Line breaks and what no screen shows: a name with them would break a list, a table or a file. */
+const UNSEEN = /[\p{Cc}\u2028\u2029]/u;
+
+/** A name or a title: one line of at least one and at most so many characters, without spaces around it. */
+export const oneLine = (most: number) =>
+  z
+    .string()
+    .trim()
+    .min(1)
+    .max(most)
+    .refine((text) => !UNSEEN.test(text), { params: { code: 'oneLine' } });
