@@ -3,6 +3,7 @@ import { spawn } from 'node:child_process';
 import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync, chmodSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
+import { firstLoadFits } from './lib/first-load.mjs';
 import { Cluster } from './lib/postgres.mjs';
 import {
   Plain,
@@ -77,6 +78,7 @@ const stages = {
     try {
       await buildApplication();
       count(true);
+      firstLoadFits().forEach(count);
     } catch (error) {
       console.error(error.message);
       count(false);

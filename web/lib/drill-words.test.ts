@@ -17,7 +17,8 @@ import type { Reason } from '@cimbel/core';
 import { houseRulesSchema } from '@cimbel/core/theory';
 import fc from 'fast-check';
 import { facetWords, termWords } from '../features/drill/words';
-import { LOCALES, i18n } from './i18n';
+import { LOCALES } from '../testing/locales';
+import { i18n } from './i18n';
 
 const leaves = (tree: object, at = ''): string[] =>
   Object.entries(tree).flatMap(([name, value]) =>

@@ -1,6 +1,7 @@
 import { newId } from './id';
 import { forget, keep, readKept } from './storage';
-import { LOCALES, i18n } from './i18n';
+import { LOCALES } from '../testing/locales';
+import { i18n } from './i18n';
 
 const reasons = (code: string, params: object) => i18n.t(code, { ns: 'reasons', ...params });
 

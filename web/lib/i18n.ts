@@ -2,37 +2,15 @@ import { flOzOfGrams } from '@cimbel/core/measure';
 import type { HouseRules } from '@cimbel/core/theory';
 import i18next, { type TFunction, type i18n as I18n } from 'i18next';
 import { initReactI18next } from 'react-i18next';
-import consultReasons from '../locales/en/consult-reasons.json';
 import craft from '../locales/en/craft.json';
-import drill from '../locales/en/drill.json';
-import drillReasons from '../locales/en/drill-reasons.json';
-import judgementReasons from '../locales/en/judgement-reasons.json';
-import judgements from '../locales/en/judgements.json';
-import olderDrills from '../locales/en/older-drills.json';
-import reasons from '../locales/en/reasons.json';
-import routeReasons from '../locales/en/route-reasons.json';
-import markReasons from '../locales/en/mark-reasons.json';
 import ui from '../locales/en/ui.json';
 
 /**
  * Every word shown comes from the locale files. Reasons of the core are codes with parameters; the formats below turn a
  * parameter into the craft's own notation, so that a sentence reads `{{given, level}}` and nothing is put together by hand.
+ * What the first page needs comes with it; the rest (`lib/words`) with the first page that speaks it.
  */
-export const LOCALES = {
-  en: {
-    ui,
-    craft,
-    // Questions kept from before they were asked anew speak in their own words.
-    drill: { ...drill, judgement: judgements, older: olderDrills.words },
-    reasons: {
-      ...reasons,
-      drill: { ...drillReasons, judgement: judgementReasons, older: olderDrills.reasons },
-      mark: markReasons,
-      route: routeReasons,
-      ...consultReasons,
-    },
-  },
-} as const;
+const FIRST = { en: { ui, craft } } as const;
 const RIGHT_TO_LEFT = new Set(['ar', 'fa', 'he', 'ur']);
 
 const number = (digits: number) => (value: number, language?: string) =>
@@ -51,7 +29,7 @@ const WRITTEN: Record<Units, (grams: number, language?: string, least?: number) 
 /** Teaches an instance the craft's notation. */
 function teach(words: I18n, units: Units): I18n {
   void words.init({
-    resources: LOCALES,
+    resources: FIRST,
     lng: 'en',
     fallbackLng: 'en',
     defaultNS: 'ui',
@@ -166,6 +144,11 @@ export const i18n = teach(i18next.createInstance().use(initReactI18next), 'grams
 const inOunces = teach(i18next.createInstance(), 'flOz');
 /** English here is written as in Britain, day before month. */
 const DATES_OF: Record<string, string> = { en: 'en-GB' };
+
+/** Adds words that came later to those that are there. */
+export function addWords(namespace: 'drill' | 'reasons', words: object): void {
+  for (const instance of [i18n, inOunces]) instance.addResourceBundle('en', namespace, words, true, true);
+}
 
 /** The same words, with amounts as a class measures them. */
 export const wordsIn = (units: Units): I18n => (units === 'flOz' ? inOunces : i18n);

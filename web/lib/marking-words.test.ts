@@ -22,7 +22,8 @@ import { LAYER_ROLES, ROUTES, rulingsFor, solveCase, tasksOf } from '@cimbel/cor
 import { AREAS } from '@cimbel/core/hair';
 import { AREA_ORDERS, DEFAULT_HOUSE_RULES, TAKEN_AS } from '@cimbel/core/theory';
 import { gradingOf } from '@cimbel/core/testing/solved';
-import { LOCALES, i18n } from './i18n';
+import { LOCALES } from '../testing/locales';
+import { i18n } from './i18n';
 
 const leaves = (tree: object, at = ''): string[] =>
   Object.entries(tree).flatMap(([name, value]) =>

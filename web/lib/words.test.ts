@@ -40,7 +40,8 @@ import {
 } from '@cimbel/core/process';
 import { HAIR_FORMS } from '@cimbel/core/tress';
 import fc from 'fast-check';
-import { LOCALES, i18n } from './i18n';
+import { LOCALES } from '../testing/locales';
+import { i18n } from './i18n';
 
 const words = ({ code, params }: Reason) => i18n.t(code, { ns: 'reasons', ...params });
 function expectWorded(reason: Reason): void {

@@ -26,6 +26,7 @@ import { Button } from '../ui/button';
 import { Choice } from '../ui/field';
 import { Notice } from '../ui/panel';
 import { Tress } from '../ui/tress';
+import '../lib/words/reasons';
 
 const SEED = { a: 21, b: 22 };
 

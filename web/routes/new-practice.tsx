@@ -14,6 +14,7 @@ import { useChecked } from '../lib/use-checked';
 import { Field, Input, NumberInput } from '../ui/field';
 import { Sheet } from '../ui/panel';
 import { PageTitle } from '../ui/page-title';
+import '../lib/words/drills';
 
 const fresh = (): NewPractice => ({
   title: '',

@@ -23,6 +23,7 @@ import { Button } from '../ui/button';
 import { Choice, Field, Input, NumberInput } from '../ui/field';
 import { Sheet } from '../ui/panel';
 import { PageTitle } from '../ui/page-title';
+import '../lib/words/drills';
 
 const LOCAL = "yyyy-MM-dd'T'HH:mm";
 const MOST_OF_A_SKILL = 20;

@@ -12,6 +12,7 @@ import { Button, ButtonLink } from '../ui/button';
 import { Confirm } from '../ui/dialog';
 import { Empty, Failure, Loading, Notice } from '../ui/panel';
 import { PageTitle } from '../ui/page-title';
+import '../lib/words/drills';
 
 function Practices({ desk }: { desk: ReadingDesk }) {
   const { t } = useTranslation(['ui', 'drill']);

@@ -12,6 +12,7 @@ import { useMe } from '../lib/session';
 import { Button, ButtonLink } from '../ui/button';
 import { Choice } from '../ui/field';
 import { Empty, Failure, Loading, Notice, Sheet } from '../ui/panel';
+import '../lib/words/drills';
 
 const addressOf = (minutes: number, more: Record<string, string>) =>
   `/reading/practice?${new URLSearchParams({ minutes: String(minutes), ...more })}`;

@@ -16,6 +16,7 @@ import { forget, keep, readKept } from '../lib/storage';
 import { Button } from '../ui/button';
 import { Failure, Loading, Notice } from '../ui/panel';
 import { PageTitle } from '../ui/page-title';
+import '../lib/words/reasons';
 
 /** A file of either open format: a whole book as JSON, or its shades as a table. */
 function useFile(draft: LineDraft, onDraft: (draft: LineDraft) => void) {

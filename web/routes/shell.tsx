@@ -1,17 +1,28 @@
-import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/react';
 import { CircleUser, Keyboard, Moon, Sun } from 'lucide-react';
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link, NavLink, Navigate, Outlet, ScrollRestoration, useLocation } from 'react-router';
-import { api } from '../lib/api';
-import { useMe, useSession, useSessionChange } from '../lib/session';
+import { useMe, useSession } from '../lib/session';
 import { keep } from '../lib/storage';
 import { useShortcuts } from '../lib/shortcuts';
-import { Confirm } from '../ui/dialog';
 import { Failure, Loading } from '../ui/panel';
-import { ShortcutsDialog } from '../ui/shortcuts-dialog';
 
 const ICON_BUTTON = 'inline-flex size-10 items-center justify-center rounded-sm hover:bg-sheet';
+
+// What opens over the page comes after it: the first page is there sooner.
+const AccountMenu = lazy(() => import('./account-menu'));
+const ShortcutsDialog = lazy(() => import('../ui/shortcuts-dialog'));
+
+/** Stands where the menu will, of the same size. */
+function NameAlone() {
+  const { data } = useSession();
+  return data?.me ? (
+    <span className="inline-flex min-h-10 items-center gap-2 px-2">
+      <CircleUser aria-hidden className="size-5" />
+      <span className="max-sm:hidden">{data.me.name}</span>
+    </span>
+  ) : null;
+}
 
 function ThemeButton() {
   const { t } = useTranslation();
@@ -27,68 +38,6 @@ function ThemeButton() {
     <button type="button" className={ICON_BUTTON} aria-label={label} title={label} onClick={change}>
       {dark ? <Sun aria-hidden className="size-5" /> : <Moon aria-hidden className="size-5" />}
     </button>
-  );
-}
-
-function AccountMenu() {
-  const { t } = useTranslation();
-  const { data } = useSession();
-  const sessionChanged = useSessionChange();
-  const [unsent, setUnsent] = useState(0);
-  if (!data?.me) return null;
-  const { me } = data;
-  const leave = async () => {
-    // What is still open on the page writes to the device until it is gone.
-    await api('DELETE', '/api/session').catch(() => undefined);
-    await sessionChanged(null);
-    if (me.role === 'student') (await import('../features/bench/leave-device')).leaveDevice(me.id);
-  };
-  const signOut = async () => {
-    const left =
-      me.role === 'student' ? await (await import('../features/bench/leave-device')).sendWaiting(me.id) : 0;
-    if (left > 0) setUnsent(left);
-    else await leave();
-  };
-  return (
-    <>
-      <Confirm
-        open={unsent > 0}
-        danger
-        title={t('nav.unsentTitle')}
-        text={t('nav.unsent', { count: unsent })}
-        confirm={t('nav.signOutAnyway')}
-        busy={false}
-        onCancel={() => setUnsent(0)}
-        onConfirm={() => {
-          setUnsent(0);
-          void leave();
-        }}
-      />
-      <Menu>
-        <MenuButton
-          className="hover:bg-sheet inline-flex min-h-10 items-center gap-2 rounded-sm px-2"
-          aria-label={t('nav.account', { name: data.me.name })}
-        >
-          <CircleUser aria-hidden className="size-5" />
-          <span className="max-sm:hidden">{data.me.name}</span>
-        </MenuButton>
-        <MenuItems
-          anchor="bottom end"
-          className="bg-raised border-strong-line z-40 mt-1 rounded-sm border p-1 shadow-lg"
-        >
-          <p className="text-quiet px-3 py-1 text-sm">{t(`role.${data.me.role}`)}</p>
-          <MenuItem>
-            <button
-              type="button"
-              onClick={signOut}
-              className="data-focus:bg-sheet w-full rounded-sm px-3 py-2 text-start"
-            >
-              {t('nav.signOut')}
-            </button>
-          </MenuItem>
-        </MenuItems>
-      </Menu>
-    </>
   );
 }
 
@@ -124,6 +73,7 @@ function MainNav() {
 /** The frame of every page: a narrow bar, then the work. */
 export function Shell() {
   const { t } = useTranslation();
+  const { data } = useSession();
   const [helping, setHelping] = useState(false);
   useShortcuts({ '?': () => setHelping(true) });
   return (
@@ -153,12 +103,20 @@ export function Shell() {
           <Keyboard aria-hidden className="size-5" />
         </button>
         <ThemeButton />
-        <AccountMenu />
+        {data?.me ? (
+          <Suspense fallback={<NameAlone />}>
+            <AccountMenu />
+          </Suspense>
+        ) : null}
       </header>
       <main id="content" tabIndex={-1} className="flex-1 outline-none">
         <Outlet />
       </main>
-      <ShortcutsDialog open={helping} onClose={() => setHelping(false)} />
+      {helping ? (
+        <Suspense fallback={null}>
+          <ShortcutsDialog open onClose={() => setHelping(false)} />
+        </Suspense>
+      ) : null}
       <ScrollRestoration />
     </div>
   );

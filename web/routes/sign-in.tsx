@@ -1,7 +1,7 @@
 import { signInSchema, type Account } from '@cimbel/contract';
-import { naturalLook } from '@cimbel/core/tress';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useMutation } from '@tanstack/react-query';
+import { lazy, Suspense } from 'react';
 import { useForm } from 'react-hook-form';
 import { useTranslation } from 'react-i18next';
 import { Link, Navigate } from 'react-router';
@@ -12,32 +12,11 @@ import { useSession, useSessionChange } from '../lib/session';
 import { Button } from '../ui/button';
 import { Field, Input } from '../ui/field';
 import { Loading, Notice, Sheet } from '../ui/panel';
-import { Tress } from '../ui/tress';
 
 type Form = z.input<typeof signInSchema>;
 
-const LEVELS = [3, 4, 5, 6, 7, 8, 9];
-const hanging = (naturalLevel: number) =>
-  naturalLook({ naturalLevel, greyShare: 0, porosity: 'low', diameter: 'medium' }, 11 * naturalLevel);
-
-/** Locks in a row, dark to light: the thing all of this is about. */
-function Row() {
-  const { t } = useTranslation();
-  return (
-    <figure className="bg-surround relative flex h-[640px] flex-1 items-start justify-center gap-2 overflow-hidden rounded-sm px-4 max-wide:hidden">
-      {LEVELS.map((level) => (
-        <Tress
-          key={level}
-          look={hanging(level)}
-          width={84}
-          height={560}
-          label={t('signIn.hanger')}
-          className="mt-2"
-        />
-      ))}
-    </figure>
-  );
-}
+// Drawn once the way in is there: nobody waits for hair to sign in.
+const HangingRow = lazy(() => import('../features/drill/hanging-row'));
 
 function DemoDoor({ accounts }: { accounts: Account[] }) {
   const { t } = useTranslation();
@@ -138,7 +117,9 @@ export function SignIn() {
           </form>
         </Sheet>
       </div>
-      <Row />
+      <Suspense fallback={<figure className="bg-surround h-[640px] flex-1 rounded-sm max-wide:hidden" />}>
+        <HangingRow />
+      </Suspense>
     </div>
   );
 }

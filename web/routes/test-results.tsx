@@ -12,6 +12,7 @@ import { Confirm } from '../ui/dialog';
 import { DownloadLink } from '../ui/download-link';
 import { Empty, Failure, Loading, Notice, Sheet } from '../ui/panel';
 import { PageTitle } from '../ui/page-title';
+import '../lib/words/drills';
 
 function Students({ test }: { test: EducatorTest }) {
   const { t } = useTranslation(['ui', 'drill']);

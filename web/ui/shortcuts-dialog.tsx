@@ -18,7 +18,7 @@ const SHORTCUTS = [
   { keys: ['X'], words: 'stop' },
 ] as const;
 
-export function ShortcutsDialog({ open, onClose }: { open: boolean; onClose: () => void }) {
+export default function ShortcutsDialog({ open, onClose }: { open: boolean; onClose: () => void }) {
   const { t } = useTranslation();
   return (
     <Dialog open={open} onClose={onClose} title={t('shortcuts.title')}>

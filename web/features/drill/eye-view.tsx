@@ -16,6 +16,7 @@ import {
 } from 'recharts';
 import { Empty, Sheet } from '../../ui/panel';
 import { Confusion } from './confusion';
+import '../../lib/words/drills';
 
 /** A departure smaller than this is chance, not a habit. */
 const LEVEL_BIAS = 0.15;

@@ -1,5 +1,6 @@
 import { useTranslation } from 'react-i18next';
 import type { Unit } from '@cimbel/core/drill';
+import '../../lib/words/drills';
 
 /** A free figure with its unit. Enter answers. A comma is taken for a point. */
 export function FigureForm({

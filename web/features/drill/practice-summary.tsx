@@ -2,6 +2,7 @@ import { SKILLS, type Skill } from '@cimbel/core/drill';
 import { useTranslation } from 'react-i18next';
 import { Button, ButtonLink } from '../../ui/button';
 import { Notice, Sheet } from '../../ui/panel';
+import '../../lib/words/drills';
 
 export interface Done {
   skill: Skill;

@@ -2,6 +2,7 @@ import { TONE_FAMILIES } from '@cimbel/core/colour';
 import type { Term } from '@cimbel/core/drill';
 import { shippedLine } from '@cimbel/core/shades';
 import type { TFunction } from 'i18next';
+import '../../lib/words/questions';
 
 /** A term of the core in words. */
 export const termWords = (t: TFunction, { code, params }: Term): string =>

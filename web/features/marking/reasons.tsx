@@ -1,5 +1,6 @@
 import type { Reason } from '@cimbel/core';
 import { useTranslation } from 'react-i18next';
+import '../../lib/words/reasons';
 
 /** A reason of the core in words, with the handbook's rule beside it. */
 export function ReasonText({ reason }: { reason: Reason }) {

@@ -9,6 +9,7 @@ import { coversGrey, lightens, type LineDraft } from './draft';
 import { GreyShareRows } from './grey-share-rows';
 import { problemWords } from './problem-words';
 import { ShadeRows } from './shade-rows';
+import '../../lib/words/reasons';
 
 /** The directions, the key and the shades of a line, with what is wrong beside what it is about. */
 export function LineForm({

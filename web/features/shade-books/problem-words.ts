@@ -1,5 +1,6 @@
 import type { Problem } from '@cimbel/core/formats';
 import type { TFunction } from 'i18next';
+import '../../lib/words/reasons';
 
 /** A problem in words, and where it is. */
 export function problemWords(t: TFunction, { code, params, row, column, path }: Problem): string {

@@ -7,6 +7,7 @@ import { Button } from '../../ui/button';
 import { Notice } from '../../ui/panel';
 import type { LineDraft } from './draft';
 import { problemWords } from './problem-words';
+import '../../lib/words/reasons';
 
 const LEVELS = Array.from({ length: 10 }, (_, i) => i + 1);
 const BOX = 'border-strong-line bg-raised rounded-sm border px-2';

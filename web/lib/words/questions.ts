@@ -1,0 +1,15 @@
+import drillReasons from '../../locales/en/drill-reasons.json';
+import judgementReasons from '../../locales/en/judgement-reasons.json';
+import judgements from '../../locales/en/judgements.json';
+import olderDrills from '../../locales/en/older-drills.json';
+import { addWords } from '../i18n';
+import './drills';
+
+/**
+ * Questions of judgement and what is said of answers. Questions kept from before they were asked anew speak in their own
+ * words.
+ */
+export const QUESTIONS = { judgement: judgements, older: olderDrills.words } as const;
+export const ANSWERS = { ...drillReasons, judgement: judgementReasons, older: olderDrills.reasons } as const;
+addWords('drill', QUESTIONS);
+addWords('reasons', { drill: ANSWERS });

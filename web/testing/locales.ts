@@ -1,0 +1,10 @@
+import craft from '../locales/en/craft.json';
+import ui from '../locales/en/ui.json';
+import { DRILLS } from '../lib/words/drills';
+import { ANSWERS, QUESTIONS } from '../lib/words/questions';
+import { REASONS } from '../lib/words/reasons';
+
+/** Every word shown, together: pages load them in parts. */
+export const LOCALES = {
+  en: { ui, craft, drill: { ...DRILLS, ...QUESTIONS }, reasons: { ...REASONS, drill: ANSWERS } },
+} as const;
