@@ -238,6 +238,7 @@ describe('the words of the drills', () => {
     const { skill, about, unit } = LOCALES.en.drill;
     expect(Object.keys(skill)).toEqual([...SKILLS]);
     expect(Object.keys(about)).toEqual([...SKILLS]);
+    expect(Object.keys(LOCALES.en.ui.reading.desk.short).sort()).toEqual([...SKILLS].sort());
     // Others were asked for by questions kept from before.
     expect(Object.keys(unit)).toEqual(expect.arrayContaining([...UNITS]));
     for (const one of SKILLS)

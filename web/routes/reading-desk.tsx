@@ -1,5 +1,5 @@
 import { EXTRA_TIME, type ReadingDesk } from '@cimbel/contract';
-import { EYE_SKILLS, SKILLS } from '@cimbel/core/drill';
+import { EYE_SKILLS, SKILLS, type Skill } from '@cimbel/core/drill';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { Plus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
@@ -128,7 +128,14 @@ function Students({ desk }: { desk: ReadingDesk }) {
       api('PUT', `/api/classes/${desk.classId}/students/${id}/extra-time`, { extraTimeShare: share }),
     onSuccess: () => client.invalidateQueries({ queryKey: ['reading-desk', desk.classId] }),
   });
-  const columns = [...EYE_SKILLS, ...SKILLS.filter((skill) => !EYE_SKILLS.includes(skill))];
+  // What nobody was set and nobody has answered needs no column.
+  const met = new Set<Skill>([
+    ...desk.practices.flatMap(({ skills }) => skills),
+    ...desk.students.flatMap(({ skills }) => SKILLS.filter((skill) => skills[skill])),
+  ]);
+  const columns = [...EYE_SKILLS, ...SKILLS.filter((skill) => !EYE_SKILLS.includes(skill))].filter((skill) =>
+    met.has(skill),
+  );
   if (desk.students.length === 0) return <Empty>{t('class.noStudents')}</Empty>;
   return (
     <section className="flex flex-col gap-2">

@@ -170,6 +170,7 @@ function SkillTable({ eye }: { eye: Eye }) {
           ))}
         </tbody>
       </table>
+      <p className="text-quiet text-sm">{t('reading.eye.rightHint')}</p>
     </Card>
   );
 }
