@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { fieldsOf, textOf } from '../testing/render';
 import { wordsIn } from './i18n';
 import { WeightInput, useScaleFigure } from './units';
+import './words/reasons';
 
 const field = (value: number | null) => (
   <WeightInput aria-label="Weight" value={value} min={5} max={2000} step={5} onValue={() => undefined} />
