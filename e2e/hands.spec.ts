@@ -105,8 +105,8 @@ test('a strand pulled to breaking is told so, though it was read rightly', async
   await page.getByRole('slider', { name: /wet strand/ }).focus();
   for (let i = 0; i < 8; i++) await page.keyboard.press('PageDown');
   await expect(page.getByText(/^(It snapped|It gives)/)).toBeVisible();
-  // One of the six is right: what was pulled too far is never marked in full.
-  await page.locator('main [role="group"] button').first().click();
+  // Brittle hair snaps by itself. Of any other, what was pulled too far is never marked in full, whichever of them is right.
+  await page.locator('main [role="group"] button').filter({ hasNotText: 'Brittle' }).first().click();
   await expect(page.getByText(/^(Close|Not this time)$/)).toBeVisible();
 });
 

@@ -14,6 +14,7 @@ import {
   type ItemSpec,
   type Response,
 } from '.';
+import { PULLED_TOO_FAR } from '../process';
 
 const make = (spec: Omit<ItemSpec, 'seed'>, fits: (item: Item) => boolean = () => true): Item => {
   for (let seed = 0; seed < 400; seed++) {
@@ -45,6 +46,20 @@ describe('partial marks by distance', () => {
       ({ solution }) => solution.kind === 'figure' && solution.value === 0.5,
     );
     expect([0.5, 0.4, 0.3].map((share) => scoreOf(tenths, figure(share)))).toEqual([1, 0.5, 0]);
+  });
+
+  it('a strand read rightly is half right where it was pulled further than wet hair is', () => {
+    const item = make(
+      { skill: 'condition', facet: facetsOf('condition', PLAIN_CONTEXT)[0], step: 1 },
+      ({ question }) => question.hands?.kind === 'stretch',
+    );
+    const right = rightResponse(item);
+    const after = (pulled: number) => markItem(item, { ...right, pulled } as Response);
+    expect(after(PULLED_TOO_FAR)).toMatchObject({ score: 1, slip: null });
+    expect(after(PULLED_TOO_FAR + 0.01)).toMatchObject({
+      score: 0.5,
+      slip: { code: 'drill.condition.pulledTooFar' },
+    });
   });
 
   it('a careful bowl is half right, a slip of arithmetic is not', () => {

@@ -1,3 +1,4 @@
+import { PULLED_TOO_FAR } from '../process';
 import { reason, type Reason } from '../reason';
 import type { Item, Response } from './item';
 import { longestUnlooked, pairsOf, poured, ROUNDING } from './score';
@@ -153,7 +154,6 @@ function clockSlip({ solution }: Item, response: Response): Reason | null {
 }
 
 /** A wet strand is let go where it has been seen to come back or not; sound hair bears about half its length (C1). */
-const PULLED_TOO_FAR = 0.75;
 export function pulledTooFar({ question: { hands } }: Item, response: Response): Reason | null {
   if (hands?.kind !== 'stretch' || response.kind !== 'choice' || response.pulled === undefined) return null;
   return response.pulled > PULLED_TOO_FAR ? reason('drill.condition.pulledTooFar', 'C1') : null;

@@ -41,6 +41,11 @@ function returnsAt(damage: number): number {
 
 /** Sound wet hair stretches about half its length (C1). */
 const SOUND_STRETCH = 0.5;
+/**
+ * Of its own length: a wet strand is let go long before, and hair that neither snaps nor runs on breaks beyond it or beyond its
+ * own stretch, whichever is further (C1). What is broken by hand has so always been pulled too far.
+ */
+export const PULLED_TOO_FAR = 0.75;
 
 /**
  * @rule C1

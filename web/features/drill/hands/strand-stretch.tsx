@@ -1,5 +1,5 @@
 import { naturalLab } from '@cimbel/core/hair';
-import type { StretchTest } from '@cimbel/core/process';
+import { PULLED_TOO_FAR, type StretchTest } from '@cimbel/core/process';
 import { useEffect, useRef, useState, type PointerEvent } from 'react';
 import { useTranslation } from 'react-i18next';
 import { cssOf } from '../../../lib/css-colour';
@@ -16,8 +16,6 @@ const FIBRES = 34;
 const MOST = 1.4;
 /** Once the hair has given what it gives it resists: of what the hand moves on, this part. */
 const STIFF = 0.3;
-/** Any hair breaks when it is pulled this far. */
-const BREAKS = 1.1;
 const BY_KEY: Record<string, number> = { ArrowDown: 0.05, ArrowUp: -0.05, PageDown: 0.2, PageUp: -0.2 };
 
 type Phase = 'rest' | 'held' | 'let go' | 'snapped';
@@ -56,7 +54,8 @@ export function StrandStretch({
     onPulled(most.current);
     setHand(next);
     const breaks =
-      test.outcome === 'snaps' ? gives > test.stretches : next > BREAKS && test.outcome !== 'runsOn';
+      test.outcome !== 'runsOn' &&
+      gives > (test.outcome === 'snaps' ? test.stretches : Math.max(PULLED_TOO_FAR, test.stretches));
     setPhase(breaks ? 'snapped' : 'held');
     if (breaks) setLeft(test.outcome === 'snaps' ? test.stretches : gives);
   };
