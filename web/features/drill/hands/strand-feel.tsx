@@ -1,13 +1,12 @@
 import { naturalLab } from '@cimbel/core/hair';
 import { Droplet } from 'lucide-react';
-import { useEffect, useRef, useState, type PointerEvent } from 'react';
+import { useEffect, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { cssOf } from '../../../lib/css-colour';
 import { Button } from '../../../ui/button';
 import { Grip } from './grip';
+import { StrandFrame } from './strand-frame';
 
-const WIDTH = 200;
-const HEIGHT = 372;
 const TOP = 20;
 const BOTTOM = 352;
 const FIBRES = 30;
@@ -35,8 +34,6 @@ export function StrandFeel({
   const [at, setAt] = useState(BOTTOM);
   const [felt, setFelt] = useState<number | null>(null);
   const [drop, setDrop] = useState<number | null>(null);
-  const held = useRef(false);
-  const box = useRef<SVGSVGElement>(null);
 
   const strokeTo = (y: number) => {
     if (closed) return;
@@ -52,77 +49,71 @@ export function StrandFeel({
     const timer = setTimeout(() => setDrop(drop + 1), (standsSeconds * 1000) / DROP_STEPS);
     return () => clearTimeout(timer);
   }, [drop, standsSeconds]);
-  const yOf = (event: PointerEvent) => {
-    const { top, height } = box.current!.getBoundingClientRect();
-    return ((event.clientY - top) / height) * HEIGHT;
-  };
   const sunk = drop === null ? 0 : drop / DROP_STEPS;
   const bunch = Math.min(14, (at - hand) * 0.16);
   const drag = felt === null ? null : felt < SLIGHT ? 'smooth' : felt < MUCH ? 'slight' : 'rough';
   const lab = naturalLab(6);
+  const said = drag ? t(`reading.hands.feel.${drag}`) : t('reading.hands.feel.hint');
   return (
-    <div className="flex flex-col items-center gap-2 pb-2">
-      <svg
-        ref={box}
-        viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
-        className="wide:h-[31rem] h-64 w-auto max-w-full touch-none"
-        onPointerDown={(event) => {
-          event.currentTarget.setPointerCapture(event.pointerId);
-          held.current = true;
-          setAt(yOf(event));
-          setHand(yOf(event));
-        }}
-        onPointerMove={(event) => held.current && strokeTo(yOf(event))}
-        onPointerUp={() => {
-          held.current = false;
-          setHand(at);
-        }}
-        onPointerCancel={() => (held.current = false)}
-      >
-        <g fill="none" strokeWidth={1.3}>
-          {Array.from({ length: FIBRES }, (_, i) => {
-            const across = 100 + ((i + 0.5) / FIBRES - 0.5) * 40;
-            // Above the fingers a rough strand is pushed together.
-            const push = bunch * Math.sin(i * 1.7);
-            return (
-              <path
-                key={i}
-                stroke={cssOf({ ...lab, l: lab.l + ((i * 11) % 7) * 2 - 6 })}
-                d={`M${across} ${TOP}Q${across + push} ${(TOP + at) / 2} ${across} ${at}L${across} ${BOTTOM}`}
-              />
-            );
-          })}
-        </g>
-        {drop !== null && sunk < 1 ? (
-          <ellipse
-            cx={100}
-            cy={DROP_AT}
-            rx={9 + sunk * 16}
-            ry={Math.max(1.5, 9 * (1 - sunk))}
-            className="fill-white/70 stroke-white"
-          />
-        ) : null}
-        <Grip
-          label={t('reading.hands.feel.label')}
-          value={((BOTTOM - at) / (BOTTOM - TOP)) * 100}
-          valueText={drag ? t(`reading.hands.feel.${drag}`) : t('reading.hands.feel.hint')}
-          y={at}
-          width={60}
-          closed={closed}
-          onKey={(key) => {
-            const by = BY_KEY[key];
-            if (by !== undefined) strokeTo(hand + by);
-            return by !== undefined;
-          }}
+    <StrandFrame
+      closed={closed}
+      onHold={(y) => {
+        setAt(y);
+        setHand(y);
+      }}
+      onMove={strokeTo}
+      onLetGo={() => setHand(at)}
+      said={
+        drop === null
+          ? said
+          : `${said} · ${t(sunk >= 1 ? 'reading.hands.feel.gone' : 'reading.hands.feel.stands')}`
+      }
+      buttons={
+        <Button
+          icon={<Droplet aria-hidden className="size-4" />}
+          disabled={closed}
+          onClick={() => setDrop(0)}
+        >
+          {t('reading.hands.feel.drop')}
+        </Button>
+      }
+    >
+      <g fill="none" strokeWidth={1.3}>
+        {Array.from({ length: FIBRES }, (_, i) => {
+          const across = 100 + ((i + 0.5) / FIBRES - 0.5) * 40;
+          // Above the fingers a rough strand is pushed together.
+          const push = bunch * Math.sin(i * 1.7);
+          return (
+            <path
+              key={i}
+              stroke={cssOf({ ...lab, l: lab.l + ((i * 11) % 7) * 2 - 6 })}
+              d={`M${across} ${TOP}Q${across + push} ${(TOP + at) / 2} ${across} ${at}L${across} ${BOTTOM}`}
+            />
+          );
+        })}
+      </g>
+      {drop !== null && sunk < 1 ? (
+        <ellipse
+          cx={100}
+          cy={DROP_AT}
+          rx={9 + sunk * 16}
+          ry={Math.max(1.5, 9 * (1 - sunk))}
+          className="fill-white/70 stroke-white"
         />
-      </svg>
-      <p role="status" className="min-h-6 text-center text-sm">
-        {drag ? t(`reading.hands.feel.${drag}`) : t('reading.hands.feel.hint')}
-        {drop !== null ? ` · ${t(sunk >= 1 ? 'reading.hands.feel.gone' : 'reading.hands.feel.stands')}` : ''}
-      </p>
-      <Button icon={<Droplet aria-hidden className="size-4" />} disabled={closed} onClick={() => setDrop(0)}>
-        {t('reading.hands.feel.drop')}
-      </Button>
-    </div>
+      ) : null}
+      <Grip
+        label={t('reading.hands.feel.label')}
+        value={((BOTTOM - at) / (BOTTOM - TOP)) * 100}
+        valueText={said}
+        y={at}
+        width={60}
+        closed={closed}
+        onKey={(key) => {
+          const by = BY_KEY[key];
+          if (by !== undefined) strokeTo(hand + by);
+          return by !== undefined;
+        }}
+      />
+    </StrandFrame>
   );
 }

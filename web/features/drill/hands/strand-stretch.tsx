@@ -1,16 +1,15 @@
 import { naturalLab } from '@cimbel/core/hair';
 import { PULLED_TOO_FAR, type StretchTest } from '@cimbel/core/process';
-import { useEffect, useRef, useState, type PointerEvent } from 'react';
+import { useRef, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { cssOf } from '../../../lib/css-colour';
 import { Button } from '../../../ui/button';
 import { Grip } from './grip';
+import { HEIGHT, StrandFrame } from './strand-frame';
 
 /** Strand and ruler, in units of the drawing. */
 const TOP = 26;
 const LONG = 132;
-const WIDTH = 200;
-const HEIGHT = 372;
 const FIBRES = 34;
 /** Further than this nothing is pulled. */
 const MOST = 1.4;
@@ -42,8 +41,8 @@ export function StrandStretch({
   const [phase, setPhase] = useState<Phase>('rest');
   const [left, setLeft] = useState(0);
   const most = useRef(0);
-  const grip = useRef<number | null>(null);
-  const box = useRef<SVGSVGElement>(null);
+  /** Where the fingers took hold, less what was pulled already: units of the drawing. */
+  const grip = useRef(0);
   const pulled = phase === 'held' ? given(test, hand) : left;
 
   const pull = (to: number) => {
@@ -60,7 +59,6 @@ export function StrandStretch({
     if (breaks) setLeft(test.outcome === 'snaps' ? test.stretches : gives);
   };
   const letGo = () => {
-    grip.current = null;
     if (phase !== 'held') return;
     setLeft(pulled * (1 - test.returns));
     setHand(0);
@@ -71,21 +69,6 @@ export function StrandStretch({
     setHand(0);
     setLeft(0);
   };
-  const perUnit = () => HEIGHT / (box.current?.getBoundingClientRect().height ?? HEIGHT);
-  const onDown = (event: PointerEvent) => {
-    if (closed || phase === 'snapped') return;
-    event.currentTarget.setPointerCapture(event.pointerId);
-    grip.current = event.clientY - ((phase === 'held' ? hand : left) * LONG) / perUnit();
-    pull(phase === 'held' ? hand : left);
-  };
-  const onMove = (event: PointerEvent) => {
-    if (grip.current !== null) pull(((event.clientY - grip.current) * perUnit()) / LONG);
-  };
-  useEffect(() => {
-    window.addEventListener('blur', letGo);
-    return () => window.removeEventListener('blur', letGo);
-  });
-
   const end = TOP + LONG * (1 + pulled);
   const curled = phase === 'let go' && test.outcome === 'curls';
   const limp = phase === 'let go' && test.outcome === 'runsOn';
@@ -106,46 +89,45 @@ export function StrandStretch({
     { share: pulled },
   );
   return (
-    <div className="flex flex-col items-center gap-2 pb-2">
-      <svg
-        ref={box}
-        viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
-        className="wide:h-[31rem] h-64 w-auto max-w-full touch-none"
-        onPointerDown={onDown}
-        onPointerMove={onMove}
-        onPointerUp={letGo}
-        onPointerCancel={letGo}
-      >
-        <Ruler />
-        <Fibres end={end} pulled={pulled} curled={curled} limp={limp} snapped={phase === 'snapped'} />
-        <rect x={86} y={TOP - 16} width={28} height={18} rx={3} className="fill-on-surround" />
-        <Grip
-          label={t('reading.hands.stretch.label')}
-          value={(pulled / MOST) * 100}
-          valueText={said}
-          y={phase === 'snapped' ? HEIGHT - 21 : end + 9}
-          width={48}
-          closed={closed}
-          onKey={(key) => {
-            const by = BY_KEY[key];
-            if (by !== undefined) pull((phase === 'held' ? hand : left) + by);
-            if (key === ' ') letGo();
-            return by !== undefined || key === ' ';
-          }}
-        />
-      </svg>
-      <p role="status" className="min-h-6 text-center text-sm">
-        {said}
-      </p>
-      <div className="flex gap-2">
-        <Button onClick={letGo} disabled={closed || phase !== 'held'}>
-          {t('reading.hands.stretch.letGo')}
-        </Button>
-        <Button onClick={again} disabled={closed || phase === 'rest' || phase === 'held'}>
-          {t('reading.hands.stretch.again')}
-        </Button>
-      </div>
-    </div>
+    <StrandFrame
+      closed={closed || phase === 'snapped'}
+      onHold={(y) => {
+        const from = phase === 'held' ? hand : left;
+        grip.current = y - from * LONG;
+        pull(from);
+      }}
+      onMove={(y) => pull((y - grip.current) / LONG)}
+      onLetGo={letGo}
+      said={said}
+      buttons={
+        <>
+          <Button onClick={letGo} disabled={closed || phase !== 'held'}>
+            {t('reading.hands.stretch.letGo')}
+          </Button>
+          <Button onClick={again} disabled={closed || phase === 'rest' || phase === 'held'}>
+            {t('reading.hands.stretch.again')}
+          </Button>
+        </>
+      }
+    >
+      <Ruler />
+      <Fibres end={end} pulled={pulled} curled={curled} limp={limp} snapped={phase === 'snapped'} />
+      <rect x={86} y={TOP - 16} width={28} height={18} rx={3} className="fill-on-surround" />
+      <Grip
+        label={t('reading.hands.stretch.label')}
+        value={(pulled / MOST) * 100}
+        valueText={said}
+        y={phase === 'snapped' ? HEIGHT - 21 : end + 9}
+        width={48}
+        closed={closed}
+        onKey={(key) => {
+          const by = BY_KEY[key];
+          if (by !== undefined) pull((phase === 'held' ? hand : left) + by);
+          if (key === ' ') letGo();
+          return by !== undefined || key === ' ';
+        }}
+      />
+    </StrandFrame>
   );
 }
 
