@@ -1,16 +1,10 @@
 import { seededRandom } from '@cimbel/core';
 import { allRoutes } from './routes';
-import { browser, classroom, harness, type Harness } from './testing/harness';
+import { browser, inClassroom } from './testing/harness';
 import type supertest from 'supertest';
 
 /** Bodies and addresses that nobody means: each gets an answer of ours, none of them "something went wrong". */
-let h: Harness;
-let room: Awaited<ReturnType<typeof classroom>>;
-beforeAll(async () => {
-  h = await harness();
-  room = await classroom(h);
-}, 60_000);
-afterAll(() => h.close());
+const { h, room } = inClassroom();
 
 const address = (path: string, other?: string) =>
   path

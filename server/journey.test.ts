@@ -1,13 +1,7 @@
 import { EMPTY_CARD, bowlGrams, type RecordCard } from '@cimbel/core/card';
-import { assignmentBody, browser, classroom, harness, newId, type Harness } from './testing/harness';
+import { assignmentBody, browser, inClassroom, newId } from './testing/harness';
 
-let h: Harness;
-let room: Awaited<ReturnType<typeof classroom>>;
-beforeAll(async () => {
-  h = await harness();
-  room = await classroom(h);
-}, 60_000);
-afterAll(() => h.close());
+const { h, room } = inClassroom();
 beforeEach(() => {
   h.clock.now = new Date('2026-03-02T18:00:00Z');
 });

@@ -1,14 +1,8 @@
 import { shippedCase } from '@cimbel/core/cases';
 import { DEFAULT_HOUSE_RULES, HOUSE_RULES, choicesOf } from '@cimbel/core/theory';
-import { assignmentBody, classroom, harness, type Harness } from '../testing/harness';
+import { assignmentBody, inClassroom } from '../testing/harness';
 
-let h: Harness;
-let room: Awaited<ReturnType<typeof classroom>>;
-beforeAll(async () => {
-  h = await harness();
-  room = await classroom(h);
-}, 60_000);
-afterAll(() => h.close());
+const { room } = inClassroom();
 
 const rules = () => `/api/classes/${room.classId}/house-rules`;
 const put = (change: object) => room.educator.put(rules(), { ...DEFAULT_HOUSE_RULES, ...change });

@@ -9,7 +9,7 @@ import { markingOf, resultOf, saveDraft, type AttemptRow } from '../attempts/sto
 import { educatorView } from '../assignments/view';
 import { studentView } from '../attempts/student-view';
 import type { AssignmentOfClass } from '../assignments/access';
-import { classroom, harness, type Harness } from '../testing/harness';
+import { harness, type Harness, inClassroom } from '../testing/harness';
 import { migrate, migrationSource } from './database';
 import before from './tests/before-one-exercise.json';
 
@@ -23,13 +23,7 @@ async function downTo(db: Knex, name: string): Promise<void> {
 }
 
 describe('rules and removers', () => {
-  let h: Harness;
-  let room: Awaited<ReturnType<typeof classroom>>;
-  beforeAll(async () => {
-    h = await harness();
-    room = await classroom(h);
-  }, 60_000);
-  afterAll(() => h.close());
+  const { h, room } = inClassroom();
   const columns = async (table: string): Promise<string[]> => Object.keys(await h.db(table).columnInfo());
 
   it('removers lose the peroxide they never held, and get back what was written on the way down', async () => {
@@ -208,13 +202,7 @@ describe('one exercise for two', () => {
 
 /** A reading test that was set and begun before its questions were asked anew. */
 describe('questions asked anew', () => {
-  let h: Harness;
-  let room: Awaited<ReturnType<typeof classroom>>;
-  beforeAll(async () => {
-    h = await harness();
-    room = await classroom(h);
-  }, 60_000);
-  afterAll(() => h.close());
+  const { h, room } = inClassroom();
 
   const ITEM = {
     seed: 1,

@@ -8,15 +8,9 @@ import {
   type ItemSpec,
 } from '@cimbel/core/drill';
 import { DEFAULT_HOUSE_RULES } from '@cimbel/core/theory';
-import { assignmentBody, classroom, harness, newId, PRACTICE_BODY, type Harness } from '../testing/harness';
+import { assignmentBody, inClassroom, newId, PRACTICE_BODY } from '../testing/harness';
 
-let h: Harness;
-let room: Awaited<ReturnType<typeof classroom>>;
-beforeAll(async () => {
-  h = await harness();
-  room = await classroom(h);
-}, 60_000);
-afterAll(() => h.close());
+const { h, room } = inClassroom();
 
 const SPEC: ItemSpec = { skill: 'level', facet: '6', step: 2, seed: 7 };
 const answered = (change: Partial<DrillAnswer> = {}): DrillAnswer => ({

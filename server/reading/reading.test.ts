@@ -2,20 +2,14 @@ import type { EducatorTest, MyTest, SittingResult, SittingState } from '@cimbel/
 import { rightResponse, SKILLS, type Item } from '@cimbel/core/drill';
 import { paintTress, paintTressAs } from '@cimbel/core/tress';
 import { PNG } from 'pngjs';
-import { classroom, harness, TEST_BODY, type Browser, type Harness } from '../testing/harness';
+import { type Browser, inClassroom, TEST_BODY } from '../testing/harness';
 import type { SittingRow } from './rows';
 
-let h: Harness;
-let room: Awaited<ReturnType<typeof classroom>>;
+const { h, room } = inClassroom();
 const START = new Date('2026-03-02T18:00:00Z');
-beforeAll(async () => {
-  h = await harness();
-  room = await classroom(h);
-}, 60_000);
 beforeEach(() => {
   h.clock.now = START;
 });
-afterAll(() => h.close());
 
 const later = (seconds: number) => {
   h.clock.now = new Date(h.clock.now.getTime() + seconds * 1000);

@@ -2,15 +2,9 @@ import { bowlRatio } from '@cimbel/core/card';
 import { shippedCase } from '@cimbel/core/cases';
 import type { ShadeBook, ShadeBooks } from '@cimbel/contract';
 import { shippedLine, type Line } from '@cimbel/core/shades';
-import { classroom, assignmentBody, harness, type Harness } from '../testing/harness';
+import { assignmentBody, inClassroom } from '../testing/harness';
 
-let h: Harness;
-let room: Awaited<ReturnType<typeof classroom>>;
-beforeAll(async () => {
-  h = await harness();
-  room = await classroom(h);
-}, 60_000);
-afterAll(() => h.close());
+const { room } = inClassroom();
 
 const college: Line = { ...shippedLine('tarnwick')!, id: 'new', name: 'College Cream', ratios: [1] };
 const make = async (line: Line = college): Promise<string> =>

@@ -177,3 +177,15 @@ export async function classroom(h: Harness) {
 }
 
 export const newId = () => randomUUID();
+
+/** A harness with one class for all tests of a file or block; both objects are filled before the first of them runs. */
+export function inClassroom(): { h: Harness; room: Awaited<ReturnType<typeof classroom>> } {
+  const h = {} as Harness;
+  const room = {} as Awaited<ReturnType<typeof classroom>>;
+  beforeAll(async () => {
+    Object.assign(h, await harness());
+    Object.assign(room, await classroom(h));
+  }, 60_000);
+  afterAll(() => h.close());
+  return { h, room };
+}
