@@ -3,8 +3,8 @@ import { fileURLToPath } from 'node:url';
 
 const here = (path) => fileURLToPath(new URL(path, import.meta.url));
 const options = {
-  entryPoints: [here('./main.ts')],
-  outfile: here('./dist/main.js'),
+  entryPoints: { main: here('./main.ts'), worker: here('./jobs/worker.ts') },
+  outdir: here('./dist'),
   bundle: true,
   platform: 'node',
   format: 'esm',

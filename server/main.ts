@@ -1,8 +1,10 @@
 import pino from 'pino';
+import { availableParallelism } from 'node:os';
 import { fileURLToPath } from 'node:url';
 import { createApp } from './app';
 import { connect, migrate, sessionPool } from './db/database';
 import { seedDemo } from './demo/seed';
+import { workerPool } from './jobs/pool';
 
 /** Set by the start script; a server run by hand needs DATABASE_URL and SESSION_SECRET. */
 const {
@@ -29,8 +31,15 @@ async function main(): Promise<void> {
   const demo = CIMBEL_DEMO === '1';
   const now = () => new Date();
   if (demo) await seedDemo(db, now());
+  // One core is left to those who answer.
+  const work = workerPool(fileURLToPath(new URL('./worker.js', import.meta.url)), {
+    threads: Math.max(1, availableParallelism() - 1),
+    waiting: 500,
+    longestMs: 60_000,
+  });
   const app = createApp({
     db,
+    work,
     pool,
     log,
     now,
@@ -53,7 +62,7 @@ async function main(): Promise<void> {
     stopping = true;
     server.closeAllConnections();
     server.close();
-    await Promise.allSettled([db.destroy(), pool.end()]);
+    await Promise.allSettled([db.destroy(), pool.end(), work.close()]);
     process.exit(0);
   };
   process.on('SIGTERM', stop);

@@ -11,7 +11,7 @@ const setOf = (id: string, open: SetExercise['open'] = [...BENCH_STEPS]): SetExe
 describe('an exercise as a student gets it', () => {
   it('holds the looks, and no figure of any head, its history or the plan', () => {
     for (const { id } of SHIPPED_CASES) {
-      const shown = asSet(setOf(id), null);
+      const shown = asSet(setOf(id), null, null);
       const text = JSON.stringify({ ...shown, lines: [], houseRules: {}, underlayChoices: [] });
       expect(text).not.toMatch(/"(natural|history|damage|porosity|facts|best|proof|told)"/);
       expect(shown.reveals).toEqual({});
@@ -20,14 +20,17 @@ describe('an exercise as a student gets it', () => {
   });
 
   it('looks the same each time, and tells only what was asked', () => {
-    const asked = { ...asSet(setOf('retouch-grey'), null).given, asked: ['reactions' as const] };
-    const [one, other] = [asSet(setOf('retouch-grey'), asked), asSet(setOf('retouch-grey'), null)];
+    const asked = { ...asSet(setOf('retouch-grey'), null, null).given, asked: ['reactions' as const] };
+    const [one, other] = [
+      asSet(setOf('retouch-grey'), asked, null),
+      asSet(setOf('retouch-grey'), null, null),
+    ];
     expect(one.lit).toEqual(other.lit);
     expect(Object.keys(one.reveals)).toEqual(['reactions']);
   });
 
   it('gives what is not worked, and applications without their times where they are timed', () => {
-    const { given, applications, reveals } = asSet(setOf('golden-gloss', [...FORMULATE]), null);
+    const { given, applications, reveals } = asSet(setOf('golden-gloss', [...FORMULATE]), null, null);
     const { best } = gradingOf('golden-gloss').solution;
     expect([given.asked, given.wash]).toEqual([best.asked, best.wash]);
     expect(Object.keys(reveals).sort()).toEqual([...best.asked, ...best.tests].sort());

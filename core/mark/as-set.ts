@@ -17,13 +17,13 @@ import {
   type Region,
   type Stretch,
 } from '../card';
-import { LIGHTS, type Light } from '../colour';
+import { LIGHTS, type Lab, type Light } from '../colour';
 import type { Reason } from '../reason';
 import type { Line } from '../shades';
 import { nowLooks, wishLooks } from '../simulate';
 import type { Solution } from '../solve';
 import { underlayChoices, type HouseRules, type Underlay } from '../theory';
-import type { TressLook } from '../tress';
+import { veiled, veiledLab, zoneMeanLab, type HairForm, type TressLook } from '../tress';
 import { withGiven } from './rubric';
 
 /** An exercise with its answer, as the educator has it. */
@@ -39,9 +39,15 @@ export interface SetExercise {
   card: RecordCard | null;
 }
 
+/**
+ * A lock before a student: drawn from its look, or, before the model answer is released, a picture at an address. With a
+ * picture come the colour that it has at the scalp from a step away, and the form of the hair.
+ */
+export type Hair = { look: TressLook } | { src: string; root: Lab; form: HairForm };
+
 /** The head as it comes in and as it is wished for: one strand of each region, in their order. */
 export interface Looks {
-  now: TressLook[];
+  now: Hair[];
   target: TressLook[];
 }
 
@@ -87,31 +93,62 @@ export const regionsAsSet = (head: Head): RegionAsSet[] =>
     zones: stretchesOf(region),
   }));
 
+type Hung = Pick<SetExercise, 'id' | 'clientCase'>;
+
+const hanging = ({ clientCase }: Hung, light: Light, seed: number): TressLook[] =>
+  nowLooks(clientCase, light, seed).map(veiled);
+
 /** The head and what is wished for, as the eye sees them under a light. */
-export function looksOf({ id, clientCase }: Pick<SetExercise, 'id' | 'clientCase'>, light: Light): Looks {
-  const seed = seedFrom(id);
-  return { now: nowLooks(clientCase, light, seed), target: wishLooks(clientCase, light, seed + 1) };
+export function looksOf(exercise: Hung, light: Light): Looks {
+  const seed = seedFrom(exercise.id);
+  return {
+    now: hanging(exercise, light, seed).map((look) => ({ look })),
+    target: wishLooks(exercise.clientCase, hanging(exercise, light, seed + 1)),
+  };
 }
 
-/** The strand of the region that bears most of the hair, as it comes in: what the head is known by in a list. */
-export function mainLook({ id, clientCase }: Pick<SetExercise, 'id' | 'clientCase'>): TressLook {
-  const { head } = clientCase;
+/** The strand that hangs as a picture: of a region, by its number, under a light; undefined where there is none. */
+export const hangingLook = (exercise: Hung, light: Light, region: number): TressLook | undefined =>
+  hanging(exercise, light, seedFrom(exercise.id))[region];
+
+/** Where the picture of a region under a light is to be had. */
+export type PictureAt = (light: Light, region: number) => string;
+
+/** A lock as a picture, with nothing of what it is drawn of. */
+const asPicture = (look: TressLook, src: string): Hair => ({
+  src,
+  root: veiledLab(zoneMeanLab(look.zones[0])),
+  form: look.form,
+});
+
+/** The strand of the region that bears most of the hair: what the head is known by in a list. */
+export function mainHair(exercise: Hung, pictureAt: PictureAt): Hair {
+  const { head } = exercise.clientCase;
   const shares = regionsOf(head).map((region) => hairShareOf(head, region));
-  return nowLooks(clientCase, 'daylight', seedFrom(id))[shares.indexOf(Math.max(...shares))];
+  const main = shares.indexOf(Math.max(...shares));
+  return asPicture(hanging(exercise, 'daylight', 0)[main], pictureAt('daylight', main));
 }
 
 /**
  * An exercise as a student gets it, with what `answer` has asked so far. Chosen field by field: what is not named here
- * (levels, grey, history, the model answer) cannot slip out.
+ * (levels, grey, history, the model answer) cannot slip out. With `pictureAt` the hair hangs as pictures, else it is drawn
+ * from its looks.
  */
-export function asSet(exercise: SetExercise, answer: RecordCard | null): ExerciseAsSet {
+export function asSet(
+  exercise: SetExercise,
+  answer: RecordCard | null,
+  pictureAt: PictureAt | null,
+): ExerciseAsSet {
   const { clientCase, solution, lines, houseRules, open, card } = exercise;
   const { length, form } = clientCase.head;
   const start = card ?? EMPTY_CARD;
-  const lit = Object.fromEntries(LIGHTS.map((light) => [light, looksOf(exercise, light)])) as Record<
-    Light,
-    Looks
-  >;
+  const hung = (light: Light): Looks => {
+    const looks = looksOf(exercise, light);
+    if (!pictureAt) return looks;
+    const pictures = hanging(exercise, light, 0);
+    return { ...looks, now: pictures.map((look, region) => asPicture(look, pictureAt(light, region))) };
+  };
+  const lit = Object.fromEntries(LIGHTS.map((light) => [light, hung(light)])) as Record<Light, Looks>;
   return {
     client: clientCase.client,
     looks: lit.daylight,

@@ -1,6 +1,6 @@
 import { conditionOf, isGivingWay, type Mix, type ProductKind } from '../process';
 import { regionsOf, type HeadAndWish, type LineOf, type PlaceId, type Work } from '../card';
-import type { Coating, TressLook } from '../tress';
+import { veiled, type Coating, type TressLook } from '../tress';
 import { simulateCard } from './simulate';
 
 /** A plan on its head as the eye would see it: colours and what is covered, no figures of the head. */
@@ -9,7 +9,7 @@ export interface ShownSimulation {
   frames: {
     minute: number;
     /** One strand of each region, in their order. */
-    strands: Omit<TressLook, 'form' | 'cut' | 'seed'>[];
+    strands: TressLook[];
     /** What lies on the places that are under a product or in a foil: it hides them until a strand is wiped. */
     covered: Partial<Record<PlaceId, Coating>>;
     /** Zones whose hair is giving way. */
@@ -37,12 +37,6 @@ const coatingOf = ({ product, conditioner, thinned }: Mix): Coating =>
 /** Frames of a long service stand two minutes apart, so that none grows past what a phone takes at once. */
 const EVERY_MINUTE_UNTIL = 120;
 const MOST_MINUTES = 360;
-const short = (value: number) => Math.round(value * 10) / 10;
-const shortLab = ({ l, a, b }: { l: number; a: number; b: number }) => ({
-  l: short(l),
-  a: short(a),
-  b: short(b),
-});
 
 const isInFoils = ({ steps }: Work, place: PlaceId, minute: number) =>
   steps.some(
@@ -90,19 +84,7 @@ export function showSimulation(
         minute,
         strands: played
           .looksAt(minute, 'daylight', seed)
-          .map(({ zones, shine, frizz, broken, split, limp }, region) => ({
-            zones: zones.map((zone) => ({
-              ...zone,
-              colour: shortLab(zone.colour),
-              grey: shortLab(zone.grey),
-            })),
-            shine: short(shine),
-            frizz,
-            broken,
-            split,
-            limp,
-            wet: minute >= wetFrom[region],
-          })),
+          .map((look, region) => ({ ...veiled(look), wet: minute >= wetFrom[region] })),
         covered: coveredAt(minute),
         failing: whole.flatMap((part) =>
           isGivingWay(conditionOf(played.momentOf(part, minute).strand)) ? [part.zone] : [],

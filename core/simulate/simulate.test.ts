@@ -33,7 +33,7 @@ import {
   type Step,
   type Work,
 } from '../card';
-import { simulateCard, showSimulation, wishLooks } from '.';
+import { nowLooks, simulateCard, showSimulation, wishLooks } from '.';
 import { step } from '../testing/cards';
 
 const tarnwick = shippedLine('tarnwick')!;
@@ -120,10 +120,11 @@ describe('a card on its head', () => {
   });
 
   it('draws woven strands among the others, and the wish as it is wished', () => {
-    const [look] = wishLooks(woven, 'daylight', 1);
+    const [look] = wishLooks(woven, nowLooks(woven, 'daylight', 1));
     expect(look.zones.map(({ greyShare }) => greyShare)).toEqual([0.3, 0.3]);
     expect(look.zones[0].grey).toEqual(targetLab(woven.placements![0].target));
-    const [gloss] = wishLooks(caseOf('golden-gloss'), 'daylight', 1);
+    const golden = caseOf('golden-gloss');
+    const [gloss] = wishLooks(golden, nowLooks(golden, 'daylight', 1));
     expect(
       gloss.zones.every(({ colour }) => colour.l === targetLab({ level: 7, tone: { primary: 'gold' } }).l),
     ).toBe(true);

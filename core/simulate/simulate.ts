@@ -254,10 +254,13 @@ export const nowLooks = ({ head }: Pick<ClientCase, 'head'>, light: Light, seed:
     ),
   );
 
-/** The head as it is wished for, one strand of each region: zones without a wish stay as they come in. */
-export function wishLooks(clientCase: HeadAndWish, light: Light, seed: number): TressLook[] {
+/**
+ * The head as it is wished for, one strand of each region: what `hanging` has of it, the wishes on top, so that zones
+ * without one stay as they come in.
+ */
+export function wishLooks(clientCase: HeadAndWish, hanging: readonly TressLook[]): TressLook[] {
   const regions = regionsOf(clientCase.head);
-  return nowLooks(clientCase, light, seed).map((now, at) => {
+  return hanging.map((now, at) => {
     const stretches = stretchesOf(regions[at]);
     const zones = now.zones.map((zone, i): TressZone => {
       const place = stretches[i].zone;

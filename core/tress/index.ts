@@ -7,3 +7,4 @@ export { zoneMean, zoneMeanLab } from './rows';
 export * from './from-level';
 export * from './from-strand';
 export * from './from-shade';
+export * from './veiled';

@@ -1,10 +1,10 @@
 import type { Regrade, RegradeAsked, RegradePreview } from '@cimbel/contract';
-import { MOST_ACCEPTED, markCard, withGiven } from '@cimbel/core/mark';
+import { MOST_ACCEPTED, withGiven } from '@cimbel/core/mark';
 import type { Knex } from 'knex';
-import { setImmediate } from 'node:timers/promises';
 import { changesOf, effectiveGrade, markingOf, type AttemptRow } from '../attempts/store';
 import { maxPoints, type AssignmentRow } from './row';
 import { HttpError, invalidField } from '../http/errors';
+import type { Heavy } from '../jobs/heavy';
 
 interface RegradeRow {
   assignment_id: string;
@@ -17,9 +17,7 @@ interface RegradeRow {
   finished_at: Date | null;
 }
 
-/** Answers marked between two looks at other work: some ten milliseconds of it. */
-const AT_ONCE = 10;
-/** Answers read from and written to the database together. */
+/** Answers read from, marked and written to the database together: some two tenths of a second of a worker thread. */
 const CHUNK = 250;
 /** A run that has not moved for so long was cut off with its server, and may be begun again. */
 const LOST_AFTER_MS = 60_000;
@@ -56,6 +54,7 @@ async function standardAsked(
 /** What marking again would change, answer by answer, before it is done. What was changed by hand stays. */
 export async function previewRegrade(
   db: Knex,
+  heavy: Heavy,
   assignment: AssignmentRow,
   asked: RegradeAsked,
 ): Promise<RegradePreview> {
@@ -70,12 +69,20 @@ export async function previewRegrade(
     attempts.map(({ id }) => id),
   );
   const found: RegradePreview['changes'] = [];
-  for (const [i, { id, answer, grade, student_name: studentName }] of attempts.entries()) {
-    const by = changes.get(id) ?? [];
-    const [before, after] = [grade!, markCard(input, answer)].map((one) => effectiveGrade(one, by).points);
-    if (before !== after || grade!.max !== maxPoints(input.rubric))
-      found.push({ attemptId: id, studentName, before, after, max: maxPoints(input.rubric) });
-    if (i % AT_ONCE === 0) await setImmediate();
+  const max = maxPoints(input.rubric);
+  for (let from = 0; from < attempts.length; from += CHUNK) {
+    const chunk = attempts.slice(from, from + CHUNK);
+    const made = await heavy(
+      'mark',
+      input,
+      chunk.map(({ answer }) => answer),
+    );
+    for (const [i, { id, grade, student_name: studentName }] of chunk.entries()) {
+      const by = changes.get(id) ?? [];
+      const [before, after] = [grade!, made[i]].map((one) => effectiveGrade(one, by).points);
+      if (before !== after || grade!.max !== max)
+        found.push({ attemptId: id, studentName, before, after, max });
+    }
   }
   const by = ({ before, after }: (typeof found)[number]) => Math.abs(after - before);
   return { total: attempts.length, changes: found.sort((a, b) => by(b) - by(a)) };
@@ -88,6 +95,7 @@ export async function previewRegrade(
  */
 export async function startRegrade(
   db: Knex,
+  heavy: Heavy,
   assignment: AssignmentRow,
   asked: RegradeAsked,
   clock: () => Date,
@@ -131,7 +139,7 @@ export async function startRegrade(
     })
     .then(({ begun }) => ({
       begun,
-      run: regradeAll(db, next, clock),
+      run: regradeAll(db, heavy, next, clock),
     }));
 }
 
@@ -156,7 +164,12 @@ const write = (db: Knex, grades: readonly { id: string; grade: string }[]) =>
   );
 
 /** Reads ahead and writes behind: the database works on the pieces before and after while this one is marked. */
-async function regradeAll(db: Knex, assignment: AssignmentRow, clock: () => Date): Promise<void> {
+async function regradeAll(
+  db: Knex,
+  heavy: Heavy,
+  assignment: AssignmentRow,
+  clock: () => Date,
+): Promise<void> {
   const input = markingOf(assignment);
   let next = readAfter(db, assignment.id, '00000000-0000-0000-0000-000000000000');
   let written: Promise<unknown> = Promise.resolve();
@@ -168,11 +181,14 @@ async function regradeAll(db: Knex, assignment: AssignmentRow, clock: () => Date
     next.catch(() => undefined);
     let changed = 0;
     const grades: { id: string; grade: string }[] = [];
-    for (const [i, { id, answer, points, max }] of rows.entries()) {
-      const made = markCard(input, answer);
-      if (made.points !== points || made.max !== max) changed++;
-      grades.push({ id, grade: JSON.stringify(made) });
-      if (i % AT_ONCE === 0) await setImmediate();
+    const made = await heavy(
+      'mark',
+      input,
+      rows.map(({ answer }) => answer),
+    );
+    for (const [i, { id, points, max }] of rows.entries()) {
+      if (made[i].points !== points || made[i].max !== max) changed++;
+      grades.push({ id, grade: JSON.stringify(made[i]) });
     }
     await written;
     written = write(db, grades).then(() =>

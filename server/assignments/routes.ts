@@ -21,8 +21,8 @@ export const assignmentRoutes = (): Route[] => [
     who: 'educator',
     reach: ownClass,
     body: newAssignmentSchema,
-    handle: async ({ db, now, reached, body, res }) => {
-      const { id } = await createAssignment(db, reached, body, now());
+    handle: async ({ db, heavy, now, reached, body, res }) => {
+      const { id } = await createAssignment(db, heavy, reached, body, now());
       res.status(201);
       return { id };
     },
@@ -58,7 +58,7 @@ export const assignmentRoutes = (): Route[] => [
     who: 'educator',
     reach: ownAssignment,
     body: exerciseSchema,
-    handle: ({ db, now, reached, body }) => editAssignment(db, reached, body, now()),
+    handle: ({ db, heavy, now, reached, body }) => editAssignment(db, heavy, reached, body, now()),
   }),
   route({
     method: 'delete',
@@ -82,7 +82,7 @@ export const assignmentRoutes = (): Route[] => [
     who: 'educator',
     reach: ownAssignment,
     body: regradeSchema,
-    handle: ({ db, reached, body }) => previewRegrade(db, reached, body),
+    handle: ({ db, heavy, reached, body }) => previewRegrade(db, heavy, reached, body),
   }),
   route({
     method: 'post',
@@ -90,8 +90,10 @@ export const assignmentRoutes = (): Route[] => [
     who: 'educator',
     reach: ownAssignment,
     body: regradeSchema,
-    handle: async ({ db, now, reached, body, req, res }) => {
-      const { begun, run } = await startRegrade(db, reached, body, now);
+    handle: async ({ db, work, now, reached, body, req, res }) => {
+      // Goes on when who asked has gone.
+      const heavy = work.of(`regrade ${reached.id}`);
+      const { begun, run } = await startRegrade(db, heavy, reached, body, now);
       run.catch((error: unknown) => req.log.error({ err: error }, 'marking again was cut off'));
       res.status(202);
       return { regrade: begun };

@@ -2,12 +2,12 @@ import type { AssignmentChange, ExerciseContent, newAssignmentSchema } from '@ci
 import type { ClientCase, RecordCard } from '@cimbel/core/card';
 import { slip } from '@cimbel/core/mark';
 import { readLabel, type Line } from '@cimbel/core/shades';
-import { solveCase } from '@cimbel/core/solve';
 import type { Knex } from 'knex';
 import type { z } from 'zod';
 import type { ClassRow } from '../classes/access';
 import { columnsOf, createExercise, saveExercise } from '../exercises/store';
 import { HttpError, invalidField } from '../http/errors';
+import type { Heavy } from '../jobs/heavy';
 import { lineForCase } from '../shade-books/store';
 import type { AssignmentRow } from './row';
 
@@ -28,10 +28,10 @@ async function linesOf(db: Knex, clientCase: ClientCase, educatorId: string, at:
 }
 
 /** What an exercise comes to under the rules of a class, as an assignment keeps it. @throws HttpError where it cannot be set. */
-async function prepared(db: Knex, owner: ClassRow, exercise: ExerciseContent) {
+async function prepared(db: Knex, heavy: Heavy, owner: ClassRow, exercise: ExerciseContent) {
   const { clientCase, slip: slipName } = exercise;
   const lines = await linesOf(db, clientCase, owner.educator_id, 'exercise.clientCase');
-  const solved = solveCase(clientCase, lines, owner.house_rules);
+  const solved = await heavy('solve', clientCase, lines, owner.house_rules);
   if (!solved.ok)
     throw new HttpError(
       422,
@@ -66,11 +66,12 @@ async function prepared(db: Knex, owner: ClassRow, exercise: ExerciseContent) {
 /** Sets an exercise to a class, the educator's own or a new one, with the answer that its rules give. */
 export async function createAssignment(
   db: Knex,
+  heavy: Heavy,
   owner: ClassRow,
   { exercise, exerciseId, dueAt: due, release }: z.output<typeof newAssignmentSchema>,
   now: Date,
 ): Promise<{ id: string }> {
-  const columns = await prepared(db, owner, exercise);
+  const columns = await prepared(db, heavy, owner, exercise);
   const dueAt = new Date(due);
   if (dueAt <= now) throw invalidField('dueAt', 'past', 'The due time has passed. Choose a later one.');
   return db.transaction(async (trx) => {
@@ -94,12 +95,13 @@ export const hasBegun = async (db: Knex, assignmentId: string): Promise<boolean>
 /** Another exercise for an assignment, only while nobody has begun: work is never thrown away. */
 export async function editAssignment(
   db: Knex,
+  heavy: Heavy,
   { id, class_id, exercise_id }: Pick<AssignmentRow, 'id' | 'class_id' | 'exercise_id'>,
   exercise: ExerciseContent,
   now: Date,
 ): Promise<void> {
   const owner: ClassRow = await db('classes').where({ id: class_id }).first();
-  const columns = await prepared(db, owner, exercise);
+  const columns = await prepared(db, heavy, owner, exercise);
   await db.transaction(async (trx) => {
     await trx('assignments').where({ id }).forUpdate().first();
     if (await hasBegun(trx, id))

@@ -2,6 +2,7 @@ import { EMPTY_CARD, type RecordCard } from '@cimbel/core/card';
 import { randomUUID } from 'node:crypto';
 import { handIn, saveDraft } from './store';
 import type { AssignmentRow } from '../assignments/row';
+import { hereAndNow } from '../jobs/heavy';
 import { ask, classroom, harness, type Harness } from '../testing/harness';
 
 describe('what is handed in', () => {
@@ -30,7 +31,7 @@ describe('what is handed in', () => {
       await fresh();
       const sent = { id: randomUUID(), answer: best };
       const both = [
-        () => handIn(h.db, assignment, studentId(), sent, h.clock.now),
+        () => handIn(h.db, hereAndNow, assignment, studentId(), sent, h.clock.now),
         () => saveDraft(h.db, assignment, studentId(), draft('tab'), h.clock.now).catch(() => null),
       ];
       await Promise.all((i % 2 === 0 ? both : [...both].reverse()).map((send) => send()));
@@ -45,6 +46,7 @@ describe('what is handed in', () => {
     await fresh();
     const { id } = await handIn(
       h.db,
+      hereAndNow,
       assignment,
       studentId(),
       { id: randomUUID(), answer: best },

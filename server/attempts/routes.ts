@@ -1,5 +1,7 @@
 import {
+  HAIR_SIZES,
   draftSchema,
+  hairPictureSchema,
   markChangeSchema,
   revealSchema,
   simulationSchema,
@@ -9,10 +11,14 @@ import {
 } from '@cimbel/contract';
 import { revealOf } from '@cimbel/core/card';
 import { assignedToMe } from '../assignments/access';
-import { isReleased, type AssignmentRow } from '../assignments/row';
-import { simulateForStudent } from '../assignments/simulate';
-import { HttpError } from '../http/errors';
+import { hangingLook } from '@cimbel/core/mark';
+import { DRAWING_NOW } from '@cimbel/core/tress';
+import { exerciseOf, isReleased, type AssignmentRow } from '../assignments/row';
+import { checkCard } from '../assignments/store';
+import { HttpError, invalid, notFound } from '../http/errors';
 import { route, type Call, type Route } from '../http/route';
+import { keptPicture } from '../jobs/kept-pictures';
+import { enlarged } from '../jobs/picture-size';
 import { recordReveal } from './reveals';
 import { attemptOf, changeMark, handIn, receiptOf, resultOf, saveDraft, type AttemptRow } from './store';
 import { studentList, studentView } from './student-view';
@@ -84,6 +90,23 @@ export const attemptRoutes = (): Route[] => [
     handle: ({ db, me, now, reached }) => studentView(db, reached, me.id, now()),
   }),
   route({
+    method: 'get',
+    path: '/api/my/assignments/:assignmentId/picture',
+    who: 'student',
+    reach: assignedToMe,
+    handle: async ({ heavy, reached, req, res }) => {
+      const wanted = hairPictureSchema.safeParse(req.query);
+      if (!wanted.success) throw invalid(wanted.error);
+      const { light, region, size, ratio } = wanted.data;
+      const look = hangingLook(exerciseOf(reached), light, region);
+      if (!look) throw notFound();
+      const png = await keptPicture(heavy, look, DRAWING_NOW, enlarged(HAIR_SIZES[size], ratio));
+      // Asked about each time, since the head may be set anew while nobody has begun; sent again only then.
+      res.setHeader('Cache-Control', 'private, no-cache');
+      res.type('png').send(Buffer.from(png));
+    },
+  }),
+  route({
     method: 'post',
     path: '/api/my/assignments/:assignmentId/reveal',
     who: 'student',
@@ -100,7 +123,11 @@ export const attemptRoutes = (): Route[] => [
     who: 'student',
     reach: assignedToMe,
     body: simulationSchema,
-    handle: async ({ reached, body }) => simulateForStudent(reached, body),
+    // Here and not in the browser, so that the head's figures stay here.
+    handle: ({ heavy, reached: { id, client_case, lines }, body }) => {
+      checkCard(body, lines);
+      return heavy('simulate', id, client_case, lines, body);
+    },
   }),
   route({
     method: 'put',
@@ -116,8 +143,9 @@ export const attemptRoutes = (): Route[] => [
     who: 'student',
     reach: assignedToMe,
     body: submissionSchema,
-    handle: async ({ db, me, now, reached, body }) => {
-      const attempt = await handIn(db, reached, me.id, body, now());
+    handle: async ({ db, work, me, now, reached, body }) => {
+      // Whoever has gone meanwhile has handed in all the same.
+      const attempt = await handIn(db, work.of(me.id), reached, me.id, body, now());
       return {
         submittedAt: attempt.submitted_at!.toISOString(),
         receipt: receiptOf(attempt),

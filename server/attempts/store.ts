@@ -9,12 +9,13 @@ import type {
   Submission,
 } from '@cimbel/contract';
 import type { RecordCard } from '@cimbel/core/card';
-import { markCard, withGiven, type Grade, type MarkingInput } from '@cimbel/core/mark';
+import { withGiven, type Grade, type MarkingInput } from '@cimbel/core/mark';
 import type { Knex } from 'knex';
 import { createHash } from 'node:crypto';
 import { isClosed, type AssignmentRow } from '../assignments/row';
 import { checkCard } from '../assignments/store';
 import { HttpError, invalidField } from '../http/errors';
+import type { Heavy } from '../jobs/heavy';
 import { asRevealed } from './reveals';
 
 /** One student's record card for an assignment: being written, or handed in and marked. */
@@ -188,6 +189,7 @@ export const markingOf = (
  */
 export async function handIn(
   db: Knex,
+  heavy: Heavy,
   assignment: AssignmentRow,
   studentId: string,
   submission: Submission,
@@ -195,7 +197,7 @@ export async function handIn(
 ): Promise<AttemptRow> {
   checkCard(submission.answer, assignment.lines);
   const answer = await asRevealed(db, assignment, studentId, submission.answer);
-  const grade = markCard(markingOf(assignment), answer);
+  const [grade] = await heavy('mark', markingOf(assignment), [answer]);
   return db.transaction(async (trx) => {
     await trx('attempts')
       .insert({

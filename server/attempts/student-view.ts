@@ -1,10 +1,16 @@
 import type { StudentAssignment, StudentAssignmentSummary } from '@cimbel/contract';
-import { asSet, mainLook } from '@cimbel/core/mark';
+import { asSet, mainHair, type PictureAt } from '@cimbel/core/mark';
 import type { Knex } from 'knex';
 import type { AssignmentOfClass } from '../assignments/access';
 import { exerciseOf, isClosed, isReleased, maxPoints, type AssignmentRow } from '../assignments/row';
 import { asRevealed } from './reveals';
 import { attemptOf, pointsOf, receiptOf, standingOf, type AttemptRow } from './store';
+
+/** Where the hair of an exercise hangs; how large is added by the page. */
+const pictureAt =
+  (assignmentId: string): PictureAt =>
+  (light, region) =>
+    `/api/my/assignments/${assignmentId}/picture?light=${light}&region=${region}`;
 
 const resultReady = (
   attempt: Pick<AttemptRow, 'submitted_at'> | undefined,
@@ -21,7 +27,7 @@ export async function studentView(
   const attempt = await attemptOf(db, assignment.id, studentId);
   const answer = attempt ? await asRevealed(db, assignment, studentId, attempt.answer) : null;
   return {
-    ...asSet(exerciseOf(assignment), answer),
+    ...asSet(exerciseOf(assignment), answer, pictureAt(assignment.id)),
     id: assignment.id,
     title: assignment.title,
     className: assignment.class_name,
@@ -60,7 +66,7 @@ export async function studentList(
       title: assignment.title,
       className: assignment.class_name,
       clientName: assignment.client_case.client.name,
-      now: mainLook(exerciseOf(assignment)),
+      now: mainHair(exerciseOf(assignment), pictureAt(assignment.id)),
       dueAt: assignment.due_at.toISOString(),
       state: standing.state,
       late: standing.late || (!attempt?.submitted_at && now > assignment.due_at),

@@ -17,6 +17,7 @@ import type { AssignmentRow } from '../assignments/row';
 import { recordReveal } from '../attempts/reveals';
 import { changeMark, handIn, saveDraft } from '../attempts/store';
 import type { ClassRow } from '../classes/access';
+import { hereAndNow } from '../jobs/heavy';
 
 const HOUR_MS = 3600_000;
 const DAY_MS = 24 * HOUR_MS;
@@ -147,7 +148,7 @@ export async function seedAssignments(
     const miss = preview.nearMisses.find(({ misconception }) => misconception === wrong);
     const rubric = miss ? cardRubric(miss.grade, open) : defaultRubric(preview.solution, clientCase, open);
     const exercise = { title, clientCase, open: [...open], slip: wrong, rubric, judgement: NO_JUDGEMENT };
-    const row = await createAssignment(db, owner, { exercise, dueAt: dueAt.toISOString(), release }, made);
+    const row = await createAssignment(db, hereAndNow, owner, { exercise, dueAt: dueAt.toISOString(), release }, made);
     return db('assignments').where({ id: row.id }).first();
   };
   const answer = async (row: AssignmentRow, cards: readonly DemoCard[], first: Date): Promise<string[]> => {
@@ -168,7 +169,7 @@ export async function seedAssignments(
       if (kept) await saveDraft(db, row, students[i], { answer: kept, version: 0, writer: 'demo' }, when);
       else if (typeof card !== 'string') {
         const submission = { id: randomUUID(), answer: own! };
-        handedIn.push((await handIn(db, row, students[i], submission, when)).id);
+        handedIn.push((await handIn(db, hereAndNow, row, students[i], submission, when)).id);
       }
     }
     return handedIn;

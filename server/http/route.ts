@@ -3,6 +3,7 @@ import type { Request, RequestHandler, Response, Router } from 'express';
 import type { Knex } from 'knex';
 import type { ZodType } from 'zod';
 import { openAccount } from '../accounts/store';
+import type { Heavy, HeavyWork } from '../jobs/heavy';
 import { invalid, notAllowed, notFound, signInNeeded } from './errors';
 
 /** What every handler gets from the application, so that tests can put in a clock or another database. */
@@ -10,6 +11,8 @@ export interface Services {
   db: Knex;
   now: () => Date;
   demo: boolean;
+  /** Worker threads for all that is heavy. */
+  work: HeavyWork;
 }
 
 export type Caller = 'anyone' | 'signedIn' | 'educator' | 'student';
@@ -32,6 +35,8 @@ export interface Call extends Services {
   /** Null only on routes for anyone. */
   me: Account | null;
   param: (name: string) => string;
+  /** Has something heavy done for the caller, and not begun once they have gone. */
+  heavy: Heavy;
   req: Request;
   res: Response;
 }
@@ -73,7 +78,8 @@ export function mount(router: Router, routes: readonly Route[], services: Servic
         if (!UUID.test(value)) throw notFound();
         return value;
       };
-      const call: Call = { ...services, me, param, req, res };
+      const heavy = services.work.of(me?.id ?? req.ip ?? '', () => res.closed && !res.writableEnded);
+      const call: Call = { ...services, me, param, heavy, req, res };
       const reached = definition.reach ? await definition.reach(call) : undefined;
       if (reached === null) throw notFound();
       let body: unknown;

@@ -3,7 +3,8 @@ import { z } from 'zod';
 import { HttpError, invalid, notFound } from '../http/errors';
 import { route, type Call, type Route } from '../http/route';
 import { mySitting, sittingInMyClass, testSetToMe, type SittingOfTest } from './access';
-import { tressPng } from './picture';
+import { keptPicture } from '../jobs/kept-pictures';
+import { sizeOf } from '../jobs/picture-size';
 import { answersOpen, hasEnded } from './rows';
 import {
   answerSitting,
@@ -66,7 +67,7 @@ export const sittingRoutes = (): Route[] => [
     path: '/api/my/sittings/:sittingId/picture',
     who: 'student',
     reach: mySitting,
-    handle: async ({ db, reached, req, res }) => {
+    handle: async ({ db, heavy, reached, req, res }) => {
       const wanted = pictureSchema.safeParse(req.query);
       if (!wanted.success) throw invalid(wanted.error);
       const { position, picture, ratio } = wanted.data;
@@ -74,7 +75,8 @@ export const sittingRoutes = (): Route[] => [
       if (!found) throw notFound();
       // Fetched ahead of being shown; it never changes.
       res.setHeader('Cache-Control', 'private, max-age=86400, immutable');
-      res.type('png').send(tressPng(found, ratio === '2' ? 2 : 1));
+      const picturePng = await keptPicture(heavy, found.look, found.drawing, sizeOf(found, ratio));
+      res.type('png').send(Buffer.from(picturePng));
     },
   }),
   route({

@@ -10,6 +10,7 @@ import supertest from 'supertest';
 import { createAccount } from '../accounts/store';
 import { createApp } from '../app';
 import { connect, migrate, sessionPool } from '../db/database';
+import { hereAndNow } from '../jobs/heavy';
 
 export const HOST = 'cimbel.test';
 
@@ -41,6 +42,7 @@ export async function harness({ demo = false } = {}): Promise<Harness> {
     pool,
     now: () => clock.now,
     demo,
+    work: { of: () => hereAndNow, close: async () => undefined },
     log: pino({ level: 'silent' }),
     sessionSecret: 'only for tests',
     secure: false,

@@ -8,7 +8,7 @@ import { dateTime } from '../lib/i18n';
 import { Button, ButtonLink } from '../ui/button';
 import { Field, Input } from '../ui/field';
 import { Empty, Failure, Loading, Notice, Sheet } from '../ui/panel';
-import { Tress } from '../ui/tress';
+import { HungHair } from '../features/hair/hung-hair';
 
 function JoinClass() {
   const { t } = useTranslation();
@@ -67,14 +67,8 @@ function HangingExercise({ exercise }: { exercise: StudentAssignmentSummary }) {
   const overdue = late && !handedIn;
   return (
     <li className="bg-sheet border-line flex overflow-hidden rounded-sm border">
-      <div className="bg-surround relative flex w-24 shrink-0 justify-center">
-        <Tress
-          look={exercise.now}
-          width={72}
-          height={170}
-          label={t('student.hairOf', { name: clientName })}
-          className="mt-1"
-        />
+      <div className="bg-surround relative flex w-24 shrink-0 justify-center pt-1">
+        <HungHair hair={exercise.now} size="listed" label={t('student.hairOf', { name: clientName })} />
       </div>
       <div className="flex min-w-0 flex-1 flex-col gap-1 p-4">
         <p className="text-quiet text-sm">

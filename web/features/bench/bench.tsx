@@ -101,13 +101,16 @@ export function Bench({
   const onClock = step === 'process' && minute !== null && play.data && plan.steps.length > 0;
   const atEnd = step === 'finish' && play.data && plan.steps.length > 0;
   const wipedZones = wiped ? [wiped] : [];
-  const now = onClock
+  const played = onClock
     ? looksAt(play.data!, minute, assignment, wipedZones)
     : atEnd
       ? looksAtEnd(play.data!, assignment)
-      : step === 'read'
-        ? assignment.lit[light].now
-        : assignment.looks.now;
+      : null;
+  const now = played
+    ? played.map((look) => ({ look }))
+    : step === 'read'
+      ? assignment.lit[light].now
+      : assignment.looks.now;
   const parts = { assignment, draft };
   const isClosed = assignment.given.bowls.length > 0 || assignment.given.steps.length > 0;
   return (

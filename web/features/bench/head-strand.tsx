@@ -1,8 +1,10 @@
 import { placeParts, type PlaceId, type Stretch } from '@cimbel/core/card';
+import { HAIR_SIZES } from '@cimbel/contract';
 import type { Looks, RegionAsSet } from '@cimbel/core/mark';
 import type { ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import { capital } from '../../lib/i18n';
+import { HungHair } from '../hair/hung-hair';
 import { Tress } from '../../ui/tress';
 import { useIsWide } from '../../ui/use-is-wide';
 import { HeadSheet } from '../head/head-sheet';
@@ -73,9 +75,9 @@ export function HeadStrand({
   const { t } = useTranslation(['ui', 'craft']);
   const wide = useIsWide();
   const several = regions.length > 1;
-  const high = several ? 400 : 450;
-  const size = wide ? { width: 128, height: high } : { width: 60, height: 260 };
-  const wish = wide ? { width: 92, height: Math.round(high * 0.72) } : { width: 46, height: 180 };
+  const sizeName = !wide ? 'phone' : several ? 'region' : 'strand';
+  const size = HAIR_SIZES[sizeName];
+  const wish = wide ? { width: 92, height: Math.round(size.height * 0.72) } : { width: 46, height: 180 };
   const region = regions[at] ?? regions[0];
   const name = region.name === null ? null : capital(t(`craft:region.${region.name}`));
   return (
@@ -108,9 +110,9 @@ export function HeadStrand({
           <div className="flex" dir="ltr">
             {wide ? <ZoneRuler zones={region.zones} height={size.height} active={active} /> : null}
             <div className="relative">
-              <Tress
-                look={looks.now[at] ?? looks.now[0]}
-                {...size}
+              <HungHair
+                hair={looks.now[at] ?? looks.now[0]}
+                size={sizeName}
                 label={name === null ? nowLabel : `${nowLabel}, ${name}`}
               />
               {onStrand?.(region.zones, size.height)}

@@ -35,7 +35,7 @@ function begun(exercise: KnownExercise): StudentAssignment {
   const { id, title, solution, lines, slip, dueAt } = exercise;
   const card = slip ? slipOn(slip, { plan: solution.best, solution, lines }) : null;
   return {
-    ...asSet({ ...exercise, card }, null),
+    ...asSet({ ...exercise, card }, null, null),
     id,
     title,
     className: '',

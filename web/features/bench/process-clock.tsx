@@ -23,12 +23,11 @@ export const frameAt = (shown: ShownSimulation, minute: number) =>
 export function looksAt(
   shown: ShownSimulation,
   minute: number,
-  { regions, looks }: Pick<StudentAssignment, 'regions' | 'looks'>,
+  { regions }: Pick<StudentAssignment, 'regions'>,
   wiped: readonly PlaceId[],
 ): TressLook[] {
   const frame = frameAt(shown, minute);
   return regions.map(({ zones }, at) => ({
-    ...looks.now[at],
     ...frame.strands[at],
     zones: frame.strands[at].zones.map((zone, i) => {
       const { zone: name } = zones[i];
@@ -40,7 +39,7 @@ export function looksAt(
 /** The finished head, dried: level and tone are judged on dry hair. */
 export const looksAtEnd = (
   shown: ShownSimulation,
-  assignment: Pick<StudentAssignment, 'regions' | 'looks'>,
+  assignment: Pick<StudentAssignment, 'regions'>,
 ): TressLook[] => looksAt(shown, shown.minutes, assignment, []).map((look) => ({ ...look, wet: false }));
 
 const swatch = (look: TressLook, at: number): TressLook => ({

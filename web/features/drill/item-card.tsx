@@ -15,7 +15,7 @@ import { figureIn } from './figure-form';
 import type { Parted } from './hands/parted-form';
 import { useInWords } from './in-words';
 import { isStaged, ItemStage, useComparison } from './item-stage';
-import type { Hair } from './hair-picture';
+import type { Hair } from '../../ui/hair-picture';
 import { canNudge } from './nudge';
 import type { Told } from './told';
 import { VerdictIcon, verdictColour, verdictOf } from './verdict';

@@ -4,7 +4,7 @@ import type { ShownQuestion } from '@cimbel/contract';
 import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import { answerWords } from './answer-words';
-import { HairPicture, type Hair } from './hair-picture';
+import { HairPicture, type Hair } from '../../ui/hair-picture';
 import { StrandFeel } from './hands/strand-feel';
 import { StrandStretch } from './hands/strand-stretch';
 import { Tube } from './hands/tube';

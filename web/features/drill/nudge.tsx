@@ -2,7 +2,7 @@ import { differenceOf, TONE_FAMILIES, type ToneFamily } from '@cimbel/core/colou
 import { labOfSubject, lookOfSubject, type Item, type Response, type Subject } from '@cimbel/core/drill';
 import { useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { HairPicture } from './hair-picture';
+import { HairPicture } from '../../ui/hair-picture';
 
 /** Colour read by level or by tone can be nudged until it matches. */
 export const canNudge = ({ reads, subject, optionSubjects }: Item): boolean =>

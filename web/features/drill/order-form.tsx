@@ -9,7 +9,7 @@ import {
 import { arrayMove, horizontalListSortingStrategy, SortableContext, useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { useTranslation } from 'react-i18next';
-import { HairPicture, type Hair } from './hair-picture';
+import { HairPicture, type Hair } from '../../ui/hair-picture';
 
 function Lock({
   name,

@@ -3,6 +3,7 @@ import type { Response } from '@cimbel/core/drill';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { api, asApiError } from '../../lib/api';
 import { forget, keep, readKept } from '../../lib/storage';
+import { onThisScreen } from '../../ui/hair-picture';
 
 const AGAIN_AFTER_MS = 3000;
 
@@ -122,4 +123,4 @@ export function useSitting(id: string): Sitting {
 
 /** Drawn by the server at the density of this screen. */
 export const pictureAddress = (id: string, position: number, picture: number) =>
-  `/api/my/sittings/${id}/picture?position=${position}&picture=${picture}&ratio=${window.devicePixelRatio > 1 ? 2 : 1}`;
+  onThisScreen(`/api/my/sittings/${id}/picture?position=${position}&picture=${picture}`);

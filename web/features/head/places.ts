@@ -1,8 +1,8 @@
 import type { PlaceId, Stretch } from '@cimbel/core/card';
 import type { Area } from '@cimbel/core/hair';
-import type { RegionAsSet } from '@cimbel/core/mark';
+import type { Hair, RegionAsSet } from '@cimbel/core/mark';
 import { AREA_ORDERS } from '@cimbel/core/theory';
-import { surfaceOf, type TressLook } from '@cimbel/core/tress';
+import { surfaceOf } from '@cimbel/core/tress';
 import type { AreaPaint } from './head-sheet';
 
 type Regions = readonly RegionAsSet[];
@@ -18,20 +18,25 @@ export const regionAt = (regions: Regions, place: PlaceId): number =>
     regions.findIndex(({ zones }) => zones.some(({ zone }) => zone === place)),
   );
 
+/** Where only the colour from a step away is known, the white in it is not told apart. */
+const NO_GREY = { share: 0, colour: { l: 0, a: 0, b: 0 } };
+
 /** How each area is drawn: the hair of its region where it leaves the scalp, or what lies on it. */
 export const paintBy =
-  (regions: Regions, looks: readonly TressLook[]) =>
+  (regions: Regions, hair: readonly Hair[]) =>
   (area: Area): AreaPaint => {
     const at = Math.max(
       0,
       regions.findIndex(({ areas }) => areas.includes(area)),
     );
-    const root = surfaceOf(looks[at].zones[0]);
+    const [one, { density }] = [hair[at], regions[at]];
+    if (!('look' in one)) return { colour: one.root, grey: NO_GREY, density, form: one.form };
+    const root = surfaceOf(one.look.zones[0]);
     return {
       colour: root.colour,
       grey: { share: root.greyShare, colour: root.grey },
-      density: regions[at].density,
-      form: looks[at].form,
+      density,
+      form: one.look.form,
     };
   };
 

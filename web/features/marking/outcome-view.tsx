@@ -2,7 +2,13 @@ import type { Result } from '@cimbel/contract';
 import { seedFrom } from '@cimbel/core';
 import { partName } from '@cimbel/core/card';
 import { regionsAsSet } from '@cimbel/core/mark';
-import { simulateCard, wishLooks, type PartOutcome, type SimulatedCard } from '@cimbel/core/simulate';
+import {
+  nowLooks,
+  simulateCard,
+  wishLooks,
+  type PartOutcome,
+  type SimulatedCard,
+} from '@cimbel/core/simulate';
 import type { TressLook } from '@cimbel/core/tress';
 import { Pause, Play } from 'lucide-react';
 import { useDeferredValue, useMemo, useState } from 'react';
@@ -61,7 +67,10 @@ export function OutcomeView({
   const [at, setAt] = useState(0);
   const regions = regionsAsSet(clientCase.head);
   const heads = [
-    { name: t('outcome.wanted'), looks: wishLooks(clientCase, 'daylight', seed + 1) },
+    {
+      name: t('outcome.wanted'),
+      looks: wishLooks(clientCase, nowLooks(clientCase, 'daylight', seed + 1)),
+    },
     { name: t('service.yours'), looks: played.own.looksAt(shown, 'daylight', seed) },
     { name: t('outcome.key'), looks: played.best.looksAt(shown, 'daylight', seed) },
   ];
@@ -90,7 +99,10 @@ export function OutcomeView({
             {heads.map(({ name, looks }) => (
               <HeadSheet
                 key={name}
-                paintOf={paintBy(regions, looks)}
+                paintOf={paintBy(
+                  regions,
+                  looks.map((look) => ({ look })),
+                )}
                 label={t('head.sheetOf', { name })}
                 chosen={regions[at].areas}
                 onArea={(area) => setAt(regions.findIndex(({ areas }) => areas.includes(area)))}

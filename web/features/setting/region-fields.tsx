@@ -57,7 +57,10 @@ export function RegionFields({
       <legend className="font-display text-lg font-semibold">{t('head.regions')}</legend>
       <p className="text-quiet text-sm">{t(head.regions ? 'head.paintHint' : 'head.alikeHint')}</p>
       <HeadSheet
-        paintOf={paintBy(regions, nowLooks(clientCase, 'daylight', SEED))}
+        paintOf={paintBy(
+          regions,
+          nowLooks(clientCase, 'daylight', SEED).map((look) => ({ look })),
+        )}
         label={t('head.sheet')}
         chosen={head.regions ? current.areas : []}
         onArea={head.regions ? press : undefined}

@@ -1,9 +1,9 @@
 import type { TressLook } from '@cimbel/core/tress';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { Tress } from '../../ui/tress';
+import { Tress } from './tress';
 
-/** Hair to be read: drawn here, or, in a test, drawn by the server so that no figure comes with it. */
+/** Hair to be looked at: drawn here, or, where it is to be read, drawn by the server so that no figure comes with it. */
 export type Hair = { look: TressLook } | { src: string };
 
 const AGAIN_AFTER_MS = 2000;
@@ -24,7 +24,7 @@ function SentPicture({
   const [tries, setTries] = useState(0);
   const [missing, setMissing] = useState(false);
   return (
-    <span className="relative inline-block" style={{ width, height }}>
+    <span className="relative inline-block align-top" style={{ width, height }}>
       <img
         key={tries}
         src={tries === 0 ? src : `${src}&again=${tries}`}
@@ -46,6 +46,9 @@ function SentPicture({
     </span>
   );
 }
+
+/** A picture at an address, for the screen it is shown on. */
+export const onThisScreen = (src: string) => `${src}&ratio=${window.devicePixelRatio > 1 ? 2 : 1}`;
 
 export function HairPicture({
   hair,

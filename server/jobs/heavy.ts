@@ -1,0 +1,41 @@
+import { seedFrom } from '@cimbel/core';
+import { markCard } from '@cimbel/core/mark';
+import { showSimulation } from '@cimbel/core/simulate';
+import { solveCase } from '@cimbel/core/solve';
+import { tressPng } from './picture';
+import type { ClientCase, RecordCard, Work } from '@cimbel/core/card';
+import type { MarkingInput } from '@cimbel/core/mark';
+import type { Line } from '@cimbel/core/shades';
+
+/**
+ * What takes more than a few milliseconds of reckoning, by name: done in worker threads, so that whoever asks for something
+ * light never waits for it. Data in, data out; nothing here reads a clock, a file or the database.
+ */
+export const HEAVY = {
+  solve: solveCase,
+  /** Marks cards of one assignment, in their order. */
+  mark: (input: MarkingInput, cards: readonly RecordCard[]) => cards.map((card) => markCard(input, card)),
+  /** Plays a card on the head of an assignment, whose id seeds the drawing. */
+  simulate: (id: string, clientCase: ClientCase, lines: readonly Line[], work: Work) =>
+    showSimulation(clientCase, work, (lineId) => lines.find((line) => line.id === lineId), seedFrom(id)),
+  picture: tressPng,
+};
+export type HeavyName = keyof typeof HEAVY;
+type Given<N extends HeavyName> = Parameters<(typeof HEAVY)[N]>;
+type Result<N extends HeavyName> = ReturnType<(typeof HEAVY)[N]>;
+
+/** Has something heavy done. @throws HttpError 503 where too much waits already, or it takes too long. */
+export type Heavy = <N extends HeavyName>(name: N, ...args: Given<N>) => Promise<Result<N>>;
+
+export interface HeavyWork {
+  /** On behalf of someone: one thing of theirs is done at a time, and what they have gone away from is not begun. */
+  of: (who: string, isGone?: () => boolean) => Heavy;
+  close: () => Promise<void>;
+}
+
+/** Does one thing here and now, by its name. */
+export const doHeavy = <N extends HeavyName>(name: N, args: Given<N>): Result<N> =>
+  (HEAVY[name] as (...args: unknown[]) => Result<N>)(...args);
+
+/** Without threads: for seeding before anyone is there, and for tests of what comes of it. */
+export const hereAndNow: Heavy = async (name, ...args) => doHeavy(name, args);
