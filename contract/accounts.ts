@@ -1,11 +1,18 @@
 import { z } from 'zod';
+import { oneTimeCodeSchema } from './people';
 import { oneLine } from './text';
 
 export const ROLES = ['educator', 'student'] as const;
 export const roleSchema = z.enum(ROLES);
 export type Role = z.infer<typeof roleSchema>;
 
-export const accountSchema = z.object({ id: z.uuid(), name: z.string(), role: roleSchema });
+export const accountSchema = z.object({
+  id: z.uuid(),
+  name: z.string(),
+  role: roleSchema,
+  /** Admits educators; an educator besides. */
+  administrator: z.boolean(),
+});
 export type Account = z.infer<typeof accountSchema>;
 
 const emailSchema = z.string().trim().toLowerCase().max(200).pipe(z.email());
@@ -24,13 +31,33 @@ export const registerSchema = z.object({
   name: oneLine(80),
   email: emailSchema,
   password: passwordSchema,
+  /** The invitation of an educator; the first educator of an installation needs none. */
+  code: oneTimeCodeSchema.optional(),
 });
 export const demoSignInSchema = z.object({ accountId: z.uuid() });
 export const joinSchema = z.object({ joinCode: joinCodeSchema });
+/** Joined at once, or waiting for the educator. */
+export interface Joined {
+  name: string;
+  waiting: boolean;
+}
+
+export const passwordChangeSchema = z.object({
+  current: z.string().min(1).max(200),
+  password: passwordSchema,
+});
+/** A code used: a password of one's own, and for a place that nobody has claimed the address to sign in with. */
+export const useCodeSchema = z.object({
+  code: oneTimeCodeSchema,
+  email: emailSchema.optional(),
+  password: passwordSchema,
+});
 
 export const sessionSchema = z.object({
   me: accountSchema.nullable(),
   /** Accounts to walk in as, in demo mode only. */
   demo: z.array(accountSchema).nullable(),
+  /** Whether no educator is there yet: the first becomes the administrator, and needs no invitation on this computer. */
+  isNew: z.boolean(),
 });
 export type Session = z.infer<typeof sessionSchema>;

@@ -1,4 +1,5 @@
 export * from './accounts';
+export * from './people';
 export * from './errors';
 export * from './classes';
 export * from './exercises';

@@ -6,6 +6,8 @@ let h: Harness;
 let room: Awaited<ReturnType<typeof classroom>>;
 let attemptId: string;
 let exerciseId: string;
+let sessionId: string;
+let invitationId: string;
 
 beforeAll(async () => {
   h = await harness();
@@ -16,6 +18,11 @@ beforeAll(async () => {
   await room.student
     .post(`/api/my/assignments/${room.assignmentId}/submission`, { id: newId(), answer: page.solution.best })
     .expect(200);
+  sessionId = (await room.student.get('/api/account/sessions')).body[0].id;
+  const { account } = room.educator;
+  await h.db('users').where({ id: account.id }).update({ administrator: true });
+  await room.educator.post('/api/invitations', { label: 'A new colleague' }).expect(201);
+  invitationId = (await h.db('codes').where({ kind: 'invitation' }).first('id')).id;
   attemptId = (await h.db('attempts').where({ student_id: room.student.account.id }).first('id')).id;
 }, 60_000);
 afterAll(() => h.close());
@@ -34,7 +41,10 @@ const address = (path: string) =>
     .replace(':bookId', room.bookId)
     .replace(':testId', room.testId)
     .replace(':sittingId', room.sittingId)
-    .replace(':studentId', room.student.account.id);
+    .replace(':studentId', room.student.account.id)
+    .replace(':sessionId', sessionId)
+    .replace(':invitationId', invitationId)
+    .replace(':accountId', room.otherEducator.account.id);
 
 describe('every route, by everyone', () => {
   it('has an address of its own and says how it finds what its address names', () => {
@@ -50,7 +60,7 @@ describe('every route, by everyone', () => {
     expect(answer.body.error.code).toBe('session.needed');
   });
 
-  it.each(guarded.filter(({ who }) => who === 'educator'))(
+  it.each(guarded.filter(({ who }) => who === 'educator' || who === 'administrator'))(
     '$name is closed to students',
     async ({ method, path }) => {
       expect((await room.student.send(method, address(path), {})).status).toBe(403);
@@ -62,6 +72,20 @@ describe('every route, by everyone', () => {
     '$name is closed to educators',
     async ({ method, path }) => {
       expect((await room.educator.send(method, address(path), {})).status).toBe(403);
+    },
+  );
+
+  it.each(guarded.filter(({ who }) => who === 'administrator'))(
+    '$name is closed to an educator who does not administer',
+    async ({ method, path }) => {
+      expect((await room.otherEducator.send(method, address(path), {})).status).toBe(403);
+    },
+  );
+
+  it.each(guarded.filter(({ who, path }) => who === 'signedIn' && path.includes(':')))(
+    '$name shows another account nothing',
+    async ({ method, path }) => {
+      expect((await room.classmate.send(method, address(path), {})).status).toBe(404);
     },
   );
 
@@ -82,7 +106,7 @@ describe('every route, by everyone', () => {
   it.each(guarded.filter(({ path }) => path.includes(':')))(
     '$name takes no id that is not one',
     async ({ method, path, who }) => {
-      const caller = who === 'educator' ? room.educator : room.student;
+      const caller = who === 'educator' || who === 'administrator' ? room.educator : room.student;
       const answer = await caller.send(method, path.replace(/:\w+/, "1' or '1'='1"), {});
       expect(answer.status).toBe(404);
     },

@@ -13,7 +13,6 @@ import { allRoutes } from './routes';
 export interface AppParts extends Services {
   pool: Pool;
   log: Logger;
-  sessionSecret: string;
   /** True behind TLS: cookies are then sent over it only. */
   secure: boolean;
   /** Folder of the built web application; null in tests of the interface alone. */
@@ -64,7 +63,7 @@ export function createApp(parts: AppParts): Express {
   api.use(express.json({ limit: '256kb' }));
   api.use(storableText);
   api.use(sameOriginWrites);
-  api.use(sessions(parts.pool, parts.sessionSecret, parts.secure));
+  api.use(sessions(parts.pool, parts.secret, parts.secure));
   api.use((_req, res, next) => {
     res.setHeader('Cache-Control', 'no-store');
     next();

@@ -207,10 +207,18 @@ describe('changing a mark', () => {
 describe('joining a class', () => {
   it('takes the code as people type it, once is enough, and a wrong code says so', async () => {
     const typed = `${room.joinCode.slice(0, 4)}-${room.joinCode.slice(4)}`.toLowerCase();
-    await room.stranger.post('/api/memberships', { joinCode: typed }).expect(201, { name: 'Evening' });
+    await room.stranger
+      .post('/api/memberships', { joinCode: typed })
+      .expect(201, { name: 'Evening', waiting: true });
     await room.stranger.post('/api/memberships', { joinCode: typed }).expect(201);
     const wrong = await room.stranger.post('/api/memberships', { joinCode: 'ABCDEFGH' });
     expect(wrong.body.error.fields[0]).toMatchObject({ path: 'joinCode', code: 'unknown' });
-    expect((await room.educator.get('/api/classes')).body[0]).toMatchObject({ name: 'Evening', students: 3 });
+    // An exercise shows its answer to each who submits: whoever comes now waits.
+    const members = async () => (await room.educator.get('/api/classes')).body[0].students;
+    expect(await members()).toBe(2);
+    await room.educator
+      .patch(`/api/classes/${room.classId}/students/${room.stranger.account.id}`, { state: 'active' })
+      .expect(200);
+    expect(await members()).toBe(3);
   });
 });

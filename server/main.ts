@@ -4,7 +4,9 @@ import { fileURLToPath } from 'node:url';
 import { createApp } from './app';
 import { connect, migrate, sessionPool } from './db/database';
 import { seedDemo } from './demo/seed';
+import { runRegrade, unfinishedRegrades } from './assignments/regrade';
 import { workerPool } from './jobs/pool';
+import { jobQueue, prune } from './jobs/queue';
 
 /** Set by the start script; a server run by hand needs DATABASE_URL and SESSION_SECRET. */
 const {
@@ -37,14 +39,25 @@ async function main(): Promise<void> {
     waiting: 500,
     longestMs: 60_000,
   });
+  const jobs = await jobQueue(
+    DATABASE_URL,
+    {
+      regrade: (id) => runRegrade(db, work.of(`regrade ${id}`), id, now),
+      prune: () => prune(db, now()),
+    },
+    log,
+  );
+  // What an older server left half done, or died before it could ask for.
+  for (const id of await unfinishedRegrades(db)) await jobs.regrade(id);
   const app = createApp({
     db,
     work,
+    jobs,
     pool,
     log,
     now,
     demo,
-    sessionSecret: SESSION_SECRET,
+    secret: SESSION_SECRET,
     secure: CIMBEL_SECURE === '1',
     webFolder: fileURLToPath(new URL('../../web/dist', import.meta.url)),
   });
@@ -62,6 +75,8 @@ async function main(): Promise<void> {
     stopping = true;
     server.closeAllConnections();
     server.close();
+    // What is under way is put down in its place, and taken up again by whoever comes next.
+    await jobs.close().catch(() => undefined);
     await Promise.allSettled([db.destroy(), pool.end(), work.close()]);
     process.exit(0);
   };

@@ -1,3 +1,4 @@
+import { peopleRoutes } from './accounts/people-routes';
 import { accountRoutes } from './accounts/routes';
 import { assignmentRoutes } from './assignments/routes';
 import { attemptRoutes } from './attempts/routes';
@@ -12,6 +13,7 @@ import { shadeBookRoutes } from './shade-books/routes';
 /** Every route of the application. The access test walks this list, so nothing can be mounted beside it. */
 export const allRoutes = (): Route[] => [
   ...accountRoutes(),
+  ...peopleRoutes(),
   ...shadeBookRoutes(),
   ...classRoutes(),
   ...exerciseRoutes(),

@@ -61,7 +61,7 @@ describe('demo accounts', () => {
     for (const header of ['X-Forwarded-For', 'Forwarded']) {
       const page = browser(h.app);
       const { body } = await page.get('/api/session').set(header, '10.1.2.3');
-      expect(body).toEqual({ me: null, demo: null });
+      expect(body).toEqual({ me: null, demo: null, isNew: false });
       for (const [path, sent] of [
         ['/api/demo-session', { accountId: account.id }],
         ['/api/session', { email, password: PASSWORD }],

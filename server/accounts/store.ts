@@ -10,35 +10,48 @@ import pLimit from 'p-limit';
 const HASHED_AT_ONCE = 2;
 const oneOfFew = pLimit(HASHED_AT_ONCE);
 
-interface UserRow {
+export interface UserRow {
   id: string;
   name: string;
   role: Role;
-  email: string;
-  password_hash: string;
+  /** Neither address nor password where nobody has claimed the place yet. */
+  email: string | null;
+  password_hash: string | null;
+  administrator: boolean;
   demo: boolean;
 }
-const toAccount = ({ id, name, role }: Pick<UserRow, 'id' | 'name' | 'role'>): Account => ({
+const ACCOUNT = ['id', 'name', 'role', 'administrator'] as const;
+export const toAccount = ({
   id,
   name,
   role,
+  administrator,
+}: Pick<UserRow, (typeof ACCOUNT)[number]>): Account => ({
+  id,
+  name,
+  role,
+  administrator,
 });
+
+export const hashPassword = (password: string): Promise<string> => oneOfFew(() => hash(password));
 
 export async function createAccount(
   db: Knex,
-  account: { name: string; role: Role; email: string; password: string; demo?: boolean },
+  account: {
+    name: string;
+    role: Role;
+    email: string;
+    password: string;
+    demo?: boolean;
+    administrator?: boolean;
+  },
 ): Promise<Account | 'emailTaken'> {
+  const { name, role, email, password, demo = false, administrator = false } = account;
   const rows = await db<UserRow>('users')
-    .insert({
-      name: account.name,
-      role: account.role,
-      email: account.email,
-      password_hash: await oneOfFew(() => hash(account.password)),
-      demo: account.demo ?? false,
-    })
+    .insert({ name, role, email, password_hash: await hashPassword(password), demo, administrator })
     .onConflict('email')
     .ignore()
-    .returning(['id', 'name', 'role']);
+    .returning([...ACCOUNT]);
   return rows.length > 0 ? toAccount(rows[0]) : 'emailTaken';
 }
 
@@ -47,25 +60,26 @@ let nobody: Promise<string> | null = null;
 
 /** An account that may be used now; a demo account only where those are open. */
 export async function openAccount(db: Knex, id: string, demoIsOpen: boolean): Promise<Account | null> {
-  const row = await db<UserRow>('users').where({ id }).first('id', 'name', 'role', 'demo');
+  const row = await db<UserRow>('users')
+    .where({ id })
+    .first(...ACCOUNT, 'demo');
   return row && (demoIsOpen || !row.demo) ? toAccount(row) : null;
 }
 
-/** The account of an address and its password; `demo` tells whether it is one of the demo, whose password is printed. */
-export async function findByPassword(
-  db: Knex,
-  email: string,
-  password: string,
-): Promise<{ account: Account; demo: boolean } | null> {
-  const user = await db<UserRow>('users').where({ email }).first();
-  const stored = user?.password_hash ?? (await (nobody ??= oneOfFew(() => hash('no account has this'))));
+export const findByEmail = (db: Knex, email: string): Promise<UserRow | undefined> =>
+  db<UserRow>('users').where({ email }).first();
+
+/** Whether it is the password of an account; of no account it is not, in the same time. */
+export async function isPassword(user: UserRow | undefined, password: string): Promise<boolean> {
+  const stored = user?.password_hash ?? (await (nobody ??= hashPassword('no account has this')));
   const right = await oneOfFew(() => verify(stored, password));
-  return user && right ? { account: toAccount(user), demo: user.demo } : null;
+  return Boolean(user?.password_hash) && right;
 }
 
 export async function demoAccounts(db: Knex): Promise<Account[]> {
   const rows = await db<UserRow>('users')
     .where({ demo: true })
+    .whereNotNull('email')
     .orderBy([{ column: 'role' }, { column: 'name' }]);
   return rows.map(toAccount);
 }
@@ -74,3 +88,7 @@ export async function demoAccount(db: Knex, id: string): Promise<Account | null>
   const row = await db<UserRow>('users').where({ demo: true, id }).first();
   return row ? toAccount(row) : null;
 }
+
+/** Whether no educator of the installation's own is there yet. */
+export const isNewInstallation = async (db: Knex): Promise<boolean> =>
+  !(await db('users').where({ role: 'educator', demo: false }).first('id'));

@@ -17,8 +17,8 @@ export async function ownAssignment({ db, me, param }: Call): Promise<Assignment
 export async function assignedToMe({ db, me, param }: Call): Promise<AssignmentOfClass | null> {
   const row = await db('assignments')
     .join('classes', 'classes.id', 'assignments.class_id')
-    .join('memberships', 'memberships.class_id', 'classes.id')
-    .where({ 'assignments.id': param('assignmentId'), 'memberships.student_id': me!.id })
+    .join('members', 'members.class_id', 'classes.id')
+    .where({ 'assignments.id': param('assignmentId'), 'members.student_id': me!.id })
     .select('assignments.*', 'classes.name as class_name')
     .first();
   return row ?? null;

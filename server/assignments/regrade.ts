@@ -5,6 +5,7 @@ import { changesOf, effectiveGrade, markingOf, type AttemptRow } from '../attemp
 import { maxPoints, type AssignmentRow } from './row';
 import { HttpError, invalidField } from '../http/errors';
 import type { Heavy } from '../jobs/heavy';
+import { record } from '../log/store';
 
 interface RegradeRow {
   assignment_id: string;
@@ -15,7 +16,11 @@ interface RegradeRow {
   /** When a piece was last done. */
   moved_at: Date;
   finished_at: Date | null;
+  /** The standard that is marked by, and the last answer that was marked. */
+  standard: number;
+  after_id: string;
 }
+const FIRST = '00000000-0000-0000-0000-000000000000';
 
 /** Answers read from, marked and written to the database together: some two tenths of a second of a worker thread. */
 const CHUNK = 250;
@@ -89,58 +94,67 @@ export async function previewRegrade(
 }
 
 /**
- * Begins to mark all handed-in answers of a service again, perhaps by other points or another word on what is right, and answers at once with how many
- * there are. What the educator has changed by hand stays. Solution, lines and rules are those the service was set with,
- * so that the same rubric gives the same grades to the letter.
+ * Begins to mark all handed-in answers of an assignment again, perhaps by other points or another word on what is right.
+ * What the educator has changed by hand stays. Model answer, lines and rules are those it was set with, so that the same
+ * rubric gives the same grades to the letter. From here on what is handed in is marked by the new standard.
  */
 export async function startRegrade(
   db: Knex,
-  heavy: Heavy,
   assignment: AssignmentRow,
+  educatorId: string,
   asked: RegradeAsked,
-  clock: () => Date,
-): Promise<{ begun: Regrade; run: Promise<void> }> {
-  const now = clock();
+  now: Date,
+): Promise<Regrade> {
   const next = await standardAsked(db, assignment, asked);
-  return db
-    .transaction(async (trx) => {
-      const kept = await trx<RegradeRow>('regrades')
-        .where({ assignment_id: assignment.id })
-        .forUpdate()
-        .first();
-      if (kept && kept.finished_at === null && now.getTime() - kept.moved_at.getTime() < LOST_AFTER_MS)
-        throw new HttpError(
-          409,
-          'regrade.running',
-          'The answers are being marked again already. Wait until it has ended.',
-        );
-      const judgement = JSON.stringify(next.judgement);
-      await trx('assignments')
-        .where({ id: assignment.id })
-        .update({ rubric: JSON.stringify(next.rubric), judgement });
-      // The case knows it from now on, wherever it is set again.
-      await trx('exercises').where({ id: assignment.exercise_id }).update({ judgement });
-      const counted = await trx('attempts')
-        .where({ assignment_id: assignment.id })
-        .whereNotNull('submitted_at')
-        .count<{ count: string }[]>();
-      const total = Number(counted[0].count);
-      const row = {
+  return db.transaction(async (trx) => {
+    const kept = await trx<RegradeRow>('regrades')
+      .where({ assignment_id: assignment.id })
+      .forUpdate()
+      .first();
+    if (kept && kept.finished_at === null && now.getTime() - kept.moved_at.getTime() < LOST_AFTER_MS)
+      throw new HttpError(
+        409,
+        'regrade.running',
+        'The answers are being marked again already. Wait until it has ended.',
+      );
+    const judgement = JSON.stringify(next.judgement);
+    // Waits for hand-ins that are on their way; those after it see the new standard.
+    const [{ standard }] = await trx('assignments')
+      .where({ id: assignment.id })
+      .update({ rubric: JSON.stringify(next.rubric), judgement, standard: trx.raw('standard + 1') })
+      .returning('standard');
+    // The case knows it from now on, wherever it is set again.
+    await trx('exercises').where({ id: assignment.exercise_id }).update({ judgement });
+    const counted = await trx('attempts')
+      .where({ assignment_id: assignment.id })
+      .whereNotNull('submitted_at')
+      .count<{ count: string }[]>();
+    const total = Number(counted[0].count);
+    await trx('regrades')
+      .insert({
         assignment_id: assignment.id,
         total,
         done: 0,
         changed: 0,
+        standard,
+        after_id: FIRST,
         started_at: now,
         moved_at: now,
         finished_at: null,
-      };
-      await trx('regrades').insert(row).onConflict('assignment_id').merge();
-      return { begun: { total, done: 0, changed: 0, finished: false } };
-    })
-    .then(({ begun }) => ({
-      begun,
-      run: regradeAll(db, heavy, next, clock),
-    }));
+      })
+      .onConflict('assignment_id')
+      .merge();
+    await record(trx, {
+      at: now,
+      actor: educatorId,
+      action: 'assignment.regraded',
+      classId: assignment.class_id,
+      subject: assignment.id,
+      before: { rubric: assignment.rubric, judgement: assignment.judgement },
+      after: { rubric: next.rubric, judgement: next.judgement },
+    });
+    return { total, done: 0, changed: 0, finished: false };
+  });
 }
 
 type Read = Pick<AttemptRow, 'id' | 'answer'> & { points: number; max: number };
@@ -155,50 +169,63 @@ const readAfter = (db: Knex, assignmentId: string, after: string): Promise<Read[
     .limit(CHUNK)
     .select('id', 'answer', db.raw(`(grade->>'points')::float as points, (grade->>'max')::float as max`));
 
-const write = (db: Knex, grades: readonly { id: string; grade: string }[]) =>
-  db.raw(
-    `update attempts set grade = fresh.grade::jsonb
-       from (select unnest(?::uuid[]) as id, unnest(?::text[]) as grade) as fresh
-      where attempts.id = fresh.id and attempts.grade <> fresh.grade::jsonb`,
-    [grades.map(({ id }) => id), grades.map(({ grade }) => grade)],
-  );
+/**
+ * Writes grades and how far it has come, both or neither, and only while no newer standard has begun.
+ *
+ * @returns Whether this run is still the one, and the only one that goes on from there.
+ */
+const write = (
+  db: Knex,
+  run: Pick<RegradeRow, 'assignment_id' | 'standard' | 'after_id'>,
+  grades: readonly { id: string; grade: string }[],
+  changed: number,
+  now: Date,
+): Promise<boolean> =>
+  db.transaction(async (trx) => {
+    const mine = await trx('regrades')
+      .where(run)
+      .whereNull('finished_at')
+      .update({ moved_at: now, after_id: grades[grades.length - 1].id })
+      .increment({ done: grades.length, changed });
+    if (mine === 0) return false;
+    await trx.raw(
+      `update attempts set grade = fresh.grade::jsonb
+         from (select unnest(?::uuid[]) as id, unnest(?::text[]) as grade) as fresh
+        where attempts.id = fresh.id and attempts.grade <> fresh.grade::jsonb`,
+      [grades.map(({ id }) => id), grades.map(({ grade }) => grade)],
+    );
+    return true;
+  });
 
-/** Reads ahead and writes behind: the database works on the pieces before and after while this one is marked. */
-async function regradeAll(
+/** Marks on from where it stands, to the end: a run that was cut off is gone on with, one that is over does nothing. */
+export async function runRegrade(
   db: Knex,
   heavy: Heavy,
-  assignment: AssignmentRow,
+  assignmentId: string,
   clock: () => Date,
 ): Promise<void> {
+  const state = await db<RegradeRow>('regrades').where({ assignment_id: assignmentId }).first();
+  const assignment: AssignmentRow | undefined = await db('assignments').where({ id: assignmentId }).first();
+  if (!state || !assignment || state.finished_at !== null) return;
+  const run = { assignment_id: assignmentId, standard: state.standard };
   const input = markingOf(assignment);
-  let next = readAfter(db, assignment.id, '00000000-0000-0000-0000-000000000000');
-  let written: Promise<unknown> = Promise.resolve();
+  let after = state.after_id;
   for (;;) {
-    const rows = await next;
+    const rows = await readAfter(db, assignmentId, after);
     if (rows.length === 0) break;
-    next = readAfter(db, assignment.id, rows[rows.length - 1].id);
-    // Looked at where it is awaited; until then a failure must not end the server.
-    next.catch(() => undefined);
-    let changed = 0;
-    const grades: { id: string; grade: string }[] = [];
     const made = await heavy(
       'mark',
       input,
       rows.map(({ answer }) => answer),
     );
-    for (const [i, { id, points, max }] of rows.entries()) {
-      if (made[i].points !== points || made[i].max !== max) changed++;
-      grades.push({ id, grade: JSON.stringify(made[i]) });
-    }
-    await written;
-    written = write(db, grades).then(() =>
-      db('regrades')
-        .where({ assignment_id: assignment.id })
-        .update({ moved_at: clock() })
-        .increment({ done: rows.length, changed }),
-    );
-    written.catch(() => undefined);
+    const grades = rows.map(({ id }, i) => ({ id, grade: JSON.stringify(made[i]) }));
+    const changed = rows.filter(({ points, max }, i) => made[i].points !== points || made[i].max !== max);
+    if (!(await write(db, { ...run, after_id: after }, grades, changed.length, clock()))) return;
+    after = rows[rows.length - 1].id;
   }
-  await written;
-  await db('regrades').where({ assignment_id: assignment.id }).update({ finished_at: db.fn.now() });
+  await db('regrades').where(run).update({ finished_at: clock() });
 }
+
+/** Assignments whose answers are half marked again. */
+export const unfinishedRegrades = (db: Knex): Promise<string[]> =>
+  db('regrades').whereNull('finished_at').pluck('assignment_id');

@@ -50,7 +50,7 @@ export const assignmentRoutes = (): Route[] => [
     who: 'educator',
     reach: ownAssignment,
     body: assignmentChangeSchema,
-    handle: ({ db, now, reached, body }) => changeAssignment(db, reached, body, now()),
+    handle: ({ db, me, now, reached, body }) => changeAssignment(db, reached, me.id, body, now()),
   }),
   route({
     method: 'put',
@@ -65,7 +65,7 @@ export const assignmentRoutes = (): Route[] => [
     path: '/api/assignments/:assignmentId',
     who: 'educator',
     reach: ownAssignment,
-    handle: ({ db, reached }) => deleteAssignment(db, reached),
+    handle: ({ db, me, now, reached }) => deleteAssignment(db, reached, me.id, now()),
   }),
   route({
     method: 'get',
@@ -90,11 +90,9 @@ export const assignmentRoutes = (): Route[] => [
     who: 'educator',
     reach: ownAssignment,
     body: regradeSchema,
-    handle: async ({ db, work, now, reached, body, req, res }) => {
-      // Goes on when who asked has gone.
-      const heavy = work.of(`regrade ${reached.id}`);
-      const { begun, run } = await startRegrade(db, heavy, reached, body, now);
-      run.catch((error: unknown) => req.log.error({ err: error }, 'marking again was cut off'));
+    handle: async ({ db, jobs, me, now, reached, body, res }) => {
+      const begun = await startRegrade(db, reached, me.id, body, now());
+      await jobs.regrade(reached.id);
       res.status(202);
       return { regrade: begun };
     },

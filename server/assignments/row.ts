@@ -24,6 +24,8 @@ export interface AssignmentRow {
   card: RecordCard | null;
   slip: Misconception | null;
   judgement: Judgement;
+  /** Which standard answers are marked by: goes up with every other rubric or word on what is right. */
+  standard: number;
   due_at: Date;
   release: Release;
   released_at: Date | null;
@@ -42,9 +44,12 @@ export function isReleased(
   return assignment.release === 'onSubmit' || (assignment.release === 'onDue' && now >= assignment.due_at);
 }
 
-/** Whether nothing can be handed in for marks any more: the model answer is out. `onSubmit` shows it to each alone. */
+/**
+ * Whether nothing can be handed in for marks any more: the model answer is out, or the educator has closed it. `onSubmit`
+ * shows it to each alone until then.
+ */
 export const isClosed = (assignment: Parameters<typeof isReleased>[0], now: Date): boolean =>
-  assignment.release !== 'onSubmit' && isReleased(assignment, now);
+  assignment.released_at !== null || (assignment.release !== 'onSubmit' && isReleased(assignment, now));
 
 /** A row in the terms of the core. */
 export const exerciseOf = (row: AssignmentRow): SetExercise => ({

@@ -8,6 +8,7 @@ import type { ClassRow } from '../classes/access';
 import { columnsOf, createExercise, saveExercise } from '../exercises/store';
 import { HttpError, invalidField } from '../http/errors';
 import type { Heavy } from '../jobs/heavy';
+import { record } from '../log/store';
 import { lineForCase } from '../shade-books/store';
 import type { AssignmentRow } from './row';
 
@@ -85,6 +86,14 @@ export async function createAssignment(
     const [row] = await trx('assignments')
       .insert({ ...columns, exercise_id: id, class_id: owner.id, due_at: dueAt, release, created_at: now })
       .returning('id');
+    await record(trx, {
+      at: now,
+      actor: owner.educator_id,
+      action: 'assignment.set',
+      classId: owner.id,
+      subject: row.id,
+      after: { title: exercise.title, dueAt: due, release, rubric: exercise.rubric },
+    });
     return row;
   });
 }
@@ -106,14 +115,34 @@ export async function editAssignment(
     await trx('assignments').where({ id }).forUpdate().first();
     if (await hasBegun(trx, id))
       throw new HttpError(409, 'exercise.begun', 'Someone has begun; the exercise can no longer be changed.');
+    const before = await trx('assignments').where({ id }).first();
     await trx('assignments').where({ id }).update(columns);
     await saveExercise(trx, exercise_id, exercise, now);
+    await record(trx, {
+      at: now,
+      actor: owner.educator_id,
+      action: 'assignment.exercise',
+      classId: class_id,
+      subject: id,
+      before: contentOf(before),
+      after: contentOf({ ...before, ...columns }),
+    });
   });
 }
+
+/** What of an assignment the log keeps: all that marks rest on. */
+const contentOf = ({ title, client_case, rubric, model_answer, house_rules }: Partial<AssignmentRow>) => ({
+  title,
+  client_case,
+  rubric,
+  model_answer,
+  house_rules,
+});
 
 export async function changeAssignment(
   db: Knex,
   assignment: AssignmentRow,
+  educatorId: string,
   change: AssignmentChange,
   now: Date,
 ): Promise<void> {
@@ -124,11 +153,31 @@ export async function changeAssignment(
     ...(release === undefined ? {} : { release }),
     ...(released === undefined ? {} : { released_at: released ? (assignment.released_at ?? now) : null }),
   };
-  if (Object.keys(columns).length > 0) await db('assignments').where({ id: assignment.id }).update(columns);
+  if (Object.keys(columns).length === 0) return;
+  await db.transaction(async (trx) => {
+    await trx('assignments').where({ id: assignment.id }).update(columns);
+    const before = Object.fromEntries(
+      Object.keys(columns).map((name) => [name, assignment[name as keyof AssignmentRow]]),
+    );
+    await record(trx, {
+      at: now,
+      actor: educatorId,
+      action: 'assignment.changed',
+      classId: assignment.class_id,
+      subject: assignment.id,
+      before,
+      after: columns,
+    });
+  });
 }
 
 /** Only while nobody has handed in: answers are never thrown away with the assignment. */
-export async function deleteAssignment(db: Knex, { id }: Pick<AssignmentRow, 'id'>): Promise<void> {
+export async function deleteAssignment(
+  db: Knex,
+  { id, class_id, title }: Pick<AssignmentRow, 'id' | 'class_id' | 'title'>,
+  educatorId: string,
+  now: Date,
+): Promise<void> {
   await db.transaction(async (trx) => {
     await trx('assignments').where({ id }).forUpdate().first();
     const handedIn = await trx('attempts').where({ assignment_id: id }).whereNotNull('submitted_at').first();
@@ -139,6 +188,14 @@ export async function deleteAssignment(db: Knex, { id }: Pick<AssignmentRow, 'id
         'Answers have been handed in; it can no longer be deleted.',
       );
     await trx('assignments').where({ id }).delete();
+    await record(trx, {
+      at: now,
+      actor: educatorId,
+      action: 'assignment.deleted',
+      classId: class_id,
+      subject: id,
+      before: { title },
+    });
   });
 }
 

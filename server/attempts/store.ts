@@ -16,6 +16,7 @@ import { isClosed, type AssignmentRow } from '../assignments/row';
 import { checkCard } from '../assignments/store';
 import { HttpError, invalidField } from '../http/errors';
 import type { Heavy } from '../jobs/heavy';
+import { record } from '../log/store';
 import { asRevealed } from './reveals';
 
 /** One student's record card for an assignment: being written, or handed in and marked. */
@@ -193,56 +194,87 @@ export async function handIn(
   assignment: AssignmentRow,
   studentId: string,
   submission: Submission,
-  now: Date,
+  when: Date,
 ): Promise<AttemptRow> {
   checkCard(submission.answer, assignment.lines);
   const answer = await asRevealed(db, assignment, studentId, submission.answer);
   const [grade] = await heavy('mark', markingOf(assignment), [answer]);
-  return db.transaction(async (trx) => {
-    await trx('attempts')
-      .insert({
-        assignment_id: assignment.id,
-        student_id: studentId,
-        answer: JSON.stringify(answer),
-        writer: 'hand-in',
-        updated_at: now,
-      })
-      .onConflict(['assignment_id', 'student_id'])
-      .ignore();
-    const kept: AttemptRow = await trx('attempts')
-      .where({ assignment_id: assignment.id, student_id: studentId })
-      .forUpdate()
-      .first();
-    if (kept.submission_id === submission.id) return kept;
-    if (kept.submitted_at) throw handedIn();
-    // Whoever has seen the model answer, their own or a neighbour's, hands in nothing for marks any more.
-    if (isClosed(assignment, now))
-      throw new HttpError(
-        409,
-        'attempt.released',
-        'The results have been released; nothing can be handed in for marks any more.',
-      );
-    const taken = await trx('attempts').where({ submission_id: submission.id }).first();
-    if (taken) throw invalidField('id', 'taken', 'This id names another answer. Make a new one.');
-    const [row] = await trx('attempts')
-      .where({ id: kept.id })
-      .update({
-        answer: JSON.stringify(answer),
-        submission_id: submission.id,
-        receipt: trx.raw("nextval('receipt_numbers')"),
-        digest: digestOf(submission.id, now, answer),
-        submitted_at: now,
-        updated_at: now,
-        grade: JSON.stringify(grade),
-      })
-      .returning('*');
-    return row;
+  const kept = await db.transaction(async (trx) => {
+    // A standard that has changed meanwhile has to be marked by; marking again waits for whoever has passed here.
+    const now: AssignmentRow = await trx('assignments').where({ id: assignment.id }).forShare().first();
+    return now.standard === assignment.standard
+      ? handInMarked(trx, now, studentId, { id: submission.id, answer, grade }, when)
+      : null;
   });
+  if (kept) return kept;
+  return handIn(
+    db,
+    heavy,
+    await db('assignments').where({ id: assignment.id }).first(),
+    studentId,
+    submission,
+    when,
+  );
+}
+
+async function handInMarked(
+  trx: Knex,
+  assignment: AssignmentRow,
+  studentId: string,
+  { answer, grade, ...submission }: Submission & { grade: Grade },
+  now: Date,
+): Promise<AttemptRow> {
+  await trx('attempts')
+    .insert({
+      assignment_id: assignment.id,
+      student_id: studentId,
+      answer: JSON.stringify(answer),
+      writer: 'hand-in',
+      updated_at: now,
+    })
+    .onConflict(['assignment_id', 'student_id'])
+    .ignore();
+  const kept: AttemptRow = await trx('attempts')
+    .where({ assignment_id: assignment.id, student_id: studentId })
+    .forUpdate()
+    .first();
+  if (kept.submission_id === submission.id) return kept;
+  if (kept.submitted_at) throw handedIn();
+  // Whoever has seen the model answer, their own or a neighbour's, hands in nothing for marks any more.
+  if (isClosed(assignment, now))
+    throw new HttpError(
+      409,
+      'attempt.released',
+      'The results have been released; nothing can be handed in for marks any more.',
+    );
+  const taken = await trx('attempts').where({ submission_id: submission.id }).first();
+  if (taken) throw invalidField('id', 'taken', 'This id names another answer. Make a new one.');
+  const [row] = await trx('attempts')
+    .where({ id: kept.id })
+    .update({
+      answer: JSON.stringify(answer),
+      submission_id: submission.id,
+      receipt: trx.raw("nextval('receipt_numbers')"),
+      digest: digestOf(submission.id, now, answer),
+      submitted_at: now,
+      updated_at: now,
+      grade: JSON.stringify(grade),
+    })
+    .returning('*');
+  await record(trx, {
+    at: now,
+    actor: studentId,
+    action: 'attempt.handedIn',
+    classId: assignment.class_id,
+    subject: assignment.id,
+    after: { receipt: row.receipt, digest: row.digest, points: grade.points },
+  });
+  return row;
 }
 
 export async function changeMark(
   db: Knex,
-  attempt: Pick<AttemptRow, 'id' | 'grade'>,
+  attempt: Pick<AttemptRow, 'id' | 'grade' | 'assignment_id' | 'student_id'>,
   educatorId: string,
   change: MarkChangeWrite,
   now: Date,
@@ -269,6 +301,16 @@ export async function changeMark(
       to_points: change.points,
       reason: change.reason,
       made_at: now,
+    });
+    const { class_id } = await trx('assignments').where({ id: attempt.assignment_id }).first('class_id');
+    await record(trx, {
+      at: now,
+      actor: educatorId,
+      action: 'attempt.mark',
+      classId: class_id,
+      subject: attempt.student_id,
+      before: { criterion: change.criterion, points: mark.points },
+      after: { criterion: change.criterion, points: change.points, reason: change.reason },
     });
   });
 }

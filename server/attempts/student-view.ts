@@ -51,8 +51,8 @@ export async function studentList(
 ): Promise<StudentAssignmentSummary[]> {
   const assignments: AssignmentOfClass[] = await db('assignments')
     .join('classes', 'classes.id', 'assignments.class_id')
-    .join('memberships', 'memberships.class_id', 'classes.id')
-    .where('memberships.student_id', studentId)
+    .join('members', 'members.class_id', 'classes.id')
+    .where('members.student_id', studentId)
     .orderBy('assignments.due_at')
     .select('assignments.*', 'classes.name as class_name');
   const attempts: AttemptRow[] = await db('attempts').where({ student_id: studentId });

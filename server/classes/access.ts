@@ -1,3 +1,4 @@
+import type { Joining } from '@cimbel/contract';
 import { houseRulesSchema, type HouseRules } from '@cimbel/core/theory';
 import type { Call } from '../http/route';
 
@@ -7,6 +8,7 @@ export interface ClassRow {
   name: string;
   join_code: string;
   house_rules: HouseRules;
+  joining: Joining;
 }
 
 /** The class, for the educator who leads it; null for anyone else. */

@@ -1,9 +1,29 @@
 import { houseRulesSchema } from '@cimbel/core/theory';
-import { joinSchema, newClassSchema } from '@cimbel/contract';
+import {
+  joinSchema,
+  joiningSchema,
+  newClassSchema,
+  newPlacesSchema,
+  placeChangeSchema,
+  slipsSchema,
+  type MyClass,
+} from '@cimbel/contract';
 import { invalidField } from '../http/errors';
-import { route, type Route } from '../http/route';
-import { ownClass } from './access';
-import { classDetail, classesOf, createClass, joinClass } from './store';
+import { route, type Call, type Route } from '../http/route';
+import { logOfClass } from '../log/store';
+import { ownClass, type ClassRow } from './access';
+import { addPlaces, changePlace, joinClass, makeSlips, renewJoinCode, rosterOf, setJoining } from './roster';
+import { classDetail, classesOf, createClass } from './store';
+
+/** A place on the roster of a class I lead, whoever has it and whatever its state. */
+async function placeInMyClass(call: Call): Promise<{ inClass: ClassRow; studentId: string } | null> {
+  const inClass = await ownClass(call);
+  const studentId = call.param('studentId');
+  const place =
+    inClass &&
+    (await call.db('memberships').where({ class_id: inClass.id, student_id: studentId }).first('student_id'));
+  return place ? { inClass, studentId } : null;
+}
 
 export const classRoutes = (): Route[] => [
   route({
@@ -44,12 +64,86 @@ export const classRoutes = (): Route[] => [
     },
   }),
   route({
+    method: 'get',
+    path: '/api/classes/:classId/roster',
+    who: 'educator',
+    reach: ownClass,
+    handle: ({ db, now, reached }) => rosterOf(db, reached, now()),
+  }),
+  route({
+    method: 'post',
+    path: '/api/classes/:classId/roster',
+    who: 'educator',
+    reach: ownClass,
+    body: newPlacesSchema,
+    handle: async ({ db, me, now, reached, body, res }) => {
+      const added = await addPlaces(db, reached, me.id, body, now());
+      res.status(201);
+      return added;
+    },
+  }),
+  route({
+    method: 'patch',
+    path: '/api/classes/:classId/students/:studentId',
+    who: 'educator',
+    reach: placeInMyClass,
+    body: placeChangeSchema,
+    handle: ({ db, me, now, reached: { inClass, studentId }, body }) =>
+      changePlace(db, inClass, me.id, studentId, body, now()),
+  }),
+  route({
+    method: 'post',
+    path: '/api/classes/:classId/slips',
+    who: 'educator',
+    reach: ownClass,
+    body: slipsSchema,
+    handle: async ({ db, me, now, reached, body, res }) => {
+      const slips = await makeSlips(db, reached, me.id, body.studentIds, now());
+      res.status(201);
+      return slips;
+    },
+  }),
+  route({
+    method: 'put',
+    path: '/api/classes/:classId/joining',
+    who: 'educator',
+    reach: ownClass,
+    body: joiningSchema,
+    handle: ({ db, me, now, reached, body }) => setJoining(db, reached, me.id, body.joining, now()),
+  }),
+  route({
+    method: 'post',
+    path: '/api/classes/:classId/join-code',
+    who: 'educator',
+    reach: ownClass,
+    handle: ({ db, me, now, reached }) => renewJoinCode(db, reached, me.id, now()),
+  }),
+  route({
+    method: 'get',
+    path: '/api/classes/:classId/log',
+    who: 'educator',
+    reach: ownClass,
+    handle: ({ db, reached }) => logOfClass(db, reached.id),
+  }),
+  route({
+    method: 'get',
+    path: '/api/my/classes',
+    who: 'student',
+    handle: ({ db, me }): Promise<MyClass[]> =>
+      db('memberships')
+        .join('classes', 'classes.id', 'memberships.class_id')
+        .where({ student_id: me.id })
+        .whereIn('state', ['active', 'waiting'])
+        .orderBy('joined_at')
+        .select('classes.id', 'classes.name', 'state'),
+  }),
+  route({
     method: 'post',
     path: '/api/memberships',
     who: 'student',
     body: joinSchema,
-    handle: async ({ db, me, body, res }) => {
-      const joined = await joinClass(db, me.id, body.joinCode);
+    handle: async ({ db, me, now, body, res }) => {
+      const joined = await joinClass(db, me.id, body.joinCode, now());
       if (!joined)
         throw invalidField('joinCode', 'unknown', 'No class has this code. Check it with your educator.');
       res.status(201);

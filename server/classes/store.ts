@@ -2,21 +2,17 @@ import type { ClassDetail, ClassSummary, Standing } from '@cimbel/contract';
 import { DEFAULT_HOUSE_RULES } from '@cimbel/core/theory';
 import type { Knex } from 'knex';
 import { ownLinesOf } from '../shade-books/store';
-import { randomInt } from 'node:crypto';
 import { attemptsOf, pointsOf, standingOf, type AttemptRow } from '../attempts/store';
 import { isReleased, maxPoints, type AssignmentRow } from '../assignments/row';
 import type { ClassRow } from './access';
-
-/** No O/0, I/1, so that a code read out in class is typed right. */
-const ALPHABET = 'ABCDEFGHJKLMNPQRSTUVWXYZ23456789';
-const joinCode = () => Array.from({ length: 8 }, () => ALPHABET[randomInt(ALPHABET.length)]).join('');
+import { newJoinCode } from './roster';
 
 export async function createClass(db: Knex, educatorId: string, name: string): Promise<ClassRow> {
   const [row] = await db<ClassRow>('classes')
     .insert({
       educator_id: educatorId,
       name,
-      join_code: joinCode(),
+      join_code: newJoinCode(),
       house_rules: JSON.stringify(DEFAULT_HOUSE_RULES) as never,
     })
     .returning('*');
@@ -29,7 +25,7 @@ export async function classesOf(db: Knex, educatorId: string): Promise<ClassSumm
     .orderBy('created_at')
     .select('id', 'name', 'join_code as joinCode')
     .select(
-      db('memberships').count().where('class_id', db.ref('classes.id')).as('students'),
+      db('members').count().where('class_id', db.ref('classes.id')).as('students'),
       db('assignments').count().where('class_id', db.ref('classes.id')).as('assignments'),
     );
   return rows.map((row) => ({
@@ -39,18 +35,10 @@ export async function classesOf(db: Knex, educatorId: string): Promise<ClassSumm
   }));
 }
 
-/** True when the code names a class; joining twice is joining once. */
-export async function joinClass(db: Knex, studentId: string, code: string): Promise<{ name: string } | null> {
-  const found = await db<ClassRow>('classes').where({ join_code: code }).first();
-  if (!found) return null;
-  await db('memberships').insert({ class_id: found.id, student_id: studentId }).onConflict().ignore();
-  return { name: found.name };
-}
-
 export function studentsOf(db: Knex, classId: string): Promise<{ id: string; name: string }[]> {
-  return db('memberships')
-    .join('users', 'users.id', 'memberships.student_id')
-    .where('memberships.class_id', classId)
+  return db('members')
+    .join('users', 'users.id', 'members.student_id')
+    .where('members.class_id', classId)
     .orderBy('users.name')
     .select('users.id', 'users.name');
 }

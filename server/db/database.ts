@@ -15,6 +15,8 @@ import * as heat from './migrations/012_heat';
 import * as sessionAccount from './migrations/013_session_account';
 import * as receipts from './migrations/014_receipts';
 import * as drills from './migrations/015_drills';
+import * as people from './migrations/016_people';
+import * as grades from './migrations/017_grades';
 
 const MIGRATIONS: Record<string, { up: (knex: Knex) => Promise<void>; down: (knex: Knex) => Promise<void> }> =
   {
@@ -33,6 +35,8 @@ const MIGRATIONS: Record<string, { up: (knex: Knex) => Promise<void>; down: (kne
     '013_session_account': sessionAccount,
     '014_receipts': receipts,
     '015_drills': drills,
+    '016_people': people,
+    '017_grades': grades,
   };
 
 /** Migrations are code in the bundle rather than files on disk, so that one file is the whole server. */

@@ -148,7 +148,13 @@ export async function seedAssignments(
     const miss = preview.nearMisses.find(({ misconception }) => misconception === wrong);
     const rubric = miss ? cardRubric(miss.grade, open) : defaultRubric(preview.solution, clientCase, open);
     const exercise = { title, clientCase, open: [...open], slip: wrong, rubric, judgement: NO_JUDGEMENT };
-    const row = await createAssignment(db, hereAndNow, owner, { exercise, dueAt: dueAt.toISOString(), release }, made);
+    const row = await createAssignment(
+      db,
+      hereAndNow,
+      owner,
+      { exercise, dueAt: dueAt.toISOString(), release },
+      made,
+    );
     return db('assignments').where({ id: row.id }).first();
   };
   const answer = async (row: AssignmentRow, cards: readonly DemoCard[], first: Date): Promise<string[]> => {
@@ -174,7 +180,8 @@ export async function seedAssignments(
     }
     return handedIn;
   };
-  const release = (row: AssignmentRow, when: Date) => changeAssignment(db, row, { released: true }, when);
+  const release = (row: AssignmentRow, when: Date) =>
+    changeAssignment(db, row, owner.educator_id, { released: true }, when);
 
   const grey = await set('half-grey-gold', {
     made: after(-12 * DAY_MS),

@@ -1,5 +1,4 @@
 import type { ErrorRequestHandler, RequestHandler } from 'express';
-import { ipKeyGenerator, rateLimit } from 'express-rate-limit';
 import type { Logger } from 'pino';
 import { HttpError, invalidField, notFound } from './errors';
 
@@ -44,22 +43,6 @@ export const storableText: RequestHandler = (req, _res, next) => {
         ),
   );
 };
-
-/** A classroom shares one address, so tries are counted per address and name; only failures count. */
-export const signInLimit = (perName: number): RequestHandler =>
-  rateLimit({
-    windowMs: 10 * 60_000,
-    limit: perName,
-    skipSuccessfulRequests: true,
-    standardHeaders: 'draft-8',
-    legacyHeaders: false,
-    keyGenerator: (req) =>
-      `${ipKeyGenerator(req.ip ?? '')} ${String(req.body?.email ?? '')
-        .trim()
-        .toLowerCase()}`,
-    handler: (_req, _res, next) =>
-      next(new HttpError(429, 'session.tooManyTries', 'Too many tries. Wait ten minutes.')),
-  });
 
 export const unknownAddress: RequestHandler = (_req, _res, next) => next(notFound());
 

@@ -4,6 +4,7 @@ import type { Knex } from 'knex';
 import type { ZodType } from 'zod';
 import { openAccount } from '../accounts/store';
 import type { Heavy, HeavyWork } from '../jobs/heavy';
+import type { Jobs } from '../jobs/queue';
 import { invalid, notAllowed, notFound, signInNeeded } from './errors';
 
 /** What every handler gets from the application, so that tests can put in a clock or another database. */
@@ -11,11 +12,17 @@ export interface Services {
   db: Knex;
   now: () => Date;
   demo: boolean;
+  /** Signs what a browser keeps for us. */
+  secret: string;
   /** Worker threads for all that is heavy. */
   work: HeavyWork;
+  jobs: Jobs;
 }
 
-export type Caller = 'anyone' | 'signedIn' | 'educator' | 'student';
+export type Caller = 'anyone' | 'signedIn' | 'educator' | 'student' | 'administrator';
+
+const isOpenTo = (who: Caller, { role, administrator }: Account) =>
+  who === 'signedIn' || (who === 'administrator' ? administrator : role === who);
 
 /**
  * A route states who may call it, and `reach` loads what the address names on behalf of the caller: it answers null for
@@ -27,7 +34,6 @@ export interface Route<Body = unknown, Reached = unknown> {
   who: Caller;
   body?: ZodType<Body>;
   reach?: (call: Call) => Promise<Reached | null>;
-  before?: RequestHandler;
   handle: (call: Call & { me: Account; body: Body; reached: Reached }) => Promise<unknown>;
 }
 
@@ -70,7 +76,7 @@ export function mount(router: Router, routes: readonly Route[], services: Servic
       const me = await callerOf(services, req);
       if (definition.who !== 'anyone') {
         if (!me) throw signInNeeded();
-        if (definition.who !== 'signedIn' && me.role !== definition.who) throw notAllowed();
+        if (!isOpenTo(definition.who, me)) throw notAllowed();
       }
       const param = (name: string) => {
         const value = String(req.params[name] ?? '');
@@ -91,6 +97,6 @@ export function mount(router: Router, routes: readonly Route[], services: Servic
       const answer = await definition.handle({ ...call, me: me as Account, body, reached });
       if (!res.headersSent) res.json(answer ?? {});
     };
-    router[definition.method](definition.path, ...(definition.before ? [definition.before] : []), handler);
+    router[definition.method](definition.path, handler);
   }
 }

@@ -28,8 +28,8 @@ async function studentOfMyClass(call: Call): Promise<Member | null> {
   const inClass = await ownClass(call);
   if (!inClass) return null;
   const row = await call
-    .db('memberships')
-    .join('users', 'users.id', 'memberships.student_id')
+    .db('members')
+    .join('users', 'users.id', 'members.student_id')
     .where({ class_id: inClass.id, student_id: call.param('studentId') })
     .select('users.id', 'users.name')
     .first();

@@ -131,7 +131,7 @@ interface MyClass {
 }
 async function classesOfStudent(db: Knex, studentId: string): Promise<MyClass[]> {
   const rows = await db('classes')
-    .join('memberships', 'memberships.class_id', 'classes.id')
+    .join('members', 'members.class_id', 'classes.id')
     .where({ student_id: studentId })
     .orderBy('joined_at')
     .select('classes.id', 'classes.name', 'classes.house_rules', 'classes.educator_id');

@@ -18,8 +18,8 @@ export async function ownTest(call: Call): Promise<TestOfClass | null> {
 /** The test, for a student of its class. */
 export async function testSetToMe(call: Call): Promise<TestOfClass | null> {
   const row = await testsWithClass(call)
-    .join('memberships', 'memberships.class_id', 'classes.id')
-    .where({ 'reading_tests.id': call.param('testId'), 'memberships.student_id': call.me!.id })
+    .join('members', 'members.class_id', 'classes.id')
+    .where({ 'reading_tests.id': call.param('testId'), 'members.student_id': call.me!.id })
     .first();
   return row ?? null;
 }

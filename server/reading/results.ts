@@ -23,11 +23,11 @@ function scored(sitting: SittingRow, all: readonly SittingAnswerRow[]): Scored {
 
 export async function educatorTest(db: Knex, test: TestOfClass, now: Date): Promise<EducatorTest> {
   const [members, sittings] = await Promise.all([
-    db('memberships')
-      .join('users', 'users.id', 'memberships.student_id')
+    db('members')
+      .join('users', 'users.id', 'members.student_id')
       .where({ class_id: test.class_id })
       .orderBy('users.name')
-      .select('users.id', 'users.name', 'memberships.extra_time_share'),
+      .select('users.id', 'users.name', 'members.extra_time_share'),
     db<SittingRow>('sittings').where({ test_id: test.id }).orderBy('number'),
   ]);
   const answers = await answersOfSittings(

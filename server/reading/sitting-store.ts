@@ -36,7 +36,7 @@ export const scoreOf = (sitting: SittingRow, answers: readonly SittingAnswerRow[
   sitting.items.length;
 
 async function extraTimeOf(db: Knex, classId: string, studentId: string): Promise<number> {
-  const row = await db('memberships')
+  const row = await db('members')
     .where({ class_id: classId, student_id: studentId })
     .first('extra_time_share');
   return row?.extra_time_share ?? 0;
@@ -72,8 +72,8 @@ async function myTest(db: Knex, test: TestOfClass, studentId: string, now: Date)
 export async function myTests(db: Knex, studentId: string, now: Date): Promise<MyTest[]> {
   const tests: TestOfClass[] = await db('reading_tests')
     .join('classes', 'classes.id', 'reading_tests.class_id')
-    .join('memberships', 'memberships.class_id', 'classes.id')
-    .where('memberships.student_id', studentId)
+    .join('members', 'members.class_id', 'classes.id')
+    .where('members.student_id', studentId)
     .orderBy('reading_tests.due_at')
     .select('reading_tests.*', 'classes.name as class_name');
   return Promise.all(tests.map((test) => myTest(db, test, studentId, now)));

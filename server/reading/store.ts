@@ -110,11 +110,11 @@ export async function readingDesk(db: Knex, inClass: ClassRow, now: Date): Promi
   const [practices, tests, members, byStudent] = await Promise.all([
     db<PracticeRow>('practices').where({ class_id: inClass.id }).orderBy('created_at'),
     db<TestRow>('reading_tests').where({ class_id: inClass.id }).orderBy('due_at'),
-    db('memberships')
-      .join('users', 'users.id', 'memberships.student_id')
+    db('members')
+      .join('users', 'users.id', 'members.student_id')
       .where({ class_id: inClass.id })
       .orderBy('users.name')
-      .select('users.id', 'users.name', 'memberships.extra_time_share'),
+      .select('users.id', 'users.name', 'members.extra_time_share'),
     answersOfClass(db, inClass.id),
   ]);
   const minutes = await minutesThisWeek(

@@ -9,6 +9,7 @@ import { randomBytes, randomUUID } from 'node:crypto';
 import supertest from 'supertest';
 import { createAccount } from '../accounts/store';
 import { createApp } from '../app';
+import { runRegrade } from '../assignments/regrade';
 import { connect, migrate, sessionPool } from '../db/database';
 import { hereAndNow } from '../jobs/heavy';
 
@@ -37,14 +38,23 @@ export async function harness({ demo = false } = {}): Promise<Harness> {
   pool.on('error', () => undefined);
   await migrate(db);
   const clock = { now: new Date('2026-03-02T18:00:00Z') };
+  /** What would go on behind, done here; a database is dropped only once it has ended. */
+  const running = new Set<Promise<void>>();
   const app = createApp({
     db,
+    jobs: {
+      regrade: async (id) => {
+        const run = runRegrade(db, hereAndNow, id, () => clock.now).finally(() => running.delete(run));
+        running.add(run);
+      },
+      close: async () => undefined,
+    },
     pool,
     now: () => clock.now,
     demo,
     work: { of: () => hereAndNow, close: async () => undefined },
     log: pino({ level: 'silent' }),
-    sessionSecret: 'only for tests',
+    secret: 'only for tests',
     secure: false,
     webFolder: null,
   });
@@ -53,6 +63,7 @@ export async function harness({ demo = false } = {}): Promise<Harness> {
     db,
     clock,
     close: async () => {
+      await Promise.all(running);
       await Promise.all([db.destroy(), pool.end()]);
       await admin.raw(`drop database ${name} with (force)`);
       await admin.destroy();
@@ -151,6 +162,7 @@ export async function classroom(h: Harness) {
   const stranger = await signedIn(h, 'student', 'Stranger');
   const classId: string = (await educator.post('/api/classes', { name: 'Evening' }).expect(201)).body.id;
   const joinCode: string = (await educator.get(`/api/classes/${classId}`)).body.joinCode;
+  await educator.put(`/api/classes/${classId}/joining`, { joining: 'open' }).expect(200);
   for (const member of [student, classmate]) await member.post('/api/memberships', { joinCode }).expect(201);
   const made = async (path: string, body: object): Promise<string> =>
     (await educator.post(`/api/classes/${classId}/${path}`, body).expect(201)).body.id;

@@ -1,0 +1,177 @@
+import type { Place, Roster, Slip } from '@cimbel/contract';
+import { assignmentBody, browser, inClassroom, newId, type Browser } from '../testing/harness';
+
+const { h, room } = inClassroom();
+const at = (rest: string) => `/api/classes/${room.classId}/${rest}`;
+const roster = async (): Promise<Roster> => (await room.educator.get(at('roster')).expect(200)).body;
+const placeOf = async (name: string): Promise<Place> => {
+  const found = (await roster()).places.find((place) => place.name === name);
+  if (!found) throw new Error(`${name} is not on the roster`);
+  return found;
+};
+const add = (...places: { name: string; number?: string | null }[]) =>
+  room.educator.post(at('roster'), { places });
+const slipFor = async (id: string): Promise<Slip> =>
+  (await room.educator.post(at('slips'), { studentIds: [id] }).expect(201)).body[0];
+const due = async (page: Browser) => (await page.get('/api/my/assignments')).body.length;
+const PASSWORD = 'one of my own choosing';
+const claim = (code: string, email: string) =>
+  browser(h.app).post('/api/codes/use', { code, email, password: PASSWORD });
+
+describe('the roster', () => {
+  it('takes a list whole or not at all, names each row that cannot be, and makes no doubles', async () => {
+    const before = (await roster()).places.length;
+    await add(
+      { name: 'Ines Tal' },
+      { name: 'Ines Tal', number: '17' },
+      { name: 'Oren Vey', number: '18' },
+    ).expect(201);
+    const { body } = await add(
+      { name: 'New One' },
+      { name: 'ines tal' },
+      { name: 'Another', number: '18' },
+      { name: 'New One' },
+    ).expect(422);
+    expect(body.error.fields.map(({ path, code }: { path: string; code: string }) => [path, code])).toEqual([
+      ['places.1.name', 'nameTwice'],
+      ['places.2.number', 'numberTwice'],
+      ['places.3.name', 'nameTwice'],
+    ]);
+    expect((await roster()).places).toHaveLength(before + 3);
+    const lists = await Promise.all([1, 2, 3].map(() => add({ name: 'Sent thrice' })));
+    expect(lists.map(({ status }) => status).sort()).toEqual([201, 422, 422]);
+  });
+
+  it('has a place claimed by its slip, once, and signs in from then on by address and password', async () => {
+    await add({ name: 'Claire Monde' }).expect(201);
+    const { id } = await placeOf('Claire Monde');
+    const first = await slipFor(id);
+    const slip = await slipFor(id);
+    expect(slip.kind).toBe('place');
+    // An earlier slip is good no more.
+    await claim(first.code, 'claire@example.test').expect(422);
+    const { body: told } = await browser(h.app).post('/api/codes/look', { code: slip.code }).expect(200);
+    expect(told).toEqual({ kind: 'place', name: 'Claire Monde', className: 'Evening' });
+    const page = browser(h.app);
+    await page.post('/api/codes/use', { code: slip.code, password: PASSWORD }).expect(422);
+    const written = `${slip.code.slice(0, 5)}-${slip.code.slice(5)}`.toLowerCase();
+    await page
+      .post('/api/codes/use', { code: written, email: 'claire@example.test', password: PASSWORD })
+      .expect(200);
+    expect(await due(page)).toBeGreaterThan(0);
+    await claim(slip.code, 'other@example.test').expect(422);
+    await browser(h.app)
+      .post('/api/session', { email: 'claire@example.test', password: PASSWORD })
+      .expect(200);
+    expect(await placeOf('Claire Monde')).toMatchObject({ claimed: true, id });
+    expect(await h.db('codes').where({ user_id: id })).toHaveLength(0);
+    expect(JSON.stringify(await h.db('log').where({ subject_id: id }))).not.toContain(slip.code);
+  });
+
+  it('gives a place into an account there is already', async () => {
+    await add({ name: 'Stranger’s place', number: '99' }).expect(201);
+    const { id } = await placeOf('Stranger’s place');
+    const { code } = await slipFor(id);
+    expect(await due(room.stranger)).toBe(0);
+    await room.stranger.post('/api/my/places', { code }).expect(201);
+    expect(await due(room.stranger)).toBeGreaterThan(0);
+    const { places } = await roster();
+    expect(places.find((place) => place.id === id)).toBeUndefined();
+    expect(places.find((place) => place.id === room.stranger.account.id)).toMatchObject({ number: '99' });
+    await room.educator.patch(at(`students/${room.stranger.account.id}`), { state: 'removed' }).expect(200);
+  });
+
+  it('removes a student with the work kept, and brings both back', async () => {
+    const { id } = room.classmate.account;
+    const submission = { id: newId(), answer: (await best()) as object };
+    await room.classmate.post(`/api/my/assignments/${room.assignmentId}/submission`, submission).expect(200);
+    const place = (change: object) => room.educator.patch(at(`students/${id}`), change).expect(200);
+    await place({ state: 'removed' });
+    expect(await due(room.classmate)).toBe(0);
+    await room.classmate.get(`/api/my/assignments/${room.assignmentId}`).expect(404);
+    await room.classmate.get(`/api/my/reading-tests/${room.testId}`).expect(404);
+    const names = async () =>
+      (await room.educator.get(`/api/classes/${room.classId}`)).body.students.map((s: Place) => s.id);
+    expect(await names()).not.toContain(id);
+    await place({ state: 'active', name: 'Renamed', number: '5' });
+    expect(await names()).toContain(id);
+    const { body } = await room.classmate.get(`/api/my/assignments/${room.assignmentId}`).expect(200);
+    expect(body.submittedAt).not.toBeNull();
+    expect(await placeOf('Renamed')).toMatchObject({ state: 'active', number: '5' });
+  });
+
+  it('lets in who asks by the code as the class is set: at once, when let in, or not at all', async () => {
+    const joined = async (joining: string, name: string) => {
+      await room.educator.put(at('joining'), { joining }).expect(200);
+      const page = browser(h.app);
+      const made = { role: 'student', name, email: `${name}@example.test`, password: PASSWORD };
+      await page.post('/api/accounts', made).expect(201);
+      return { page, answer: await page.post('/api/memberships', { joinCode: (await roster()).joinCode }) };
+    };
+    expect((await joined('open', 'open')).answer.body).toEqual({ name: 'Evening', waiting: false });
+    const { page, answer } = await joined('approval', 'asks');
+    expect(answer.body).toEqual({ name: 'Evening', waiting: true });
+    expect(await due(page)).toBe(0);
+    expect((await page.get('/api/my/classes')).body).toMatchObject([{ name: 'Evening', state: 'waiting' }]);
+    const { id } = await placeOf('asks');
+    await room.educator.patch(at(`students/${id}`), { state: 'active' }).expect(200);
+    expect(await due(page)).toBeGreaterThan(0);
+    expect((await joined('closed', 'shut')).answer.body.error.code).toBe('class.closed');
+    const { joinCode } = await roster();
+    const { body } = await room.educator.post(at('join-code')).expect(200);
+    expect(body.joinCode).not.toBe(joinCode);
+    await page.post('/api/memberships', { joinCode }).expect(422);
+    await room.educator.put(at('joining'), { joining: 'open' }).expect(200);
+  });
+
+  it('lets nobody in unasked while an exercise shows its answer to each who submits: a second account reads nothing', async () => {
+    const { id } = (
+      await room.educator
+        .post(`/api/classes/${room.classId}/assignments`, assignmentBody({}, { release: 'onSubmit' }))
+        .expect(201)
+    ).body;
+    expect((await roster()).closedBy).toHaveLength(1);
+    const second = browser(h.app);
+    const made = { role: 'student', name: 'Second', email: 'second@example.test', password: PASSWORD };
+    await second.post('/api/accounts', made).expect(201);
+    const { body } = await second
+      .post('/api/memberships', { joinCode: (await roster()).joinCode })
+      .expect(201);
+    expect(body.waiting).toBe(true);
+    await second.get(`/api/my/assignments/${id}`).expect(404);
+    // Closed by hand it takes nothing more for marks, and the class is open again.
+    await room.educator.patch(`/api/assignments/${id}`, { released: true }).expect(200);
+    expect((await roster()).closedBy).toEqual([]);
+    const late = await room.student
+      .post(`/api/my/assignments/${id}/submission`, { id: newId(), answer: await best() })
+      .expect(409);
+    expect(late.body.error.code).toBe('attempt.released');
+  });
+
+  it('writes down what was done, by whom, and keeps it', async () => {
+    const { body } = await room.educator.get(at('log')).expect(200);
+    const actions = body.map(({ action }: { action: string }) => action);
+    for (const action of [
+      'roster.added',
+      'roster.slip',
+      'roster.changed',
+      'class.joining',
+      'class.joinCode',
+      'assignment.set',
+      'assignment.changed',
+      'attempt.handedIn',
+    ])
+      expect(actions).toContain(action);
+    expect(body.find((one: { action: string }) => one.action === 'roster.changed')).toMatchObject({
+      actor: 'Educator',
+      before: expect.anything(),
+      after: expect.anything(),
+    });
+    await room.otherEducator.get(at('log')).expect(404);
+    for (const change of [h.db('log').update({ action: 'other' }), h.db('log').delete()])
+      await expect(change).rejects.toThrow('stays as it is');
+  });
+});
+
+const best = async () =>
+  (await room.educator.get(`/api/assignments/${room.assignmentId}`)).body.solution.best;

@@ -1,0 +1,58 @@
+import type { Knex } from 'knex';
+import PgBoss from 'pg-boss';
+import type { Logger } from 'pino';
+
+/** What goes on behind the backs of those who ask, and outlives the server that began it. */
+export interface Jobs {
+  /** Marks the answers of an assignment again; asked twice it is done once at a time. */
+  regrade: (assignmentId: string) => Promise<void>;
+  close: () => Promise<void>;
+}
+
+/** How the work itself is done, whichever process does it. */
+export interface Work {
+  regrade: (assignmentId: string) => Promise<void>;
+  prune: () => Promise<void>;
+}
+
+/** A piece that its server dropped is taken up by another after so long, seconds. */
+const LOST_AFTER_S = 60;
+const RETRIES = 5;
+/** At a quiet hour. */
+const PRUNED_AT = '17 3 * * *';
+
+/**
+ * A queue in the database: what was begun is gone on with after a restart, by whichever server of the installation is
+ * there, and two of them never do the same thing at once.
+ */
+export async function jobQueue(url: string, { regrade, prune }: Work, log: Logger): Promise<Jobs> {
+  const boss = new PgBoss({ connectionString: url, schema: 'jobs', max: 3 });
+  boss.on('error', (err) => log.warn({ err }, 'the job queue could not reach the database'));
+  await boss.start();
+  // One at a time of each name and key.
+  const options = { retryLimit: RETRIES, retryDelay: 1, retryBackoff: true, expireInSeconds: LOST_AFTER_S };
+  await boss.createQueue('regrade', { name: 'regrade', policy: 'stately', ...options });
+  await boss.createQueue('prune', { name: 'prune', policy: 'stately', ...options });
+  await boss.work<{ assignmentId: string }>('regrade', { pollingIntervalSeconds: 1 }, async ([job]) =>
+    regrade(job.data.assignmentId),
+  );
+  await boss.work('prune', { pollingIntervalSeconds: 60 }, prune);
+  await boss.schedule('prune', PRUNED_AT);
+  return {
+    regrade: async (assignmentId) => {
+      await boss.send('regrade', { assignmentId }, { singletonKey: assignmentId });
+    },
+    close: () => boss.stop({ graceful: true, timeout: 5000 }),
+  };
+}
+
+/** How long what nobody needs any more is kept, days. Answers, marks and the log are not among it. */
+export const KEPT_DAYS = { sessions: 0, codes: 0, tries: 1 } as const;
+
+/** Takes out sessions, codes and counts of tries that are over. */
+export async function prune(db: Knex, now: Date): Promise<void> {
+  const before = (days: number) => new Date(now.getTime() - days * 24 * 3600_000);
+  await db('sessions').where('expire', '<', before(KEPT_DAYS.sessions)).delete();
+  await db('codes').where('expires_at', '<', before(KEPT_DAYS.codes)).delete();
+  await db('tries').where('expire', '<', before(KEPT_DAYS.tries).getTime()).delete();
+}
