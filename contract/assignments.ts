@@ -24,7 +24,6 @@ import {
   type ClientCase,
   type RecordCard,
 } from '@cimbel/core/card';
-import { LIGHTS } from '@cimbel/core/colour';
 import type { Line } from '@cimbel/core/shades';
 import type { Solution } from '@cimbel/core/solve';
 import type { HouseRules } from '@cimbel/core/theory';
@@ -124,23 +123,6 @@ export interface StudentAssignmentSummary {
   points: number | null;
   max: number;
 }
-
-/** Sizes in CSS pixels that the hair of an exercise is drawn at: on the bench, of one region of several, on a phone, in a list. */
-export const HAIR_SIZES = {
-  strand: { width: 128, height: 450 },
-  region: { width: 128, height: 400 },
-  phone: { width: 60, height: 260 },
-  listed: { width: 72, height: 170 },
-} as const;
-export type HairSize = keyof typeof HAIR_SIZES;
-
-/** What is asked of a picture of hair, in its address. */
-export const hairPictureSchema = z.object({
-  light: z.enum(LIGHTS),
-  region: z.coerce.number().int().min(0).max(50),
-  size: z.enum(Object.keys(HAIR_SIZES) as [HairSize, ...HairSize[]]),
-  ratio: z.literal(['1', '2']).default('1'),
-});
 
 export const draftSchema = z.object({
   answer: recordCardSchema,

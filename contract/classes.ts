@@ -28,6 +28,8 @@ export const classDetailSchema = z.object({
   id: z.uuid(),
   name: z.string(),
   joinCode: z.string(),
+  /** Students who have asked to join and are to be let in. */
+  waiting: z.number(),
   houseRules: z.custom<HouseRules>(),
   /** The college's own lines, which take part in what is drilled. */
   ownLines: z.custom<Line[]>(),

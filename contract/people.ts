@@ -100,13 +100,36 @@ export interface CodeTold {
   className: string | null;
 }
 
+/** What is written down when it is done; each has words in the locale files. */
+export const LOG_ACTIONS = [
+  'session.opened',
+  'account.password',
+  'account.reset',
+  'account.claimed',
+  'class.joining',
+  'class.joinCode',
+  'roster.added',
+  'roster.asked',
+  'roster.changed',
+  'roster.slip',
+  'roster.deleted',
+  'assignment.set',
+  'assignment.changed',
+  'assignment.exercise',
+  'assignment.deleted',
+  'assignment.regraded',
+  'attempt.handedIn',
+  'attempt.mark',
+] as const;
+export type LogAction = (typeof LOG_ACTIONS)[number];
+
 /** What was done in a class, newest first. */
 export interface LogEntry {
   id: string;
   /** ISO date and time. */
   at: string;
   actor: string | null;
-  action: string;
+  action: LogAction;
   subject: string | null;
   before: unknown;
   after: unknown;

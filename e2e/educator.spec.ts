@@ -97,7 +97,7 @@ test('a wrong password and a wrong code are said where they are', async ({ page 
   await expect(page.getByText('A code has eight letters and digits.')).toBeVisible();
   await page.getByLabel('Class code').fill('ABCD-EFGH');
   await page.getByRole('button', { name: 'Join', exact: true }).click();
-  await expect(page.getByText('No class has this code.')).toBeVisible();
+  await expect(page.getByText('This code is not known.')).toBeVisible();
 });
 
 test('the room is dark when asked for, and stays so', async ({ page }) => {

@@ -70,6 +70,8 @@ async function educatorPages(page: Page): Promise<string[]> {
     '/shade-books/shipped/brindle',
     '/shade-books/new?from=quillet',
     `/classes/${id}/house-rules`,
+    `/classes/${id}/roster`,
+    '/account',
     `/classes/${id}/new-practice`,
     `/classes/${id}/new-test`,
     `/classes/${id}/students/${students[1].id}/eye`,
@@ -98,7 +100,7 @@ for (const colorScheme of THEMES) {
         await expectNoSidewaysScroll(page);
       }
     };
-    await visit(['/sign-in', '/register']);
+    await visit(['/sign-in', '/register', '/code']);
     await walkIn(page, 'Amina Tessaly');
     await visit(await studentPages(page));
     await signOut(page);

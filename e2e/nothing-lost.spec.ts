@@ -93,7 +93,7 @@ test('one device, two students: each hands in, and nothing of the first is left 
   const tablet = await (await browser.newContext()).newPage();
   for (const name of [unique('First'), unique('Second')]) {
     await register(tablet, 'a student', name);
-    await joinClass(tablet, code);
+    await joinClass(tablet, code, educator);
     await startExercise(tablet, title);
     await mixBowl(tablet, 'A', { line: 'Quillet Gel, demi', shades: ['6-O'], total: 90 });
     await handItIn(tablet);

@@ -1,4 +1,5 @@
 import { expect, type Download, type Page } from '@playwright/test';
+import { execFileSync } from 'node:child_process';
 
 /** The steps people take, in their words; the tests below are then the journeys themselves. */
 
@@ -7,10 +8,18 @@ export const unique = (name: string) => `${name} ${Date.now().toString(36)}${(se
 const addressOf = (name: string) => `${name.replace(/\s+/g, '.').toLowerCase()}@example.test`;
 export const PASSWORD = 'long enough for a test';
 
+const root = new URL('..', import.meta.url).pathname;
+/** A code from whoever runs the installation, as the terminal says it. */
+export const fromTerminal = (...args: string[]): string =>
+  execFileSync(process.execPath, ['server/dist/people.js', ...args], { cwd: root, encoding: 'utf8' }).split(
+    '\n',
+  )[0];
+
 export async function register(page: Page, role: 'a student' | 'an educator', name: string): Promise<void> {
   await page.goto('/register');
   await page.getByRole('radio', { name: role }).click();
-  await page.getByLabel('Name').fill(name);
+  if (role === 'an educator') await page.getByLabel('Invitation code').fill(fromTerminal('invite', name));
+  await page.getByLabel('Name', { exact: true }).fill(name);
   await page.getByLabel('Email').fill(addressOf(name));
   await page.getByLabel('Password').fill(PASSWORD);
   await page.getByRole('button', { name: 'Make account' }).click();
@@ -62,11 +71,22 @@ export async function setExercise(
   await expect(page.getByRole('heading', { name: title })).toBeVisible();
 }
 
-export async function joinClass(page: Page, code: string): Promise<void> {
+/** A student asks by the class code, and the educator lets them in. */
+export async function joinClass(page: Page, code: string, educator: Page): Promise<void> {
   await page.goto('/due');
   await page.getByLabel('Class code').fill(code.toLowerCase());
   await page.getByRole('button', { name: 'Join', exact: true }).click();
-  await expect(page.getByText('You are in')).toBeVisible();
+  await expect(page.getByText('Your educator lets you in.')).toBeVisible();
+  const account = await page.getByRole('button', { name: /^Account of/ }).getAttribute('aria-label');
+  const roster = await educator.context().newPage();
+  const classes = await (await roster.request.get('/api/classes')).json();
+  const { id } = classes.find(({ joinCode }: { joinCode: string }) => joinCode === code.replace('-', ''));
+  await roster.goto(`/classes/${id}/roster`);
+  const letIn = roster.getByRole('button', { name: account!.replace('Account of', 'Let in'), exact: true });
+  await letIn.click();
+  await expect(letIn).toBeHidden();
+  await roster.close();
+  await page.reload();
 }
 
 export async function saved(page: Page): Promise<void> {

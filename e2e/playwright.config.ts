@@ -6,6 +6,7 @@ const port = process.env.E2E_PORT ?? '4690';
 /** Real Chromium, real server, real database; `npm test` gives the database and a free port. */
 export default defineConfig({
   testDir: '.',
+  globalSetup: './first-administrator.ts',
   outputDir: '../test-results',
   timeout: 120_000,
   // Two cores run browser, server and database; what is right after six seconds is right.

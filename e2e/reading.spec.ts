@@ -191,10 +191,10 @@ test('a practice on a phone, through a lost connection: answers wait, then arriv
   await context.close();
 });
 
-async function studentIn(browser: Browser, code: string, name: string): Promise<Page> {
+async function studentIn(browser: Browser, code: string, name: string, educator: Page): Promise<Page> {
   const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
   await register(page, 'a student', name);
-  await joinClass(page, code);
+  await joinClass(page, code, educator);
   return page;
 }
 
@@ -256,9 +256,9 @@ test('a test set by the educator, taken by two students with items of their own,
   await expect(page.getByText('No one has joined yet.', { exact: false })).toBeVisible();
 
   const [oneName, otherName] = [unique('One'), unique('Other')];
-  const one = await studentIn(browser, code, oneName);
-  const other = await studentIn(browser, code, otherName);
-  await studentIn(browser, code, unique('Absent'));
+  const one = await studentIn(browser, code, oneName, page);
+  const other = await studentIn(browser, code, otherName, page);
+  await studentIn(browser, code, unique('Absent'), page);
   const first = await takeTest(one, title);
   const second = await takeTest(other, title);
   expect(first.questions.join()).not.toBe(second.questions.join());
@@ -292,7 +292,7 @@ test('a practice is previewed, set, seen by the student, and ended without losin
 }) => {
   await register(page, 'an educator', unique('Setter'));
   const code = await makeClass(page, unique('Practisers'));
-  const student = await studentIn(browser, code, unique('Pupil'));
+  const student = await studentIn(browser, code, unique('Pupil'), page);
   await page.getByRole('link', { name: 'Reading', exact: true }).click();
   await page.getByRole('link', { name: 'New practice' }).click();
   await page.getByLabel('Title').fill('Dark hair first');

@@ -110,7 +110,7 @@ test('a head of two regions, grey at the face, from nothing: previewed, kept as 
       await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true })
     ).newPage();
     await register(phone, 'a student', unique('Phone'));
-    await joinClass(phone, code);
+    await joinClass(phone, code, educator);
     await startExercise(phone, title);
     const greys = { 'regrowth (front)': '0.5', 'regrowth (rest of the head)': '0.1' };
     for (const zone of [...Object.keys(greys), 'mid-lengths (front)', 'mid-lengths (rest of the head)'])
@@ -144,7 +144,7 @@ test('a head of two regions, grey at the face, from nothing: previewed, kept as 
   await test.step('another does it by the keyboard alone', async () => {
     const keys = await (await browser.newContext()).newPage();
     await register(keys, 'a student', unique('Keys'));
-    await joinClass(keys, code);
+    await joinClass(keys, code, educator);
     await startExercise(keys, title);
     const ring = keys.getByRole('radiogroup', { name: 'Level of the regrowth (front)' });
     await tabTo(keys, ring.getByRole('radio').first());

@@ -32,7 +32,7 @@ test('an educator sets a small exercise, a student solves it, it is marked, and 
     const code = await makeClass(educator, unique('Morning'));
     await setExercise(educator, { from: SMALL, title });
     await register(student, 'a student', learner);
-    await joinClass(student, code);
+    await joinClass(student, code, educator);
     await startExercise(student, title);
   });
 

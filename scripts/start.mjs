@@ -1,6 +1,6 @@
 import { fork, spawn } from 'node:child_process';
 import { randomBytes } from 'node:crypto';
-import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { Cluster, dataFolder } from './lib/postgres.mjs';
 import { Plain, buildApplication, fail, inRoot, installPackages, portIsFree, say } from './lib/system.mjs';
@@ -20,7 +20,9 @@ Environment
   CIMBEL_SECURE=1     behind a TLS proxy: cookies over TLS only
   LOG_LEVEL           trace, debug, info, warn (as is), error
 
-Data is kept in .data in this folder. Remove the folder to begin anew.`;
+  CIMBEL_DATA         folder the data is kept in; without it .data in this folder
+
+Remove that folder to begin anew. What dies is started again; npm run backup writes the data to a file.`;
 
 const args = process.argv.slice(2);
 const option = (name) => args.find((arg) => arg.startsWith(`--${name}=`))?.split('=')[1];
@@ -32,6 +34,8 @@ let stopping = false;
 let restarting = false;
 let page = null;
 let watching = null;
+/** Whether what is written down as running is this start. */
+let isOurs = false;
 
 async function stop(code) {
   if (stopping) return;
@@ -45,6 +49,7 @@ async function stop(code) {
   page?.kill('SIGTERM');
   await watching?.dispose();
   cluster?.stop();
+  if (isOurs) rmSync(runningFile(), { force: true });
   process.exit(code);
 }
 
@@ -85,16 +90,73 @@ async function startServer(env) {
     stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
     detached: true,
   });
+  const begun = Date.now();
   await new Promise((resolve, reject) => {
     server.once('message', resolve);
     server.once('exit', (code) => reject(new Plain(`The server ended while starting (code ${code}).`)));
   });
-  server.on('exit', (code) => {
-    if (!stopping && !restarting) {
-      console.error(`The server ended unexpectedly (code ${code}).`);
-      void stop(1);
-    }
+  server.on('exit', (code, signal) => {
+    if (stopping || restarting) return;
+    if (Date.now() - begun > STEADY_MS) fallen = 0;
+    say(
+      `The server ended unexpectedly (${signal ?? `code ${code}`}) after ${Math.round((Date.now() - begun) / 1000)} s.`,
+    );
+    void restartServer(env);
   });
+}
+
+/** Longest between two tries to start what has died, seconds. */
+const LONGEST_PAUSE_S = 30;
+/** Whoever stood so long has not fallen over at once, milliseconds. */
+const STEADY_MS = 60_000;
+let fallen = 0;
+
+/** Starts the server again, each time that it dies while starting after a longer pause. */
+async function restartServer(env) {
+  while (!stopping) {
+    const pause = Math.min(LONGEST_PAUSE_S, 2 ** fallen++ / 2);
+    await new Promise((resolve) => setTimeout(resolve, pause * 1000));
+    if (stopping) return;
+    try {
+      await startServer(env);
+      return say('The server is there again.');
+    } catch (error) {
+      say(`${error.message} Trying again.`);
+    }
+  }
+}
+
+/** How often the database is looked at, milliseconds. */
+const LOOKED_AT_MS = 1000;
+
+/** A database that has died is started again where it was; the server finds it there by itself. */
+function watchDatabase() {
+  let busy = false;
+  setInterval(async () => {
+    if (busy || stopping || cluster.isAlive()) return;
+    busy = true;
+    say('The database ended unexpectedly; starting it again.');
+    await cluster.revive().then(
+      () => say('The database is there again.'),
+      (error) => say(`${error.message}\nTrying again.`),
+    );
+    busy = false;
+  }, LOOKED_AT_MS).unref();
+}
+
+/** Who runs here: another start in the same folder finds it. */
+const runningFile = () => path.join(dataFolder(), 'running.json');
+function writeRunning(address) {
+  mkdirSync(dataFolder(), { recursive: true });
+  writeFileSync(runningFile(), JSON.stringify({ pid: process.pid, address }));
+  isOurs = true;
+}
+function running() {
+  if (!existsSync(runningFile())) return null;
+  const { pid, address } = JSON.parse(readFileSync(runningFile(), 'utf8'));
+  const commandLine = `/proc/${pid}/cmdline`;
+  const alive = existsSync(commandLine) && readFileSync(commandLine, 'utf8').includes('start.mjs');
+  return alive ? { pid, address } : null;
 }
 
 /** The page from Vite, which takes changes in without a reload, and the server begun anew with every change of it. */
@@ -130,6 +192,13 @@ async function main() {
   const parent = process.ppid;
   if (process.env.npm_lifecycle_event)
     setInterval(() => process.ppid !== parent && void stop(0), 1000).unref();
+  const other = running();
+  if (other) {
+    const where = other.address ?? 'not ready yet';
+    say(`Cimbel is running from this folder already: ${where} (process ${other.pid}).`);
+    process.exit(0);
+  }
+  writeRunning(null);
   const host = option('host') ?? '127.0.0.1';
   const demo = !args.includes('--no-demo');
   const port = await choosePort(host);
@@ -141,6 +210,7 @@ async function main() {
     await cluster.start();
     cluster.createDatabase('cimbel');
     url = cluster.url('cimbel');
+    watchDatabase();
   }
   if (stopping) return;
   const env = {
@@ -153,8 +223,10 @@ async function main() {
     NODE_ENV: 'production',
   };
   await startServer(env);
+  const address = `http://${host === '0.0.0.0' ? 'localhost' : host}:${port}`;
+  writeRunning(address);
   if (args.includes('--dev')) await develop(env);
-  say(`\nCimbel is ready: http://${host === '0.0.0.0' ? 'localhost' : host}:${port}`);
+  say(`\nCimbel is ready: ${address}`);
   if (demo) {
     if (!['127.0.0.1', 'localhost', '::1'].includes(host))
       say('Others reach this address too; the demo accounts open on this computer only.');

@@ -121,6 +121,7 @@ async function main() {
     });
   try {
     await cluster.start();
+    cluster.mayCreateDatabases();
     for (const name of STAGES.filter((stage) => only.includes(stage))) {
       const begun = Date.now();
       say(`\n== ${name}`);

@@ -3,7 +3,11 @@ import { fileURLToPath } from 'node:url';
 
 const here = (path) => fileURLToPath(new URL(path, import.meta.url));
 const options = {
-  entryPoints: { main: here('./main.ts'), worker: here('./jobs/worker.ts') },
+  entryPoints: {
+    main: here('./main.ts'),
+    worker: here('./jobs/worker.ts'),
+    people: here('./people-main.ts'),
+  },
   outdir: here('./dist'),
   bundle: true,
   platform: 'node',

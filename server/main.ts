@@ -2,7 +2,7 @@ import pino from 'pino';
 import { availableParallelism } from 'node:os';
 import { fileURLToPath } from 'node:url';
 import { createApp } from './app';
-import { connect, migrate, sessionPool } from './db/database';
+import { connect, migrateAt, sessionPool } from './db/database';
 import { seedDemo } from './demo/seed';
 import { runRegrade, unfinishedRegrades } from './assignments/regrade';
 import { workerPool } from './jobs/pool';
@@ -29,7 +29,7 @@ async function main(): Promise<void> {
   const pool = sessionPool(DATABASE_URL);
   // A database that restarts drops idle connections; the next query opens another.
   pool.on('error', (err) => log.warn({ err }, 'idle database connection lost'));
-  await migrate(db);
+  await migrateAt(DATABASE_URL);
   const demo = CIMBEL_DEMO === '1';
   const now = () => new Date();
   if (demo) await seedDemo(db, now());

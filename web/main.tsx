@@ -12,8 +12,9 @@ const client = new QueryClient({
   defaultOptions: {
     queries: {
       staleTime: 15_000,
-      // Trying again helps against a lost connection, not against a clear answer.
-      retry: (count, error) => count < 2 && !(error instanceof ApiError && error.status >= 400),
+      // Trying again helps against a lost connection or a server that stands up again, not against a clear answer.
+      retry: (count, error) =>
+        count < 3 && !(error instanceof ApiError && error.status >= 400 && error.status !== 503),
       networkMode: 'always',
     },
     mutations: { networkMode: 'always' },

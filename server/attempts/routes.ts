@@ -1,7 +1,5 @@
 import {
-  HAIR_SIZES,
   draftSchema,
-  hairPictureSchema,
   markChangeSchema,
   revealSchema,
   simulationSchema,
@@ -9,8 +7,11 @@ import {
   type EducatorResult,
   type Revealed,
 } from '@cimbel/contract';
+import { HAIR_SIZES, type HairSize } from '@cimbel/contract/hair-pictures';
 import { revealOf } from '@cimbel/core/card';
+import { z } from 'zod';
 import { assignedToMe } from '../assignments/access';
+import { LIGHTS } from '@cimbel/core/colour';
 import { hangingLook } from '@cimbel/core/mark';
 import { DRAWING_NOW } from '@cimbel/core/tress';
 import { exerciseOf, isReleased, type AssignmentRow } from '../assignments/row';
@@ -22,6 +23,14 @@ import { enlarged } from '../jobs/picture-size';
 import { recordReveal } from './reveals';
 import { attemptOf, changeMark, handIn, receiptOf, resultOf, saveDraft, type AttemptRow } from './store';
 import { studentList, studentView } from './student-view';
+
+/** What is asked of a picture of hair, in its address. */
+const hairPictureSchema = z.object({
+  light: z.enum(LIGHTS),
+  region: z.coerce.number().int().min(0).max(50),
+  size: z.enum(Object.keys(HAIR_SIZES) as [HairSize, ...HairSize[]]),
+  ratio: z.literal(['1', '2']).default('1'),
+});
 
 interface HandedIn {
   attempt: AttemptRow;

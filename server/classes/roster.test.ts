@@ -1,4 +1,5 @@
 import type { Place, Roster, Slip } from '@cimbel/contract';
+import { KEPT_OF_STUDENT } from './person';
 import { assignmentBody, browser, inClassroom, newId, type Browser } from '../testing/harness';
 
 const { h, room } = inClassroom();
@@ -146,6 +147,29 @@ describe('the roster', () => {
       .post(`/api/my/assignments/${id}/submission`, { id: newId(), answer: await best() })
       .expect(409);
     expect(late.body.error.code).toBe('attempt.released');
+  });
+
+  it('gives all that is kept of a student, and takes it out for good, unless they are another educator’s too', async () => {
+    const { id } = room.classmate.account;
+    const { body } = await room.educator.get(at(`students/${id}/data.json`)).expect(200);
+    expect(body.student).toMatchObject({ id, email: 'classmate@example.test' });
+    expect(body.attempts).toHaveLength(1);
+    expect(JSON.stringify(body)).not.toMatch(/password_hash|\$argon2/);
+    // Whatever table comes to keep something of a student has to be told of.
+    const { rows } = await h.db.raw(
+      "select table_name from information_schema.columns where column_name = 'student_id' and table_schema = 'public'",
+    );
+    const tables = rows.map((row: { table_name: string }) => row.table_name);
+    expect(tables.filter((name: string) => name !== 'members').sort()).toEqual([...KEPT_OF_STUDENT].sort());
+    const other: string = (await room.otherEducator.post('/api/classes', { name: 'Elsewhere' })).body.id;
+    await h.db('memberships').insert({ class_id: other, student_id: id });
+    const refused = await room.educator.delete(at(`students/${id}`)).expect(409);
+    expect(refused.body.error.code).toBe('roster.elsewhere');
+    await h.db('memberships').where({ class_id: other }).delete();
+    await room.educator.delete(at(`students/${id}`)).expect(200);
+    await room.classmate.get('/api/my/assignments').expect(401);
+    for (const table of KEPT_OF_STUDENT) expect(await h.db(table).where({ student_id: id })).toHaveLength(0);
+    await room.educator.get(at(`students/${id}/data.json`)).expect(404);
   });
 
   it('writes down what was done, by whom, and keeps it', async () => {

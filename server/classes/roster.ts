@@ -172,9 +172,10 @@ export async function changePlace(
       action: 'roster.changed',
       classId: inClass.id,
       subject: studentId,
-      before: { name: user.name, number: before.number, state: before.state },
+      before: { number: before.number, state: before.state },
       after: {
-        name: name ?? user.name,
+        // Names are not kept where nothing can be taken out.
+        renamed: name !== undefined && name !== user.name,
         number: number === undefined ? before.number : number,
         state: state ?? before.state,
       },

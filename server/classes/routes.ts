@@ -12,6 +12,7 @@ import { invalidField } from '../http/errors';
 import { route, type Call, type Route } from '../http/route';
 import { logOfClass } from '../log/store';
 import { ownClass, type ClassRow } from './access';
+import { dataOf, deleteStudent } from './person';
 import { addPlaces, changePlace, joinClass, makeSlips, renewJoinCode, rosterOf, setJoining } from './roster';
 import { classDetail, classesOf, createClass } from './store';
 
@@ -90,6 +91,23 @@ export const classRoutes = (): Route[] => [
     body: placeChangeSchema,
     handle: ({ db, me, now, reached: { inClass, studentId }, body }) =>
       changePlace(db, inClass, me.id, studentId, body, now()),
+  }),
+  route({
+    method: 'get',
+    path: '/api/classes/:classId/students/:studentId/data.json',
+    who: 'educator',
+    reach: placeInMyClass,
+    handle: async ({ db, reached, res }) => {
+      res.attachment('student.json').json(await dataOf(db, reached.studentId));
+    },
+  }),
+  route({
+    method: 'delete',
+    path: '/api/classes/:classId/students/:studentId',
+    who: 'educator',
+    reach: placeInMyClass,
+    handle: ({ db, me, now, reached: { inClass, studentId } }) =>
+      deleteStudent(db, inClass, me.id, studentId, now()),
   }),
   route({
     method: 'post',

@@ -44,10 +44,11 @@ export function studentsOf(db: Knex, classId: string): Promise<{ id: string; nam
 }
 
 export async function classDetail(db: Knex, row: ClassRow, now: Date): Promise<ClassDetail> {
-  const [students, assignments, ownLines] = await Promise.all([
+  const [students, assignments, ownLines, waiting] = await Promise.all([
     studentsOf(db, row.id),
     db<AssignmentRow>('assignments').where({ class_id: row.id }).orderBy('due_at'),
     ownLinesOf(db, row.educator_id),
+    db('memberships').where({ class_id: row.id, state: 'waiting' }).pluck('student_id'),
   ]);
   const ids = assignments.map(({ id }) => id);
   const attempts = await attemptsOf(db, ids);
@@ -66,6 +67,7 @@ export async function classDetail(db: Knex, row: ClassRow, now: Date): Promise<C
     id: row.id,
     name: row.name,
     joinCode: row.join_code,
+    waiting: waiting.length,
     houseRules: row.house_rules,
     ownLines,
     assignments: assignments.map((assignment) => ({

@@ -46,12 +46,52 @@ export const migrationSource: Knex.MigrationSource<string> = {
   getMigration: async (name) => MIGRATIONS[name],
 };
 
-export function connect(url: string): Knex {
-  return knexModule({ client: 'pg', connection: url, pool: { min: 0, max: 10 } });
+/** What waits longer than this has failed, milliseconds: to reach the database, for a lock, for an answer. */
+const REACHED_WITHIN = 5_000;
+const LIMITS = {
+  lock_timeout: 10_000,
+  statement_timeout: 30_000,
+  idle_in_transaction_session_timeout: 60_000,
+};
+
+/** `unhurried` is for what may take its time: migrations. */
+export function connect(url: string, { unhurried = false } = {}): Knex {
+  return knexModule({
+    client: 'pg',
+    connection: {
+      connectionString: url,
+      connectionTimeoutMillis: REACHED_WITHIN,
+      ...(unhurried ? {} : LIMITS),
+    },
+    pool: { min: 0, max: 10 },
+    acquireConnectionTimeout: 2 * REACHED_WITHIN,
+  });
 }
 
 export function sessionPool(url: string): pg.Pool {
-  return new pg.Pool({ connectionString: url, max: 4 });
+  return new pg.Pool({
+    connectionString: url,
+    max: 4,
+    connectionTimeoutMillis: REACHED_WITHIN,
+    ...LIMITS,
+  });
 }
+
+/** Brings a database to the present form. */
+export async function migrateAt(url: string): Promise<void> {
+  const db = connect(url, { unhurried: true });
+  try {
+    await migrate(db);
+  } finally {
+    await db.destroy();
+  }
+}
+
+const UNREACHABLE = /^(ECONN|EPIPE|ETIMEDOUT|57P0[123]$|08)/;
+/** Whether an error says that the database is not there at the moment, rather than what it thinks of a question. */
+export const isUnreachable = (error: { code?: unknown; name?: unknown; message?: unknown } | null): boolean =>
+  UNREACHABLE.test(String(error?.code ?? '')) ||
+  error?.name === 'KnexTimeoutError' ||
+  /Connection terminated|timeout exceeded when trying to connect/.test(String(error?.message ?? ''));
 
 export const migrate = (db: Knex) => db.migrate.latest({ migrationSource });

@@ -5,6 +5,9 @@ import { seedAssignments } from './assignments';
 import { seedReading } from './reading';
 import { CLASS_NAME, DEMO_PASSWORD, EDUCATOR, STUDENTS } from './scene';
 
+/** Students are numbered by their college, from here on. */
+const FIRST_NUMBER = 2041;
+
 /** Puts the demo class in once; a database that has any demo account is left alone. */
 export async function seedDemo(db: Knex, now: Date): Promise<void> {
   await db.transaction(async (trx) => {
@@ -35,7 +38,12 @@ async function seed(db: Knex, now: Date): Promise<void> {
   const students: string[] = [];
   for (const student of STUDENTS) {
     const { id } = await account(db, 'student', student);
-    await db('memberships').insert({ class_id: evening.id, student_id: id, joined_at: now });
+    await db('memberships').insert({
+      class_id: evening.id,
+      student_id: id,
+      number: String(FIRST_NUMBER + students.length),
+      joined_at: now,
+    });
     students.push(id);
   }
 

@@ -1,5 +1,6 @@
 import type { ErrorRequestHandler, RequestHandler } from 'express';
 import type { Logger } from 'pino';
+import { isUnreachable } from '../db/database';
 import { HttpError, invalidField, notFound } from './errors';
 
 /** A write must come from our own pages: the browser says where from, and a form on another site cannot lie about it. */
@@ -58,14 +59,23 @@ function unreadable(error: { status?: unknown; type?: unknown }): HttpError | nu
     : null;
 }
 
+const noDatabase = () =>
+  new HttpError(
+    503,
+    'server.noDatabase',
+    'The database cannot be reached at the moment. Try again in a few seconds.',
+  );
+
 export const errorAnswer =
   (log: Logger): ErrorRequestHandler =>
   (error, req, res, next) => {
     if (res.headersSent) return next(error);
-    const known = error instanceof HttpError ? error : unreadable(error);
+    const known =
+      error instanceof HttpError ? error : isUnreachable(error) ? noDatabase() : unreadable(error);
     if (!known) log.error({ err: error, requestId: req.id }, 'unexpected error');
     const answer =
       known ??
       new HttpError(500, 'server.unexpected', `Something went wrong here. Request ${String(req.id)}.`);
+    if (answer.status === 503) res.setHeader('Retry-After', '2');
     res.status(answer.status).json(answer.toBody());
   };

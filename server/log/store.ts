@@ -1,32 +1,10 @@
-import type { LogEntry } from '@cimbel/contract';
+import type { LogAction, LogEntry } from '@cimbel/contract';
 import type { Knex } from 'knex';
-
-/** What is written down when it is done; each has words in the locale files. */
-export const ACTIONS = [
-  'session.opened',
-  'account.password',
-  'account.reset',
-  'account.claimed',
-  'class.joining',
-  'class.joinCode',
-  'roster.added',
-  'roster.asked',
-  'roster.changed',
-  'roster.slip',
-  'assignment.set',
-  'assignment.changed',
-  'assignment.exercise',
-  'assignment.deleted',
-  'assignment.regraded',
-  'attempt.handedIn',
-  'attempt.mark',
-] as const;
-export type Action = (typeof ACTIONS)[number];
 
 interface Done {
   at: Date;
   actor: string | null;
-  action: Action;
+  action: LogAction;
   classId?: string;
   /** Whom or what it was done to. */
   subject?: string;

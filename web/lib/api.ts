@@ -13,7 +13,8 @@ export class ApiError extends Error {
     super(message);
   }
   get offline() {
-    return this.code === 'network';
+    // A database that stands up again is as good as a connection that comes back.
+    return this.code === 'network' || this.code === 'server.noDatabase';
   }
 }
 

@@ -2,6 +2,7 @@ import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/react';
 import { CircleUser } from 'lucide-react';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
+import { Link } from 'react-router';
 import { api } from '../lib/api';
 import { useSession, useSessionChange } from '../lib/session';
 import { Confirm } from '../ui/dialog';
@@ -54,6 +55,16 @@ export default function AccountMenu() {
           className="bg-raised border-strong-line z-40 mt-1 rounded-sm border p-1 shadow-lg"
         >
           <p className="text-quiet px-3 py-1 text-sm">{t(`role.${data.me.role}`)}</p>
+          {[
+            { to: '/account', text: t('nav.yourAccount') },
+            ...(me.administrator ? [{ to: '/people', text: t('nav.people') }] : []),
+          ].map(({ to, text }) => (
+            <MenuItem key={to}>
+              <Link to={to} className="data-focus:bg-sheet block rounded-sm px-3 py-2">
+                {text}
+              </Link>
+            </MenuItem>
+          ))}
           <MenuItem>
             <button
               type="button"

@@ -1,35 +1,14 @@
 import type { ClassDetail, Standing } from '@cimbel/contract';
-import { Copy, Plus } from 'lucide-react';
-import { useState } from 'react';
+import { Plus } from 'lucide-react';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
 import { dateTime } from '../lib/i18n';
+import { JoinCode } from '../features/people/join-code';
 import { ClassTabs } from '../features/reading/class-tabs';
 import { WithClass } from '../features/reading/with-class';
-import { Button, ButtonLink } from '../ui/button';
-import { Empty } from '../ui/panel';
+import { ButtonLink } from '../ui/button';
+import { Empty, Notice } from '../ui/panel';
 import { PageTitle } from '../ui/page-title';
-
-function JoinCode({ code }: { code: string }) {
-  const { t } = useTranslation();
-  const [copied, setCopied] = useState(false);
-  const written = `${code.slice(0, 4)}-${code.slice(4)}`;
-  return (
-    <p className="flex items-center gap-2">
-      <span className="text-quiet text-sm">{t('class.code')}</span>
-      <strong className="font-mono text-lg tracking-widest" title={t('class.codeHint')}>
-        {written}
-      </strong>
-      <Button
-        weight="quiet"
-        icon={<Copy aria-hidden className="size-4" />}
-        onClick={() => void navigator.clipboard?.writeText(written).then(() => setCopied(true))}
-      >
-        {t(copied ? 'action.copied' : 'action.copy')}
-      </Button>
-    </p>
-  );
-}
 
 function StandingCell({ standing, max }: { standing: Standing; max: number }) {
   const { t } = useTranslation();
@@ -132,6 +111,14 @@ function ClassBody({ detail }: { detail: ClassDetail }) {
         </ButtonLink>
       </div>
       <ClassTabs classId={detail.id} />
+      {detail.waiting > 0 ? (
+        <Notice kind="info">
+          {t('class.waiting', { count: detail.waiting })}{' '}
+          <Link className="font-semibold underline" to={`/classes/${detail.id}/roster`}>
+            {t('class.toRoster')}
+          </Link>
+        </Notice>
+      ) : null}
       {detail.assignments.length === 0 ? <Empty>{t('class.noExercises')}</Empty> : null}
       {detail.students.length === 0 ? <Empty>{t('class.noStudents')}</Empty> : null}
       {detail.students.length > 0 || detail.assignments.length > 0 ? <ClassTable detail={detail} /> : null}

@@ -1,13 +1,13 @@
-import { registerSchema, type Account } from '@cimbel/contract';
+import { registerSchema, writtenCode, type Account } from '@cimbel/contract';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useMutation } from '@tanstack/react-query';
-import { Controller, useForm } from 'react-hook-form';
+import { Controller, useForm, useWatch } from 'react-hook-form';
 import { useTranslation } from 'react-i18next';
-import { Link } from 'react-router';
+import { Link, useLocation } from 'react-router';
 import type { z } from 'zod';
 import { api, asApiError } from '../lib/api';
 import { fieldError, useFieldWords } from '../lib/form';
-import { useSessionChange } from '../lib/session';
+import { useSession, useSessionChange } from '../lib/session';
 import { Button } from '../ui/button';
 import { Choice, Field, Input } from '../ui/field';
 import { Notice, Sheet } from '../ui/panel';
@@ -18,16 +18,31 @@ export function Register() {
   const { t } = useTranslation();
   const words = useFieldWords();
   const sessionChanged = useSessionChange();
+  const { data: session } = useSession();
+  // Come with an invitation.
+  const invited = useLocation().state as { code: string; name: string } | null;
   const form = useForm<Form>({
     resolver: zodResolver(registerSchema),
-    defaultValues: { role: 'student', name: '', email: '', password: '' },
+    defaultValues: {
+      role: invited ? 'educator' : 'student',
+      name: invited?.name ?? '',
+      email: '',
+      password: '',
+      code: invited ? writtenCode(invited.code) : undefined,
+    },
   });
   const register = useMutation({
-    mutationFn: (body: Form) => api<Account>('POST', '/api/accounts', body),
+    mutationFn: ({ code, ...body }: Form) =>
+      api<Account>('POST', '/api/accounts', {
+        ...body,
+        ...(body.role === 'educator' && code ? { code } : {}),
+      }),
     onSuccess: sessionChanged,
   });
   const { errors } = form.formState;
   const taken = fieldError(register.error, 'email');
+  const refused = fieldError(register.error, 'code');
+  const isEducator = useWatch({ control: form.control, name: 'role' }) === 'educator';
   return (
     <Sheet className="mx-auto mt-8 max-w-md">
       <form
@@ -36,7 +51,7 @@ export function Register() {
         noValidate
       >
         <h1 className="text-xl">{t('register.title')}</h1>
-        {register.isError && !taken ? (
+        {register.isError && !taken && !refused ? (
           <Notice kind="bad">{t(`error.${asApiError(register.error).code}`)}</Notice>
         ) : null}
         <Field label={t('register.role')}>
@@ -56,6 +71,22 @@ export function Register() {
             )}
           />
         </Field>
+        {isEducator && session?.isNew ? <Notice kind="info">{t('register.first')}</Notice> : null}
+        {isEducator && !session?.isNew ? (
+          <Field
+            label={t('register.code')}
+            hint={t('register.codeHint')}
+            error={errors.code ? words('oneTimeCode') : refused ? words('code', refused.code) : null}
+          >
+            <Input
+              className="font-mono tracking-widest uppercase"
+              autoComplete="off"
+              spellCheck={false}
+              aria-invalid={Boolean(errors.code ?? refused)}
+              {...form.register('code', { setValueAs: (text?: string) => text?.trim() || undefined })}
+            />
+          </Field>
+        ) : null}
         <Field label={t('register.name')} error={errors.name ? words('name') : null}>
           <Input autoComplete="name" aria-invalid={Boolean(errors.name)} {...form.register('name')} />
         </Field>

@@ -16,12 +16,15 @@ export const router = createBrowserRouter([
     hydrateFallbackElement: <Loading />,
     children: [
       { path: '/sign-in', lazy: async () => ({ Component: (await import('./sign-in')).SignIn }) },
+      { path: '/code', lazy: async () => ({ Component: (await import('./use-code')).UseCodePage }) },
       { path: '/register', lazy: async () => ({ Component: (await import('./register')).Register }) },
       {
         element: <SignedIn />,
         errorElement: <Broken />,
         children: [
           { path: '/', element: <Home /> },
+          { path: '/account', lazy: async () => ({ Component: (await import('./account')).AccountPage }) },
+          { path: '/people', lazy: async () => ({ Component: (await import('./people')).PeoplePage }) },
           { path: '/lab', lazy: async () => ({ Component: (await import('./lab')).LabPage }) },
           { path: '/due', lazy: async () => ({ Component: (await import('./student-home')).StudentHome }) },
           {
@@ -48,6 +51,10 @@ export const router = createBrowserRouter([
           {
             path: '/classes/:classId/reading',
             lazy: async () => ({ Component: (await import('./reading-desk')).ReadingDeskPage }),
+          },
+          {
+            path: '/classes/:classId/roster',
+            lazy: async () => ({ Component: (await import('./roster')).RosterPage }),
           },
           {
             path: '/classes/:classId/house-rules',

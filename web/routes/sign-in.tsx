@@ -104,16 +104,26 @@ export function SignIn() {
               />
             </Field>
             <div className="flex flex-wrap items-center justify-between gap-2">
-              <p className="text-sm">
-                {t('signIn.noAccount')}{' '}
-                <Link className="font-semibold underline" to="/register">
-                  {t('signIn.register')}
-                </Link>
-              </p>
+              <div className="flex flex-col gap-1 text-sm">
+                {(
+                  [
+                    ['signIn.noAccount', '/register', 'signIn.register'],
+                    ['signIn.slip', '/code', 'signIn.useCode'],
+                  ] as const
+                ).map(([question, to, way]) => (
+                  <p key={to}>
+                    {t(question)}{' '}
+                    <Link className="font-semibold underline" to={to}>
+                      {t(way)}
+                    </Link>
+                  </p>
+                ))}
+              </div>
               <Button type="submit" disabled={signIn.isPending}>
                 {t('signIn.submit')}
               </Button>
             </div>
+            <p className="text-quiet text-sm">{t('signIn.forgot')}</p>
           </form>
         </Sheet>
       </div>

@@ -1,4 +1,4 @@
-import { joinSchema, type StudentAssignmentSummary } from '@cimbel/contract';
+import { joinSchema, type Joined, type MyClass, type StudentAssignmentSummary } from '@cimbel/contract';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -17,10 +17,11 @@ function JoinClass() {
   const [code, setCode] = useState('');
   const [malformed, setMalformed] = useState(false);
   const join = useMutation({
-    mutationFn: (joinCode: string) => api<{ name: string }>('POST', '/api/memberships', { joinCode }),
+    mutationFn: (joinCode: string) => api<Joined>('POST', '/api/memberships', { joinCode }),
     onSuccess: () => {
       setCode('');
-      void client.invalidateQueries({ queryKey: ['my-assignments'] });
+      for (const name of ['my-assignments', 'my-classes'])
+        void client.invalidateQueries({ queryKey: [name] });
     },
   });
   const refused = fieldError(join.error, 'joinCode');
@@ -54,7 +55,11 @@ function JoinClass() {
       <Button type="submit" disabled={join.isPending}>
         {t('student.join')}
       </Button>
-      {join.isSuccess ? <Notice kind="good">{t('student.joined', { name: join.data.name })}</Notice> : null}
+      {join.isSuccess ? (
+        <Notice kind={join.data.waiting ? 'info' : 'good'}>
+          {t(join.data.waiting ? 'student.joinWaits' : 'student.joined', { name: join.data.name })}
+        </Notice>
+      ) : null}
     </form>
   );
 }
@@ -109,6 +114,11 @@ export function StudentHome() {
     queryKey: ['my-assignments'],
     queryFn: () => api<StudentAssignmentSummary[]>('GET', '/api/my/assignments'),
   });
+  const classes = useQuery({
+    queryKey: ['my-classes'],
+    queryFn: () => api<MyClass[]>('GET', '/api/my/classes'),
+  });
+  const waiting = (classes.data ?? []).filter(({ state }) => state === 'waiting');
   if (list.isPending) return <Loading />;
   if (list.isError) return <Failure error={list.error} onRetry={() => void list.refetch()} />;
   const open = list.data.filter(({ state }) => state !== 'handedIn');
@@ -123,6 +133,11 @@ export function StudentHome() {
   return (
     <div className="mx-auto flex max-w-5xl flex-col gap-6 p-4 py-6">
       <h1 className="text-2xl">{t('student.title')}</h1>
+      {waiting.length > 0 ? (
+        <Notice kind="info">
+          {t('student.waitingFor', { names: waiting.map(({ name }) => name).join(', ') })}
+        </Notice>
+      ) : null}
       {open.length > 0 ? group(open) : <Empty>{t('student.empty')}</Empty>}
       {done.length > 0 ? (
         <>

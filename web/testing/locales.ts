@@ -1,10 +1,17 @@
 import craft from '../locales/en/craft.json';
 import ui from '../locales/en/ui.json';
 import { DRILLS } from '../lib/words/drills';
+import { PEOPLE } from '../lib/words/people';
 import { ANSWERS, QUESTIONS } from '../lib/words/questions';
 import { REASONS } from '../lib/words/reasons';
 
 /** Every word shown, together: pages load them in parts. */
 export const LOCALES = {
-  en: { ui, craft, drill: { ...DRILLS, ...QUESTIONS }, reasons: { ...REASONS, drill: ANSWERS } },
+  en: {
+    ui,
+    craft,
+    people: PEOPLE,
+    drill: { ...DRILLS, ...QUESTIONS },
+    reasons: { ...REASONS, drill: ANSWERS },
+  },
 } as const;

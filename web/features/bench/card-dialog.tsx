@@ -5,6 +5,7 @@ import { useTranslation } from 'react-i18next';
 import { capital } from '../../lib/i18n';
 import { Button } from '../../ui/button';
 import { Dialog } from '../../ui/dialog';
+import { PrintSheet } from '../../ui/print-sheet';
 import { Facts } from '../../ui/panel';
 import { HeadSheet } from '../head/head-sheet';
 import { paintBy } from '../head/places';
@@ -42,7 +43,7 @@ export function CardDialog({
         </>
       }
     >
-      <div className="print-sheet flex max-h-[65dvh] flex-col gap-3 overflow-y-auto" tabIndex={0}>
+      <PrintSheet className="flex flex-col gap-3">
         <div>
           <p className="font-display text-xl font-semibold">{assignment.client.name}</p>
           <p className="text-sm">{assignment.title}</p>
@@ -59,7 +60,7 @@ export function CardDialog({
           order={card.steps[0]?.areas}
         />
         <RecordCardView plan={card} lines={assignment.lines} />
-      </div>
+      </PrintSheet>
     </Dialog>
   );
 }

@@ -1,5 +1,5 @@
 import { placeParts, type PlaceId, type Stretch } from '@cimbel/core/card';
-import { HAIR_SIZES } from '@cimbel/contract';
+import { HAIR_SIZES } from '@cimbel/contract/hair-pictures';
 import type { Looks, RegionAsSet } from '@cimbel/core/mark';
 import type { ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';

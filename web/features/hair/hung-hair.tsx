@@ -1,4 +1,4 @@
-import { HAIR_SIZES, type HairSize } from '@cimbel/contract';
+import { HAIR_SIZES, type HairSize } from '@cimbel/contract/hair-pictures';
 import type { Hair } from '@cimbel/core/mark';
 import { HairPicture, onThisScreen } from '../../ui/hair-picture';
 

@@ -5,10 +5,11 @@ import { NavLink } from 'react-router';
 export function ClassTabs({ classId }: { classId: string }) {
   const { t } = useTranslation();
   return (
-    <nav aria-label={t('class.parts')} className="border-strong-line flex gap-1 border-b">
+    <nav aria-label={t('class.parts')} className="border-strong-line flex flex-wrap gap-1 border-b">
       {[
         { to: `/classes/${classId}`, text: t('class.exercisesTab') },
         { to: `/classes/${classId}/reading`, text: t('class.reading') },
+        { to: `/classes/${classId}/roster`, text: t('class.roster') },
         { to: `/classes/${classId}/house-rules`, text: t('class.houseRules') },
       ].map(({ to, text }) => (
         <NavLink

@@ -1,0 +1,9 @@
+/** What tests use of a cluster; see `postgres.mjs`. */
+export class Cluster {
+  constructor(folder: string);
+  runningUrl(database: string): string | null;
+}
+export function versionPlan(
+  made: string | null,
+  installed: readonly string[],
+): { run?: string; from?: string; missing?: string | null };

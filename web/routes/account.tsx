@@ -1,0 +1,187 @@
+import { passwordChangeSchema, type OpenSession } from '@cimbel/contract';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { api, asApiError } from '../lib/api';
+import { fieldError, useFieldWords } from '../lib/form';
+import { dateTime } from '../lib/i18n';
+import { useMe } from '../lib/session';
+import '../lib/words/people';
+import { Button, ButtonLink } from '../ui/button';
+import { Field, Input } from '../ui/field';
+import { Facts, Failure, Loading, Notice, Sheet } from '../ui/panel';
+
+const SESSIONS = ['account-sessions'] as const;
+
+function Password() {
+  const { t } = useTranslation(['people', 'ui']);
+  const words = useFieldWords();
+  const client = useQueryClient();
+  const [current, setCurrent] = useState('');
+  const [password, setPassword] = useState('');
+  const [wrong, setWrong] = useState<PropertyKey[]>([]);
+  const change = useMutation({
+    mutationFn: (body: object) => api('PUT', '/api/account/password', body),
+    onSuccess: () => {
+      setCurrent('');
+      setPassword('');
+      void client.invalidateQueries({ queryKey: SESSIONS });
+    },
+  });
+  const refused = fieldError(change.error, 'current');
+  return (
+    <Sheet className="flex flex-col gap-3">
+      <h2 className="text-lg">{t('account.passwordTitle')}</h2>
+      <form
+        className="flex flex-col gap-3"
+        noValidate
+        onSubmit={(event) => {
+          event.preventDefault();
+          const parsed = passwordChangeSchema.safeParse({ current, password });
+          setWrong(parsed.success ? [] : parsed.error.issues.map(({ path }) => path[0]));
+          if (parsed.success) change.mutate(parsed.data);
+        }}
+      >
+        <Field
+          label={t('account.current')}
+          error={
+            wrong.includes('current') ? words('current') : refused ? words('current', refused.code) : null
+          }
+        >
+          <Input
+            type="password"
+            autoComplete="current-password"
+            value={current}
+            onChange={({ target }) => setCurrent(target.value)}
+          />
+        </Field>
+        <Field
+          label={t('account.fresh')}
+          hint={t('ui:register.passwordHint')}
+          error={wrong.includes('password') ? words('password') : null}
+        >
+          <Input
+            type="password"
+            autoComplete="new-password"
+            value={password}
+            onChange={({ target }) => setPassword(target.value)}
+          />
+        </Field>
+        {change.isSuccess ? <Notice kind="good">{t('account.changed')}</Notice> : null}
+        {change.isError && !refused ? (
+          <Notice kind="bad">{t(`ui:error.${asApiError(change.error).code}`)}</Notice>
+        ) : null}
+        <Button type="submit" className="self-end" disabled={change.isPending}>
+          {t('account.change')}
+        </Button>
+      </form>
+    </Sheet>
+  );
+}
+
+/** A browser and its system out of what it calls itself, as far as that tells. */
+const browserOf = (agent: string): string | null => {
+  const browser = /Edg|Firefox|Chrome|Safari/.exec(agent)?.[0].replace('Edg', 'Edge');
+  const system = /Android|iPhone|iPad|Windows|Mac OS|Linux/.exec(agent)?.[0];
+  return browser ? [browser, system].filter(Boolean).join(', ') : null;
+};
+
+function Sessions() {
+  const { t } = useTranslation(['people', 'ui']);
+  const client = useQueryClient();
+  const list = useQuery({
+    queryKey: SESSIONS,
+    queryFn: () => api<OpenSession[]>('GET', '/api/account/sessions'),
+  });
+  const end = useMutation({
+    mutationFn: (id: string | null) =>
+      api('DELETE', id === null ? '/api/account/sessions' : `/api/account/sessions/${id}`),
+    onSettled: () => client.invalidateQueries({ queryKey: SESSIONS }),
+  });
+  if (list.isPending) return <Loading />;
+  if (list.isError) return <Failure error={list.error} onRetry={() => void list.refetch()} />;
+  const others = list.data.filter(({ here }) => !here);
+  return (
+    <Sheet className="flex flex-col gap-2">
+      <h2 className="text-lg">{t('account.sessionsTitle')}</h2>
+      <ul>
+        {list.data.map(({ id, here, agent, startedAt }) => {
+          const name = browserOf(agent) ?? t('account.unknownBrowser');
+          return (
+            <li key={id} className="border-line flex flex-wrap items-center gap-x-3 border-t py-1">
+              <span className="me-auto first-letter:uppercase">
+                {name}{' '}
+                <span className="text-quiet text-sm">
+                  {startedAt ? t('account.since', { when: dateTime(startedAt) }) : ''}
+                </span>
+              </span>
+              {here ? (
+                <strong className="text-sm">{t('account.here')}</strong>
+              ) : (
+                <Button
+                  weight="quiet"
+                  aria-label={t('account.endOf', { agent: name })}
+                  disabled={end.isPending}
+                  onClick={() => end.mutate(id)}
+                >
+                  {t('account.end')}
+                </Button>
+              )}
+            </li>
+          );
+        })}
+      </ul>
+      {end.isError ? <Notice kind="bad">{t(`ui:error.${asApiError(end.error).code}`)}</Notice> : null}
+      {others.length > 1 ? (
+        <Button className="self-end" disabled={end.isPending} onClick={() => end.mutate(null)}>
+          {t('account.endOthers')}
+        </Button>
+      ) : null}
+    </Sheet>
+  );
+}
+
+/** Who one is here: password, where one is signed in, and what is kept. */
+export function AccountPage() {
+  const { t } = useTranslation(['people', 'ui']);
+  const me = useMe();
+  const role = t(`ui:role.${me.role}`);
+  return (
+    <div className="mx-auto flex max-w-2xl flex-col gap-4 p-4 py-6">
+      <h1 className="text-2xl">{t('account.title')}</h1>
+      <Sheet>
+        <Facts
+          rows={[
+            { term: t('account.name'), value: me.name },
+            {
+              term: t('account.role'),
+              value: me.administrator ? t('account.administrator', { role }) : role,
+            },
+          ]}
+        />
+      </Sheet>
+      <Password />
+      <Sessions />
+      {me.role === 'student' ? (
+        <>
+          <Sheet className="flex flex-col gap-2">
+            <h2 className="text-lg">{t('account.placeTitle')}</h2>
+            <p>{t('account.placeHint')}</p>
+            <ButtonLink to="/code" className="self-end">
+              {t('code.title')}
+            </ButtonLink>
+          </Sheet>
+          <Sheet className="flex flex-col gap-2">
+            <h2 className="text-lg">{t('account.keptTitle')}</h2>
+            <ul className="list-disc ps-5">
+              {(['account', 'work', 'log', 'device'] as const).map((what) => (
+                <li key={what}>{t(`account.kept.${what}`)}</li>
+              ))}
+            </ul>
+            <p>{t('account.leaves')}</p>
+          </Sheet>
+        </>
+      ) : null}
+    </div>
+  );
+}
