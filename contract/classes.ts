@@ -4,6 +4,10 @@ import type { HouseRules } from '@cimbel/core/theory';
 import { oneLine } from './text';
 
 export const newClassSchema = z.object({ name: oneLine(80) });
+export const archiveSchema = z.object({ archived: z.boolean() });
+/** A class once more, all dates moved by so many days. */
+export const classCopySchema = z.object({ name: oneLine(80), days: z.number().int().min(-3660).max(3660) });
+export type ClassCopy = z.infer<typeof classCopySchema>;
 
 export const classSummarySchema = z.object({
   id: z.uuid(),
@@ -11,6 +15,7 @@ export const classSummarySchema = z.object({
   joinCode: z.string(),
   students: z.number(),
   assignments: z.number(),
+  archived: z.boolean(),
 });
 export type ClassSummary = z.infer<typeof classSummarySchema>;
 
@@ -30,6 +35,8 @@ export const classDetailSchema = z.object({
   joinCode: z.string(),
   /** Students who have asked to join and are to be let in. */
   waiting: z.number(),
+  /** Put away: its work can be read and nothing more be handed in. */
+  archived: z.boolean(),
   houseRules: z.custom<HouseRules>(),
   /** The college's own lines, which take part in what is drilled. */
   ownLines: z.custom<Line[]>(),

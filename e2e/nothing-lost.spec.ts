@@ -1,6 +1,4 @@
 import { expect, test, type Page } from '@playwright/test';
-import { spawn, type ChildProcess } from 'node:child_process';
-import { createServer } from 'node:net';
 import {
   handItIn,
   joinClass,
@@ -14,6 +12,7 @@ import {
   unique,
   walkIn,
 } from './pages';
+import { freePort, startServer, stopServer } from './servers';
 
 const open = async (page: Page, step: string) => {
   await page.goto('/due');
@@ -130,34 +129,3 @@ test('a server that goes away and comes back finds everything', async ({ browser
     await page.context().close();
   }
 });
-
-function freePort(): Promise<number> {
-  return new Promise((resolve) => {
-    const probe = createServer();
-    probe.listen(0, '127.0.0.1', () => {
-      const address = probe.address();
-      probe.close(() => resolve(typeof address === 'object' && address ? address.port : 0));
-    });
-  });
-}
-
-/** Another server on the same database, which this test may stop and start. */
-async function startServer(port: number): Promise<ChildProcess> {
-  const child = spawn('node', ['server/dist/main.js'], {
-    cwd: new URL('..', import.meta.url).pathname,
-    env: { ...process.env, PORT: String(port), HOST: '127.0.0.1', CIMBEL_DEMO: '1' },
-    stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
-  });
-  await new Promise<void>((resolve, reject) => {
-    child.once('message', () => resolve());
-    child.once('exit', (code) => reject(new Error(`the server ended with ${code}`)));
-  });
-  return child;
-}
-
-async function stopServer(child: ChildProcess): Promise<void> {
-  if (child.exitCode !== null || child.signalCode !== null) return;
-  const ended = new Promise((resolve) => child.once('exit', resolve));
-  child.kill('SIGTERM');
-  await ended;
-}

@@ -21,6 +21,8 @@ export default defineConfig({
     launchOptions: CHROMIUM,
     screenshot: 'only-on-failure',
     trace: 'off',
+    // What a test cuts off is cut off for the page itself; `offline.spec.ts` lets it be kept.
+    serviceWorkers: 'block',
   },
   webServer: {
     command: 'node server/dist/main.js',

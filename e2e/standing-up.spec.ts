@@ -1,21 +1,25 @@
 import { expect, test } from '@playwright/test';
 import { execFileSync, spawn, type ChildProcess } from 'node:child_process';
-import { chmodSync, mkdtempSync, rmSync } from 'node:fs';
-import { createServer } from 'node:net';
+import { chmodSync, mkdtempSync, readdirSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import pg from 'pg';
-import { Cluster } from '../scripts/lib/postgres.mjs';
+import { Cluster, versionPlan } from '../scripts/lib/postgres.mjs';
+import {
+  makeClass,
+  PASSWORD,
+  handItIn,
+  joinClass,
+  mixBowl,
+  register,
+  setExercise,
+  startExercise,
+  unique,
+} from './pages';
+import { ROOT, freePort, startProxy, startServer, stopServer } from './servers';
 
-const ROOT = new URL('..', import.meta.url).pathname;
-const freePort = () =>
-  new Promise<number>((resolve) => {
-    const probe = createServer();
-    probe.listen(0, '127.0.0.1', () => {
-      const address = probe.address();
-      probe.close(() => resolve(typeof address === 'object' && address ? address.port : 0));
-    });
-  });
+/** Debian's server programs, by version. */
+const INSTALLED = '/usr/lib/postgresql';
 
 const newFolder = () => {
   const folder = mkdtempSync(path.join(tmpdir(), 'cimbel-standing-'));
@@ -134,8 +138,83 @@ test('what is killed stands up again, a second start finds the first, and a back
     } finally {
       await end(second);
     }
+
+    // From one version of PostgreSQL to another; where only one is installed it is both.
+    const [version] = readdirSync(INSTALLED).sort((a, b) => Number(b) - Number(a));
+    const bin = path.join(INSTALLED, version, 'bin');
+    await new Cluster(env.CIMBEL_DATA).upgrade(bin, bin, version);
+    const third = await begin(env.CIMBEL_DATA);
+    try {
+      await untilReady(third.address);
+      expect(await contents(env.CIMBEL_DATA)).toEqual(before);
+    } finally {
+      await end(third);
+    }
   } finally {
     await end(first);
     for (const folder of [data, other]) rmSync(folder, { recursive: true, force: true });
+  }
+});
+
+test('data of another version of PostgreSQL is taken along where that can be, and never begun over', () => {
+  expect(versionPlan(null, ['17', '15'])).toEqual({ run: '17' });
+  expect(versionPlan('15', ['15'])).toEqual({ run: '15' });
+  expect(versionPlan('15', ['17', '15'])).toEqual({ run: '17', from: '15' });
+  expect(versionPlan('17', ['17', '15'])).toEqual({ run: '17' });
+  expect(versionPlan('15', ['17'])).toEqual({ missing: '15' });
+  expect(versionPlan('17', ['15'])).toEqual({ missing: '17' });
+  expect(versionPlan(null, [])).toEqual({ missing: null });
+});
+
+test('two servers behind a proxy are one: sessions, work, wrong tries and jobs', async ({ browser }) => {
+  test.setTimeout(240_000);
+  const ports = [await freePort(), await freePort()];
+  const servers = await Promise.all(ports.map(startServer));
+  const proxy = await startProxy(ports);
+  try {
+    const pageOf = async () => (await browser.newContext({ baseURL: proxy.address })).newPage();
+    const educator = await pageOf();
+    await register(educator, 'an educator', unique('Proxied'));
+    const code = await makeClass(educator, unique('Two servers'));
+    const title = unique('Through a proxy');
+    await setExercise(educator, { from: 'Deeper for winter, on porous hair', title, steps: 'Mix' });
+    const student = await pageOf();
+    const name = unique('Behind');
+    await register(student, 'a student', name);
+    await joinClass(student, code, educator);
+    await startExercise(student, title);
+    await mixBowl(student, 'A', { line: 'Quillet Gel, demi', shades: ['6-O'], total: 90 });
+    await handItIn(student);
+    // Marked again by whichever server takes the job.
+    await educator.reload();
+    await expect(educator.getByText('1 of 1 in')).toBeVisible();
+    const address = educator.url().replace(proxy.address, '').replace('/assignments/', '/api/assignments/');
+    const headers = { origin: proxy.address };
+    expect((await educator.request.post(`${address}/regrade`, { data: {}, headers })).status()).toBe(202);
+    await expect
+      .poll(async () => (await (await educator.request.get(`${address}/regrade`)).json()).regrade.finished, {
+        timeout: 30_000,
+      })
+      .toBe(true);
+    // Ten wrong tries are ten, whichever server they came to.
+    const guess = async (password: string) =>
+      (
+        await (
+          await pageOf()
+        ).request.post('/api/session', {
+          data: { email: `${name.replace(/\s+/g, '.').toLowerCase()}@example.test`, password },
+          headers,
+        })
+      ).status();
+    for (let i = 0; i < 10; i++) expect(await guess('not the password')).toBe(401);
+    expect(await guess(PASSWORD)).toBe(429);
+    // One of them goes; nobody who is signed in notices.
+    await stopServer(servers[0]);
+    await expect
+      .poll(async () => (await student.request.get('/api/my/assignments')).status(), { timeout: 10_000 })
+      .toBe(200);
+  } finally {
+    proxy.close();
+    await Promise.all(servers.map(stopServer));
   }
 });

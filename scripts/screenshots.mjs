@@ -35,9 +35,10 @@ const desk = async (page) =>
 
 const VIEWS = {
   'student-home': { as: STUDENT, go: async () => '/due' },
-  'small-exercise': {
-    as: STUDENT,
-    go: async (page) => `/due/${await assignmentNamed('Deeper')(page)}?step=read`,
+  roster: {
+    as: EDUCATOR,
+    go: async (page) => `/classes/${(await classroom(page)).id}/roster`,
+    then: (page) => page.getByLabel('Names').fill('Noor Havel, 2101\nTomas Rell, 2102\nIda Brandt, 2103'),
   },
   class: { as: EDUCATOR, go: async (page) => `/classes/${(await classroom(page)).id}` },
   'new-exercise': { as: EDUCATOR, go: async (page) => `/classes/${(await classroom(page)).id}/new-exercise` },

@@ -4,6 +4,8 @@ import { createRoot } from 'react-dom/client';
 import { I18nextProvider } from 'react-i18next';
 import { RouterProvider } from 'react-router';
 import { ApiError } from './lib/api';
+import { workOffline } from './lib/new-version';
+import { tellNewVersion } from './ui/new-version-notice';
 import { applyDirection, i18n } from './lib/i18n';
 import { router } from './routes/router';
 import './styles.css';
@@ -22,6 +24,7 @@ const client = new QueryClient({
 });
 
 applyDirection(i18n.language);
+void workOffline(tellNewVersion);
 createRoot(document.getElementById('root')!).render(
   <StrictMode>
     <I18nextProvider i18n={i18n}>

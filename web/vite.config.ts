@@ -4,6 +4,7 @@ import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { brotliCompressSync, constants, gzipSync } from 'node:zlib';
 import { defineConfig, type Plugin } from 'vite';
+import { VitePWA } from 'vite-plugin-pwa';
 
 const TEXT = /\.(js|css|html|svg|json)$/;
 /** Shorter files gain nothing. */
@@ -33,7 +34,22 @@ function packed(): Plugin {
 }
 
 export default defineConfig({
-  plugins: [react(), tailwindcss(), packed()],
+  plugins: [
+    react(),
+    tailwindcss(),
+    VitePWA({
+      strategies: 'injectManifest',
+      filename: 'sw.ts',
+      srcDir: '.',
+      injectRegister: false,
+      manifest: false,
+      injectManifest: {
+        globPatterns: ['**/*.{js,css,html,svg}', '**/*latin-wght*.woff2'],
+        maximumFileSizeToCacheInBytes: 4 * 1024 * 1024,
+      },
+    }),
+    packed(),
+  ],
   // `npm run dev` says which server is ours; without it no other is asked.
   server: { proxy: process.env.CIMBEL_API ? { '/api': { target: process.env.CIMBEL_API } } : {} },
   worker: { format: 'es' },

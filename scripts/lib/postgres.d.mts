@@ -2,6 +2,7 @@
 export class Cluster {
   constructor(folder: string);
   runningUrl(database: string): string | null;
+  upgrade(oldBin: string, newBin: string, version: string): Promise<void>;
 }
 export function versionPlan(
   made: string | null,

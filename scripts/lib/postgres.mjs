@@ -162,6 +162,7 @@ export class Cluster {
    * one stays beside it under its version until somebody deletes it.
    */
   async upgrade(oldBin, newBin, version) {
+    this.#place();
     say(`The data is of PostgreSQL ${version}; taking it to the newer one. This may take some minutes.`);
     this.#bin = oldBin;
     await this.#launch();

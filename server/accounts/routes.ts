@@ -41,7 +41,7 @@ export const emailTaken = () =>
 /** Signs in, and knows this browser from then on. */
 async function open({ req, res, db, now, secret }: Call, account: Account): Promise<Account> {
   const { id } = account;
-  await signInAs(req, account);
+  await signInAs(req, account, now());
   const row = await db<UserRow>('users').where({ id }).first();
   knowDevice(secret, res, row!, req.secure);
   await record(db, { at: now(), actor: id, action: 'session.opened', subject: id });
@@ -125,11 +125,11 @@ export const accountRoutes = (): Route[] => [
     path: '/api/demo-session',
     who: 'anyone',
     body: demoSignInSchema,
-    handle: async ({ db, demo, body, req }) => {
+    handle: async ({ db, demo, now, body, req }) => {
       if (demo && !isFromHere(req)) throw demoOnlyHere();
       const account = demo ? await demoAccount(db, body.accountId) : null;
       if (!account) throw notFound();
-      await signInAs(req, account);
+      await signInAs(req, account, now());
       return account;
     },
   }),

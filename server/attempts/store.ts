@@ -240,6 +240,13 @@ async function handInMarked(
     .first();
   if (kept.submission_id === submission.id) return kept;
   if (kept.submitted_at) throw handedIn();
+  const inClass = await trx('classes').where({ id: assignment.class_id }).first('archived_at');
+  if (inClass.archived_at)
+    throw new HttpError(
+      409,
+      'class.archived',
+      'This class has been put away; nothing can be handed in any more.',
+    );
   // Whoever has seen the model answer, their own or a neighbour's, hands in nothing for marks any more.
   if (isClosed(assignment, now))
     throw new HttpError(

@@ -53,6 +53,18 @@ export async function studentList(
     .join('classes', 'classes.id', 'assignments.class_id')
     .join('members', 'members.class_id', 'classes.id')
     .where('members.student_id', studentId)
+    // Of a class that is put away what was handed in stays to be read.
+    .where((open) =>
+      open
+        .whereNull('classes.archived_at')
+        .orWhereExists((mine) =>
+          mine
+            .from('attempts')
+            .where('assignment_id', db.ref('assignments.id'))
+            .where('student_id', studentId)
+            .whereNotNull('submitted_at'),
+        ),
+    )
     .orderBy('assignments.due_at')
     .select('assignments.*', 'classes.name as class_name');
   const attempts: AttemptRow[] = await db('attempts').where({ student_id: studentId });

@@ -9,6 +9,7 @@ export interface ClassRow {
   join_code: string;
   house_rules: HouseRules;
   joining: Joining;
+  archived_at: Date | null;
 }
 
 /** The class, for the educator who leads it; null for anyone else. */

@@ -149,6 +149,44 @@ describe('the roster', () => {
     expect(late.body.error.code).toBe('attempt.released');
   });
 
+  it('is copied for another term without anyone in it, all dates moved, and put away at the end of its own', async () => {
+    const { id } = (await room.educator.post(at('copies'), { name: 'Next term', days: 182 }).expect(201))
+      .body;
+    const [before, copy] = await Promise.all(
+      [room.classId, id].map(
+        async (one) => (await room.educator.get(`/api/classes/${one}`).expect(200)).body,
+      ),
+    );
+    expect(copy).toMatchObject({ name: 'Next term', students: [], houseRules: before.houseRules });
+    expect(copy.assignments).toHaveLength(before.assignments.length);
+    const days = (to: string, from: string) =>
+      (new Date(to).getTime() - new Date(from).getTime()) / 86_400_000;
+    copy.assignments.forEach((one: { dueAt: string; title: string }, i: number) => {
+      expect(days(one.dueAt, before.assignments[i].dueAt)).toBe(182);
+      expect(one.title).toBe(before.assignments[i].title);
+    });
+    expect(await h.db('assignments').where({ class_id: id }).whereNotNull('released_at')).toEqual([]);
+    const tests = async (one: string) =>
+      h.db('reading_tests').where({ class_id: one }).select('seed', 'secret', 'plan', 'title');
+    const [[old], [fresh]] = await Promise.all([room.classId, id].map(tests));
+    expect(fresh).toMatchObject({ plan: old.plan, title: old.title });
+    expect([fresh.seed, fresh.secret]).not.toContain(old.seed);
+    expect(fresh.secret).not.toBe(old.secret);
+
+    await room.educator.put(at('archived'), { archived: true }).expect(200);
+    expect(await due(room.student)).toBe(0);
+    const late = await room.student
+      .post(`/api/my/assignments/${room.assignmentId}/submission`, { id: newId(), answer: await best() })
+      .expect(409);
+    expect(late.body.error.code).toBe('class.archived');
+    const asked = await room.stranger.post('/api/memberships', { joinCode: (await roster()).joinCode });
+    expect(asked.body.error.code).toBe('class.closed');
+    // What was handed in stays to be read.
+    expect(await due(room.classmate)).toBe(1);
+    await room.educator.put(at('archived'), { archived: false }).expect(200);
+    expect(await due(room.student)).toBeGreaterThan(0);
+  });
+
   it('gives all that is kept of a student, and takes it out for good, unless they are another educator’s too', async () => {
     const { id } = room.classmate.account;
     const { body } = await room.educator.get(at(`students/${id}/data.json`)).expect(200);

@@ -59,7 +59,7 @@ export async function joinClass(
     db<MembershipRow>('memberships').where({ class_id: found.id, student_id: studentId }).first();
   const before = await mine();
   if (before?.state === 'active') return { name: found.name, waiting: false };
-  if (found.joining === 'closed')
+  if (found.joining === 'closed' || found.archived_at !== null)
     throw new HttpError(409, 'class.closed', 'This class takes nobody in. Ask your educator.');
   const waits =
     found.joining === 'approval' ||

@@ -1,5 +1,7 @@
 import { houseRulesSchema } from '@cimbel/core/theory';
 import {
+  archiveSchema,
+  classCopySchema,
   joinSchema,
   joiningSchema,
   newClassSchema,
@@ -15,6 +17,7 @@ import { ownClass, type ClassRow } from './access';
 import { dataOf, deleteStudent } from './person';
 import { addPlaces, changePlace, joinClass, makeSlips, renewJoinCode, rosterOf, setJoining } from './roster';
 import { classDetail, classesOf, createClass } from './store';
+import { copyClass, setArchived } from './terms';
 
 /** A place on the roster of a class I lead, whoever has it and whatever its state. */
 async function placeInMyClass(call: Call): Promise<{ inClass: ClassRow; studentId: string } | null> {
@@ -135,6 +138,26 @@ export const classRoutes = (): Route[] => [
     who: 'educator',
     reach: ownClass,
     handle: ({ db, me, now, reached }) => renewJoinCode(db, reached, me.id, now()),
+  }),
+  route({
+    method: 'put',
+    path: '/api/classes/:classId/archived',
+    who: 'educator',
+    reach: ownClass,
+    body: archiveSchema,
+    handle: ({ db, me, now, reached, body }) => setArchived(db, reached, me.id, body.archived, now()),
+  }),
+  route({
+    method: 'post',
+    path: '/api/classes/:classId/copies',
+    who: 'educator',
+    reach: ownClass,
+    body: classCopySchema,
+    handle: async ({ db, me, now, reached, body, res }) => {
+      const copy = await copyClass(db, reached, me.id, body, now());
+      res.status(201);
+      return copy;
+    },
   }),
   route({
     method: 'get',

@@ -23,7 +23,7 @@ export async function classesOf(db: Knex, educatorId: string): Promise<ClassSumm
   const rows = await db('classes')
     .where({ educator_id: educatorId })
     .orderBy('created_at')
-    .select('id', 'name', 'join_code as joinCode')
+    .select('id', 'name', 'join_code as joinCode', db.raw('archived_at is not null as archived'))
     .select(
       db('members').count().where('class_id', db.ref('classes.id')).as('students'),
       db('assignments').count().where('class_id', db.ref('classes.id')).as('assignments'),
@@ -68,6 +68,7 @@ export async function classDetail(db: Knex, row: ClassRow, now: Date): Promise<C
     name: row.name,
     joinCode: row.join_code,
     waiting: waiting.length,
+    archived: row.archived_at !== null,
     houseRules: row.house_rules,
     ownLines,
     assignments: assignments.map((assignment) => ({

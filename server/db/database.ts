@@ -17,6 +17,8 @@ import * as receipts from './migrations/014_receipts';
 import * as drills from './migrations/015_drills';
 import * as people from './migrations/016_people';
 import * as grades from './migrations/017_grades';
+import * as pace from './migrations/018_pace';
+import * as terms from './migrations/019_terms';
 
 const MIGRATIONS: Record<string, { up: (knex: Knex) => Promise<void>; down: (knex: Knex) => Promise<void> }> =
   {
@@ -37,6 +39,8 @@ const MIGRATIONS: Record<string, { up: (knex: Knex) => Promise<void>; down: (kne
     '015_drills': drills,
     '016_people': people,
     '017_grades': grades,
+    '018_pace': pace,
+    '019_terms': terms,
   };
 
 /** Migrations are code in the bundle rather than files on disk, so that one file is the whole server. */

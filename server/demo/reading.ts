@@ -164,6 +164,7 @@ export async function seedReading(
       light: answer.light,
       assisted: false,
       seconds: answer.seconds * 2,
+      claimed_seconds: answer.seconds * 2,
       chance: answer.chance,
       answered_at: new Date(answer.at),
       received_at: new Date(answer.at),

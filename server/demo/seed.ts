@@ -11,7 +11,9 @@ const FIRST_NUMBER = 2041;
 /** Puts the demo class in once; a database that has any demo account is left alone. */
 export async function seedDemo(db: Knex, now: Date): Promise<void> {
   await db.transaction(async (trx) => {
-    // Two servers starting at once on one database must not both seed it.
+    // Two servers starting at once on one database must not both seed it; the second waits as long as that takes.
+    for (const limit of ['lock_timeout', 'statement_timeout', 'idle_in_transaction_session_timeout'])
+      await trx.raw(`set local ${limit} = 0`);
     await trx.raw('select pg_advisory_xact_lock(4600)');
     if (await trx('users').where({ demo: true }).first()) return;
     await seed(trx, now);

@@ -47,13 +47,13 @@ export function sessions(pool: Pool, secret: string, secure: boolean): RequestHa
 }
 
 /** A new session id on every change of who is signed in, so that an id planted before is worth nothing. */
-export function signInAs(req: Request, { id }: Account): Promise<void> {
+export function signInAs(req: Request, { id }: Account, now: Date): Promise<void> {
   return new Promise((resolve, reject) => {
     req.session.regenerate((failure) => {
       if (failure) return reject(failure);
       req.session.accountId = id;
       req.session.publicId = randomUUID();
-      req.session.startedAt = new Date().toISOString();
+      req.session.startedAt = now.toISOString();
       req.session.agent = (req.get('user-agent') ?? '').slice(0, 200);
       req.session.save((error) => (error ? reject(error) : resolve()));
     });

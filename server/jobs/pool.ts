@@ -26,11 +26,13 @@ export function workerPool(workerFile: string, { threads, waiting, longestMs }: 
   const pool = new Piscina({ filename: workerFile, minThreads: 1, maxThreads: threads, idleTimeout: 60_000 });
   const lines = new Map<string, ReturnType<typeof pLimit>>();
   let queued = 0;
+  let closing = false;
   const run = async (name: HeavyName, args: unknown[]) => {
     const signal = AbortSignal.timeout(longestMs);
     try {
       return await pool.run({ name, args }, { signal });
     } catch (error) {
+      if (closing) throw busy();
       throw signal.aborted ? tooLong() : error;
     }
   };
@@ -51,6 +53,9 @@ export function workerPool(workerFile: string, { threads, waiting, longestMs }: 
           if (line.activeCount + line.pendingCount === 0) lines.delete(who);
         }
       }) as Heavy,
-    close: () => pool.destroy(),
+    close: () => {
+      closing = true;
+      return pool.destroy();
+    },
   };
 }

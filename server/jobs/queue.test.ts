@@ -6,11 +6,8 @@ const { h } = inClassroom();
 const log = pino({ level: 'silent' });
 const open: Jobs[] = [];
 const queue = async (work: Partial<Work>) => {
-  const { database } = h.db.client.connectionSettings as { database: string };
-  const url = new URL(process.env.TEST_DATABASE_URL!);
-  url.pathname = `/${database}`;
   const made = await jobQueue(
-    url.href,
+    h.url,
     { regrade: async () => undefined, prune: async () => undefined, ...work },
     log,
   );

@@ -47,12 +47,13 @@ export async function jobQueue(url: string, { regrade, prune }: Work, log: Logge
 }
 
 /** How long what nobody needs any more is kept, days. Answers, marks and the log are not among it. */
-export const KEPT_DAYS = { sessions: 0, codes: 0, tries: 1 } as const;
+export const KEPT_DAYS = { sessions: 0, contacts: 14, codes: 0, tries: 1 } as const;
 
 /** Takes out sessions, codes and counts of tries that are over. */
 export async function prune(db: Knex, now: Date): Promise<void> {
   const before = (days: number) => new Date(now.getTime() - days * 24 * 3600_000);
   await db('sessions').where('expire', '<', before(KEPT_DAYS.sessions)).delete();
+  await db('practice_contacts').where('heard_at', '<', before(KEPT_DAYS.contacts)).delete();
   await db('codes').where('expires_at', '<', before(KEPT_DAYS.codes)).delete();
   await db('tries').where('expire', '<', before(KEPT_DAYS.tries).getTime()).delete();
 }

@@ -28,8 +28,11 @@ const answered = (change: Partial<DrillAnswer> = {}): DrillAnswer => ({
   seconds: 30,
   ...change,
 });
-const send = (page: typeof room.student, ...answers: DrillAnswer[]) =>
-  page.post('/api/my/drill-answers', { answers });
+/** Some minutes after the device was last heard of. */
+const send = (page: typeof room.student, ...answers: DrillAnswer[]) => {
+  h.clock.now = new Date(h.clock.now.getTime() + 4 * 60_000);
+  return page.post('/api/my/drill-answers', { answers });
+};
 const practiceOf = async (page: typeof room.student): Promise<MyPractice> =>
   (await page.get('/api/my/practice').expect(200)).body;
 
@@ -44,6 +47,17 @@ describe('answers from a device', () => {
     expect(mine.minutesThisWeek).toBe(1.5);
     expect(mine.practices).toEqual([expect.objectContaining({ id: room.practiceId, minutesThisWeek: 1.5 })]);
     expect(mine.memory.facets['level 6'].card.reps).toBe(2);
+  });
+
+  it('count the time that can have passed, and are kept beyond it', async () => {
+    const week = Array.from({ length: 40 }, () => answered({ seconds: 120 }));
+    const sent = () => room.student.post('/api/my/drill-answers', { answers: week });
+    const before = (await practiceOf(room.student)).minutesThisWeek;
+    expect((await sent().expect(200)).body.kept).toHaveLength(40);
+    const mine = await practiceOf(room.student);
+    expect(mine.minutesThisWeek - before).toBeCloseTo(15 / 60);
+    const [row] = await h.db('drill_answers').where({ id: week[39].id });
+    expect(row).toMatchObject({ seconds: 0, claimed_seconds: 120 });
   });
 
   it('are marked here, whatever the device believes', async () => {

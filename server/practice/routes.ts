@@ -7,6 +7,7 @@ import {
 } from '@cimbel/contract';
 import { ownClass, type ClassRow } from '../classes/access';
 import { route, type Call, type Route } from '../http/route';
+import { secondsSinceHeard } from './pace';
 import { createPractice, eyeOfStudent, keepAnswers, practiceOf, type PracticeRow } from './store';
 
 async function ownPractice({ db, me, param }: Call): Promise<PracticeRow | null> {
@@ -41,14 +42,18 @@ export const practiceRoutes = (): Route[] => [
     method: 'get',
     path: '/api/my/practice',
     who: 'student',
-    handle: ({ db, me, now }) => practiceOf(db, me.id, now()),
+    handle: async ({ db, me, now, req }) => {
+      await secondsSinceHeard(db, req, now());
+      return practiceOf(db, me.id, now());
+    },
   }),
   route({
     method: 'post',
     path: '/api/my/drill-answers',
     who: 'student',
     body: drillAnswersSchema,
-    handle: ({ db, me, now, body }) => keepAnswers(db, me.id, body.answers, now()),
+    handle: async ({ db, me, now, body, req }) =>
+      keepAnswers(db, me.id, body.answers, await secondsSinceHeard(db, req, now()), now()),
   }),
   route({
     method: 'get',

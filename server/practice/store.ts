@@ -19,6 +19,7 @@ import {
 import type { Line } from '@cimbel/core/shades';
 import { houseRulesSchema, type HouseRules } from '@cimbel/core/theory';
 import type { Knex } from 'knex';
+import { countedOf } from './pace';
 import { linesOfVersions, ownLinesOf } from '../shade-books/store';
 
 export interface PracticeRow {
@@ -133,6 +134,7 @@ async function classesOfStudent(db: Knex, studentId: string): Promise<MyClass[]>
   const rows = await db('classes')
     .join('members', 'members.class_id', 'classes.id')
     .where({ student_id: studentId })
+    .whereNull('classes.archived_at')
     .orderBy('joined_at')
     .select('classes.id', 'classes.name', 'classes.house_rules', 'classes.educator_id');
   return rows.map((row) => ({
@@ -202,22 +204,27 @@ async function itemOf(
 }
 
 /**
- * Keeps answers once each, in the order they were given. An answer that is refused is refused for good, so that a
+ * Keeps answers once each, in the order they were given; `passed` is how many seconds they can have taken in all. An answer that is refused is refused for good, so that a
  * device does not send it for ever.
  */
 export async function keepAnswers(
   db: Knex,
   studentId: string,
   answers: readonly DrillAnswer[],
+  passed: number,
   now: Date,
 ): Promise<DrillAnswersKept> {
+  const counted = countedOf(
+    answers.map(({ seconds }) => seconds),
+    passed,
+  );
   const classes = await classesOfStudent(db, studentId);
   const practices = await db<PracticeRow>('practices').whereIn(
     'class_id',
     classes.map(({ id }) => id),
   );
   const result: DrillAnswersKept = { kept: [], refused: [] };
-  for (const answer of answers) {
+  for (const [i, answer] of answers.entries()) {
     const { id, spec, classId, practiceId } = answer;
     // A practice that was ended meanwhile takes nothing from the answer.
     const practice = practices.find((one) => one.id === practiceId && one.class_id === classId);
@@ -250,7 +257,8 @@ export async function keepAnswers(
         reading: reading ? JSON.stringify(reading) : null,
         light: item.question.light,
         assisted: answer.assisted,
-        seconds: answer.seconds,
+        seconds: counted[i],
+        claimed_seconds: answer.seconds,
         chance: chanceOf(item),
         // A clock that is ahead must not put practice into next week.
         answered_at: new Date(Math.min(new Date(answer.at).getTime(), now.getTime())),

@@ -107,6 +107,13 @@ export async function startSitting(
     const sittings = await sittingsOf(trx, [test.id], studentId);
     const open = sittings.find((sitting) => !hasEnded(sitting, now));
     if (open) return { id: open.id };
+    const inClass = await trx('classes').where({ id: test.class_id }).first('archived_at');
+    if (inClass.archived_at)
+      throw new HttpError(
+        409,
+        'class.archived',
+        'This class has been put away; no test can be begun any more.',
+      );
     if (now > test.due_at)
       throw new HttpError(409, 'readingTest.closed', 'The time for this test has passed.');
     if (sittings.length >= test.attempts)

@@ -18,6 +18,8 @@ export const HOST = 'cimbel.test';
 export interface Harness {
   app: Express;
   db: Knex;
+  /** Address of its database. */
+  url: string;
   /** The clock of the application; tests move it. */
   clock: { now: Date };
   close: () => Promise<void>;
@@ -61,6 +63,7 @@ export async function harness({ demo = false } = {}): Promise<Harness> {
   return {
     app,
     db,
+    url: url.href,
     clock,
     close: async () => {
       await Promise.all(running);

@@ -3,6 +3,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback } from 'react';
 import { useNavigate } from 'react-router';
 import { api } from './api';
+import { forgetMine } from './offline';
 
 export const SESSION = ['session'] as const;
 
@@ -23,6 +24,7 @@ export function useSessionChange(): (me: Account | null) => Promise<void> {
   return useCallback(
     async (me) => {
       await client.cancelQueries();
+      await forgetMine();
       // The session first, in place: whoever shows it follows at once, and pages of the one who left are gone before
       // anything of theirs could be asked for again.
       client.setQueryData(SESSION, await api<Session>('GET', '/api/session'));

@@ -111,6 +111,7 @@ function ClassBody({ detail }: { detail: ClassDetail }) {
         </ButtonLink>
       </div>
       <ClassTabs classId={detail.id} />
+      {detail.archived ? <Notice kind="info">{t('class.archived')}</Notice> : null}
       {detail.waiting > 0 ? (
         <Notice kind="info">
           {t('class.waiting', { count: detail.waiting })}{' '}

@@ -51,28 +51,42 @@ export function Classes() {
   const list = useQuery({ queryKey: ['classes'], queryFn: () => api<ClassSummary[]>('GET', '/api/classes') });
   if (list.isPending) return <Loading />;
   if (list.isError) return <Failure error={list.error} onRetry={() => void list.refetch()} />;
+  const [open, away] = [false, true].map((archived) => list.data.filter((one) => one.archived === archived));
   return (
     <div className="mx-auto flex max-w-4xl flex-col gap-5 p-4 py-6">
       <h1 className="text-2xl">{t('classes.title')}</h1>
       {list.data.length === 0 ? <Empty>{t('classes.empty')}</Empty> : null}
-      <ul className="flex flex-col gap-3">
-        {list.data.map(({ id, name, students, assignments }) => (
-          <li key={id}>
-            <Link
-              to={`/classes/${id}`}
-              className="bg-sheet border-line hover:border-strong-line flex flex-wrap items-baseline gap-x-4 rounded-sm border p-4"
-            >
-              <span className="font-display me-auto text-xl font-semibold">{name}</span>
-              <span>{t('classes.students', { count: students })}</span>
-              <span>{t('classes.exercises', { count: assignments })}</span>
-            </Link>
-          </li>
-        ))}
-      </ul>
+      {open.length > 0 || away.length === 0 ? <ClassList classes={open} /> : null}
       <Sheet className="flex flex-col gap-2">
         <h2 className="text-lg">{t('classes.new')}</h2>
         <NewClass />
       </Sheet>
+      {away.length > 0 ? (
+        <section className="flex flex-col gap-2">
+          <h2 className="text-lg">{t('classes.away')}</h2>
+          <ClassList classes={away} />
+        </section>
+      ) : null}
     </div>
+  );
+}
+
+function ClassList({ classes }: { classes: readonly ClassSummary[] }) {
+  const { t } = useTranslation();
+  return (
+    <ul className="flex flex-col gap-3">
+      {classes.map(({ id, name, students, assignments }) => (
+        <li key={id}>
+          <Link
+            to={`/classes/${id}`}
+            className="bg-sheet border-line hover:border-strong-line flex flex-wrap items-baseline gap-x-4 rounded-sm border p-4"
+          >
+            <span className="font-display me-auto text-xl font-semibold">{name}</span>
+            <span>{t('classes.students', { count: students })}</span>
+            <span>{t('classes.exercises', { count: assignments })}</span>
+          </Link>
+        </li>
+      ))}
+    </ul>
   );
 }

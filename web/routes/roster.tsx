@@ -7,6 +7,7 @@ import { JoiningPanel } from '../features/people/joining-panel';
 import { LogList } from '../features/people/log-list';
 import { RosterTable } from '../features/people/roster-table';
 import { SlipsSheet } from '../features/people/slips-sheet';
+import { TermsPanel } from '../features/people/terms-panel';
 import { usePlaceChange, useRoster } from '../features/people/use-roster';
 import { WaitingList } from '../features/people/waiting-list';
 import { ClassTabs } from '../features/reading/class-tabs';
@@ -44,7 +45,8 @@ function Removed({ classId, places }: { classId: string; places: readonly Place[
   );
 }
 
-function RosterBody({ detail: { id, name } }: { detail: ClassDetail }) {
+function RosterBody({ detail }: { detail: ClassDetail }) {
+  const { id, name } = detail;
   const { t } = useTranslation(['people', 'ui']);
   const roster = useRoster(id);
   const [slips, setSlips] = useState<Slip[]>([]);
@@ -68,6 +70,7 @@ function RosterBody({ detail: { id, name } }: { detail: ClassDetail }) {
           <JoiningPanel classId={id} roster={roster.data} />
           <AddPlaces classId={id} />
           <LogList classId={id} />
+          <TermsPanel detail={detail} />
         </div>
       </div>
     );

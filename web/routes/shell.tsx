@@ -5,6 +5,7 @@ import { Link, NavLink, Navigate, Outlet, ScrollRestoration, useLocation } from 
 import { useMe, useSession } from '../lib/session';
 import { keep } from '../lib/storage';
 import { useShortcuts } from '../lib/shortcuts';
+import { NewVersionNotice } from '../ui/new-version-notice';
 import { Failure, Loading } from '../ui/panel';
 
 const ICON_BUTTON = 'inline-flex size-10 items-center justify-center rounded-sm hover:bg-sheet';
@@ -109,6 +110,7 @@ export function Shell() {
           </Suspense>
         ) : null}
       </header>
+      <NewVersionNotice />
       <main id="content" tabIndex={-1} className="flex-1 outline-none">
         <Outlet />
       </main>

@@ -65,6 +65,7 @@ export function Failure({ error, onRetry }: { error: unknown; onRetry?: () => vo
         <Icon aria-hidden className="size-6" />
         {t(title)}
       </h1>
+      {offline && !navigator.onLine ? <p>{t('state.needsNetwork')}</p> : null}
       <p>{t(offline ? 'state.offline' : `error.${code}`, { defaultValue: t('error.server.unexpected') })}</p>
       <div className="flex gap-3">
         {onRetry && status !== 404 ? (

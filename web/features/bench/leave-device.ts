@@ -1,25 +1,19 @@
 import type { DraftSaved } from '@cimbel/contract';
 import { api } from '../../lib/api';
-import { forget, readKept } from '../../lib/storage';
-import { writerOfTab } from '../../lib/writer';
+import { forget, keptNames } from '../../lib/storage';
 import { queueOf } from '../drill/answer-queue';
-
-/** Everything of one account that this device keeps under a name of its own. */
-const placesOf = (studentId: string): string[] =>
-  Array.from({ length: localStorage.length }, (_, i) => localStorage.key(i)!).filter((name) =>
-    name.split('.').includes(studentId),
-  );
+import { assignmentOfPlace, keptDraft, writerFor } from './kept-draft';
 
 /** Sends what waits on this device for an account; says how much could not be sent. */
 export async function sendWaiting(studentId: string): Promise<number> {
-  const prefix = `cimbel.draft.${studentId}.`;
   let left = 0;
-  for (const place of placesOf(studentId).filter((name) => name.startsWith(prefix))) {
-    const kept = readKept<{ answer: unknown; version: number; unsent: boolean }>(place);
-    if (!kept?.unsent) continue;
-    const path = `/api/my/assignments/${place.slice(prefix.length)}/draft`;
-    const body = { answer: kept.answer, version: kept.version, writer: await writerOfTab() };
-    await api<DraftSaved>('PUT', path, body).catch(() => left++);
+  for (const place of keptNames()) {
+    const assignmentId = assignmentOfPlace(studentId, place);
+    const found = assignmentId && keptDraft(place);
+    if (!found || !found.draft.unsent) continue;
+    const { answer, version } = found.draft;
+    const body = { answer, version, writer: await writerFor(found.isOwn) };
+    await api<DraftSaved>('PUT', `/api/my/assignments/${assignmentId}/draft`, body).catch(() => left++);
   }
   const queue = queueOf(studentId);
   await queue.flush();
@@ -28,5 +22,6 @@ export async function sendWaiting(studentId: string): Promise<number> {
 
 /** Takes everything of an account off this device, for whoever sits down at it next. */
 export function leaveDevice(studentId: string): void {
-  for (const place of placesOf(studentId)) forget(place);
+  for (const kept of ['device', 'tab'] as const)
+    for (const name of keptNames(kept)) if (name.split('.').includes(studentId)) forget(name, kept);
 }

@@ -1,9 +1,8 @@
 import type { DraftSaved } from '@cimbel/contract';
 import { useCallback, useEffect, useReducer, useRef, useState } from 'react';
 import { api, asApiError } from '../../lib/api';
-import { keep, readKept } from '../../lib/storage';
-import { writerOfTab } from '../../lib/writer';
 import { draftReducer, type DraftState } from './draft-state';
+import { draftPlace, keepDraft, keptDraft, writerFor, type KeptDraft } from './kept-draft';
 
 /** What is being written, where it is kept, and what the server last had of it. */
 export interface Drafted<A> {
@@ -17,13 +16,6 @@ export interface Drafted<A> {
   submittedAt: string | null;
 }
 
-/** What this device holds of an answer; `unsent` until the server has confirmed it. */
-interface KeptDraft<A> {
-  answer: A;
-  version: number;
-  unsent: boolean;
-}
-
 export type SaveState = 'saved' | 'saving' | 'unsaved' | 'offline' | 'conflict' | 'closed';
 
 const SAVE_AFTER_MS = 600;
@@ -31,16 +23,29 @@ const RETRY_AFTER_MS = 4000;
 
 function startFrom<A>(
   exercise: Drafted<A>,
-  kept: KeptDraft<A> | null,
-): { state: DraftState<A>; version: number; unsent: boolean } {
+  found: ReturnType<typeof keptDraft<A>>,
+): { state: DraftState<A>; version: number; unsent: boolean; isOwn: boolean } {
   const server = exercise.draft;
+  const kept = found?.draft;
+  const isOwn = found?.isOwn ?? true;
   const own = !exercise.submittedAt && kept?.unsent ? exercise.ofToday(kept.answer) : null;
   if (kept && own)
-    return { state: { past: [], present: own, future: [] }, version: kept.version, unsent: true };
+    return { state: { past: [], present: own, future: [] }, version: kept.version, unsent: true, isOwn };
+  // Without a network the exercise is as it was last fetched, and what was saved since is newer on the device.
+  const newer = !exercise.submittedAt && kept && kept.version > (server?.version ?? 0);
+  const saved = newer ? exercise.ofToday(kept.answer) : null;
+  if (kept && saved)
+    return {
+      state: { past: [], present: saved, future: [] },
+      version: kept.version,
+      unsent: false,
+      isOwn: true,
+    };
   return {
     state: { past: [], present: server?.answer ?? exercise.empty, future: [] },
     version: server?.version ?? 0,
     unsent: false,
+    isOwn: true,
   };
 }
 
@@ -50,8 +55,8 @@ function startFrom<A>(
  */
 export function useDraft<A extends object>(exercise: Drafted<A>, studentId: string) {
   const { id, url } = exercise;
-  const place = `cimbel.draft.${studentId}.${id}`;
-  const [start] = useState(() => startFrom(exercise, readKept<KeptDraft<A>>(place)));
+  const place = draftPlace(studentId, id);
+  const [start] = useState(() => startFrom(exercise, keptDraft<A>(place)));
   const [{ past, present, future }, dispatch] = useReducer(draftReducer<A>, start.state);
   const [save, setSave] = useState<SaveState>(
     exercise.submittedAt ? 'closed' : start.unsent ? 'unsaved' : 'saved',
@@ -62,6 +67,8 @@ export function useDraft<A extends object>(exercise: Drafted<A>, studentId: stri
   const sent = useRef<A | null>(start.unsent ? null : start.state.present);
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
   const sending = useRef(false);
+  /** False until what another tab left has been sent. */
+  const isOwn = useRef(start.isOwn);
   /** The newest `send`, for timers set by an older one. */
   const sendAgain = useRef<() => Promise<void>>(async () => undefined);
 
@@ -75,13 +82,18 @@ export function useDraft<A extends object>(exercise: Drafted<A>, studentId: stri
       const saved = await api<DraftSaved>('PUT', `${url}/draft`, {
         answer,
         version: version.current,
-        writer: await writerOfTab(),
+        writer: await writerFor(isOwn.current),
       });
+      isOwn.current = true;
       version.current = saved.version;
       sent.current = answer;
       setSavedAt(saved.updatedAt);
       const all = answer === latest.current;
-      keep(place, { answer: latest.current, version: saved.version, unsent: !all } satisfies KeptDraft<A>);
+      keepDraft(place, {
+        answer: latest.current,
+        version: saved.version,
+        unsent: !all,
+      } satisfies KeptDraft<A>);
       setSave(all ? 'saved' : 'unsaved');
       if (!all) timer.current = setTimeout(() => void sendAgain.current(), SAVE_AFTER_MS);
     } catch (error) {
@@ -104,7 +116,7 @@ export function useDraft<A extends object>(exercise: Drafted<A>, studentId: stri
   useEffect(() => {
     if (present === latest.current) return;
     latest.current = present;
-    keep(place, { answer: present, version: version.current, unsent: true } satisfies KeptDraft<A>);
+    keepDraft(place, { answer: present, version: version.current, unsent: true } satisfies KeptDraft<A>);
     setSave((now) => (now === 'conflict' || now === 'closed' || now === 'offline' ? now : 'unsaved'));
     clearTimeout(timer.current);
     timer.current = setTimeout(() => void sendAgain.current(), SAVE_AFTER_MS);
@@ -128,7 +140,7 @@ export function useDraft<A extends object>(exercise: Drafted<A>, studentId: stri
       if (choice === 'theirs' && fresh.draft) {
         sent.current = fresh.draft.answer;
         latest.current = fresh.draft.answer;
-        keep(place, {
+        keepDraft(place, {
           answer: fresh.draft.answer,
           version: version.current,
           unsent: false,
@@ -137,6 +149,7 @@ export function useDraft<A extends object>(exercise: Drafted<A>, studentId: stri
         setSave('saved');
       } else {
         sent.current = null;
+        isOwn.current = true;
         await sendAgain.current();
       }
     },

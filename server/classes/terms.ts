@@ -1,0 +1,89 @@
+import type { ClassCopy } from '@cimbel/contract';
+import type { Knex } from 'knex';
+import { randomBytes, randomInt } from 'node:crypto';
+import { record } from '../log/store';
+import type { ClassRow } from './access';
+import { newJoinCode } from './roster';
+
+const DAY_MS = 24 * 3600_000;
+
+/** Puts a class away, or takes it out again: its work can be read and nothing more be handed in. */
+export async function setArchived(
+  db: Knex,
+  inClass: ClassRow,
+  educatorId: string,
+  archived: boolean,
+  now: Date,
+): Promise<void> {
+  await db.transaction(async (trx) => {
+    await trx('classes')
+      .where({ id: inClass.id })
+      .update({ archived_at: archived ? now : null });
+    await record(trx, {
+      at: now,
+      actor: educatorId,
+      action: archived ? 'class.archived' : 'class.unarchived',
+      classId: inClass.id,
+    });
+  });
+}
+
+/** A row as it is written again: what is JSON as text, and nothing that belongs to the old one alone. */
+const again = (row: Record<string, unknown>, changes: Record<string, unknown>): Record<string, unknown> =>
+  Object.fromEntries(
+    Object.entries({ ...row, ...changes })
+      .filter(([name]) => name !== 'id')
+      .map(([name, value]) => [
+        name,
+        typeof value === 'object' && value !== null && !(value instanceof Date)
+          ? JSON.stringify(value)
+          : value,
+      ]),
+  );
+
+/**
+ * The class once more for another term: house rules, exercises, practices and reading tests, all dates moved by so many
+ * days, and none of its students or their work. Tests ask other questions.
+ */
+export async function copyClass(
+  db: Knex,
+  from: ClassRow,
+  educatorId: string,
+  { name, days }: ClassCopy,
+  now: Date,
+): Promise<{ id: string }> {
+  const moved = (date: Date) => new Date(date.getTime() + days * DAY_MS);
+  return db.transaction(async (trx) => {
+    const [{ id }] = await trx('classes')
+      .insert({
+        educator_id: educatorId,
+        name,
+        join_code: newJoinCode(),
+        house_rules: JSON.stringify(from.house_rules),
+        created_at: now,
+      })
+      .returning('id');
+    const fresh = { class_id: id, created_at: now };
+    const copy = async (table: string, changes: (row: { due_at: Date }) => Record<string, unknown>) => {
+      for (const row of await trx(table).where({ class_id: from.id }).orderBy('created_at'))
+        await trx(table).insert(again(row, { ...fresh, ...changes(row) }));
+    };
+    await copy('assignments', ({ due_at }) => ({ due_at: moved(due_at), released_at: null, standard: 1 }));
+    await copy('practices', () => ({}));
+    await copy('reading_tests', ({ due_at }) => ({
+      due_at: moved(due_at),
+      released_at: null,
+      seed: String(randomInt(2 ** 47)),
+      secret: randomBytes(32).toString('base64url'),
+    }));
+    await record(trx, {
+      at: now,
+      actor: educatorId,
+      action: 'class.copied',
+      classId: id,
+      before: { from: from.id },
+      after: { days },
+    });
+    return { id };
+  });
+}

@@ -1,0 +1,41 @@
+import { forget } from '../../lib/storage';
+import { assignmentOfPlace, draftPlace, keepDraft, keptDraft } from './kept-draft';
+
+const storage = () => {
+  const kept = new Map<string, string>();
+  return {
+    getItem: (name: string) => kept.get(name) ?? null,
+    setItem: (name: string, text: string) => void kept.set(name, text),
+    removeItem: (name: string) => void kept.delete(name),
+  };
+};
+beforeAll(() => Object.assign(globalThis, { localStorage: storage(), sessionStorage: storage() }));
+
+const place = draftPlace('student', 'assignment');
+const draft = (answer: string) => ({ answer, version: 1, unsent: true });
+
+describe('what a device keeps of an answer', () => {
+  afterEach(() => {
+    for (const kept of ['device', 'tab'] as const) forget(place, kept);
+  });
+
+  it('is this tab’s own after a reload, whatever another tab has written since', () => {
+    keepDraft(place, draft('mine'));
+    // Another tab shares the device and not the tab.
+    localStorage.setItem(place, JSON.stringify(draft('of another')));
+    expect(keptDraft(place)).toEqual({ draft: draft('mine'), isOwn: true });
+  });
+
+  it('is what another tab left where this one has nothing, and not its own then', () => {
+    keepDraft(place, draft('left behind'));
+    forget(place, 'tab');
+    expect(keptDraft(place)).toEqual({ draft: draft('left behind'), isOwn: false });
+    forget(place);
+    expect(keptDraft(place)).toBeNull();
+  });
+
+  it('is found by the student it is of', () => {
+    expect(assignmentOfPlace('student', place)).toBe('assignment');
+    expect(assignmentOfPlace('other', place)).toBeNull();
+  });
+});

@@ -1,0 +1,111 @@
+import { classCopySchema, type ClassDetail } from '@cimbel/contract';
+import { useMutation } from '@tanstack/react-query';
+import { Archive, ArchiveRestore, CopyPlus } from 'lucide-react';
+import { useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { useNavigate } from 'react-router';
+import { api, asApiError } from '../../lib/api';
+import { useFieldWords } from '../../lib/form';
+import { dateTime } from '../../lib/i18n';
+import '../../lib/words/people';
+import { Button } from '../../ui/button';
+import { Confirm } from '../../ui/dialog';
+import { Field, Input } from '../../ui/field';
+import { Notice, Sheet } from '../../ui/panel';
+import { useRosterChange } from './use-roster';
+
+const DAY_MS = 24 * 3600_000;
+/** Half a year of teaching. */
+const USUAL_WEEKS = 26;
+
+/** The class once more for another term, and the end of this one. */
+export function TermsPanel({ detail: { id, name, archived, assignments } }: { detail: ClassDetail }) {
+  const { t } = useTranslation(['people', 'ui']);
+  const words = useFieldWords();
+  const navigate = useNavigate();
+  const [copyName, setCopyName] = useState('');
+  const [weeks, setWeeks] = useState(USUAL_WEEKS);
+  const [missing, setMissing] = useState(false);
+  const [asking, setAsking] = useState(false);
+  const copy = useMutation({
+    mutationFn: (body: object) => api<{ id: string }>('POST', `/api/classes/${id}/copies`, body),
+    onSuccess: (made) => navigate(`/classes/${made.id}`),
+  });
+  const archive = useRosterChange(id, (next: boolean) =>
+    api('PUT', `/api/classes/${id}/archived`, { archived: next }),
+  );
+  const first = assignments[0];
+  const failed = copy.error ?? archive.error;
+  return (
+    <Sheet className="flex flex-col gap-3">
+      <h2 className="text-lg">{t('terms.title')}</h2>
+      <form
+        className="flex flex-col gap-3"
+        noValidate
+        onSubmit={(event) => {
+          event.preventDefault();
+          const parsed = classCopySchema.safeParse({ name: copyName, days: weeks * 7 });
+          setMissing(!parsed.success);
+          if (parsed.success) copy.mutate(parsed.data);
+        }}
+      >
+        <p className="text-quiet text-sm">{t('terms.copyHint')}</p>
+        <Field label={t('terms.copyName')} error={missing ? words('name') : null}>
+          <Input value={copyName} maxLength={80} onChange={({ target }) => setCopyName(target.value)} />
+        </Field>
+        <Field
+          label={t('terms.weeks')}
+          hint={
+            first
+              ? `${t('terms.first')}: ${dateTime(new Date(first.dueAt).getTime() + weeks * 7 * DAY_MS)}. ${t('terms.was', { when: dateTime(first.dueAt) })}`
+              : undefined
+          }
+        >
+          <Input
+            type="number"
+            className="w-24"
+            min={0}
+            max={520}
+            value={weeks}
+            onChange={({ target }) =>
+              setWeeks(Math.max(0, Math.min(520, Math.round(target.valueAsNumber) || 0)))
+            }
+          />
+        </Field>
+        <Button
+          type="submit"
+          className="self-end"
+          icon={<CopyPlus aria-hidden className="size-4" />}
+          disabled={copy.isPending}
+        >
+          {t('terms.copy')}
+        </Button>
+      </form>
+      {failed ? <Notice kind="bad">{t(`ui:error.${asApiError(failed).code}`)}</Notice> : null}
+      <div className="border-line flex justify-end border-t pt-3">
+        {archived ? (
+          <Button
+            icon={<ArchiveRestore aria-hidden className="size-4" />}
+            disabled={archive.isPending}
+            onClick={() => archive.mutate(false)}
+          >
+            {t('terms.unarchive')}
+          </Button>
+        ) : (
+          <Button icon={<Archive aria-hidden className="size-4" />} onClick={() => setAsking(true)}>
+            {t('terms.archive')}
+          </Button>
+        )}
+      </div>
+      <Confirm
+        open={asking}
+        onCancel={() => setAsking(false)}
+        onConfirm={() => archive.mutate(true, { onSettled: () => setAsking(false) })}
+        busy={archive.isPending}
+        title={t('terms.archiveTitle', { name })}
+        text={t('terms.archiveText')}
+        confirm={t('terms.archive')}
+      />
+    </Sheet>
+  );
+}
