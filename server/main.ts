@@ -28,7 +28,7 @@ async function main(): Promise<void> {
   const db = connect(DATABASE_URL);
   const pool = sessionPool(DATABASE_URL);
   // A database that restarts drops idle connections; the next query opens another.
-  pool.on('error', (err) => log.warn({ err }, 'idle database connection lost'));
+  pool.on('error', ({ message }) => log.warn({ message }, 'idle database connection lost'));
   await migrateAt(DATABASE_URL);
   const demo = CIMBEL_DEMO === '1';
   const now = () => new Date();

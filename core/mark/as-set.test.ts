@@ -1,17 +1,20 @@
-import { BENCH_STEPS, FORMULATE } from '../card';
+import { BENCH_STEPS, FORMULATE, type RecordCard } from '../card';
 import { SHIPPED_CASES } from '../cases';
 import { gradingOf } from '../testing/solved';
-import { asSet, type SetExercise } from '.';
+import { asSet, litOf, type SetExercise } from '.';
 
 const setOf = (id: string, open: SetExercise['open'] = [...BENCH_STEPS]): SetExercise => {
   const { solution, rules, lines } = gradingOf(id);
   return { id, clientCase: solution.visit, solution, lines: [...lines], houseRules: rules, open, card: null };
 };
 
+const shownOf = (exercise: SetExercise, answer: RecordCard | null = null) =>
+  asSet(exercise, answer, litOf(exercise, null));
+
 describe('an exercise as a student gets it', () => {
   it('holds the looks, and no figure of any head, its history or the plan', () => {
     for (const { id } of SHIPPED_CASES) {
-      const shown = asSet(setOf(id), null, null);
+      const shown = shownOf(setOf(id));
       const text = JSON.stringify({ ...shown, lines: [], houseRules: {}, underlayChoices: [] });
       expect(text).not.toMatch(/"(natural|history|damage|porosity|facts|best|proof|told)"/);
       expect(shown.reveals).toEqual({});
@@ -20,17 +23,14 @@ describe('an exercise as a student gets it', () => {
   });
 
   it('looks the same each time, and tells only what was asked', () => {
-    const asked = { ...asSet(setOf('retouch-grey'), null, null).given, asked: ['reactions' as const] };
-    const [one, other] = [
-      asSet(setOf('retouch-grey'), asked, null),
-      asSet(setOf('retouch-grey'), null, null),
-    ];
+    const asked = { ...shownOf(setOf('retouch-grey')).given, asked: ['reactions' as const] };
+    const [one, other] = [shownOf(setOf('retouch-grey'), asked), shownOf(setOf('retouch-grey'))];
     expect(one.lit).toEqual(other.lit);
     expect(Object.keys(one.reveals)).toEqual(['reactions']);
   });
 
   it('gives what is not worked, and applications without their times where they are timed', () => {
-    const { given, applications, reveals } = asSet(setOf('golden-gloss', [...FORMULATE]), null, null);
+    const { given, applications, reveals } = shownOf(setOf('golden-gloss', [...FORMULATE]));
     const { best } = gradingOf('golden-gloss').solution;
     expect([given.asked, given.wash]).toEqual([best.asked, best.wash]);
     expect(Object.keys(reveals).sort()).toEqual([...best.asked, ...best.tests].sort());

@@ -121,34 +121,38 @@ const asPicture = (look: TressLook, src: string): Hair => ({
   form: look.form,
 });
 
-/** The strand of the region that bears most of the hair: what the head is known by in a list. */
-export function mainHair(exercise: Hung, pictureAt: PictureAt): Hair {
-  const { head } = exercise.clientCase;
-  const shares = regionsOf(head).map((region) => hairShareOf(head, region));
-  const main = shares.indexOf(Math.max(...shares));
-  return asPicture(hanging(exercise, 'daylight', 0)[main], pictureAt('daylight', main));
-}
-
 /**
- * An exercise as a student gets it, with what `answer` has asked so far. Chosen field by field: what is not named here
- * (levels, grey, history, the model answer) cannot slip out. With `pictureAt` the hair hangs as pictures, else it is drawn
- * from its looks.
+ * The hair of an exercise under every light. With `pictureAt` it hangs as pictures, else it is drawn from its looks. It
+ * depends on nothing but the exercise, so whoever shows it often may keep it.
  */
-export function asSet(
-  exercise: SetExercise,
-  answer: RecordCard | null,
-  pictureAt: PictureAt | null,
-): ExerciseAsSet {
-  const { clientCase, solution, lines, houseRules, open, card } = exercise;
-  const { length, form } = clientCase.head;
-  const start = card ?? EMPTY_CARD;
+export function litOf(exercise: Hung, pictureAt: PictureAt | null): Record<Light, Looks> {
   const hung = (light: Light): Looks => {
     const looks = looksOf(exercise, light);
     if (!pictureAt) return looks;
     const pictures = hanging(exercise, light, 0);
     return { ...looks, now: pictures.map((look, region) => asPicture(look, pictureAt(light, region))) };
   };
-  const lit = Object.fromEntries(LIGHTS.map((light) => [light, hung(light)])) as Record<Light, Looks>;
+  return Object.fromEntries(LIGHTS.map((light) => [light, hung(light)])) as Record<Light, Looks>;
+}
+
+/** Which region bears most of the hair, by its number: what a head is known by in a list. */
+export function mainRegion(head: Head): number {
+  const shares = regionsOf(head).map((region) => hairShareOf(head, region));
+  return shares.indexOf(Math.max(...shares));
+}
+
+/**
+ * An exercise as a student gets it, with what `answer` has asked so far. Chosen field by field: what is not named here
+ * (levels, grey, history, the model answer) cannot slip out. `lit` is its hair as `litOf` has it.
+ */
+export function asSet(
+  exercise: SetExercise,
+  answer: RecordCard | null,
+  lit: Record<Light, Looks>,
+): ExerciseAsSet {
+  const { clientCase, solution, lines, houseRules, open, card } = exercise;
+  const { length, form } = clientCase.head;
+  const start = card ?? EMPTY_CARD;
   return {
     client: clientCase.client,
     looks: lit.daylight,

@@ -12,14 +12,14 @@ import { revealOf } from '@cimbel/core/card';
 import { z } from 'zod';
 import { assignedToMe } from '../assignments/access';
 import { LIGHTS } from '@cimbel/core/colour';
-import { hangingLook } from '@cimbel/core/mark';
 import { DRAWING_NOW } from '@cimbel/core/tress';
-import { exerciseOf, isReleased, type AssignmentRow } from '../assignments/row';
+import { isReleased, type AssignmentRow } from '../assignments/row';
 import { checkCard } from '../assignments/store';
 import { HttpError, invalid, notFound } from '../http/errors';
 import { route, type Call, type Route } from '../http/route';
 import { keptPicture } from '../jobs/kept-pictures';
 import { enlarged } from '../jobs/picture-size';
+import { keptHanging } from './kept-looks';
 import { recordReveal } from './reveals';
 import { attemptOf, changeMark, handIn, receiptOf, resultOf, saveDraft, type AttemptRow } from './store';
 import { studentList, studentView } from './student-view';
@@ -103,13 +103,13 @@ export const attemptRoutes = (): Route[] => [
     path: '/api/my/assignments/:assignmentId/picture',
     who: 'student',
     reach: assignedToMe,
-    handle: async ({ heavy, reached, req, res }) => {
+    handle: async ({ work, reached, req, res }) => {
       const wanted = hairPictureSchema.safeParse(req.query);
       if (!wanted.success) throw invalid(wanted.error);
       const { light, region, size, ratio } = wanted.data;
-      const look = hangingLook(exerciseOf(reached), light, region);
+      const look = keptHanging(reached, light, region);
       if (!look) throw notFound();
-      const png = await keptPicture(heavy, look, DRAWING_NOW, enlarged(HAIR_SIZES[size], ratio));
+      const png = await keptPicture(work, look, DRAWING_NOW, enlarged(HAIR_SIZES[size], ratio));
       // Asked about each time, since the head may be set anew while nobody has begun; sent again only then.
       res.setHeader('Cache-Control', 'private, no-cache');
       res.type('png').send(Buffer.from(png));

@@ -1,20 +1,15 @@
 import type { StudentAssignment, StudentAssignmentSummary } from '@cimbel/contract';
-import { asSet, mainHair, type PictureAt } from '@cimbel/core/mark';
+import { asSet, mainRegion } from '@cimbel/core/mark';
 import type { Knex } from 'knex';
 import type { AssignmentOfClass } from '../assignments/access';
-import { exerciseOf, isClosed, isReleased, maxPoints, type AssignmentRow } from '../assignments/row';
+import { exerciseOf, isClosed, isReleased, maxPoints } from '../assignments/row';
 import { asRevealed } from './reveals';
+import { keptLit } from './kept-looks';
 import { attemptOf, pointsOf, receiptOf, standingOf, type AttemptRow } from './store';
-
-/** Where the hair of an exercise hangs; how large is added by the page. */
-const pictureAt =
-  (assignmentId: string): PictureAt =>
-  (light, region) =>
-    `/api/my/assignments/${assignmentId}/picture?light=${light}&region=${region}`;
 
 const resultReady = (
   attempt: Pick<AttemptRow, 'submitted_at'> | undefined,
-  assignment: AssignmentRow,
+  assignment: Parameters<typeof isReleased>[0],
   now: Date,
 ) => Boolean(attempt?.submitted_at) && isReleased(assignment, now);
 
@@ -27,7 +22,7 @@ export async function studentView(
   const attempt = await attemptOf(db, assignment.id, studentId);
   const answer = attempt ? await asRevealed(db, assignment, studentId, attempt.answer) : null;
   return {
-    ...asSet(exerciseOf(assignment), answer, pictureAt(assignment.id)),
+    ...asSet(exerciseOf(assignment), answer, keptLit(assignment)),
     id: assignment.id,
     title: assignment.title,
     className: assignment.class_name,
@@ -44,12 +39,27 @@ export async function studentView(
   };
 }
 
+/** What a list shows of an exercise; its lines and model answer, many times as much, stay where they are. */
+const LISTED = [
+  'assignments.id',
+  'assignments.title',
+  'assignments.client_case',
+  'assignments.rubric',
+  'assignments.due_at',
+  'assignments.release',
+  'assignments.released_at',
+] as const;
+type Listed = Pick<
+  AssignmentOfClass,
+  'id' | 'title' | 'client_case' | 'rubric' | 'due_at' | 'release' | 'released_at' | 'class_name'
+>;
+
 export async function studentList(
   db: Knex,
   studentId: string,
   now: Date,
 ): Promise<StudentAssignmentSummary[]> {
-  const assignments: AssignmentOfClass[] = await db('assignments')
+  const assignments: Listed[] = await db('assignments')
     .join('classes', 'classes.id', 'assignments.class_id')
     .join('members', 'members.class_id', 'classes.id')
     .where('members.student_id', studentId)
@@ -66,7 +76,7 @@ export async function studentList(
         ),
     )
     .orderBy('assignments.due_at')
-    .select('assignments.*', 'classes.name as class_name');
+    .select(...LISTED, 'classes.name as class_name');
   const attempts: AttemptRow[] = await db('attempts').where({ student_id: studentId });
   const points = await pointsOf(db, attempts);
   return assignments.map((assignment) => {
@@ -78,7 +88,7 @@ export async function studentList(
       title: assignment.title,
       className: assignment.class_name,
       clientName: assignment.client_case.client.name,
-      now: mainHair(exerciseOf(assignment), pictureAt(assignment.id)),
+      now: keptLit(assignment).daylight.now[mainRegion(assignment.client_case.head)],
       dueAt: assignment.due_at.toISOString(),
       state: standing.state,
       late: standing.late || (!attempt?.submitted_at && now > assignment.due_at),

@@ -1,6 +1,6 @@
 import type { Drawing, TressLook, TressSize } from '@cimbel/core/tress';
 import { LRUCache } from 'lru-cache';
-import type { Heavy } from './heavy';
+import type { HeavyWork } from './heavy';
 
 /** Pictures of some hundred kilobytes, for all that a few classes have hanging before them. */
 const MOST_KEPT = 400;
@@ -11,7 +11,7 @@ const kept = new LRUCache<string, Promise<Uint8Array>>({ max: MOST_KEPT });
  * What fails is not kept.
  */
 export function keptPicture(
-  heavy: Heavy,
+  work: HeavyWork,
   look: TressLook,
   drawing: Drawing,
   size: TressSize,
@@ -19,7 +19,8 @@ export function keptPicture(
   const name = JSON.stringify([drawing, size, look]);
   const known = kept.get(name);
   if (known) return known;
-  const made = heavy('picture', look, drawing, size);
+  // On nobody's behalf: whoever asked first may go, and others wait for it all the same.
+  const made = work.of(`picture ${name}`)('picture', look, drawing, size);
   kept.set(name, made);
   made.catch(() => kept.delete(name));
   return made;

@@ -67,6 +67,12 @@ describe('worker threads', () => {
     expect(await asked('C')('any', 1, 'C')).toBe('C');
   });
 
+  it('begin to count when a thread is free, not while something waits for one', async () => {
+    const asked = pool({ threads: 1, longestMs: 600 });
+    const four = ['A', 'B', 'C', 'D'].map((who) => asked(who)('any', 300, who));
+    expect(await Promise.all(four)).toEqual(['A', 'B', 'C', 'D']);
+  });
+
   it('give up what takes too long, and go on', async () => {
     const asked = pool({ longestMs: 300 });
     await expect(asked('A')('any', 0, 'hang')).rejects.toMatchObject({ code: 'server.tooLong' });

@@ -25,6 +25,8 @@ const gone = () => new HttpError(499, 'request.gone', 'Who asked has gone.');
 export function workerPool(workerFile: string, { threads, waiting, longestMs }: PoolLimits): HeavyWork {
   const pool = new Piscina({ filename: workerFile, minThreads: 1, maxThreads: threads, idleTimeout: 60_000 });
   const lines = new Map<string, ReturnType<typeof pLimit>>();
+  /** A thing goes to a thread when one is free, so that its time begins then and not while it waits. */
+  const free = pLimit(threads);
   let queued = 0;
   let closing = false;
   const run = async (name: HeavyName, args: unknown[]) => {
@@ -44,10 +46,12 @@ export function workerPool(workerFile: string, { threads, waiting, longestMs }: 
         lines.set(who, line);
         queued++;
         try {
-          return await line(() => {
-            if (isGone()) throw gone();
-            return run(name, args);
-          });
+          return await line(() =>
+            free(() => {
+              if (isGone()) throw gone();
+              return run(name, args);
+            }),
+          );
         } finally {
           queued--;
           if (line.activeCount + line.pendingCount === 0) lines.delete(who);

@@ -27,7 +27,7 @@ const PRUNED_AT = '17 3 * * *';
  */
 export async function jobQueue(url: string, { regrade, prune }: Work, log: Logger): Promise<Jobs> {
   const boss = new PgBoss({ connectionString: url, schema: 'jobs', max: 3 });
-  boss.on('error', (err) => log.warn({ err }, 'the job queue could not reach the database'));
+  boss.on('error', ({ message }) => log.warn({ message }, 'the job queue could not reach the database'));
   await boss.start();
   // One at a time of each name and key.
   const options = { retryLimit: RETRIES, retryDelay: 1, retryBackoff: true, expireInSeconds: LOST_AFTER_S };

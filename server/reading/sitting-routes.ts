@@ -67,7 +67,7 @@ export const sittingRoutes = (): Route[] => [
     path: '/api/my/sittings/:sittingId/picture',
     who: 'student',
     reach: mySitting,
-    handle: async ({ db, heavy, reached, req, res }) => {
+    handle: async ({ db, work, reached, req, res }) => {
       const wanted = pictureSchema.safeParse(req.query);
       if (!wanted.success) throw invalid(wanted.error);
       const { position, picture, ratio } = wanted.data;
@@ -75,7 +75,7 @@ export const sittingRoutes = (): Route[] => [
       if (!found) throw notFound();
       // Fetched ahead of being shown; it never changes.
       res.setHeader('Cache-Control', 'private, max-age=86400, immutable');
-      const picturePng = await keptPicture(heavy, found.look, found.drawing, sizeOf(found, ratio));
+      const picturePng = await keptPicture(work, found.look, found.drawing, sizeOf(found, ratio));
       res.type('png').send(Buffer.from(picturePng));
     },
   }),

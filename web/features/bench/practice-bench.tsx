@@ -1,7 +1,7 @@
 import type { StudentAssignment } from '@cimbel/contract';
 import { seedFrom } from '@cimbel/core';
 import { revealOf, type BenchStep, type ClientCase, type RecordCard } from '@cimbel/core/card';
-import { asSet, slip as slipOn, withGiven, type Misconception } from '@cimbel/core/mark';
+import { asSet, litOf, slip as slipOn, withGiven, type Misconception } from '@cimbel/core/mark';
 import type { Line } from '@cimbel/core/shades';
 import { showSimulation } from '@cimbel/core/simulate';
 import type { Solution } from '@cimbel/core/solve';
@@ -35,7 +35,7 @@ function begun(exercise: KnownExercise): StudentAssignment {
   const { id, title, solution, lines, slip, dueAt } = exercise;
   const card = slip ? slipOn(slip, { plan: solution.best, solution, lines }) : null;
   return {
-    ...asSet({ ...exercise, card }, null, null),
+    ...asSet({ ...exercise, card }, null, litOf(exercise, null)),
     id,
     title,
     className: '',

@@ -1,0 +1,37 @@
+import type { Light } from '@cimbel/core/colour';
+import { hangingLook, litOf, type Looks } from '@cimbel/core/mark';
+import type { TressLook } from '@cimbel/core/tress';
+import { LRUCache } from 'lru-cache';
+import type { AssignmentRow } from '../assignments/row';
+
+type Hung = Pick<AssignmentRow, 'id' | 'client_case'>;
+
+/** Heads whose hair is kept as it looks: what a few classes have before them at once. */
+const MOST_KEPT = 500;
+const lit = new LRUCache<string, Record<Light, Looks>>({ max: MOST_KEPT });
+const hanging = new LRUCache<string, { look: TressLook | undefined }>({ max: 3 * MOST_KEPT });
+
+/** A head may be set anew while nobody has begun, so it is known by what it is. */
+const nameOf = ({ id, client_case }: Hung) => `${id} ${JSON.stringify(client_case)}`;
+const asExercise = ({ id, client_case }: Hung) => ({ id, clientCase: client_case });
+
+function kept<V extends object>(cache: LRUCache<string, V>, name: string, make: () => V): V {
+  const known = cache.get(name) ?? make();
+  cache.set(name, known);
+  return known;
+}
+
+/** Its hair under every light as a student is sent it: pictures by their addresses. */
+export const keptLit = (row: Hung): Record<Light, Looks> =>
+  kept(lit, nameOf(row), () =>
+    litOf(
+      asExercise(row),
+      (light, region) => `/api/my/assignments/${row.id}/picture?light=${light}&region=${region}`,
+    ),
+  );
+
+/** What such a picture is painted from; undefined where there is no such region. */
+export const keptHanging = (row: Hung, light: Light, region: number): TressLook | undefined =>
+  kept(hanging, `${light} ${region} ${nameOf(row)}`, () => ({
+    look: hangingLook(asExercise(row), light, region),
+  })).look;
