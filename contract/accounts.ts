@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { oneTimeCodeSchema } from './people';
-import { oneLine } from './text';
+import { emailSchema, oneLine } from './text';
 
 export const ROLES = ['educator', 'student'] as const;
 export const roleSchema = z.enum(ROLES);
@@ -15,7 +15,6 @@ export const accountSchema = z.object({
 });
 export type Account = z.infer<typeof accountSchema>;
 
-const emailSchema = z.string().trim().toLowerCase().max(200).pipe(z.email());
 const passwordSchema = z.string().min(10).max(200);
 /** Eight signs without look-alikes, written in two groups; typed with or without the dash, in any case. */
 export const joinCodeSchema = z

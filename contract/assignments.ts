@@ -28,6 +28,7 @@ import type { Line } from '@cimbel/core/shades';
 import type { Solution } from '@cimbel/core/solve';
 import type { HouseRules } from '@cimbel/core/theory';
 import type { standingSchema } from './classes';
+import type { Rights } from './people';
 import { exerciseSchema } from './exercises';
 import { oneLine } from './text';
 
@@ -61,6 +62,8 @@ export interface EducatorAssignment {
   exerciseId: string;
   /** Whether nobody has begun, so that the exercise may still be changed. */
   editable: boolean;
+  /** How far the one who asks leads the class. */
+  rights: Rights;
   classId: string;
   className: string;
   title: string;
@@ -77,6 +80,8 @@ export interface EducatorAssignment {
   dueAt: string;
   release: Release;
   released: boolean;
+  /** Whether nothing can be handed in for marks any more. */
+  closed: boolean;
   /** How often each misconception shows, most often first. */
   misconceptions: { name: string; students: number }[];
   rows: (z.infer<typeof standingSchema> & {

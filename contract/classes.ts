@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import type { Line } from '@cimbel/core/shades';
 import type { HouseRules } from '@cimbel/core/theory';
+import type { Rights } from './people';
 import { oneLine } from './text';
 
 export const newClassSchema = z.object({ name: oneLine(80) });
@@ -37,6 +38,7 @@ export const classDetailSchema = z.object({
   waiting: z.number(),
   /** Put away: its work can be read and nothing more be handed in. */
   archived: z.boolean(),
+  rights: z.custom<Rights>(),
   houseRules: z.custom<HouseRules>(),
   /** The college's own lines, which take part in what is drilled. */
   ownLines: z.custom<Line[]>(),

@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { oneLine } from './text';
 import type { Account } from './accounts';
+import { emailSchema, oneLine } from './text';
 
 /** Ten signs without look-alikes, written in two groups; typed with or without the dash, in any case. */
 export const oneTimeCodeSchema = z
@@ -41,11 +41,26 @@ export interface Place {
   /** ISO date and time. */
   joinedAt: string;
 }
+/** How far an educator leads a class: it is theirs, they may do all in it, or only look and mark. */
+export type Rights = 'owner' | 'all' | 'marking';
+export interface ClassEducator {
+  id: string;
+  name: string;
+  email: string;
+  rights: Rights;
+}
+export const newClassEducatorSchema = z.object({
+  email: emailSchema,
+  rights: z.enum(['all', 'marking']),
+});
+export type NewClassEducator = z.infer<typeof newClassEducatorSchema>;
+
 export interface Roster {
   joinCode: string;
   joining: Joining;
   /** Titles of exercises that show the model answer to each as they submit: while one is open, whoever comes by code waits. */
   closedBy: string[];
+  educators: ClassEducator[];
   places: Place[];
 }
 
@@ -111,6 +126,9 @@ export const LOG_ACTIONS = [
   'class.archived',
   'class.unarchived',
   'class.copied',
+  'class.educatorAdded',
+  'class.educatorRemoved',
+  'class.deleted',
   'roster.added',
   'roster.asked',
   'roster.changed',

@@ -11,3 +11,5 @@ export const oneLine = (most: number) =>
     .min(1)
     .max(most)
     .refine((text) => !UNSEEN.test(text), { params: { code: 'oneLine' } });
+
+export const emailSchema = z.string().trim().toLowerCase().max(200).pipe(z.email());

@@ -152,3 +152,53 @@ test('a roster of thirty by paste and by file, slips claimed, a password reset, 
   await phone.getByRole('button', { name: 'Change password' }).click();
   await expect(phone.getByText('Your password has been changed.')).toBeVisible();
 });
+
+test('a colleague looks and marks, or does everything; a class is copied, put away and deleted', async ({
+  browser,
+}) => {
+  const owner = await newPage(browser);
+  await register(owner, 'an educator', unique('Owner'));
+  const name = unique('Shared class');
+  await makeClass(owner, name);
+  const colleague = await newPage(browser);
+  const called = unique('Second');
+  await register(colleague, 'an educator', called);
+  await rosterOf(owner);
+  const email = owner.getByLabel('Email of a colleague');
+  await email.fill('nobody@example.test');
+  await owner.getByRole('button', { name: 'Let them in' }).click();
+  await expect(owner.getByText('No educator here has this address.')).toBeVisible();
+  await email.fill(`${called.replace(/\s+/g, '.').toLowerCase()}@example.test`);
+  await owner.getByRole('radio', { name: 'looks and marks' }).click();
+  await owner.getByRole('button', { name: 'Let them in' }).click();
+  await expect(owner.getByText(`${called} looks and marks`)).toBeVisible();
+
+  await colleague.goto('/classes');
+  await colleague.getByRole('link', { name }).click();
+  await expect(colleague.getByRole('heading', { name })).toBeVisible();
+  await expect(colleague.getByRole('link', { name: 'Roster' })).toBeHidden();
+  await expect(colleague.getByRole('link', { name: 'Set an exercise' })).toBeHidden();
+  await email.fill(`${called.replace(/\s+/g, '.').toLowerCase()}@example.test`);
+  await owner.getByRole('radio', { name: 'may do everything' }).click();
+  await owner.getByRole('button', { name: 'Let them in' }).click();
+  await expect(owner.getByText(`${called} may do everything`)).toBeVisible();
+  await colleague.reload();
+  await rosterOf(colleague);
+
+  const next = unique('Next term');
+  await owner.getByLabel('Name of the new class').fill(next);
+  await owner.getByRole('button', { name: 'Copy the class' }).click();
+  await expect(owner.getByRole('heading', { name: next })).toBeVisible();
+  await rosterOf(owner);
+  await owner.getByRole('button', { name: 'Put the class away' }).click();
+  await owner.getByRole('dialog').getByRole('button', { name: 'Put the class away' }).click();
+  await expect(owner.getByRole('button', { name: 'Take the class out again' })).toBeVisible();
+  const download = owner.waitForEvent('download');
+  await owner.getByRole('link', { name: 'Save everything in it' }).click();
+  await download;
+  await owner.getByRole('button', { name: 'Delete the class for good' }).click();
+  await owner.getByRole('dialog').getByRole('button', { name: 'Delete the class for good' }).click();
+  await expect(owner.getByRole('heading', { name: 'Classes', exact: true })).toBeVisible();
+  await expect(owner.getByRole('link', { name: next })).toBeHidden();
+  await expect(owner.getByRole('link', { name })).toBeVisible();
+});

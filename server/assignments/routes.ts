@@ -21,8 +21,8 @@ export const assignmentRoutes = (): Route[] => [
     who: 'educator',
     reach: ownClass,
     body: newAssignmentSchema,
-    handle: async ({ db, heavy, now, reached, body, res }) => {
-      const { id } = await createAssignment(db, heavy, reached, body, now());
+    handle: async ({ db, heavy, me, now, reached, body, res }) => {
+      const { id } = await createAssignment(db, heavy, reached, me.id, body, now());
       res.status(201);
       return { id };
     },
@@ -58,7 +58,7 @@ export const assignmentRoutes = (): Route[] => [
     who: 'educator',
     reach: ownAssignment,
     body: exerciseSchema,
-    handle: ({ db, heavy, now, reached, body }) => editAssignment(db, heavy, reached, body, now()),
+    handle: ({ db, heavy, me, now, reached, body }) => editAssignment(db, heavy, reached, me.id, body, now()),
   }),
   route({
     method: 'delete',

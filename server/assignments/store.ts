@@ -12,11 +12,17 @@ import { record } from '../log/store';
 import { lineForCase } from '../shade-books/store';
 import type { AssignmentRow } from './row';
 
-/** The lines a case names, shipped or the educator's own, as they are now. */
-async function linesOf(db: Knex, clientCase: ClientCase, educatorId: string, at: string): Promise<Line[]> {
+/** The lines a case names, shipped or of who sets it or whose class it is, as they are now. */
+async function linesOf(
+  db: Knex,
+  clientCase: ClientCase,
+  educatorIds: readonly [string, string],
+  at: string,
+): Promise<Line[]> {
   const lines: Line[] = [];
   for (const [i, id] of clientCase.lineIds.entries()) {
-    const line = await lineForCase(db, id, educatorId);
+    const [mine, owners] = educatorIds;
+    const line = (await lineForCase(db, id, mine)) ?? (await lineForCase(db, id, owners));
     if (!line)
       throw invalidField(
         `${at}.lineIds.${i}`,
@@ -29,9 +35,15 @@ async function linesOf(db: Knex, clientCase: ClientCase, educatorId: string, at:
 }
 
 /** What an exercise comes to under the rules of a class, as an assignment keeps it. @throws HttpError where it cannot be set. */
-async function prepared(db: Knex, heavy: Heavy, owner: ClassRow, exercise: ExerciseContent) {
+async function prepared(
+  db: Knex,
+  heavy: Heavy,
+  owner: ClassRow,
+  educatorId: string,
+  exercise: ExerciseContent,
+) {
   const { clientCase, slip: slipName } = exercise;
-  const lines = await linesOf(db, clientCase, owner.educator_id, 'exercise.clientCase');
+  const lines = await linesOf(db, clientCase, [educatorId, owner.educator_id], 'exercise.clientCase');
   const solved = await heavy('solve', clientCase, lines, owner.house_rules);
   if (!solved.ok)
     throw new HttpError(
@@ -69,26 +81,26 @@ export async function createAssignment(
   db: Knex,
   heavy: Heavy,
   owner: ClassRow,
+  educatorId: string,
   { exercise, exerciseId, dueAt: due, release }: z.output<typeof newAssignmentSchema>,
   now: Date,
 ): Promise<{ id: string }> {
-  const columns = await prepared(db, heavy, owner, exercise);
+  const columns = await prepared(db, heavy, owner, educatorId, exercise);
   const dueAt = new Date(due);
   if (dueAt <= now) throw invalidField('dueAt', 'past', 'The due time has passed. Choose a later one.');
   return db.transaction(async (trx) => {
     const own =
-      exerciseId &&
-      (await trx('exercises').where({ id: exerciseId, educator_id: owner.educator_id }).first('id'));
+      exerciseId && (await trx('exercises').where({ id: exerciseId, educator_id: educatorId }).first('id'));
     if (exerciseId && !own)
       throw invalidField('exerciseId', 'unknown', 'You have no exercise of this id. Set it as a new one.');
     if (own) await saveExercise(trx, own.id, exercise, now);
-    const { id } = own || (await createExercise(trx, owner.educator_id, exercise, now));
+    const { id } = own || (await createExercise(trx, educatorId, exercise, now));
     const [row] = await trx('assignments')
       .insert({ ...columns, exercise_id: id, class_id: owner.id, due_at: dueAt, release, created_at: now })
       .returning('id');
     await record(trx, {
       at: now,
-      actor: owner.educator_id,
+      actor: educatorId,
       action: 'assignment.set',
       classId: owner.id,
       subject: row.id,
@@ -106,11 +118,12 @@ export async function editAssignment(
   db: Knex,
   heavy: Heavy,
   { id, class_id, exercise_id }: Pick<AssignmentRow, 'id' | 'class_id' | 'exercise_id'>,
+  educatorId: string,
   exercise: ExerciseContent,
   now: Date,
 ): Promise<void> {
   const owner: ClassRow = await db('classes').where({ id: class_id }).first();
-  const columns = await prepared(db, heavy, owner, exercise);
+  const columns = await prepared(db, heavy, owner, educatorId, exercise);
   await db.transaction(async (trx) => {
     await trx('assignments').where({ id }).forUpdate().first();
     if (await hasBegun(trx, id))
@@ -120,7 +133,7 @@ export async function editAssignment(
     await saveExercise(trx, exercise_id, exercise, now);
     await record(trx, {
       at: now,
-      actor: owner.educator_id,
+      actor: educatorId,
       action: 'assignment.exercise',
       classId: class_id,
       subject: id,

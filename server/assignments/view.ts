@@ -2,13 +2,13 @@ import type { EducatorAssignment } from '@cimbel/contract';
 import type { Knex } from 'knex';
 import { attemptsOf, changesOf, effectiveGrade, pointsOf, standingOf } from '../attempts/store';
 import { studentsOf } from '../classes/store';
-import type { AssignmentOfClass } from './access';
-import { isReleased, maxPoints } from './row';
+import type { LedAssignment } from './access';
+import { isClosed, isReleased, maxPoints } from './row';
 
 /** An assignment as the educator of its class sees it: who has handed in what, beside the model answer. */
 export async function educatorView(
   db: Knex,
-  assignment: AssignmentOfClass,
+  assignment: LedAssignment,
   now: Date,
 ): Promise<EducatorAssignment> {
   const [students, attempts] = await Promise.all([
@@ -28,7 +28,8 @@ export async function educatorView(
   return {
     id: assignment.id,
     exerciseId: assignment.exercise_id,
-    editable: attempts.length === 0,
+    editable: attempts.length === 0 && assignment.rights !== 'marking',
+    rights: assignment.rights,
     classId: assignment.class_id,
     className: assignment.class_name,
     title: assignment.title,
@@ -44,6 +45,7 @@ export async function educatorView(
     dueAt: assignment.due_at.toISOString(),
     release: assignment.release,
     released: isReleased(assignment, now),
+    closed: isClosed(assignment, now),
     misconceptions: [...shown]
       .map(([name, count]) => ({ name, students: count }))
       .sort((a, b) => b.students - a.students),

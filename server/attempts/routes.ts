@@ -11,6 +11,7 @@ import { HAIR_SIZES, type HairSize } from '@cimbel/contract/hair-pictures';
 import { revealOf } from '@cimbel/core/card';
 import { z } from 'zod';
 import { assignedToMe } from '../assignments/access';
+import { ledByMe } from '../classes/access';
 import { LIGHTS } from '@cimbel/core/colour';
 import { DRAWING_NOW } from '@cimbel/core/tress';
 import { isReleased, type AssignmentRow } from '../assignments/row';
@@ -37,20 +38,18 @@ interface HandedIn {
   assignment: AssignmentRow;
 }
 
-/** A handed-in answer, for the educator of its class. */
-async function answerInMyClass({
-  db,
-  me,
-  param,
-}: Call): Promise<(HandedIn & { studentName: string }) | null> {
+/** A handed-in answer, for an educator of its class. */
+async function answerInMyClass(call: Call): Promise<(HandedIn & { studentName: string }) | null> {
+  const { db, param } = call;
   const attempt: AttemptRow | undefined = await db('attempts')
     .where({ id: param('attemptId') })
     .whereNotNull('submitted_at')
     .first();
   if (!attempt) return null;
-  const assignment: AssignmentRow | undefined = await db('assignments')
-    .join('classes', 'classes.id', 'assignments.class_id')
-    .where({ 'assignments.id': attempt.assignment_id, 'classes.educator_id': me!.id })
+  // Marking is what everyone who leads the class may do.
+  const assignments = db('assignments').join('classes', 'classes.id', 'assignments.class_id');
+  const assignment: AssignmentRow | undefined = await ledByMe(assignments, call)
+    .where({ 'assignments.id': attempt.assignment_id })
     .select('assignments.*')
     .first();
   if (!assignment) return null;

@@ -34,9 +34,8 @@ export async function deleteStudent(
 ): Promise<void> {
   await db.transaction(async (trx) => {
     const elsewhere = await trx('memberships')
-      .join('classes', 'classes.id', 'memberships.class_id')
       .where({ student_id: studentId })
-      .whereNot({ educator_id: educatorId })
+      .whereNotIn('class_id', trx('leaders').where({ educator_id: educatorId }).select('class_id'))
       .first('class_id');
     if (elsewhere)
       throw new HttpError(

@@ -210,6 +210,79 @@ describe('the roster', () => {
     await room.educator.get(at(`students/${id}/data.json`)).expect(404);
   });
 
+  it('is led by others too: with the same rights, or to look and mark', async () => {
+    const email = 'other-educator@example.test';
+    const let_ = (rights: string) => room.educator.post(at('educators'), { email, rights });
+    const unknown = await room.educator.post(at('educators'), {
+      email: 'nobody@example.test',
+      rights: 'all',
+    });
+    expect(unknown.body.error.fields[0]).toMatchObject({ path: 'email', code: 'noEducator' });
+    await room.otherEducator.get(`/api/classes/${room.classId}`).expect(404);
+    await let_('marking').expect(201);
+    const { body } = await room.otherEducator.get(`/api/classes/${room.classId}`).expect(200);
+    expect(body.rights).toBe('marking');
+    expect((await room.otherEducator.get('/api/classes')).body.map((one: Place) => one.id)).toContain(
+      room.classId,
+    );
+    const answer: string = (await h.db('attempts').whereNotNull('submitted_at').first('id'))?.id ?? newId();
+    await room.otherEducator.get(`/api/assignments/${room.assignmentId}`).expect(200);
+    await room.otherEducator.get(`/api/reading-tests/${room.testId}`).expect(200);
+    // Whoever only marks changes marks and nothing else.
+    const { status } = await room.otherEducator.post(`/api/attempts/${answer}/mark-changes`, {
+      criterion: 'route',
+      points: 1,
+      reason: 'Read it again.',
+    });
+    expect([201, 404]).toContain(status);
+    for (const [method, path] of [
+      ['put', at('house-rules')],
+      ['post', at('roster')],
+      ['post', at('slips')],
+      ['post', at('assignments')],
+      ['patch', `/api/assignments/${room.assignmentId}`],
+      ['delete', `/api/reading-tests/${room.testId}`],
+      ['delete', `/api/practices/${room.practiceId}`],
+      ['post', at('educators')],
+      ['get', at('export.json')],
+      ['get', at('log')],
+      ['get', at(`students/${room.student.account.id}/data.json`)],
+      ['delete', `/api/classes/${room.classId}`],
+    ] as const)
+      expect({ path, status: (await room.otherEducator.send(method, path, {})).status }).toEqual({
+        path,
+        status: 403,
+      });
+    await let_('all').expect(201);
+    await room.otherEducator.put(at('joining'), { joining: 'approval' }).expect(200);
+    await room.otherEducator.delete(`/api/classes/${room.classId}`).expect(403);
+    expect((await roster()).educators.map(({ rights }) => rights)).toEqual(['owner', 'all']);
+    await room.educator.delete(at(`educators/${room.otherEducator.account.id}`)).expect(200);
+    await room.otherEducator.get(`/api/classes/${room.classId}`).expect(404);
+    await room.educator.put(at('joining'), { joining: 'open' }).expect(200);
+  });
+
+  it('is deleted for good with its class, once that is put away and saved', async () => {
+    const { id } = (await room.educator.post(at('copies'), { name: 'To be deleted', days: 0 }).expect(201))
+      .body;
+    const of = (rest: string) => `/api/classes/${id}${rest}`;
+    await room.educator.post(of('/roster'), { places: [{ name: 'Never came' }] }).expect(201);
+    await h.db('memberships').insert({ class_id: id, student_id: room.student.account.id });
+    const [due] = (await room.student.get('/api/my/assignments')).body.slice(-1);
+    expect(due).toBeDefined();
+    const saved = (await room.educator.get(of('/export.json')).expect(200)).body;
+    expect(saved.assignments.length).toBeGreaterThan(0);
+    expect(JSON.stringify(saved)).not.toMatch(/password_hash|"secret"/);
+    const refused = await room.educator.delete(of('')).expect(409);
+    expect(refused.body.error.code).toBe('class.notArchived');
+    await room.educator.put(of('/archived'), { archived: true }).expect(200);
+    await room.educator.delete(of('')).expect(200);
+    await room.educator.get(of('')).expect(404);
+    expect(await h.db('users').where({ name: 'Never came' })).toEqual([]);
+    expect(await h.db('users').where({ id: room.student.account.id })).toHaveLength(1);
+    expect(await h.db('log').where({ class_id: id, action: 'class.deleted' })).toHaveLength(1);
+  });
+
   it('writes down what was done, by whom, and keeps it', async () => {
     const { body } = await room.educator.get(at('log')).expect(200);
     const actions = body.map(({ action }: { action: string }) => action);

@@ -7,6 +7,7 @@ import { HttpError, invalidField } from '../http/errors';
 import { unlock } from '../http/tries';
 import { record } from '../log/store';
 import type { ClassRow } from './access';
+import { educatorsOf } from './educators';
 
 interface MembershipRow {
   class_id: string;
@@ -35,6 +36,7 @@ export async function rosterOf(db: Knex, row: ClassRow, now: Date): Promise<Rost
     joinCode: row.join_code,
     joining: row.joining,
     closedBy: await openOnSubmit(db, row.id, now),
+    educators: await educatorsOf(db, row.id),
     places: places.map(({ student_id, name, number, state, email, joined_at }) => ({
       id: student_id,
       name,

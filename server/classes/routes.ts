@@ -4,24 +4,51 @@ import {
   classCopySchema,
   joinSchema,
   joiningSchema,
+  newClassEducatorSchema,
   newClassSchema,
   newPlacesSchema,
   placeChangeSchema,
   slipsSchema,
   type MyClass,
+  type Rights,
 } from '@cimbel/contract';
-import { invalidField } from '../http/errors';
+import { invalidField, notAllowed } from '../http/errors';
 import { route, type Call, type Route } from '../http/route';
 import { logOfClass } from '../log/store';
 import { ownClass, type ClassRow } from './access';
+import { addEducator, removeEducator } from './educators';
 import { dataOf, deleteStudent } from './person';
 import { addPlaces, changePlace, joinClass, makeSlips, renewJoinCode, rosterOf, setJoining } from './roster';
 import { classDetail, classesOf, createClass } from './store';
-import { copyClass, setArchived } from './terms';
+import { copyClass, deleteClass, exportOf, setArchived } from './terms';
+
+/** A class in which I may do everything, also what only looks at it. */
+async function whollyMine(call: Call): Promise<(ClassRow & { rights: Rights }) | null> {
+  const inClass = await ownClass(call);
+  if (inClass?.rights === 'marking') throw notAllowed();
+  return inClass;
+}
+
+/** A class that is mine: it can be given away and deleted by nobody else. */
+async function ownedByMe(call: Call): Promise<ClassRow | null> {
+  const inClass = await ownClass(call);
+  if (inClass && inClass.rights !== 'owner') throw notAllowed();
+  return inClass;
+}
+
+/** Another who leads a class of mine. */
+async function colleagueInMyClass(call: Call): Promise<{ inClass: ClassRow; educatorId: string } | null> {
+  const inClass = await whollyMine(call);
+  const educatorId = call.param('accountId');
+  const there =
+    inClass &&
+    (await call.db('class_educators').where({ class_id: inClass.id, educator_id: educatorId }).first());
+  return there ? { inClass, educatorId } : null;
+}
 
 /** A place on the roster of a class I lead, whoever has it and whatever its state. */
 async function placeInMyClass(call: Call): Promise<{ inClass: ClassRow; studentId: string } | null> {
-  const inClass = await ownClass(call);
+  const inClass = await whollyMine(call);
   const studentId = call.param('studentId');
   const place =
     inClass &&
@@ -160,10 +187,45 @@ export const classRoutes = (): Route[] => [
     },
   }),
   route({
+    method: 'post',
+    path: '/api/classes/:classId/educators',
+    who: 'educator',
+    reach: ownClass,
+    body: newClassEducatorSchema,
+    handle: async ({ db, me, now, reached, body, res }) => {
+      await addEducator(db, reached, me.id, body, now());
+      res.status(201);
+    },
+  }),
+  route({
+    method: 'delete',
+    path: '/api/classes/:classId/educators/:accountId',
+    who: 'educator',
+    reach: colleagueInMyClass,
+    handle: ({ db, me, now, reached: { inClass, educatorId } }) =>
+      removeEducator(db, inClass, me.id, educatorId, now()),
+  }),
+  route({
+    method: 'get',
+    path: '/api/classes/:classId/export.json',
+    who: 'educator',
+    reach: whollyMine,
+    handle: async ({ db, reached, res }) => {
+      res.attachment('class.json').json(await exportOf(db, reached));
+    },
+  }),
+  route({
+    method: 'delete',
+    path: '/api/classes/:classId',
+    who: 'educator',
+    reach: ownedByMe,
+    handle: ({ db, me, now, reached }) => deleteClass(db, reached, me.id, now()),
+  }),
+  route({
     method: 'get',
     path: '/api/classes/:classId/log',
     who: 'educator',
-    reach: ownClass,
+    reach: whollyMine,
     handle: ({ db, reached }) => logOfClass(db, reached.id),
   }),
   route({

@@ -1,4 +1,4 @@
-import type { ClassDetail, ClassSummary, Standing } from '@cimbel/contract';
+import type { ClassDetail, ClassSummary, Rights, Standing } from '@cimbel/contract';
 import { DEFAULT_HOUSE_RULES } from '@cimbel/core/theory';
 import type { Knex } from 'knex';
 import { ownLinesOf } from '../shade-books/store';
@@ -21,7 +21,8 @@ export async function createClass(db: Knex, educatorId: string, name: string): P
 
 export async function classesOf(db: Knex, educatorId: string): Promise<ClassSummary[]> {
   const rows = await db('classes')
-    .where({ educator_id: educatorId })
+    .join('leaders', 'leaders.class_id', 'classes.id')
+    .where({ 'leaders.educator_id': educatorId })
     .orderBy('created_at')
     .select('id', 'name', 'join_code as joinCode', db.raw('archived_at is not null as archived'))
     .select(
@@ -43,7 +44,11 @@ export function studentsOf(db: Knex, classId: string): Promise<{ id: string; nam
     .select('users.id', 'users.name');
 }
 
-export async function classDetail(db: Knex, row: ClassRow, now: Date): Promise<ClassDetail> {
+export async function classDetail(
+  db: Knex,
+  row: ClassRow & { rights: Rights },
+  now: Date,
+): Promise<ClassDetail> {
   const [students, assignments, ownLines, waiting] = await Promise.all([
     studentsOf(db, row.id),
     db<AssignmentRow>('assignments').where({ class_id: row.id }).orderBy('due_at'),
@@ -69,6 +74,7 @@ export async function classDetail(db: Knex, row: ClassRow, now: Date): Promise<C
     joinCode: row.join_code,
     waiting: waiting.length,
     archived: row.archived_at !== null,
+    rights: row.rights,
     houseRules: row.house_rules,
     ownLines,
     assignments: assignments.map((assignment) => ({

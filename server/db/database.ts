@@ -19,6 +19,7 @@ import * as people from './migrations/016_people';
 import * as grades from './migrations/017_grades';
 import * as pace from './migrations/018_pace';
 import * as terms from './migrations/019_terms';
+import * as educators from './migrations/020_educators';
 
 const MIGRATIONS: Record<string, { up: (knex: Knex) => Promise<void>; down: (knex: Knex) => Promise<void> }> =
   {
@@ -41,6 +42,7 @@ const MIGRATIONS: Record<string, { up: (knex: Knex) => Promise<void>; down: (kne
     '017_grades': grades,
     '018_pace': pace,
     '019_terms': terms,
+    '020_educators': educators,
   };
 
 /** Migrations are code in the bundle rather than files on disk, so that one file is the whole server. */

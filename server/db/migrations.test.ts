@@ -8,7 +8,7 @@ import type { Knex } from 'knex';
 import { markingOf, resultOf, saveDraft, type AttemptRow } from '../attempts/store';
 import { educatorView } from '../assignments/view';
 import { studentView } from '../attempts/student-view';
-import type { AssignmentOfClass } from '../assignments/access';
+import type { LedAssignment } from '../assignments/access';
 import { harness, type Harness, inClassroom } from '../testing/harness';
 import { migrate, migrationSource } from './database';
 import before from './tests/before-one-exercise.json';
@@ -78,12 +78,12 @@ describe('one exercise for two', () => {
       ]),
     );
   const kept = () => Promise.all(['exercises', 'attempts', 'mark_changes'].map((t) => h.db(t).orderBy('id')));
-  const assignments = (): Promise<AssignmentOfClass[]> =>
+  const assignments = (): Promise<LedAssignment[]> =>
     h
       .db('assignments')
       .join('classes', 'classes.id', 'assignments.class_id')
       .orderBy('assignments.created_at')
-      .select('assignments.*', 'classes.name as class_name');
+      .select('assignments.*', 'classes.name as class_name', h.db.raw("'owner' as rights"));
   const old = before.exercises.filter(({ kind }) => kind === 'formula');
 
   beforeAll(async () => {

@@ -152,6 +152,7 @@ export async function seedAssignments(
       db,
       hereAndNow,
       owner,
+      owner.educator_id,
       { exercise, dueAt: dueAt.toISOString(), release },
       made,
     );

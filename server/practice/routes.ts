@@ -3,20 +3,21 @@ import {
   extraTimeSchema,
   newPracticeSchema,
   type MyEye,
+  type Rights,
   type StudentEye,
 } from '@cimbel/contract';
-import { ownClass, type ClassRow } from '../classes/access';
+import { allowed, ledByMe, ownClass, type ClassRow } from '../classes/access';
 import { route, type Call, type Route } from '../http/route';
 import { secondsSinceHeard } from './pace';
 import { createPractice, eyeOfStudent, keepAnswers, practiceOf, type PracticeRow } from './store';
 
-async function ownPractice({ db, me, param }: Call): Promise<PracticeRow | null> {
-  const row = await db('practices')
-    .join('classes', 'classes.id', 'practices.class_id')
-    .where({ 'practices.id': param('practiceId'), 'classes.educator_id': me!.id })
-    .select('practices.*')
+async function ownPractice(call: Call): Promise<PracticeRow | null> {
+  const practices = call.db('practices').join('classes', 'classes.id', 'practices.class_id');
+  const row = await ledByMe(practices, call)
+    .where({ 'practices.id': call.param('practiceId') })
+    .select('practices.*', 'leaders.rights')
     .first();
-  return row ?? null;
+  return allowed<PracticeRow & { rights: Rights }>(row, call);
 }
 
 interface Member {

@@ -1,3 +1,6 @@
+import type { Rights } from '@cimbel/contract';
+import type { Knex } from 'knex';
+import { allowed, ledByMe } from '../classes/access';
 import type { Call } from '../http/route';
 import type { SittingRow, TestOfClass } from './rows';
 
@@ -7,12 +10,13 @@ const testsWithClass = (call: Call) =>
     .join('classes', 'classes.id', 'reading_tests.class_id')
     .select('reading_tests.*', 'classes.name as class_name');
 
-/** The test, for the educator who leads its class. */
+/** The test, for an educator who leads its class. */
 export async function ownTest(call: Call): Promise<TestOfClass | null> {
-  const row = await testsWithClass(call)
-    .where({ 'reading_tests.id': call.param('testId'), 'classes.educator_id': call.me!.id })
+  const row = await ledByMe(testsWithClass(call), call)
+    .where({ 'reading_tests.id': call.param('testId') })
+    .select('leaders.rights')
     .first();
-  return row ?? null;
+  return allowed<TestOfClass & { rights: Rights }>(row, call);
 }
 
 /** The test, for a student of its class. */
@@ -29,22 +33,24 @@ export interface SittingOfTest {
   test: TestOfClass;
   studentName: string;
 }
-async function sittingWhere(call: Call, mine: Record<string, string>): Promise<SittingOfTest | null> {
+async function sittingWhere(
+  call: Call,
+  mine: (sittings: Knex.QueryBuilder) => Knex.QueryBuilder,
+): Promise<SittingOfTest | null> {
   const sitting = await call
     .db<SittingRow>('sittings')
     .where({ id: call.param('sittingId') })
     .first();
   if (!sitting) return null;
-  const test = await testsWithClass(call)
-    .join('sittings', 'sittings.test_id', 'reading_tests.id')
-    .where({ 'sittings.id': sitting.id, ...mine })
-    .first();
+  const sittings = testsWithClass(call).join('sittings', 'sittings.test_id', 'reading_tests.id');
+  const test = await mine(sittings).where({ 'sittings.id': sitting.id }).first();
   if (!test) return null;
   const student = await call.db('users').where({ id: sitting.student_id }).first('name');
   return { sitting, test, studentName: student.name };
 }
 
 /** A sitting of my own. */
-export const mySitting = (call: Call) => sittingWhere(call, { 'sittings.student_id': call.me!.id });
+export const mySitting = (call: Call) =>
+  sittingWhere(call, (sittings) => sittings.where({ 'sittings.student_id': call.me!.id }));
 /** A sitting in a class I lead. */
-export const sittingInMyClass = (call: Call) => sittingWhere(call, { 'classes.educator_id': call.me!.id });
+export const sittingInMyClass = (call: Call) => sittingWhere(call, (sittings) => ledByMe(sittings, call));

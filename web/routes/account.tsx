@@ -5,6 +5,7 @@ import { useTranslation } from 'react-i18next';
 import { api, asApiError } from '../lib/api';
 import { fieldError, useFieldWords } from '../lib/form';
 import { dateTime } from '../lib/i18n';
+import { NewPassword } from '../features/people/new-password';
 import { useMe } from '../lib/session';
 import '../lib/words/people';
 import { Button, ButtonLink } from '../ui/button';
@@ -55,18 +56,12 @@ function Password() {
             onChange={({ target }) => setCurrent(target.value)}
           />
         </Field>
-        <Field
+        <NewPassword
           label={t('account.fresh')}
-          hint={t('ui:register.passwordHint')}
-          error={wrong.includes('password') ? words('password') : null}
-        >
-          <Input
-            type="password"
-            autoComplete="new-password"
-            value={password}
-            onChange={({ target }) => setPassword(target.value)}
-          />
-        </Field>
+          value={password}
+          wrong={wrong.includes('password')}
+          onValue={setPassword}
+        />
         {change.isSuccess ? <Notice kind="good">{t('account.changed')}</Notice> : null}
         {change.isError && !refused ? (
           <Notice kind="bad">{t(`ui:error.${asApiError(change.error).code}`)}</Notice>

@@ -54,11 +54,15 @@ export function AssignmentPage() {
             {t('exercise.edit')}
           </ButtonLink>
         ) : null}
-        <ButtonLink to={`/classes/${assignment.classId}/new-exercise?from=${assignment.exerciseId}`}>
-          {t('exercise.duplicate')}
-        </ButtonLink>
-        {done > 0 ? <Button onClick={() => setRegrading(true)}>{t('service.regrade')}</Button> : null}
-        <AssignmentActions exercise={assignment} queryKey={['assignment', assignment.id]} />
+        {assignment.rights === 'marking' ? null : (
+          <>
+            <ButtonLink to={`/classes/${assignment.classId}/new-exercise?from=${assignment.exerciseId}`}>
+              {t('exercise.duplicate')}
+            </ButtonLink>
+            {done > 0 ? <Button onClick={() => setRegrading(true)}>{t('service.regrade')}</Button> : null}
+            <AssignmentActions exercise={assignment} queryKey={['assignment', assignment.id]} />
+          </>
+        )}
       </div>
       {assignment.rows.length === 0 ? (
         <Empty>{t('exercise.noStudents')}</Empty>

@@ -101,18 +101,22 @@ function ClassBody({ detail }: { detail: ClassDetail }) {
         <PageTitle back={{ to: '/classes', text: t('nav.classes') }} className="me-auto text-2xl">
           {detail.name}
         </PageTitle>
-        <JoinCode code={detail.joinCode} />
-        <ButtonLink
-          weight="main"
-          icon={<Plus aria-hidden className="size-5" />}
-          to={`/classes/${detail.id}/new-exercise`}
-        >
-          {t('class.newExercise')}
-        </ButtonLink>
+        {detail.rights === 'marking' ? null : (
+          <>
+            <JoinCode code={detail.joinCode} />
+            <ButtonLink
+              weight="main"
+              icon={<Plus aria-hidden className="size-5" />}
+              to={`/classes/${detail.id}/new-exercise`}
+            >
+              {t('class.newExercise')}
+            </ButtonLink>
+          </>
+        )}
       </div>
       <ClassTabs classId={detail.id} />
       {detail.archived ? <Notice kind="info">{t('class.archived')}</Notice> : null}
-      {detail.waiting > 0 ? (
+      {detail.waiting > 0 && detail.rights !== 'marking' ? (
         <Notice kind="info">
           {t('class.waiting', { count: detail.waiting })}{' '}
           <Link className="font-semibold underline" to={`/classes/${detail.id}/roster`}>

@@ -8,6 +8,7 @@ import { Link, useParams } from 'react-router';
 import { ClassTabs } from '../features/reading/class-tabs';
 import { api, asApiError } from '../lib/api';
 import { dateTime } from '../lib/i18n';
+import { useRights } from '../features/people/use-rights';
 import { Button, ButtonLink } from '../ui/button';
 import { Confirm } from '../ui/dialog';
 import { Empty, Failure, Loading, Notice } from '../ui/panel';
@@ -16,6 +17,7 @@ import '../lib/words/drills';
 
 function Practices({ desk }: { desk: ReadingDesk }) {
   const { t } = useTranslation(['ui', 'drill']);
+  const mayChange = useRights(desk.classId) !== 'marking';
   const client = useQueryClient();
   const [ending, setEnding] = useState<ReadingDesk['practices'][number] | null>(null);
   const end = useMutation({
@@ -27,12 +29,14 @@ function Practices({ desk }: { desk: ReadingDesk }) {
     <section className="flex flex-col gap-2">
       <div className="flex flex-wrap items-center gap-3">
         <h2 className="me-auto text-lg">{t('reading.desk.practices')}</h2>
-        <ButtonLink
-          icon={<Plus aria-hidden className="size-5" />}
-          to={`/classes/${desk.classId}/new-practice`}
-        >
-          {t('reading.set.newPractice')}
-        </ButtonLink>
+        {mayChange ? (
+          <ButtonLink
+            icon={<Plus aria-hidden className="size-5" />}
+            to={`/classes/${desk.classId}/new-practice`}
+          >
+            {t('reading.set.newPractice')}
+          </ButtonLink>
+        ) : null}
       </div>
       {desk.practices.length === 0 ? <Empty>{t('reading.desk.noPractices')}</Empty> : null}
       {end.isError ? <Notice kind="bad">{t(`error.${asApiError(end.error).code}`)}</Notice> : null}
@@ -56,13 +60,15 @@ function Practices({ desk }: { desk: ReadingDesk }) {
                 minutes: practice.minutesAWeek,
               })}
             </span>
-            <Button
-              weight="quiet"
-              aria-label={t('reading.desk.endOf', { title: practice.title })}
-              onClick={() => setEnding(practice)}
-            >
-              <Trash2 aria-hidden className="size-4" />
-            </Button>
+            {mayChange ? (
+              <Button
+                weight="quiet"
+                aria-label={t('reading.desk.endOf', { title: practice.title })}
+                onClick={() => setEnding(practice)}
+              >
+                <Trash2 aria-hidden className="size-4" />
+              </Button>
+            ) : null}
           </li>
         ))}
       </ul>
@@ -82,17 +88,20 @@ function Practices({ desk }: { desk: ReadingDesk }) {
 
 function Tests({ desk }: { desk: ReadingDesk }) {
   const { t } = useTranslation();
+  const mayChange = useRights(desk.classId) !== 'marking';
   return (
     <section className="flex flex-col gap-2">
       <div className="flex flex-wrap items-center gap-3">
         <h2 className="me-auto text-lg">{t('reading.test.title')}</h2>
-        <ButtonLink
-          weight="main"
-          icon={<Plus aria-hidden className="size-5" />}
-          to={`/classes/${desk.classId}/new-test`}
-        >
-          {t('reading.set.newTest')}
-        </ButtonLink>
+        {mayChange ? (
+          <ButtonLink
+            weight="main"
+            icon={<Plus aria-hidden className="size-5" />}
+            to={`/classes/${desk.classId}/new-test`}
+          >
+            {t('reading.set.newTest')}
+          </ButtonLink>
+        ) : null}
       </div>
       {desk.tests.length === 0 ? <Empty>{t('reading.desk.noTests')}</Empty> : null}
       <ul className="flex flex-col gap-1">

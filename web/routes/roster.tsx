@@ -3,6 +3,7 @@ import { Undo2 } from 'lucide-react';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { AddPlaces } from '../features/people/add-places';
+import { EducatorsPanel } from '../features/people/educators-panel';
 import { JoiningPanel } from '../features/people/joining-panel';
 import { LogList } from '../features/people/log-list';
 import { RosterTable } from '../features/people/roster-table';
@@ -69,6 +70,7 @@ function RosterBody({ detail }: { detail: ClassDetail }) {
         <div className="flex flex-col gap-4">
           <JoiningPanel classId={id} roster={roster.data} />
           <AddPlaces classId={id} />
+          <EducatorsPanel classId={id} educators={roster.data.educators} />
           <LogList classId={id} />
           <TermsPanel detail={detail} />
         </div>

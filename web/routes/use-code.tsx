@@ -5,6 +5,7 @@ import { useTranslation } from 'react-i18next';
 import { Navigate, useLocation, useNavigate } from 'react-router';
 import { api, asApiError } from '../lib/api';
 import { fieldError, useFieldWords } from '../lib/form';
+import { NewPassword } from '../features/people/new-password';
 import { useSession, useSessionChange } from '../lib/session';
 import '../lib/words/people';
 import { Button } from '../ui/button';
@@ -51,18 +52,12 @@ function OpenForm({ code, told }: { code: string; told: CodeTold }) {
           />
         </Field>
       ) : null}
-      <Field
+      <NewPassword
         label={t('code.fresh')}
-        hint={t('ui:register.passwordHint')}
-        error={wrong.includes('password') ? words('password') : null}
-      >
-        <Input
-          type="password"
-          autoComplete="new-password"
-          value={password}
-          onChange={({ target }) => setPassword(target.value)}
-        />
-      </Field>
+        value={password}
+        wrong={wrong.includes('password')}
+        onValue={setPassword}
+      />
       {stale ? <Notice kind="bad">{words('code', stale.code)}</Notice> : null}
       {use.isError && !refused && !stale ? (
         <Notice kind="bad">{t(`ui:error.${asApiError(use.error).code}`)}</Notice>

@@ -12,7 +12,10 @@ import { Field, Input } from '../../ui/field';
 import { Notice } from '../../ui/panel';
 
 /** What is the same of everything set for a class with a due time. */
-export type SetForClass = Pick<EducatorAssignment, 'id' | 'classId' | 'dueAt' | 'release' | 'released'> & {
+export type SetForClass = Pick<
+  EducatorAssignment,
+  'id' | 'classId' | 'dueAt' | 'release' | 'released' | 'closed'
+> & {
   rows: { state: string }[];
 };
 
@@ -83,13 +86,22 @@ export function AssignmentActions({
   const failed = change.error ?? remove.error;
   return (
     <div className="flex flex-wrap items-center gap-3">
-      {exercise.released ? <span className="text-good font-semibold">{t('exercise.released')}</span> : null}
+      {exercise.released ? (
+        <span className="text-good font-semibold">
+          {t(exercise.release === 'onSubmit' && exercise.closed ? 'exercise.closed' : 'exercise.released')}
+        </span>
+      ) : null}
       {!exercise.released ? (
         <Button weight="main" disabled={change.isPending} onClick={() => change.mutate({ released: true })}>
           {t('exercise.release')}
         </Button>
       ) : exercise.release === 'manual' ? (
         <Button onClick={() => setAsking('unrelease')}>{t('exercise.unrelease')}</Button>
+      ) : exercise.release === 'onSubmit' ? (
+        // Until it is closed, whoever joins the class by its code waits.
+        <Button disabled={change.isPending} onClick={() => change.mutate({ released: !exercise.closed })}>
+          {t(exercise.closed ? 'exercise.reopen' : 'exercise.close')}
+        </Button>
       ) : null}
       <Button onClick={() => setAsking('due')}>{t('exercise.changeDue')}</Button>
       {asking === 'due' ? (

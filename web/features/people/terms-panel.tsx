@@ -10,6 +10,7 @@ import { dateTime } from '../../lib/i18n';
 import '../../lib/words/people';
 import { Button } from '../../ui/button';
 import { Confirm } from '../../ui/dialog';
+import { DownloadLink } from '../../ui/download-link';
 import { Field, Input } from '../../ui/field';
 import { Notice, Sheet } from '../../ui/panel';
 import { useRosterChange } from './use-roster';
@@ -19,14 +20,18 @@ const DAY_MS = 24 * 3600_000;
 const USUAL_WEEKS = 26;
 
 /** The class once more for another term, and the end of this one. */
-export function TermsPanel({ detail: { id, name, archived, assignments } }: { detail: ClassDetail }) {
+export function TermsPanel({ detail: { id, name, archived, rights, assignments } }: { detail: ClassDetail }) {
   const { t } = useTranslation(['people', 'ui']);
   const words = useFieldWords();
   const navigate = useNavigate();
   const [copyName, setCopyName] = useState('');
   const [weeks, setWeeks] = useState(USUAL_WEEKS);
   const [missing, setMissing] = useState(false);
-  const [asking, setAsking] = useState(false);
+  const [asking, setAsking] = useState<'archive' | 'delete' | null>(null);
+  const remove = useMutation({
+    mutationFn: () => api('DELETE', `/api/classes/${id}`),
+    onSuccess: () => navigate('/classes', { replace: true }),
+  });
   const copy = useMutation({
     mutationFn: (body: object) => api<{ id: string }>('POST', `/api/classes/${id}/copies`, body),
     onSuccess: (made) => navigate(`/classes/${made.id}`),
@@ -35,7 +40,7 @@ export function TermsPanel({ detail: { id, name, archived, assignments } }: { de
     api('PUT', `/api/classes/${id}/archived`, { archived: next }),
   );
   const first = assignments[0];
-  const failed = copy.error ?? archive.error;
+  const failed = copy.error ?? archive.error ?? remove.error;
   return (
     <Sheet className="flex flex-col gap-3">
       <h2 className="text-lg">{t('terms.title')}</h2>
@@ -82,7 +87,8 @@ export function TermsPanel({ detail: { id, name, archived, assignments } }: { de
         </Button>
       </form>
       {failed ? <Notice kind="bad">{t(`ui:error.${asApiError(failed).code}`)}</Notice> : null}
-      <div className="border-line flex justify-end border-t pt-3">
+      <div className="border-line flex flex-wrap justify-end gap-2 border-t pt-3">
+        <DownloadLink href={`/api/classes/${id}/export.json`}>{t('terms.export')}</DownloadLink>
         {archived ? (
           <Button
             icon={<ArchiveRestore aria-hidden className="size-4" />}
@@ -91,20 +97,36 @@ export function TermsPanel({ detail: { id, name, archived, assignments } }: { de
           >
             {t('terms.unarchive')}
           </Button>
-        ) : (
-          <Button icon={<Archive aria-hidden className="size-4" />} onClick={() => setAsking(true)}>
+        ) : null}
+        {archived && rights === 'owner' ? (
+          <Button weight="danger" onClick={() => setAsking('delete')}>
+            {t('terms.delete')}
+          </Button>
+        ) : null}
+        {archived ? null : (
+          <Button icon={<Archive aria-hidden className="size-4" />} onClick={() => setAsking('archive')}>
             {t('terms.archive')}
           </Button>
         )}
       </div>
       <Confirm
-        open={asking}
-        onCancel={() => setAsking(false)}
-        onConfirm={() => archive.mutate(true, { onSettled: () => setAsking(false) })}
+        open={asking === 'archive'}
+        onCancel={() => setAsking(null)}
+        onConfirm={() => archive.mutate(true, { onSettled: () => setAsking(null) })}
         busy={archive.isPending}
         title={t('terms.archiveTitle', { name })}
         text={t('terms.archiveText')}
         confirm={t('terms.archive')}
+      />
+      <Confirm
+        open={asking === 'delete'}
+        danger
+        onCancel={() => setAsking(null)}
+        onConfirm={() => remove.mutate(undefined, { onError: () => setAsking(null) })}
+        busy={remove.isPending}
+        title={t('terms.deleteTitle', { name })}
+        text={t('terms.deleteText')}
+        confirm={t('terms.delete')}
       />
     </Sheet>
   );

@@ -1,16 +1,22 @@
 import { useTranslation } from 'react-i18next';
 import { NavLink } from 'react-router';
+import { useRights } from '../people/use-rights';
 
 /** The parts of a class's work. */
 export function ClassTabs({ classId }: { classId: string }) {
   const { t } = useTranslation();
+  const marksOnly = useRights(classId) === 'marking';
   return (
     <nav aria-label={t('class.parts')} className="border-strong-line flex flex-wrap gap-1 border-b">
       {[
         { to: `/classes/${classId}`, text: t('class.exercisesTab') },
         { to: `/classes/${classId}/reading`, text: t('class.reading') },
-        { to: `/classes/${classId}/roster`, text: t('class.roster') },
-        { to: `/classes/${classId}/house-rules`, text: t('class.houseRules') },
+        ...(marksOnly
+          ? []
+          : [
+              { to: `/classes/${classId}/roster`, text: t('class.roster') },
+              { to: `/classes/${classId}/house-rules`, text: t('class.houseRules') },
+            ]),
       ].map(({ to, text }) => (
         <NavLink
           key={to}
