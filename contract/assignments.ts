@@ -76,6 +76,8 @@ export interface EducatorAssignment {
   slip: Misconception | null;
   rubric: Rubric;
   judgement: Judgement;
+  /** What answers were marked by before they were last marked again, to take that back; null where they never were. */
+  former: { rubric: Rubric; judgement: Judgement } | null;
   max: number;
   dueAt: string;
   release: Release;

@@ -33,6 +33,25 @@ function packed(): Plugin {
   };
 }
 
+/** The fonts that the first page is written in, asked for with it instead of once its styles are there. */
+function fontsAhead(): Plugin {
+  return {
+    name: 'fonts-ahead',
+    apply: 'build',
+    transformIndexHtml: {
+      order: 'post',
+      handler: (_html, { bundle }) =>
+        Object.keys(bundle ?? {})
+          .filter((file) => /latin-wght-normal-[\w-]+\.woff2$/.test(file))
+          .map((file) => ({
+            tag: 'link',
+            injectTo: 'head' as const,
+            attrs: { rel: 'preload', as: 'font', type: 'font/woff2', href: `/${file}`, crossorigin: '' },
+          })),
+    },
+  };
+}
+
 export default defineConfig({
   plugins: [
     react(),
@@ -48,6 +67,7 @@ export default defineConfig({
         maximumFileSizeToCacheInBytes: 4 * 1024 * 1024,
       },
     }),
+    fontsAhead(),
     packed(),
   ],
   // `npm run dev` says which server is ours; without it no other is asked.

@@ -284,6 +284,17 @@ describe('the educator', () => {
       .expect(202);
     expect(await finished()).toEqual({ total: 2, done: 2, changed: 2, finished: true });
     expect((await grades()).map(({ max }) => max)).toEqual([10, 10]);
+    // It can be taken back: what was marked by is known, and every grade that was replaced is kept.
+    const { former } = await theirs();
+    expect(former!.rubric).not.toEqual({ developer: 10 });
+    await room.educator.post(`/api/assignments/${room.assignmentId}/regrade`, former!).expect(202);
+    await finished();
+    expect(await grades()).toEqual(before);
+    expect(await h.db('former_grades').select('grade')).toHaveLength(4);
+    await room.educator
+      .post(`/api/assignments/${room.assignmentId}/regrade`, { rubric: { developer: 10 } })
+      .expect(202);
+    await finished();
     // What was changed by hand stays.
     expect((await theirs()).rows.some(({ changed }) => changed)).toBe(true);
   });

@@ -1,5 +1,5 @@
 import type { Regrade, RegradeAsked, RegradePreview } from '@cimbel/contract';
-import { MOST_ACCEPTED, withGiven } from '@cimbel/core/mark';
+import { MOST_ACCEPTED, withGiven, type Judgement, type Rubric } from '@cimbel/core/mark';
 import type { Knex } from 'knex';
 import { changesOf, effectiveGrade, markingOf, type AttemptRow } from '../attempts/store';
 import { maxPoints, type AssignmentRow } from './row';
@@ -229,3 +229,15 @@ export async function runRegrade(
 /** Assignments whose answers are half marked again. */
 export const unfinishedRegrades = (db: Knex): Promise<string[]> =>
   db('regrades').whereNull('finished_at').pluck('assignment_id');
+
+/** What answers were marked by before they were last marked again, as it was written down then. */
+export async function formerStandard(
+  db: Knex,
+  assignmentId: string,
+): Promise<{ rubric: Rubric; judgement: Judgement } | null> {
+  const last = await db('log')
+    .where({ action: 'assignment.regraded', subject_id: assignmentId })
+    .orderBy('id', 'desc')
+    .first('before');
+  return last?.before ?? null;
+}

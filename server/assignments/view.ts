@@ -3,6 +3,7 @@ import type { Knex } from 'knex';
 import { attemptsOf, changesOf, effectiveGrade, pointsOf, standingOf } from '../attempts/store';
 import { studentsOf } from '../classes/store';
 import type { LedAssignment } from './access';
+import { formerStandard } from './regrade';
 import { isClosed, isReleased, maxPoints } from './row';
 
 /** An assignment as the educator of its class sees it: who has handed in what, beside the model answer. */
@@ -15,12 +16,13 @@ export async function educatorView(
     studentsOf(db, assignment.class_id),
     attemptsOf(db, [assignment.id]),
   ]);
-  const [points, changes] = await Promise.all([
+  const [points, changes, former] = await Promise.all([
     pointsOf(db, attempts),
     changesOf(
       db,
       attempts.map(({ id }) => id),
     ),
+    formerStandard(db, assignment.id),
   ]);
   const shown = new Map<string, number>();
   for (const { grade } of attempts)
@@ -41,6 +43,7 @@ export async function educatorView(
     slip: assignment.slip,
     rubric: assignment.rubric,
     judgement: assignment.judgement,
+    former,
     max: maxPoints(assignment.rubric),
     dueAt: assignment.due_at.toISOString(),
     release: assignment.release,

@@ -62,6 +62,7 @@ export async function up(knex: Knex): Promise<void> {
     t.jsonb('after');
     t.index(['class_id', 'id']);
     t.index(['actor_id', 'id']);
+    t.index(['subject_id', 'id']);
   });
   await knex.raw(`
     create function keep_log() returns trigger language plpgsql as $$

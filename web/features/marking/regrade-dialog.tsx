@@ -1,6 +1,7 @@
 import type { EducatorAssignment } from '@cimbel/contract';
 import { partName, partsOf } from '@cimbel/core/card';
 import type { Judgement, Rubric } from '@cimbel/core/mark';
+import { Undo2 } from 'lucide-react';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { asApiError } from '../../lib/api';
@@ -54,6 +55,19 @@ export function RegradeDialog({
       ) : (
         <div className="flex max-h-[60dvh] flex-col gap-4 overflow-y-auto" tabIndex={0}>
           <p>{t('service.regradeText')}</p>
+          {assignment.former ? (
+            <Button
+              className="self-start"
+              icon={<Undo2 aria-hidden className="size-4" />}
+              onClick={() => {
+                setRubric(assignment.former!.rubric);
+                setJudgement(assignment.former!.judgement);
+                preview.reset();
+              }}
+            >
+              {t('regrade.former')}
+            </Button>
+          ) : null}
           {preview.data ? <RegradeChanges preview={preview.data} /> : null}
           <RubricFields
             rubric={rubric}
