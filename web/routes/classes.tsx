@@ -1,5 +1,5 @@
 import { newClassSchema, type ClassSummary } from '@cimbel/contract';
-import { useMutation, useQuery } from '@tanstack/react-query';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link, useNavigate } from 'react-router';
@@ -13,11 +13,15 @@ function NewClass() {
   const { t } = useTranslation();
   const words = useFieldWords();
   const navigate = useNavigate();
+  const client = useQueryClient();
   const [name, setName] = useState('');
   const [missing, setMissing] = useState(false);
   const create = useMutation({
     mutationFn: (body: { name: string }) => api<{ id: string }>('POST', '/api/classes', body),
-    onSuccess: ({ id }) => navigate(`/classes/${id}`),
+    onSuccess: ({ id }) => {
+      void client.invalidateQueries({ queryKey: ['classes'] });
+      return navigate(`/classes/${id}`);
+    },
   });
   return (
     <form

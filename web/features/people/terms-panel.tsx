@@ -1,5 +1,5 @@
 import { classCopySchema, type ClassDetail } from '@cimbel/contract';
-import { useMutation } from '@tanstack/react-query';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { Archive, ArchiveRestore, CopyPlus } from 'lucide-react';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -24,17 +24,24 @@ export function TermsPanel({ detail: { id, name, archived, rights, assignments }
   const { t } = useTranslation(['people', 'ui']);
   const words = useFieldWords();
   const navigate = useNavigate();
+  const client = useQueryClient();
   const [copyName, setCopyName] = useState('');
   const [weeks, setWeeks] = useState(USUAL_WEEKS);
   const [missing, setMissing] = useState(false);
   const [asking, setAsking] = useState<'archive' | 'delete' | null>(null);
   const remove = useMutation({
     mutationFn: () => api('DELETE', `/api/classes/${id}`),
-    onSuccess: () => navigate('/classes', { replace: true }),
+    onSuccess: async () => {
+      await navigate('/classes', { replace: true });
+      await client.invalidateQueries({ queryKey: ['classes'] });
+    },
   });
   const copy = useMutation({
     mutationFn: (body: object) => api<{ id: string }>('POST', `/api/classes/${id}/copies`, body),
-    onSuccess: (made) => navigate(`/classes/${made.id}`),
+    onSuccess: async (made) => {
+      await client.invalidateQueries({ queryKey: ['classes'] });
+      await navigate(`/classes/${made.id}`);
+    },
   });
   const archive = useRosterChange(id, (next: boolean) =>
     api('PUT', `/api/classes/${id}/archived`, { archived: next }),

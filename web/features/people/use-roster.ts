@@ -17,7 +17,7 @@ export function useRosterChange<Sent, Told>(classId: string, send: (sent: Sent) 
     mutationFn: send,
     onSettled: () =>
       Promise.all(
-        [rosterKey(classId), ['class', classId], ['log', classId]].map((queryKey) =>
+        [rosterKey(classId), ['class', classId], ['log', classId], ['classes']].map((queryKey) =>
           client.invalidateQueries({ queryKey }),
         ),
       ),
