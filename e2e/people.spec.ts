@@ -102,6 +102,12 @@ test('a roster of thirty by paste and by file, slips claimed, a password reset, 
 
   await educator.getByRole('button', { name: 'Slips for all who need one' }).click();
   await educator.getByRole('button', { name: 'Make slips' }).click();
+  await expect(educator.getByRole('heading', { name: 'Slips', exact: true })).toBeVisible();
+  // What is printed is the sheet, and the dialog is still there afterwards.
+  await educator.emulateMedia({ media: 'print' });
+  await expect(educator.locator('body > .print-sheet li').last()).toBeVisible();
+  await expect(educator.getByRole('heading', { name: '32 students' })).not.toBeInViewport();
+  await educator.emulateMedia({ media: 'screen' });
   const codes = await codesOf(educator);
   expect(Object.keys(codes)).toHaveLength(31);
 

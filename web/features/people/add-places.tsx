@@ -107,7 +107,7 @@ export function AddPlaces({ classId }: { classId: string }) {
             {listed.length > 0 ? t('roster.found', { count: listed.length }) : ''}
           </span>
           <Button type="submit" weight="main" disabled={listed.length === 0 || add.isPending}>
-            {t('roster.add', { count: listed.length })}
+            {listed.length > 0 ? t('roster.add', { count: listed.length }) : t('roster.addNone')}
           </Button>
         </div>
       </form>

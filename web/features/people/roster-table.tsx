@@ -80,10 +80,10 @@ export function RosterTable({
               <th scope="col" className="px-3 py-2 text-start">
                 {t('roster.name')}
               </th>
-              <th scope="col" className="px-3 py-2 text-start">
+              <th scope="col" className="px-3 py-2 text-start max-sm:hidden">
                 {t('roster.number')}
               </th>
-              <th scope="col" className="px-3 py-2 text-start">
+              <th scope="col" className="px-3 py-2 text-start max-sm:hidden">
                 {t('roster.access')}
               </th>
               <td />
@@ -103,9 +103,13 @@ export function RosterTable({
                 </td>
                 <th scope="row" className="px-3 py-1 text-start font-semibold">
                   {place.name}
+                  {/* On a phone what has no room beside it. */}
+                  <span className="text-quiet block text-sm font-normal sm:hidden">
+                    {place.number} {place.claimed ? '' : t('roster.unclaimed')}
+                  </span>
                 </th>
-                <td className="px-3 py-1">{place.number}</td>
-                <td className="text-quiet px-3 py-1">
+                <td className="px-3 py-1 max-sm:hidden">{place.number}</td>
+                <td className="text-quiet px-3 py-1 max-sm:hidden">
                   {t(place.claimed ? 'roster.claimed' : 'roster.unclaimed')}
                 </td>
                 <td className="px-3 py-1 text-end whitespace-nowrap">
@@ -115,7 +119,7 @@ export function RosterTable({
                     aria-label={t('roster.slipOf', { name: place.name })}
                     onClick={() => setAsked({ kind: 'slips', ids: [place.id] })}
                   >
-                    {t('roster.slip')}
+                    <span className="max-sm:hidden">{t('roster.slip')}</span>
                   </Button>
                   <Button
                     weight="quiet"
@@ -123,7 +127,7 @@ export function RosterTable({
                     aria-label={t('roster.editOf', { name: place.name })}
                     onClick={() => setAsked({ kind: 'edit', place })}
                   >
-                    {t('roster.edit')}
+                    <span className="max-sm:hidden">{t('roster.edit')}</span>
                   </Button>
                   <Button
                     weight="quiet"
@@ -131,7 +135,7 @@ export function RosterTable({
                     aria-label={t('roster.removeOf', { name: place.name })}
                     onClick={() => setAsked({ kind: 'remove', place })}
                   >
-                    {t('roster.remove')}
+                    <span className="max-sm:hidden">{t('roster.remove')}</span>
                   </Button>
                 </td>
               </tr>
