@@ -1,6 +1,16 @@
 import type { EducatorAssignment } from '@cimbel/contract';
 import { allRoutes } from './routes';
-import { ask, assignmentBody, browser, classroom, harness, newId, type Harness } from './testing/harness';
+import {
+  ask,
+  assignmentBody,
+  browser,
+  classroom,
+  harness,
+  newId,
+  signedIn,
+  type Browser,
+  type Harness,
+} from './testing/harness';
 
 let h: Harness;
 let room: Awaited<ReturnType<typeof classroom>>;
@@ -8,6 +18,7 @@ let attemptId: string;
 let exerciseId: string;
 let sessionId: string;
 let invitationId: string;
+let marker: Browser;
 
 beforeAll(async () => {
   h = await harness();
@@ -23,6 +34,14 @@ beforeAll(async () => {
   await h.db('users').where({ id: account.id }).update({ administrator: true });
   await room.educator.post('/api/invitations', { label: 'A new colleague' }).expect(201);
   invitationId = (await h.db('codes').where({ kind: 'invitation' }).first('id')).id;
+  const marks = await signedIn(h, 'educator', 'Marker');
+  marker = marks;
+  await h.db('class_educators').insert({
+    class_id: room.classId,
+    educator_id: marks.account.id,
+    rights: 'marking',
+    added_at: h.clock.now,
+  });
   attemptId = (await h.db('attempts').where({ student_id: room.student.account.id }).first('id')).id;
 }, 60_000);
 afterAll(() => h.close());
@@ -95,6 +114,24 @@ describe('every route, by everyone', () => {
       expect((await room.otherEducator.send(method, address(path), {})).status).toBe(404);
     },
   );
+
+  const ofClass = /:(classId|assignmentId|testId|practiceId)/;
+  it.each(
+    guarded.filter(({ who, method, path }) => who === 'educator' && method !== 'get' && ofClass.test(path)),
+  )('$name is closed to an educator of the class who only marks', async ({ method, path }) => {
+    expect((await marker.send(method, address(path), {})).status).toBe(403);
+  });
+  it('lets whoever only marks look, and change a mark', async () => {
+    for (const path of [
+      `/api/classes/${room.classId}`,
+      `/api/assignments/${room.assignmentId}`,
+      `/api/reading-tests/${room.testId}`,
+      `/api/attempts/${attemptId}`,
+    ])
+      await marker.get(path).expect(200);
+    // What is wrong with it is said, so it was reached.
+    await marker.post(`/api/attempts/${attemptId}/mark-changes`).expect(422);
+  });
 
   it.each(guarded.filter(({ who, path }) => who === 'student' && path.includes(':')))(
     '$name shows a student of another class nothing',

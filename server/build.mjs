@@ -6,7 +6,7 @@ const options = {
   entryPoints: {
     main: here('./main.ts'),
     worker: here('./jobs/worker.ts'),
-    people: here('./people-main.ts'),
+    people: here('./people.ts'),
   },
   outdir: here('./dist'),
   bundle: true,

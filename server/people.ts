@@ -9,7 +9,7 @@ npm run people -- reset EMAIL                     a code that sets a new passwor
 For whoever runs the installation: the first administrator behind a proxy, or one who forgot their password.`;
 
 /** @returns What is said at the terminal. @throws Error with what is wrong, in plain words. */
-export async function people(url: string, args: readonly string[], now: Date): Promise<string> {
+async function people(url: string, args: readonly string[], now: Date): Promise<string> {
   const administrator = args.includes('--administrator');
   const [command, ...rest] = args.filter((arg) => arg !== '--administrator');
   const whom = rest.join(' ').trim();
@@ -35,3 +35,11 @@ export async function people(url: string, args: readonly string[], now: Date): P
     await db.destroy();
   }
 }
+
+people(process.env.DATABASE_URL ?? '', process.argv.slice(2), new Date()).then(
+  (text) => console.log(text),
+  (error: Error) => {
+    console.error(error.message);
+    process.exit(1);
+  },
+);

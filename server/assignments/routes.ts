@@ -8,7 +8,7 @@ import {
 import { CRITERIA } from '@cimbel/core/mark';
 import { ownClass } from '../classes/access';
 import { route, type Route } from '../http/route';
-import { ownAssignment } from './access';
+import { ownAssignment, seenAssignment } from './access';
 import { answersCsv } from './answers-csv';
 import { previewRegrade, regradeOf, startRegrade } from './regrade';
 import { changeAssignment, createAssignment, deleteAssignment, editAssignment } from './store';
@@ -31,14 +31,14 @@ export const assignmentRoutes = (): Route[] => [
     method: 'get',
     path: '/api/assignments/:assignmentId',
     who: 'educator',
-    reach: ownAssignment,
+    reach: seenAssignment,
     handle: ({ db, now, reached }) => educatorView(db, reached, now()),
   }),
   route({
     method: 'get',
     path: '/api/assignments/:assignmentId/answers.csv',
     who: 'educator',
-    reach: ownAssignment,
+    reach: seenAssignment,
     handle: async ({ db, now, reached, res }) => {
       const csv = answersCsv(await educatorView(db, reached, now()), CRITERIA);
       res.attachment('answers.csv').type('text/csv; charset=utf-8').send(csv);
@@ -71,7 +71,7 @@ export const assignmentRoutes = (): Route[] => [
     method: 'get',
     path: '/api/assignments/:assignmentId/regrade',
     who: 'educator',
-    reach: ownAssignment,
+    reach: seenAssignment,
     handle: async ({ db, reached }): Promise<{ regrade: Regrade | null }> => ({
       regrade: await regradeOf(db, reached.id),
     }),

@@ -18,18 +18,30 @@ export interface ClassRow {
 export const ledByMe = (query: Knex.QueryBuilder, { me }: Call): Knex.QueryBuilder =>
   query.join('leaders', 'leaders.class_id', 'classes.id').where('leaders.educator_id', me!.id);
 
-/** Whoever only marks looks at everything, and changes nothing but marks. @throws HttpError 403 */
-export function allowed<R extends { rights: Rights }>(row: R | undefined, { req }: Call): R | null {
-  if (row && row.rights === 'marking' && req.method !== 'GET') throw notAllowed();
+/** What each may who leads a class, least first. */
+const RIGHTS: readonly Rights[] = ['marking', 'all', 'owner'];
+
+/** The row, for whoever leads its class at least so far. @throws HttpError 403 for whoever leads it less */
+export function ledAtLeast<R extends { rights: Rights }>(least: Rights, row: R | undefined): R | null {
+  if (row && RIGHTS.indexOf(row.rights) < RIGHTS.indexOf(least)) throw notAllowed();
   return row ?? null;
 }
 
-/** The class, for an educator who leads it; null for anyone else. */
-export async function ownClass(call: Call): Promise<(ClassRow & { rights: Rights }) | null> {
-  const row = await ledByMe(call.db('classes'), call)
-    .where({ 'classes.id': call.param('classId') })
-    .select('classes.*', 'leaders.rights')
-    .first();
-  const led = allowed<ClassRow & { rights: Rights }>(row, call);
-  return led && { ...led, house_rules: houseRulesSchema.parse(led.house_rules) };
-}
+export type LedClass = ClassRow & { rights: Rights };
+const classLed =
+  (least: Rights) =>
+  async (call: Call): Promise<LedClass | null> => {
+    const row: LedClass | undefined = await ledByMe(call.db('classes'), call)
+      .where({ 'classes.id': call.param('classId') })
+      .select('classes.*', 'leaders.rights')
+      .first();
+    const led = ledAtLeast(least, row);
+    return led && { ...led, house_rules: houseRulesSchema.parse(led.house_rules) };
+  };
+
+/** The class, for an educator who leads it, if only to look and mark; null for anyone else. */
+export const seenClass = classLed('marking');
+/** The class, for an educator who may do everything in it. */
+export const ownClass = classLed('all');
+/** The class, for the one whose it is. */
+export const ownedClass = classLed('owner');

@@ -154,7 +154,7 @@ export async function changePlace(
   await db.transaction(async (trx) => {
     const where = { class_id: inClass.id, student_id: studentId };
     const before = (await trx<MembershipRow>('memberships').where(where).forUpdate().first())!;
-    const user = await trx('users').where({ id: studentId }).first('name', 'demo');
+    const user = await trx('users').where({ id: studentId }).first('name');
     const taken =
       number != null &&
       (await trx('memberships')

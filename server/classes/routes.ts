@@ -10,35 +10,20 @@ import {
   placeChangeSchema,
   slipsSchema,
   type MyClass,
-  type Rights,
 } from '@cimbel/contract';
-import { invalidField, notAllowed } from '../http/errors';
+import { invalidField } from '../http/errors';
 import { route, type Call, type Route } from '../http/route';
 import { logOfClass } from '../log/store';
-import { ownClass, type ClassRow } from './access';
+import { ownClass, ownedClass, seenClass, type ClassRow } from './access';
 import { addEducator, removeEducator } from './educators';
 import { dataOf, deleteStudent } from './person';
 import { addPlaces, changePlace, joinClass, makeSlips, renewJoinCode, rosterOf, setJoining } from './roster';
 import { classDetail, classesOf, createClass } from './store';
 import { copyClass, deleteClass, exportOf, setArchived } from './terms';
 
-/** A class in which I may do everything, also what only looks at it. */
-async function whollyMine(call: Call): Promise<(ClassRow & { rights: Rights }) | null> {
-  const inClass = await ownClass(call);
-  if (inClass?.rights === 'marking') throw notAllowed();
-  return inClass;
-}
-
-/** A class that is mine: it can be given away and deleted by nobody else. */
-async function ownedByMe(call: Call): Promise<ClassRow | null> {
-  const inClass = await ownClass(call);
-  if (inClass && inClass.rights !== 'owner') throw notAllowed();
-  return inClass;
-}
-
 /** Another who leads a class of mine. */
 async function colleagueInMyClass(call: Call): Promise<{ inClass: ClassRow; educatorId: string } | null> {
-  const inClass = await whollyMine(call);
+  const inClass = await ownClass(call);
   const educatorId = call.param('accountId');
   const there =
     inClass &&
@@ -48,7 +33,7 @@ async function colleagueInMyClass(call: Call): Promise<{ inClass: ClassRow; educ
 
 /** A place on the roster of a class I lead, whoever has it and whatever its state. */
 async function placeInMyClass(call: Call): Promise<{ inClass: ClassRow; studentId: string } | null> {
-  const inClass = await whollyMine(call);
+  const inClass = await ownClass(call);
   const studentId = call.param('studentId');
   const place =
     inClass &&
@@ -78,7 +63,7 @@ export const classRoutes = (): Route[] => [
     method: 'get',
     path: '/api/classes/:classId',
     who: 'educator',
-    reach: ownClass,
+    reach: seenClass,
     handle: ({ db, now, reached }) => classDetail(db, reached, now()),
   }),
   route({
@@ -209,7 +194,7 @@ export const classRoutes = (): Route[] => [
     method: 'get',
     path: '/api/classes/:classId/export.json',
     who: 'educator',
-    reach: whollyMine,
+    reach: ownClass,
     handle: async ({ db, reached, res }) => {
       res.attachment('class.json').json(await exportOf(db, reached));
     },
@@ -218,14 +203,14 @@ export const classRoutes = (): Route[] => [
     method: 'delete',
     path: '/api/classes/:classId',
     who: 'educator',
-    reach: ownedByMe,
+    reach: ownedClass,
     handle: ({ db, me, now, reached }) => deleteClass(db, reached, me.id, now()),
   }),
   route({
     method: 'get',
     path: '/api/classes/:classId/log',
     who: 'educator',
-    reach: whollyMine,
+    reach: ownClass,
     handle: ({ db, reached }) => logOfClass(db, reached.id),
   }),
   route({

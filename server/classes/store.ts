@@ -1,10 +1,10 @@
-import type { ClassDetail, ClassSummary, Rights, Standing } from '@cimbel/contract';
+import type { ClassDetail, ClassSummary, Standing } from '@cimbel/contract';
 import { DEFAULT_HOUSE_RULES } from '@cimbel/core/theory';
 import type { Knex } from 'knex';
 import { ownLinesOf } from '../shade-books/store';
 import { attemptsOf, pointsOf, standingOf, type AttemptRow } from '../attempts/store';
 import { isReleased, maxPoints, type AssignmentRow } from '../assignments/row';
-import type { ClassRow } from './access';
+import type { ClassRow, LedClass } from './access';
 import { newJoinCode } from './roster';
 
 export async function createClass(db: Knex, educatorId: string, name: string): Promise<ClassRow> {
@@ -44,11 +44,7 @@ export function studentsOf(db: Knex, classId: string): Promise<{ id: string; nam
     .select('users.id', 'users.name');
 }
 
-export async function classDetail(
-  db: Knex,
-  row: ClassRow & { rights: Rights },
-  now: Date,
-): Promise<ClassDetail> {
+export async function classDetail(db: Knex, row: LedClass, now: Date): Promise<ClassDetail> {
   const [students, assignments, ownLines, waiting] = await Promise.all([
     studentsOf(db, row.id),
     db<AssignmentRow>('assignments').where({ class_id: row.id }).orderBy('due_at'),

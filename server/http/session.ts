@@ -3,14 +3,12 @@ import connectPgSimple from 'connect-pg-simple';
 import type { Request, RequestHandler } from 'express';
 import session from 'express-session';
 import type { Knex } from 'knex';
-import { createHash, randomUUID } from 'node:crypto';
+import { createHash } from 'node:crypto';
 import type { Pool } from 'pg';
 
 declare module 'express-session' {
   interface SessionData {
     accountId: string;
-    /** Names the session to its owner, since its own id opens it. */
-    publicId: string;
     /** ISO date and time. */
     startedAt: string;
     /** What the browser called itself. */
@@ -52,7 +50,6 @@ export function signInAs(req: Request, { id }: Account, now: Date): Promise<void
     req.session.regenerate((failure) => {
       if (failure) return reject(failure);
       req.session.accountId = id;
-      req.session.publicId = randomUUID();
       req.session.startedAt = now.toISOString();
       req.session.agent = (req.get('user-agent') ?? '').slice(0, 200);
       req.session.save((error) => (error ? reject(error) : resolve()));
@@ -66,6 +63,13 @@ export function signOut(req: Request): Promise<void> {
   );
 }
 
+/** Names a session to its owner: its own id opens it, this opens nothing. */
+export const publicOf = (sid: string) =>
+  createHash('sha256')
+    .update(sid)
+    .digest('hex')
+    .replace(/^(.{8})(.{4})(.{4})(.{4})(.{12}).*$/, '$1-$2-$3-$4-$5');
+
 const sessionsOf = (db: Knex, accountId: string) =>
   db('sessions').whereRaw("sess->>'accountId' = ?", [accountId]).where('expire', '>', new Date());
 
@@ -75,19 +79,12 @@ export async function openSessions(db: Knex, accountId: string, req: Request): P
     .orderByRaw("sess->>'startedAt' desc nulls last")
     .select('sid', 'sess');
   return rows.map(({ sid, sess }) => ({
-    // A session of before there were such names is named by what is worth nothing without the secret.
-    id: sess.publicId ?? publicOf(sid),
+    id: publicOf(sid),
     here: sid === req.sessionID,
     agent: sess.agent ?? '',
     startedAt: sess.startedAt ?? null,
   }));
 }
-
-const publicOf = (sid: string) =>
-  createHash('sha256')
-    .update(sid)
-    .digest('hex')
-    .replace(/^(.{8})(.{4})(.{4})(.{4})(.{12}).*$/, '$1-$2-$3-$4-$5');
 
 /** Ends sessions of an account: one by its public name, or all but the one that asks. Without a request all of them. */
 export async function endSessions(
@@ -99,7 +96,7 @@ export async function endSessions(
     const all = sessionsOf(db, accountId);
     return which.besides ? all.whereNot({ sid: which.besides.sessionID }).delete() : all.delete();
   }
-  const rows: { sid: string; sess: Partial<session.SessionData> }[] = await sessionsOf(db, accountId);
-  const found = rows.find(({ sid, sess }) => (sess.publicId ?? publicOf(sid)) === which.id);
-  return found ? db('sessions').where({ sid: found.sid }).delete() : 0;
+  const sids: string[] = await sessionsOf(db, accountId).pluck('sid');
+  const found = sids.find((sid) => publicOf(sid) === which.id);
+  return found ? db('sessions').where({ sid: found }).delete() : 0;
 }

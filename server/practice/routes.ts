@@ -6,7 +6,7 @@ import {
   type Rights,
   type StudentEye,
 } from '@cimbel/contract';
-import { allowed, ledByMe, ownClass, type ClassRow } from '../classes/access';
+import { ledAtLeast, ledByMe, ownClass, seenClass, type ClassRow } from '../classes/access';
 import { route, type Call, type Route } from '../http/route';
 import { secondsSinceHeard } from './pace';
 import { createPractice, eyeOfStudent, keepAnswers, practiceOf, type PracticeRow } from './store';
@@ -17,7 +17,7 @@ async function ownPractice(call: Call): Promise<PracticeRow | null> {
     .where({ 'practices.id': call.param('practiceId') })
     .select('practices.*', 'leaders.rights')
     .first();
-  return allowed<PracticeRow & { rights: Rights }>(row, call);
+  return ledAtLeast<PracticeRow & { rights: Rights }>('all', row);
 }
 
 interface Member {
@@ -26,17 +26,19 @@ interface Member {
   name: string;
 }
 /** A student of a class, for the educator who leads it. */
-async function studentOfMyClass(call: Call): Promise<Member | null> {
-  const inClass = await ownClass(call);
-  if (!inClass) return null;
-  const row = await call
-    .db('members')
-    .join('users', 'users.id', 'members.student_id')
-    .where({ class_id: inClass.id, student_id: call.param('studentId') })
-    .select('users.id', 'users.name')
-    .first();
-  return row ? { inClass, id: row.id, name: row.name } : null;
-}
+const studentOf =
+  (classOf: typeof ownClass) =>
+  async (call: Call): Promise<Member | null> => {
+    const inClass = await classOf(call);
+    if (!inClass) return null;
+    const row = await call
+      .db('members')
+      .join('users', 'users.id', 'members.student_id')
+      .where({ class_id: inClass.id, student_id: call.param('studentId') })
+      .select('users.id', 'users.name')
+      .first();
+    return row ? { inClass, id: row.id, name: row.name } : null;
+  };
 
 export const practiceRoutes = (): Route[] => [
   route({
@@ -88,7 +90,7 @@ export const practiceRoutes = (): Route[] => [
     method: 'get',
     path: '/api/classes/:classId/students/:studentId/eye',
     who: 'educator',
-    reach: studentOfMyClass,
+    reach: studentOf(seenClass),
     handle: async ({ db, reached }): Promise<StudentEye> => ({
       studentName: reached.name,
       className: reached.inClass.name,
@@ -99,7 +101,7 @@ export const practiceRoutes = (): Route[] => [
     method: 'put',
     path: '/api/classes/:classId/students/:studentId/extra-time',
     who: 'educator',
-    reach: studentOfMyClass,
+    reach: studentOf(ownClass),
     body: extraTimeSchema,
     handle: async ({ db, now, reached, body }) => {
       await db.transaction(async (trx) => {

@@ -1,6 +1,6 @@
 import type { Rights } from '@cimbel/contract';
 import type { Knex } from 'knex';
-import { allowed, ledByMe } from '../classes/access';
+import { ledAtLeast, ledByMe } from '../classes/access';
 import type { Call } from '../http/route';
 import type { SittingRow, TestOfClass } from './rows';
 
@@ -10,14 +10,20 @@ const testsWithClass = (call: Call) =>
     .join('classes', 'classes.id', 'reading_tests.class_id')
     .select('reading_tests.*', 'classes.name as class_name');
 
-/** The test, for an educator who leads its class. */
-export async function ownTest(call: Call): Promise<TestOfClass | null> {
-  const row = await ledByMe(testsWithClass(call), call)
-    .where({ 'reading_tests.id': call.param('testId') })
-    .select('leaders.rights')
-    .first();
-  return allowed<TestOfClass & { rights: Rights }>(row, call);
-}
+const testLed =
+  (least: Rights) =>
+  async (call: Call): Promise<TestOfClass | null> => {
+    const row: (TestOfClass & { rights: Rights }) | undefined = await ledByMe(testsWithClass(call), call)
+      .where({ 'reading_tests.id': call.param('testId') })
+      .select('leaders.rights')
+      .first();
+    return ledAtLeast(least, row);
+  };
+
+/** The test, for an educator who leads its class, if only to look and mark. */
+export const seenTest = testLed('marking');
+/** The test, for an educator who may do everything in its class. */
+export const ownTest = testLed('all');
 
 /** The test, for a student of its class. */
 export async function testSetToMe(call: Call): Promise<TestOfClass | null> {

@@ -1,7 +1,7 @@
 import { newTestSchema, testChangeSchema } from '@cimbel/contract';
-import { ownClass } from '../classes/access';
+import { ownClass, seenClass } from '../classes/access';
 import { route, type Route } from '../http/route';
-import { ownTest } from './access';
+import { ownTest, seenTest } from './access';
 import { educatorTest, resultsCsv } from './results';
 import { changeTest, createTest, deleteTest, readingDesk } from './store';
 
@@ -10,7 +10,7 @@ export const readingRoutes = (): Route[] => [
     method: 'get',
     path: '/api/classes/:classId/reading',
     who: 'educator',
-    reach: ownClass,
+    reach: seenClass,
     handle: ({ db, now, reached }) => readingDesk(db, reached, now()),
   }),
   route({
@@ -29,14 +29,14 @@ export const readingRoutes = (): Route[] => [
     method: 'get',
     path: '/api/reading-tests/:testId',
     who: 'educator',
-    reach: ownTest,
+    reach: seenTest,
     handle: ({ db, now, reached }) => educatorTest(db, reached, now()),
   }),
   route({
     method: 'get',
     path: '/api/reading-tests/:testId/results.csv',
     who: 'educator',
-    reach: ownTest,
+    reach: seenTest,
     handle: async ({ db, now, reached, res }) => {
       const csv = resultsCsv(await educatorTest(db, reached, now()));
       res.attachment('reading-test.csv').type('text/csv; charset=utf-8').send(csv);

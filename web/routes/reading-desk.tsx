@@ -8,7 +8,7 @@ import { Link, useParams } from 'react-router';
 import { ClassTabs } from '../features/reading/class-tabs';
 import { api, asApiError } from '../lib/api';
 import { dateTime } from '../lib/i18n';
-import { useRights } from '../features/people/use-rights';
+import { useRights } from '../features/people/use-class';
 import { Button, ButtonLink } from '../ui/button';
 import { Confirm } from '../ui/dialog';
 import { Empty, Failure, Loading, Notice } from '../ui/panel';

@@ -1,6 +1,6 @@
 import { useTranslation } from 'react-i18next';
 import { NavLink } from 'react-router';
-import { useRights } from '../people/use-rights';
+import { useRights } from '../people/use-class';
 
 /** The parts of a class's work. */
 export function ClassTabs({ classId }: { classId: string }) {
