@@ -10,7 +10,7 @@ import { useMe } from '../lib/session';
 import '../lib/words/people';
 import { Button, ButtonLink } from '../ui/button';
 import { Field, Input } from '../ui/field';
-import { Facts, Failure, Loading, Notice, Sheet } from '../ui/panel';
+import { Facts, Failure, Loading, Notice, Refused, Sheet } from '../ui/panel';
 
 const SESSIONS = ['account-sessions'] as const;
 
@@ -126,7 +126,7 @@ function Sessions() {
           );
         })}
       </ul>
-      {end.isError ? <Notice kind="bad">{t(`ui:error.${asApiError(end.error).code}`)}</Notice> : null}
+      <Refused error={end.error} />
       {others.length > 1 ? (
         <Button className="self-end" disabled={end.isPending} onClick={() => end.mutate(null)}>
           {t('account.endOthers')}

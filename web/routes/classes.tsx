@@ -3,11 +3,11 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link, useNavigate } from 'react-router';
-import { api, asApiError } from '../lib/api';
+import { api } from '../lib/api';
 import { useFieldWords } from '../lib/form';
 import { Button } from '../ui/button';
 import { Field, Input } from '../ui/field';
-import { Empty, Failure, Loading, Notice, Sheet } from '../ui/panel';
+import { Empty, Failure, Loading, Refused, Sheet } from '../ui/panel';
 
 function NewClass() {
   const { t } = useTranslation();
@@ -45,7 +45,7 @@ function NewClass() {
       <Button type="submit" disabled={create.isPending}>
         {t('classes.create')}
       </Button>
-      {create.isError ? <Notice kind="bad">{t(`error.${asApiError(create.error).code}`)}</Notice> : null}
+      <Refused error={create.error} />
     </form>
   );
 }

@@ -3,14 +3,14 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { KeyRound } from 'lucide-react';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { api, asApiError } from '../lib/api';
+import { api } from '../lib/api';
 import { useFieldWords } from '../lib/form';
 import { dateTime } from '../lib/i18n';
 import '../lib/words/people';
 import { Button } from '../ui/button';
 import { Dialog } from '../ui/dialog';
 import { Field, Input, Tick } from '../ui/field';
-import { Failure, Loading, Notice, Sheet } from '../ui/panel';
+import { Failure, Loading, Refused, Sheet } from '../ui/panel';
 
 const PEOPLE = ['people'] as const;
 interface Made {
@@ -54,7 +54,7 @@ function Invite({ onMade }: { onMade: (made: Made) => void }) {
           <Input value={label} maxLength={80} onChange={({ target }) => setLabel(target.value)} />
         </Field>
         <Tick label={t('people.inviteAdministrator')} on={administrator} onChange={setAdministrator} />
-        {invite.isError ? <Notice kind="bad">{t(`ui:error.${asApiError(invite.error).code}`)}</Notice> : null}
+        <Refused error={invite.error} />
         <Button type="submit" weight="main" className="self-end" disabled={invite.isPending}>
           {t('people.invite')}
         </Button>
@@ -86,7 +86,7 @@ export function PeoplePage() {
     <div className="mx-auto grid max-w-6xl items-start gap-4 p-4 py-6 wide:grid-cols-[minmax(0,1fr)_22rem]">
       <div className="flex flex-col gap-4">
         <h1 className="text-2xl">{t('people.title')}</h1>
-        {failed ? <Notice kind="bad">{t(`ui:error.${asApiError(failed).code}`)}</Notice> : null}
+        <Refused error={failed} />
         <div className="bg-sheet border-line overflow-x-auto rounded-sm border" tabIndex={0}>
           <table className="w-full border-collapse">
             <caption className="sr-only">{t('people.table')}</caption>

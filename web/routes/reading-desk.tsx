@@ -6,12 +6,12 @@ import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link, useParams } from 'react-router';
 import { ClassTabs } from '../features/reading/class-tabs';
-import { api, asApiError } from '../lib/api';
+import { api } from '../lib/api';
 import { dateTime } from '../lib/i18n';
 import { useRights } from '../features/people/use-class';
 import { Button, ButtonLink } from '../ui/button';
 import { Confirm } from '../ui/dialog';
-import { Empty, Failure, Loading, Notice } from '../ui/panel';
+import { Empty, Failure, Loading, Refused } from '../ui/panel';
 import { PageTitle } from '../ui/page-title';
 import '../lib/words/drills';
 
@@ -39,7 +39,7 @@ function Practices({ desk }: { desk: ReadingDesk }) {
         ) : null}
       </div>
       {desk.practices.length === 0 ? <Empty>{t('reading.desk.noPractices')}</Empty> : null}
-      {end.isError ? <Notice kind="bad">{t(`error.${asApiError(end.error).code}`)}</Notice> : null}
+      <Refused error={end.error} />
       <ul className="flex flex-col gap-1">
         {desk.practices.map((practice) => (
           <li
@@ -149,7 +149,7 @@ function Students({ desk }: { desk: ReadingDesk }) {
   return (
     <section className="flex flex-col gap-2">
       <h2 className="text-lg">{t('reading.desk.students')}</h2>
-      {extra.isError ? <Notice kind="bad">{t(`error.${asApiError(extra.error).code}`)}</Notice> : null}
+      <Refused error={extra.error} />
       <div className="bg-sheet border-line overflow-x-auto rounded-sm border">
         <table className="w-full text-sm">
           <caption className="sr-only">{t('reading.desk.table')}</caption>

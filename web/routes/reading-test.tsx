@@ -3,11 +3,11 @@ import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useNavigate, useParams } from 'react-router';
-import { api, asApiError } from '../lib/api';
+import { api } from '../lib/api';
 import { dateTime } from '../lib/i18n';
 import { Button, ButtonLink } from '../ui/button';
 import { Confirm } from '../ui/dialog';
-import { Failure, Facts, Loading, Notice, Sheet } from '../ui/panel';
+import { Facts, Failure, Loading, Refused, Sheet } from '../ui/panel';
 import { PageTitle } from '../ui/page-title';
 
 /** What a test asks before it is begun, and the sittings so far. */
@@ -54,7 +54,7 @@ export function ReadingTestPage() {
             <li key={line}>{t(`reading.test.rules.${line}`)}</li>
           ))}
         </ul>
-        {start.isError ? <Notice kind="bad">{t(`error.${asApiError(start.error).code}`)}</Notice> : null}
+        <Refused error={start.error} />
         {open ? (
           <ButtonLink weight="main" className="self-start" to={`/reading/sittings/${open.id}`}>
             {t('student.continue')}

@@ -2,19 +2,20 @@ import type { ShadeBook, ShadeBooks, ShadeBookWrite } from '@cimbel/contract';
 import { readShadeBook, readShadeTable, type Problem } from '@cimbel/core/formats';
 import type { Line } from '@cimbel/core/shades';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { FileUp, Redo2, Undo2 } from 'lucide-react';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { Redo2, Undo2 } from 'lucide-react';
+import { useEffect, useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { draftOf, draftProblems, FRESH, lineOfDraft, type LineDraft } from '../features/shade-books/draft';
 import { LineForm } from '../features/shade-books/line-form';
 import { problemWords } from '../features/shade-books/problem-words';
 import { useUndo } from '../features/shade-books/use-undo';
-import { api, asApiError } from '../lib/api';
+import { api } from '../lib/api';
 import { useShortcuts } from '../lib/shortcuts';
 import { forget, keep, readKept } from '../lib/storage';
 import { Button } from '../ui/button';
-import { Failure, Loading, Notice } from '../ui/panel';
+import { FileButton } from '../ui/file-button';
+import { Failure, Loading, Notice, Refused } from '../ui/panel';
 import { PageTitle } from '../ui/page-title';
 import '../lib/words/reasons';
 
@@ -48,7 +49,6 @@ function Editor({ start, book }: { start: LineDraft; book: ShadeBook | null }) {
   });
   const { value: draft, change, undo, redo } = useUndo<LineDraft>(() => kept ?? start);
   const [tried, setTried] = useState(false);
-  const input = useRef<HTMLInputElement>(null);
   const line = useMemo(() => lineOfDraft(draft), [draft]);
   const problems = useMemo(() => draftProblems(draft), [draft]);
   const file = useFile(draft, change);
@@ -83,22 +83,11 @@ function Editor({ start, book }: { start: LineDraft; book: ShadeBook | null }) {
         <PageTitle back={{ to: '/shade-books', text: t('nav.shadeBooks') }} className="me-auto text-2xl">
           {draft.name || t('shadeBooks.newTitle')}
         </PageTitle>
-        <input
-          ref={input}
-          type="file"
+        <FileButton
+          label={t('shadeBooks.file')}
           accept=".json,.csv,.tsv,.txt"
-          className="sr-only"
-          tabIndex={-1}
-          aria-label={t('shadeBooks.file')}
-          onChange={({ target }) => {
-            const [chosen] = target.files ?? [];
-            if (chosen) void file.read(chosen);
-            target.value = '';
-          }}
+          onFile={(chosen) => void file.read(chosen)}
         />
-        <Button icon={<FileUp aria-hidden className="size-5" />} onClick={() => input.current?.click()}>
-          {t('shadeBooks.file')}
-        </Button>
         <Button icon={<Undo2 aria-hidden className="size-5" />} disabled={!undo} onClick={() => undo?.()}>
           {t('action.undo')}
         </Button>
@@ -131,7 +120,7 @@ function Editor({ start, book }: { start: LineDraft; book: ShadeBook | null }) {
             {t('shadeBooks.stillWrong', { count: problems.length })}
           </span>
         ) : null}
-        {save.isError ? <Notice kind="bad">{t(`error.${asApiError(save.error).code}`)}</Notice> : null}
+        <Refused error={save.error} />
       </div>
     </div>
   );

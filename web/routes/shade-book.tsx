@@ -6,10 +6,10 @@ import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useParams } from 'react-router';
 import { LineView } from '../features/shade-books/line-view';
-import { api, ApiError, asApiError } from '../lib/api';
+import { api, ApiError } from '../lib/api';
 import { dateTime } from '../lib/i18n';
 import { Button, ButtonLink } from '../ui/button';
-import { Failure, Loading, Notice } from '../ui/panel';
+import { Failure, Loading, Notice, Refused } from '../ui/panel';
 import { PageTitle } from '../ui/page-title';
 
 /** A line that ships: to be looked at and copied. */
@@ -87,7 +87,7 @@ export function ShadeBookPage() {
           {t(book.putAway ? 'shadeBooks.takeOut' : 'shadeBooks.putAway')}
         </Button>
       </div>
-      {away.isError ? <Notice kind="bad">{t(`error.${asApiError(away.error).code}`)}</Notice> : null}
+      <Refused error={away.error} />
       {book.putAway ? <Notice kind="warn">{t('shadeBooks.isAway')}</Notice> : null}
       {shown.version !== book.versions[0].version ? (
         <Notice kind="warn">{t('shadeBooks.older')}</Notice>

@@ -6,12 +6,12 @@ import { useForm } from 'react-hook-form';
 import { useTranslation } from 'react-i18next';
 import { Link, Navigate } from 'react-router';
 import type { z } from 'zod';
-import { api, asApiError } from '../lib/api';
+import { api } from '../lib/api';
 import { useFieldWords } from '../lib/form';
 import { useSession, useSessionChange } from '../lib/session';
 import { Button } from '../ui/button';
 import { Field, Input } from '../ui/field';
-import { Loading, Notice, Sheet } from '../ui/panel';
+import { Loading, Refused, Sheet } from '../ui/panel';
 
 type Form = z.input<typeof signInSchema>;
 
@@ -31,7 +31,7 @@ function DemoDoor({ accounts }: { accounts: Account[] }) {
     <Sheet className="flex flex-col gap-3">
       <h2 className="text-lg">{t('signIn.demoTitle')}</h2>
       <p className="text-quiet text-sm">{t('signIn.demoText')}</p>
-      {walkIn.isError ? <Notice kind="bad">{t(`error.${asApiError(walkIn.error).code}`)}</Notice> : null}
+      <Refused error={walkIn.error} />
       {educators.map(({ id, name }) => (
         <Button key={id} weight="main" disabled={walkIn.isPending} onClick={() => walkIn.mutate(id)}>
           {t('signIn.demoEducator')}: {name}
@@ -84,9 +84,7 @@ export function SignIn() {
             noValidate
           >
             <h1 className="text-lg">{t('signIn.title')}</h1>
-            {signIn.isError ? (
-              <Notice kind="bad">{t(`error.${asApiError(signIn.error).code}`)}</Notice>
-            ) : null}
+            <Refused error={signIn.error} />
             <Field label={t('signIn.email')} error={errors.email ? words('email') : null}>
               <Input
                 type="email"

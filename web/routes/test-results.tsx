@@ -5,12 +5,12 @@ import { useTranslation } from 'react-i18next';
 import { Link, useNavigate, useParams } from 'react-router';
 import { Confusion } from '../features/drill/confusion';
 import { facetWords } from '../features/drill/words';
-import { api, asApiError } from '../lib/api';
+import { api } from '../lib/api';
 import { dateTime } from '../lib/i18n';
 import { Button } from '../ui/button';
 import { Confirm } from '../ui/dialog';
 import { DownloadLink } from '../ui/download-link';
-import { Empty, Failure, Loading, Notice, Sheet } from '../ui/panel';
+import { Empty, Failure, Loading, Refused, Sheet } from '../ui/panel';
 import { PageTitle } from '../ui/page-title';
 import '../lib/words/drills';
 
@@ -188,7 +188,7 @@ function Actions({ test }: { test: EducatorTest }) {
   const failed = change.error ?? remove.error;
   return (
     <div className="flex flex-wrap items-center gap-3">
-      {failed ? <Notice kind="bad">{t(`error.${asApiError(failed).code}`)}</Notice> : null}
+      <Refused error={failed} />
       {test.feedback === 'onRelease' ? (
         <Button
           weight={test.released ? 'plain' : 'main'}

@@ -10,7 +10,7 @@ import { useSession, useSessionChange } from '../lib/session';
 import '../lib/words/people';
 import { Button } from '../ui/button';
 import { Field, Input } from '../ui/field';
-import { Loading, Notice, Sheet } from '../ui/panel';
+import { Loading, Notice, Refused, Sheet } from '../ui/panel';
 
 /** Sets what one signs in with, by a slip. */
 function OpenForm({ code, told }: { code: string; told: CodeTold }) {
@@ -83,7 +83,7 @@ function TakeIn({ code, name }: { code: string; name: string }) {
   return (
     <div className="flex flex-col gap-3">
       <p>{t('code.takeHint', { name })}</p>
-      {take.isError ? <Notice kind="bad">{t(`ui:error.${asApiError(take.error).code}`)}</Notice> : null}
+      <Refused error={take.error} />
       <Button weight="main" disabled={take.isPending} onClick={() => take.mutate()}>
         {t('code.take')}
       </Button>

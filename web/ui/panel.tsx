@@ -43,6 +43,12 @@ export function Notice({ kind, children }: { kind: Kind; children: ReactNode }) 
   );
 }
 
+/** What the server said to what was asked of it; nothing where nothing went wrong. */
+export function Refused({ error }: { error: unknown }) {
+  const { t } = useTranslation('ui');
+  return error ? <Notice kind="bad">{t(`error.${asApiError(error).code}`)}</Notice> : null;
+}
+
 export function Loading() {
   const { t } = useTranslation();
   return (

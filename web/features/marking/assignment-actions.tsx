@@ -4,12 +4,12 @@ import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useNavigate } from 'react-router';
 import { localTime } from '../setting/exercise-form';
-import { api, asApiError } from '../../lib/api';
+import { api } from '../../lib/api';
 import { Button } from '../../ui/button';
 import { Confirm, Dialog } from '../../ui/dialog';
 import { DownloadLink } from '../../ui/download-link';
 import { Field, Input } from '../../ui/field';
-import { Notice } from '../../ui/panel';
+import { Refused } from '../../ui/panel';
 
 /** What is the same of everything set for a class with a due time. */
 export type SetForClass = Pick<
@@ -119,7 +119,7 @@ export function AssignmentActions({
           {t('exercise.delete')}
         </Button>
       )}
-      {failed ? <Notice kind="bad">{t(`error.${asApiError(failed).code}`)}</Notice> : null}
+      <Refused error={failed} />
       <Confirm
         open={asking === 'delete'}
         danger

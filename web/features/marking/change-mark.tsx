@@ -2,12 +2,12 @@ import { markChangeSchema } from '@cimbel/contract';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { api, asApiError } from '../../lib/api';
+import { api } from '../../lib/api';
 import { useFieldWords } from '../../lib/form';
 import { Button } from '../../ui/button';
 import { Dialog } from '../../ui/dialog';
 import { Field, Input, Textarea } from '../../ui/field';
-import { Notice } from '../../ui/panel';
+import { Refused } from '../../ui/panel';
 
 /** Another mark for one criterion, with the reason the student will read. The computed mark stays on record. */
 export function ChangeMarkDialog({
@@ -87,7 +87,7 @@ export function ChangeMarkDialog({
           onChange={(event) => setReason(event.target.value)}
         />
       </Field>
-      {change.isError ? <Notice kind="bad">{t(`error.${asApiError(change.error).code}`)}</Notice> : null}
+      <Refused error={change.error} />
     </Dialog>
   );
 }

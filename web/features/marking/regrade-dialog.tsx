@@ -4,10 +4,10 @@ import type { Judgement, Rubric } from '@cimbel/core/mark';
 import { Undo2 } from 'lucide-react';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { asApiError } from '../../lib/api';
+import {} from '../../lib/api';
 import { Button } from '../../ui/button';
 import { Dialog } from '../../ui/dialog';
-import { Notice } from '../../ui/panel';
+import { Refused } from '../../ui/panel';
 import { RubricFields } from '../setting/rubric-fields';
 import { usePreview } from '../setting/use-preview';
 import { JudgementFields } from './judgement-fields';
@@ -89,7 +89,7 @@ export function RegradeDialog({
           />
         </div>
       )}
-      {error ? <Notice kind="bad">{t(`error.${asApiError(error).code}`)}</Notice> : null}
+      <Refused error={error} />
     </Dialog>
   );
 }
@@ -129,7 +129,7 @@ export function AcceptDialog({
     >
       {regrade ? <RegradeProgress regrade={regrade} /> : <p>{t('regrade.acceptText')}</p>}
       {!regrade && preview.data ? <RegradeChanges preview={preview.data} /> : null}
-      {error ? <Notice kind="bad">{t(`error.${asApiError(error).code}`)}</Notice> : null}
+      <Refused error={error} />
     </Dialog>
   );
 }

@@ -1,11 +1,10 @@
 import { readRoster, type Listed, type Problem } from '@cimbel/core/formats';
-import { FileUp } from 'lucide-react';
-import { useId, useRef } from 'react';
 import { useTranslation } from 'react-i18next';
 import { api, asApiError, type ApiError } from '../../lib/api';
 import { useKept } from '../../lib/use-kept';
 import '../../lib/words/people';
 import { Button } from '../../ui/button';
+import { FileButton } from '../../ui/file-button';
 import { Field, Textarea } from '../../ui/field';
 import { Notice, Sheet } from '../../ui/panel';
 import { useRosterChange } from './use-roster';
@@ -42,8 +41,6 @@ function Problems({ problems, listed }: { problems: readonly Problem[]; listed: 
 export function AddPlaces({ classId }: { classId: string }) {
   const { t } = useTranslation(['people', 'ui']);
   const [{ text }, set, drop] = useKept(`cimbel.roster.${classId}`, () => ({ text: '' }));
-  const file = useRef<HTMLInputElement>(null);
-  const fileId = useId();
   const add = useRosterChange(classId, (places: Listed[]) =>
     api<{ added: number }>('POST', `/api/classes/${classId}/roster`, { places }),
   );
@@ -86,23 +83,11 @@ export function AddPlaces({ classId }: { classId: string }) {
           <Notice kind="good">{t('roster.added', { count: add.data.added })}</Notice>
         ) : null}
         <div className="flex flex-wrap items-center gap-3">
-          <input
-            ref={file}
-            id={fileId}
-            type="file"
+          <FileButton
+            label={t('roster.file')}
             accept=".csv,.tsv,.txt,text/csv,text/plain"
-            className="sr-only"
-            tabIndex={-1}
-            aria-label={t('roster.file')}
-            onChange={({ target }) => {
-              const chosen = target.files?.[0];
-              if (chosen) void chosen.text().then(write);
-              target.value = '';
-            }}
+            onFile={(chosen) => void chosen.text().then(write)}
           />
-          <Button icon={<FileUp aria-hidden className="size-4" />} onClick={() => file.current?.click()}>
-            {t('roster.file')}
-          </Button>
           <span role="status" className="text-quiet ms-auto text-sm">
             {listed.length > 0 ? t('roster.found', { count: listed.length }) : ''}
           </span>

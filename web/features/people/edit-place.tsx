@@ -2,13 +2,13 @@ import { placeChangeSchema, type Place } from '@cimbel/contract';
 import { Download, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { api, asApiError } from '../../lib/api';
+import { api } from '../../lib/api';
 import { fieldError, useFieldWords } from '../../lib/form';
 import '../../lib/words/people';
 import { Button } from '../../ui/button';
 import { Confirm, Dialog } from '../../ui/dialog';
 import { Field, Input } from '../../ui/field';
-import { Notice } from '../../ui/panel';
+import { Refused } from '../../ui/panel';
 import { usePlaceChange, useRosterChange } from './use-roster';
 
 /** Name and number of a student, what is kept of them, and the end of it. */
@@ -73,7 +73,7 @@ export function EditPlace({
           >
             <Input value={number} onChange={({ target }) => setNumber(target.value)} />
           </Field>
-          {failed ? <Notice kind="bad">{t(`ui:error.${asApiError(failed).code}`)}</Notice> : null}
+          <Refused error={failed} />
           <div className="border-line flex flex-wrap gap-2 border-t pt-3">
             <a
               href={`/api/classes/${classId}/students/${place.id}/data.json`}

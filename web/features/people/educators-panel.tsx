@@ -1,12 +1,12 @@
 import { newClassEducatorSchema, type ClassEducator, type Rights } from '@cimbel/contract';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { api, asApiError } from '../../lib/api';
+import { api } from '../../lib/api';
 import { fieldError, useFieldWords } from '../../lib/form';
 import '../../lib/words/people';
 import { Button } from '../../ui/button';
 import { Choice, Field, Input } from '../../ui/field';
-import { Notice, Sheet } from '../../ui/panel';
+import { Refused, Sheet } from '../../ui/panel';
 import { useRosterChange } from './use-roster';
 
 const GIVEN = ['all', 'marking'] as const;
@@ -76,7 +76,7 @@ export function EducatorsPanel({
           options={GIVEN.map((value) => ({ value, text: t(`educators.rights.${value}`) }))}
           onChange={setRights}
         />
-        {failed ? <Notice kind="bad">{t(`ui:error.${asApiError(failed).code}`)}</Notice> : null}
+        <Refused error={failed} />
         <Button type="submit" className="self-end" disabled={add.isPending}>
           {t('educators.add')}
         </Button>

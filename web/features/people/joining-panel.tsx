@@ -2,12 +2,12 @@ import { JOININGS, type Joining, type Roster } from '@cimbel/contract';
 import { RefreshCw } from 'lucide-react';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { api, asApiError } from '../../lib/api';
+import { api } from '../../lib/api';
 import '../../lib/words/people';
 import { Button } from '../../ui/button';
 import { Confirm } from '../../ui/dialog';
 import { Choice, Field } from '../../ui/field';
-import { Notice, Sheet } from '../../ui/panel';
+import { Notice, Refused, Sheet } from '../../ui/panel';
 import { JoinCode } from './join-code';
 import { useRosterChange } from './use-roster';
 
@@ -49,7 +49,7 @@ export function JoiningPanel({
       {joining === 'open' && closedBy.length > 0 ? (
         <Notice kind="info">{t('roster.closedBy', { titles: closedBy.join(', ') })}</Notice>
       ) : null}
-      {failed ? <Notice kind="bad">{t(`ui:error.${asApiError(failed).code}`)}</Notice> : null}
+      <Refused error={failed} />
       <Confirm
         open={asking}
         onCancel={() => setAsking(false)}

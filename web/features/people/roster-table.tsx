@@ -2,11 +2,11 @@ import type { Place, Slip } from '@cimbel/contract';
 import { Pencil, Printer, UserMinus } from 'lucide-react';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { asApiError } from '../../lib/api';
+import {} from '../../lib/api';
 import '../../lib/words/people';
 import { Button } from '../../ui/button';
 import { Confirm } from '../../ui/dialog';
-import { Notice } from '../../ui/panel';
+import { Refused } from '../../ui/panel';
 import { EditPlace } from './edit-place';
 import { usePlaceChange, useSlips } from './use-roster';
 
@@ -60,7 +60,7 @@ export function RosterTable({
           </Button>
         ) : null}
       </div>
-      {failed ? <Notice kind="bad">{t(`ui:error.${asApiError(failed).code}`)}</Notice> : null}
+      <Refused error={failed} />
       <div className="bg-sheet border-line overflow-x-auto rounded-sm border" tabIndex={0}>
         <table className="w-full border-collapse">
           <caption className="sr-only">{t('roster.table')}</caption>

@@ -4,7 +4,7 @@ import { Archive, ArchiveRestore, CopyPlus } from 'lucide-react';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useNavigate } from 'react-router';
-import { api, asApiError } from '../../lib/api';
+import { api } from '../../lib/api';
 import { useFieldWords } from '../../lib/form';
 import { dateTime } from '../../lib/i18n';
 import '../../lib/words/people';
@@ -12,7 +12,7 @@ import { Button } from '../../ui/button';
 import { Confirm } from '../../ui/dialog';
 import { DownloadLink } from '../../ui/download-link';
 import { Field, Input } from '../../ui/field';
-import { Notice, Sheet } from '../../ui/panel';
+import { Refused, Sheet } from '../../ui/panel';
 import { useRosterChange } from './use-roster';
 
 const DAY_MS = 24 * 3600_000;
@@ -93,7 +93,7 @@ export function TermsPanel({ detail: { id, name, archived, rights, assignments }
           {t('terms.copy')}
         </Button>
       </form>
-      {failed ? <Notice kind="bad">{t(`ui:error.${asApiError(failed).code}`)}</Notice> : null}
+      <Refused error={failed} />
       <div className="border-line flex flex-wrap justify-end gap-2 border-t pt-3">
         <DownloadLink href={`/api/classes/${id}/export.json`}>{t('terms.export')}</DownloadLink>
         {archived ? (

@@ -1,11 +1,11 @@
 import type { Place } from '@cimbel/contract';
 import { UserCheck } from 'lucide-react';
 import { useTranslation } from 'react-i18next';
-import { asApiError } from '../../lib/api';
+import {} from '../../lib/api';
 import { dateTime } from '../../lib/i18n';
 import '../../lib/words/people';
 import { Button } from '../../ui/button';
-import { Notice, Sheet } from '../../ui/panel';
+import { Refused, Sheet } from '../../ui/panel';
 import { usePlaceChange } from './use-roster';
 
 /** Who has asked to join by the class code. */
@@ -28,7 +28,7 @@ export function WaitingList({ classId, places }: { classId: string; places: read
           {t('roster.letAllIn')}
         </Button>
       </div>
-      {change.isError ? <Notice kind="bad">{t(`ui:error.${asApiError(change.error).code}`)}</Notice> : null}
+      <Refused error={change.error} />
       <ul>
         {places.map((place) => (
           <li key={place.id} className="border-line flex flex-wrap items-center gap-2 border-t py-1">

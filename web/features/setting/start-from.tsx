@@ -1,11 +1,12 @@
 import type { Exercise, ShadeBooks } from '@cimbel/contract';
 import { SHIPPED_CASES } from '@cimbel/core/cases';
 import type { PackedCase } from '@cimbel/core/formats';
-import { Download, Upload } from 'lucide-react';
-import { useRef, useState } from 'react';
+import { Download } from 'lucide-react';
+import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { asApiError } from '../../lib/api';
 import { Button } from '../../ui/button';
+import { FileButton } from '../../ui/file-button';
 import { Field, Select } from '../../ui/field';
 import { Notice } from '../../ui/panel';
 import { EMPTY_HEAD, fresh, ofExercise, type Form } from './exercise-form';
@@ -32,7 +33,6 @@ export function StartFrom({
   onNewLines: () => void;
 }) {
   const { t } = useTranslation(['ui', 'craft']);
-  const file = useRef<HTMLInputElement>(null);
   const [packed, setPacked] = useState<readonly PackedCase[]>([]);
   const [said, setSaid] = useState<{ kind: 'good' | 'bad'; text: string } | null>(null);
   const start = (id: string) => {
@@ -105,24 +105,14 @@ export function StartFrom({
           ))}
         </Select>
       </Field>
-      <Button icon={<Upload aria-hidden className="size-4" />} onClick={() => file.current?.click()}>
-        {t('service.takePack')}
-      </Button>
+      <FileButton
+        label={t('service.takePack')}
+        accept="application/json,.json"
+        onFile={(chosen) => void take(chosen)}
+      />
       <Button icon={<Download aria-hidden className="size-4" />} onClick={onExport}>
         {t('service.savePack')}
       </Button>
-      <input
-        ref={file}
-        type="file"
-        accept="application/json,.json"
-        aria-label={t('service.takePack')}
-        className="hidden"
-        onChange={({ target }) => {
-          const [chosen] = target.files ?? [];
-          if (chosen) void take(chosen);
-          target.value = '';
-        }}
-      />
       {said ? <Notice kind={said.kind}>{said.text}</Notice> : null}
     </div>
   );
