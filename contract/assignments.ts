@@ -29,28 +29,25 @@ import type { Solution } from '@cimbel/core/solve';
 import type { HouseRules } from '@cimbel/core/theory';
 import type { standingSchema } from './classes';
 import type { Rights } from './people';
-import { exerciseSchema } from './exercises';
+import { libraryExerciseSchema } from './exercises';
+import { MOST_ATTEMPTS, withTerms, type Terms } from './terms';
 import { oneLine } from './text';
 
-/** When students who have handed in may see their marks and the model answer. */
-export const RELEASES = ['onSubmit', 'onDue', 'manual'] as const;
-export type Release = (typeof RELEASES)[number];
-
-/** An exercise set to a class. */
-export const newAssignmentSchema = z.object({
-  exercise: exerciseSchema,
+/** An exercise set to a class or to some of it. */
+export const newAssignmentSchema = withTerms({
+  exercise: libraryExerciseSchema,
   /** The educator's own exercise that this is; a new one is made where it is left out. */
   exerciseId: z.uuid().optional(),
-  dueAt: z.iso.datetime(),
-  release: z.enum(RELEASES),
 });
+export type NewAssignment = z.output<typeof newAssignmentSchema>;
 
 export const assignmentChangeSchema = z
   .object({
     title: oneLine(120),
-    dueAt: z.iso.datetime(),
-    release: z.enum(RELEASES),
+    /** Whether those who have handed in see marks and model answer by the educator's word. */
     released: z.boolean(),
+    /** Whether nothing is taken any more by the educator's word. */
+    closed: z.boolean(),
   })
   .partial()
   .strict();
@@ -80,10 +77,15 @@ export interface EducatorAssignment {
   former: { rubric: Rubric; judgement: Judgement } | null;
   max: number;
   dueAt: string;
-  release: Release;
+  terms: Terms;
+  /** Version of the exercise that is set, and the newest there is. */
+  version: number;
+  newestVersion: number;
   released: boolean;
-  /** Whether nothing can be handed in for marks any more. */
+  /** Whether nothing can be handed in for marks any more by whoever is due at the class's date. */
   closed: boolean;
+  /** Whether the educator has closed it by hand. */
+  closedByHand: boolean;
   /** How often each misconception shows, most often first. */
   misconceptions: { name: string; students: number }[];
   rows: (z.infer<typeof standingSchema> & {
@@ -94,21 +96,53 @@ export interface EducatorAssignment {
   })[];
 }
 
-/** An exercise as its student gets it, with how far the work on it is. */
-export interface StudentAssignment extends ExerciseAsSet {
+/** What a student is told of an assignment whether or not they may begin yet. */
+export interface StudentTermsShown {
   id: string;
   title: string;
   className: string;
-  rubric: Rubric;
   dueAt: string;
+  /** Late now, without anything handed in. */
   late: boolean;
-  /** Results are out: nothing can be handed in for marks any more. */
+  /** Per cent of the points that being late costs; null where it costs none. */
+  latePercent: number | null;
+  /** Nothing can be handed in for marks any more. */
   closed: boolean;
+  /** How often it may be handed in, and how often it has been. */
+  attempts: number;
+  handedIn: number;
+  /** Minutes an attempt may take, extra time with it; null for no limit. */
+  minutes: number | null;
+}
+
+/** An exercise as its student gets it, with how far the work on it is. */
+export interface StudentAssignment extends StudentTermsShown, ExerciseAsSet {
+  stage: 'work';
+  rubric: Rubric;
+  /** Which attempt this is, from 1. */
+  attempt: number;
+  /** When the time for it is up, and the server's time as this was told; null where there is no limit. */
+  time: { endsAt: string; now: string } | null;
   draft: { answer: RecordCard; version: number; updatedAt: string } | null;
   submittedAt: string | null;
   receipt: Receipt | null;
+  /** Whether another attempt may be begun. */
+  another: boolean;
+  /** Points of the attempt that counts so far, told between attempts; null where nothing is told yet. */
+  soFar: { points: number; max: number } | null;
   resultReady: boolean;
 }
+
+/** One that cannot be worked yet: it opens later, or its time begins to run once it is begun. Nothing of the head is told. */
+export interface StudentAssignmentAhead extends StudentTermsShown {
+  stage: 'ahead';
+  /** When it opens, ISO; null where it is open and has only to be begun. */
+  opensAt: string | null;
+}
+export type StudentAssignmentPage = StudentAssignment | StudentAssignmentAhead;
+
+/** Begins an attempt: with an empty card, or with what was last handed in. */
+export const beginSchema = z.object({ from: z.enum(['empty', 'last']).default('empty') }).strict();
 
 /** What both sides can show of a hand-in: its number on this installation, and a SHA-256 of what was handed in and when. */
 export interface Receipt {
@@ -121,11 +155,18 @@ export interface StudentAssignmentSummary {
   title: string;
   className: string;
   clientName: string;
-  /** The strand of the region that bears most of the hair. */
-  now: Hair;
+  /** The strand of the region that bears most of the hair; null before it may be worked. */
+  now: Hair | null;
   dueAt: string;
+  /** When it opens, ISO; null where it is open. */
+  opensAt: string | null;
+  /** `inWork` also while a further attempt is under way. */
   state: 'notStarted' | 'inWork' | 'handedIn';
   late: boolean;
+  closed: boolean;
+  attempts: number;
+  handedIn: number;
+  minutes: number | null;
   resultReady: boolean;
   points: number | null;
   max: number;
@@ -136,6 +177,8 @@ export const draftSchema = z.object({
   /** Version the device last saw; a newer one by another device is not overwritten unasked. */
   version: z.number().int().min(0),
   writer: z.string().min(1).max(64),
+  /** Which attempt it is of, from 1: what is left of an earlier one is not written into another. */
+  attempt: z.number().int().min(1).max(MOST_ATTEMPTS).default(1),
 });
 export type DraftWrite = z.infer<typeof draftSchema>;
 export interface DraftSaved {
@@ -143,7 +186,11 @@ export interface DraftSaved {
   updatedAt: string;
 }
 
-export const submissionSchema = z.object({ id: z.uuid(), answer: recordCardSchema });
+export const submissionSchema = z.object({
+  id: z.uuid(),
+  answer: recordCardSchema,
+  attempt: z.number().int().min(1).max(MOST_ATTEMPTS).default(1),
+});
 export type Submission = z.infer<typeof submissionSchema>;
 
 export const revealSchema = z.union([
@@ -201,7 +248,11 @@ export interface Result {
   submittedAt: string;
   dueAt: string;
   late: boolean;
+  /** Points that being late has cost; 0 where it cost none. They are off `grade.points`. */
+  lateLoss: number;
   receipt: Receipt | null;
+  /** Every attempt that was handed in, first to last. */
+  attempts: { attemptId: string; number: number; points: number; submittedAt: string; counts: boolean }[];
 }
 /** The educator's view adds the way to the neighbours, so that thirty answers are read without going back. */
 export interface EducatorResult extends Result {

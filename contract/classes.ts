@@ -22,9 +22,16 @@ export type ClassSummary = z.infer<typeof classSummarySchema>;
 
 /** Where one student stands with one assignment. */
 export const standingSchema = z.object({
+  /** The attempt that counts, once one is in. */
   attemptId: z.uuid().nullable(),
-  state: z.enum(['notStarted', 'inWork', 'handedIn']),
+  /** `notSet`: it is for others of the class. */
+  state: z.enum(['notSet', 'notStarted', 'inWork', 'handedIn']),
+  /** When it is due for this student, ISO; null where it is not set to them. */
+  dueAt: z.iso.datetime().nullable(),
+  /** Attempts that are in. */
+  handedIn: z.number(),
   late: z.boolean(),
+  /** Of the attempt that counts, what being late costs taken off. */
   points: z.number().nullable(),
   submittedAt: z.iso.datetime().nullable(),
 });

@@ -20,11 +20,42 @@ export const exerciseSchema = z.object({
 });
 export type ExerciseContent = z.infer<typeof exerciseSchema>;
 
-/** An exercise as its educator keeps it: a draft while it has not been set to any class. */
+/** Most tags an exercise bears. */
+export const MOST_TAGS = 12;
+/** By what it is found again in the library. The same word in other letters is the same tag. */
+export const tagsSchema = z
+  .array(oneLine(40))
+  .max(MOST_TAGS)
+  .transform((tags) => tags.filter((tag, i) => tags.findIndex((one) => sameTag(one, tag)) === i));
+export const sameTag = (a: string, b: string) => a.toLocaleLowerCase() === b.toLocaleLowerCase();
+
+/** An exercise as it is written to the library; tags that are left out stay as they are. */
+export const libraryExerciseSchema = exerciseSchema.extend({ tags: tagsSchema.optional() });
+export type LibraryExercise = z.output<typeof libraryExerciseSchema>;
+
+/** What of an exercise is changed without making another version of it. */
+export const exerciseChangeSchema = z.object({ tags: tagsSchema, archived: z.boolean() }).partial().strict();
+export type ExerciseChange = z.output<typeof exerciseChangeSchema>;
+
+/** An exercise as its educator keeps it in the library: a draft while it has not been set to any class. */
 export interface Exercise extends ExerciseContent {
   id: string;
+  tags: string[];
+  /** Goes up with every change after it has been set; what was set keeps the version it was set with. */
+  version: number;
+  archived: boolean;
   /** Times it has been set to a class. */
   assignments: number;
   /** ISO date and time. */
   updatedAt: string;
+}
+
+/** What an exercise was. */
+export interface ExerciseVersion {
+  version: number;
+  /** ISO date and time. */
+  madeAt: string;
+  content: ExerciseContent;
+  /** Times this version has been set to a class. */
+  assignments: number;
 }

@@ -3,6 +3,7 @@ export * from './people';
 export * from './errors';
 export * from './classes';
 export * from './exercises';
+export * from './terms';
 export * from './assignments';
 export * from './drills';
 export * from './shade-books';

@@ -1,3 +1,4 @@
+import type { EducatorAssignment } from '@cimbel/contract';
 import { EMPTY_CARD, bowlGrams, type RecordCard } from '@cimbel/core/card';
 import { assignmentBody, browser, inClassroom, newId } from './testing/harness';
 
@@ -143,8 +144,9 @@ describe('handing in', () => {
     expect((await room.student.get(my(id, '/result'))).body.late).toBe(false);
     // With the model answer out nothing is taken for marks any more; hidden, what comes in is late.
     const late = { id: newId(), answer: perfect };
-    expect((await room.classmate.post(my(id, '/submission'), late)).body.error.code).toBe('attempt.released');
-    await room.educator.patch(`/api/assignments/${id}`, { release: 'manual' }).expect(200);
+    expect((await room.classmate.post(my(id, '/submission'), late)).body.error.code).toBe('attempt.closed');
+    const { terms } = (await room.educator.get(`/api/assignments/${id}`)).body as EducatorAssignment;
+    await room.educator.put(`/api/assignments/${id}/terms`, { ...terms, release: 'manual' }).expect(200);
     await room.classmate.post(my(id, '/submission'), late).expect(200);
     const rows: { name: string; late: boolean }[] = (await room.educator.get(`/api/assignments/${id}`)).body
       .rows;

@@ -4,6 +4,8 @@ const row = (part: Partial<AnswersPage['rows'][number]>): AnswersPage['rows'][nu
   name: 'Bo',
   attemptId: null,
   state: 'notStarted',
+  dueAt: '2026-03-08T18:00:00.000Z',
+  handedIn: 0,
   late: false,
   points: null,
   submittedAt: null,
@@ -22,6 +24,7 @@ describe('answers as CSV', () => {
       row({
         state: 'handedIn',
         late: true,
+        handedIn: 2,
         points: 5.5,
         submittedAt: '2026-03-09T18:00:00.000Z',
         changed: true,
@@ -37,10 +40,12 @@ describe('answers as CSV', () => {
       row({ name: 'Ana' }),
     ]);
     expect(head).toBe(
-      'student,state,late,handed_in,points,of,depth_points,tone_points,capped,changed_by_hand,misconceptions',
+      'student,state,due,late,attempts,handed_in,points,of,depth_points,tone_points,capped,changed_by_hand,misconceptions',
     );
-    expect(first).toBe('Bo,handedIn,yes,2026-03-09T18:00:00.000Z,5.5,8,4,1.5,yes,yes,rootsFirst overlap');
-    expect(second).toBe('Ana,notStarted,no,,,8,,,no,no,');
+    expect(first).toBe(
+      'Bo,handedIn,2026-03-08T18:00:00.000Z,yes,2,2026-03-09T18:00:00.000Z,5.5,8,4,1.5,yes,yes,rootsFirst overlap',
+    );
+    expect(second).toBe('Ana,notStarted,2026-03-08T18:00:00.000Z,no,0,,,8,,,no,no,');
     expect(end).toBe('');
   });
 

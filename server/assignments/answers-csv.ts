@@ -23,7 +23,9 @@ export function answersCsv({ rubric, max, rows }: AnswersPage, order: readonly s
     [
       'student',
       'state',
+      'due',
       'late',
+      'attempts',
       'handed_in',
       'points',
       'of',
@@ -32,10 +34,12 @@ export function answersCsv({ rubric, max, rows }: AnswersPage, order: readonly s
       'changed_by_hand',
       'misconceptions',
     ],
-    ...rows.map(({ name, state, late, submittedAt, points, changed, grade }): Cell[] => [
+    ...rows.map(({ name, state, dueAt, late, handedIn, submittedAt, points, changed, grade }): Cell[] => [
       name,
       state,
+      dueAt ?? '',
       late ? 'yes' : 'no',
+      handedIn,
       submittedAt ?? '',
       points ?? '',
       max,

@@ -1,7 +1,8 @@
 import type { Regrade, RegradeAsked, RegradePreview } from '@cimbel/contract';
 import { MOST_ACCEPTED, withGiven, type Judgement, type Rubric } from '@cimbel/core/mark';
 import type { Knex } from 'knex';
-import { changesOf, effectiveGrade, markingOf, type AttemptRow } from '../attempts/store';
+import { changesOf, effectiveGrade } from '../attempts/marks';
+import { markingOf, type AttemptRow } from '../attempts/store';
 import { maxPoints, type AssignmentRow } from './row';
 import { HttpError, invalidField } from '../http/errors';
 import type { Heavy } from '../jobs/heavy';
@@ -125,6 +126,9 @@ export async function startRegrade(
       .returning('standard');
     // The case knows it from now on, wherever it is set again.
     await trx('exercises').where({ id: assignment.exercise_id }).update({ judgement });
+    await trx('exercise_versions')
+      .where({ exercise_id: assignment.exercise_id, version: assignment.exercise_version })
+      .update({ content: trx.raw(`jsonb_set(content, '{judgement}', ?::jsonb)`, [judgement]) });
     const counted = await trx('attempts')
       .where({ assignment_id: assignment.id })
       .whereNotNull('submitted_at')

@@ -3,6 +3,7 @@ import {
   exerciseSchema,
   newAssignmentSchema,
   regradeSchema,
+  termsSchema,
   type Regrade,
 } from '@cimbel/contract';
 import { CRITERIA } from '@cimbel/core/mark';
@@ -12,6 +13,7 @@ import { ownAssignment, seenAssignment } from './access';
 import { answersCsv } from './answers-csv';
 import { previewRegrade, regradeOf, startRegrade } from './regrade';
 import { changeAssignment, createAssignment, deleteAssignment, editAssignment } from './store';
+import { changeTerms, previewTerms } from './terms';
 import { educatorView } from './view';
 
 export const assignmentRoutes = (): Route[] => [
@@ -51,6 +53,22 @@ export const assignmentRoutes = (): Route[] => [
     reach: ownAssignment,
     body: assignmentChangeSchema,
     handle: ({ db, me, now, reached, body }) => changeAssignment(db, reached, me.id, body, now()),
+  }),
+  route({
+    method: 'put',
+    path: '/api/assignments/:assignmentId/terms',
+    who: 'educator',
+    reach: ownAssignment,
+    body: termsSchema,
+    handle: ({ db, me, now, reached, body }) => changeTerms(db, reached, me.id, body, now()),
+  }),
+  route({
+    method: 'post',
+    path: '/api/assignments/:assignmentId/terms/preview',
+    who: 'educator',
+    reach: ownAssignment,
+    body: termsSchema,
+    handle: ({ db, now, reached, body }) => previewTerms(db, reached, body, now()),
   }),
   route({
     method: 'put',

@@ -1,4 +1,4 @@
-import type { Release } from '@cimbel/contract';
+import type { Counted, LateRule, Release, StudentTerms, Terms } from '@cimbel/contract';
 import type { BenchStep, ClientCase, RecordCard } from '@cimbel/core/card';
 import type { Judgement, Misconception, Rubric, SetExercise } from '@cimbel/core/mark';
 import type { Line } from '@cimbel/core/shades';
@@ -26,30 +26,86 @@ export interface AssignmentRow {
   judgement: Judgement;
   /** Which standard answers are marked by: goes up with every other rubric or word on what is right. */
   standard: number;
+  /** When work may begin; null for at once. On a row that is a student's own, dates and attempts are what holds for them. */
+  opens_at: Date | null;
   due_at: Date;
   release: Release;
+  attempts_allowed: number;
+  counted: Counted;
+  late: LateRule;
+  late_percent: number;
+  /** Minutes an attempt may take; null for no limit. */
+  minutes: number | null;
+  /** Whether it is for the whole class; else for those in `assignment_students`. */
+  everyone: boolean;
+  closed_at: Date | null;
+  /** The last due time of anyone it is set to. */
+  last_due_at: Date;
   released_at: Date | null;
+  /** Version of the exercise that this is a copy of. */
+  exercise_version: number;
   created_at: Date;
+}
+
+/** What holds for one student where it is not what holds for the class. */
+export interface StudentTermsRow {
+  assignment_id: string;
+  student_id: string;
+  opens_at: Date | null;
+  due_at: Date | null;
+  attempts: number | null;
+  extra_time_share: StudentTerms['extraTimeShare'];
 }
 
 export const maxPoints = (rubric: Rubric) =>
   Object.values(rubric).reduce<number>((sum, points) => sum + (points ?? 0), 0);
 
-/** Whether those who handed in may see marks and model answer. `onSubmit` opens it to each as they hand in. */
-export function isReleased(
-  assignment: Pick<AssignmentRow, 'release' | 'released_at' | 'due_at'>,
-  now: Date,
-): boolean {
-  if (assignment.released_at) return true;
-  return assignment.release === 'onSubmit' || (assignment.release === 'onDue' && now >= assignment.due_at);
-}
+const iso = (date: Date | null) => date?.toISOString() ?? null;
+
+/** An assignment's terms as its educator wrote them. */
+export const termsOf = (row: AssignmentRow, students: readonly StudentTermsRow[]): Terms => ({
+  opensAt: iso(row.opens_at),
+  dueAt: row.due_at.toISOString(),
+  release: row.release,
+  attempts: row.attempts_allowed,
+  counted: row.counted,
+  late: row.late,
+  latePercent: row.late_percent,
+  minutes: row.minutes,
+  everyone: row.everyone,
+  students: students.map((one) => ({
+    studentId: one.student_id,
+    opensAt: iso(one.opens_at),
+    dueAt: iso(one.due_at),
+    attempts: one.attempts,
+    extraTimeShare: one.extra_time_share,
+  })),
+});
+
+type Timed = Pick<
+  AssignmentRow,
+  'release' | 'released_at' | 'closed_at' | 'last_due_at' | 'late' | 'due_at' | 'attempts_allowed'
+>;
+
+/** Whether marks and model answer are out for all: by the educator's word, or since the last of them was due. */
+const isOut = ({ release, released_at, last_due_at }: Timed, now: Date): boolean =>
+  released_at !== null || (release === 'onDue' && now >= last_due_at);
 
 /**
- * Whether nothing can be handed in for marks any more: the model answer is out, or the educator has closed it. `onSubmit`
- * shows it to each alone until then.
+ * Whether nothing can be handed in for marks any more by whoever is due at the row's time: the educator has closed it, the
+ * model answer is out, or it is late where nothing late is taken.
  */
-export const isClosed = (assignment: Parameters<typeof isReleased>[0], now: Date): boolean =>
-  assignment.released_at !== null || (assignment.release !== 'onSubmit' && isReleased(assignment, now));
+export const isClosed = (row: Timed, now: Date): boolean =>
+  row.closed_at !== null || isOut(row, now) || (row.late === 'refused' && now > row.due_at);
+
+/** Whether those who have handed in may see marks and model answer; `onSubmit` opens it to each who has no more attempts. */
+export const isReleased = (row: Timed, now: Date): boolean => row.release === 'onSubmit' || isOut(row, now);
+
+/** Whether a student who has handed in so often may see marks and model answer; the row is their own. */
+export const isShown = (row: Timed, handedIn: number, now: Date): boolean =>
+  handedIn > 0 &&
+  (isOut(row, now) ||
+    (row.release === 'onSubmit' && (handedIn >= row.attempts_allowed || isClosed(row, now))));
 
 /** A row in the terms of the core. */
 export const exerciseOf = (row: AssignmentRow): SetExercise => ({

@@ -1,9 +1,8 @@
-import type { AssignmentChange, ExerciseContent, newAssignmentSchema } from '@cimbel/contract';
-import type { ClientCase, RecordCard } from '@cimbel/core/card';
+import type { AssignmentChange, ExerciseContent, NewAssignment } from '@cimbel/contract';
+import type { ClientCase } from '@cimbel/core/card';
 import { slip } from '@cimbel/core/mark';
-import { readLabel, type Line } from '@cimbel/core/shades';
+import type { Line } from '@cimbel/core/shades';
 import type { Knex } from 'knex';
-import type { z } from 'zod';
 import type { ClassRow } from '../classes/access';
 import { columnsOf, createExercise, saveExercise } from '../exercises/store';
 import { HttpError, invalidField } from '../http/errors';
@@ -11,6 +10,7 @@ import type { Heavy } from '../jobs/heavy';
 import { record } from '../log/store';
 import { lineForCase } from '../shade-books/store';
 import type { AssignmentRow } from './row';
+import { checkStudents, columnsOfTerms, writeStudents } from './terms';
 
 /** The lines a case names, shipped or of who sets it or whose class it is, as they are now. */
 async function linesOf(
@@ -82,29 +82,39 @@ export async function createAssignment(
   heavy: Heavy,
   owner: ClassRow,
   educatorId: string,
-  { exercise, exerciseId, dueAt: due, release }: z.output<typeof newAssignmentSchema>,
+  { exercise, exerciseId, ...terms }: NewAssignment,
   now: Date,
 ): Promise<{ id: string }> {
   const columns = await prepared(db, heavy, owner, educatorId, exercise);
-  const dueAt = new Date(due);
-  if (dueAt <= now) throw invalidField('dueAt', 'past', 'The due time has passed. Choose a later one.');
+  if (new Date(terms.dueAt) <= now)
+    throw invalidField('dueAt', 'past', 'The due time has passed. Choose a later one.');
+  await checkStudents(db, owner.id, terms);
   return db.transaction(async (trx) => {
     const own =
       exerciseId && (await trx('exercises').where({ id: exerciseId, educator_id: educatorId }).first('id'));
     if (exerciseId && !own)
       throw invalidField('exerciseId', 'unknown', 'You have no exercise of this id. Set it as a new one.');
-    if (own) await saveExercise(trx, own.id, exercise, now);
-    const { id } = own || (await createExercise(trx, educatorId, exercise, now));
+    const { id, version } = own
+      ? await saveExercise(trx, own.id, exercise, now)
+      : await createExercise(trx, educatorId, exercise, now);
     const [row] = await trx('assignments')
-      .insert({ ...columns, exercise_id: id, class_id: owner.id, due_at: dueAt, release, created_at: now })
+      .insert({
+        ...columns,
+        ...columnsOfTerms(terms),
+        exercise_id: id,
+        exercise_version: version,
+        class_id: owner.id,
+        created_at: now,
+      })
       .returning('id');
+    await writeStudents(trx, row.id, terms);
     await record(trx, {
       at: now,
       actor: educatorId,
       action: 'assignment.set',
       classId: owner.id,
       subject: row.id,
-      after: { title: exercise.title, dueAt: due, release, rubric: exercise.rubric },
+      after: { title: exercise.title, ...terms, rubric: exercise.rubric },
     });
     return row;
   });
@@ -129,8 +139,10 @@ export async function editAssignment(
     if (await hasBegun(trx, id))
       throw new HttpError(409, 'exercise.begun', 'Someone has begun; the exercise can no longer be changed.');
     const before = await trx('assignments').where({ id }).first();
-    await trx('assignments').where({ id }).update(columns);
-    await saveExercise(trx, exercise_id, exercise, now);
+    const { version } = await saveExercise(trx, exercise_id, exercise, now, id);
+    await trx('assignments')
+      .where({ id })
+      .update({ ...columns, exercise_version: version });
     await record(trx, {
       at: now,
       actor: educatorId,
@@ -159,12 +171,11 @@ export async function changeAssignment(
   change: AssignmentChange,
   now: Date,
 ): Promise<void> {
-  const { title, dueAt, release, released } = change;
+  const { title, released, closed } = change;
   const columns = {
     ...(title === undefined ? {} : { title }),
-    ...(dueAt === undefined ? {} : { due_at: new Date(dueAt) }),
-    ...(release === undefined ? {} : { release }),
     ...(released === undefined ? {} : { released_at: released ? (assignment.released_at ?? now) : null }),
+    ...(closed === undefined ? {} : { closed_at: closed ? (assignment.closed_at ?? now) : null }),
   };
   if (Object.keys(columns).length === 0) return;
   await db.transaction(async (trx) => {
@@ -209,45 +220,5 @@ export async function deleteAssignment(
       subject: id,
       before: { title },
     });
-  });
-}
-
-/** Labels have to be of the bowl's line, and bowls have to be there: a slip of typing is said now, not marked. */
-export function checkCard(
-  { bowls, steps }: Pick<RecordCard, 'bowls' | 'steps'>,
-  lines: readonly Line[],
-): void {
-  const names = bowls.map(({ name }) => name);
-  bowls.forEach((bowl, i) => {
-    if (names.indexOf(bowl.name) !== i)
-      throw invalidField(
-        `answer.bowls.${i}.name`,
-        'twice',
-        `Two bowls are named ${bowl.name}. Give one another letter.`,
-      );
-    if (bowl.lineId === null) return;
-    const line = lines.find(({ id }) => id === bowl.lineId);
-    if (!line)
-      throw invalidField(
-        `answer.bowls.${i}.lineId`,
-        'unknown',
-        'This line is not at hand. Pick one from the shelf.',
-      );
-    bowl.shades.forEach(({ label }, j) => {
-      if (!line.shades.includes(label) || !readLabel(line, label).ok)
-        throw invalidField(
-          `answer.bowls.${i}.shades.${j}.label`,
-          'unknown',
-          `${line.name} has no shade ${label}.`,
-        );
-    });
-  });
-  steps.forEach(({ bowl }, i) => {
-    if (!names.includes(bowl))
-      throw invalidField(
-        `answer.steps.${i}.bowl`,
-        'unknown',
-        `There is no bowl ${bowl}. Mix it, or take the step out.`,
-      );
   });
 }

@@ -1,10 +1,12 @@
 import type { EducatorAssignment } from '@cimbel/contract';
 import type { Knex } from 'knex';
-import { attemptsOf, changesOf, effectiveGrade, pointsOf, standingOf } from '../attempts/store';
+import { changesOf, countingOf, effectiveGrade, pointsOf, standingOf } from '../attempts/marks';
+import { attemptsOf } from '../attempts/store';
 import { studentsOf } from '../classes/store';
 import type { LedAssignment } from './access';
 import { formerStandard } from './regrade';
-import { isClosed, isReleased, maxPoints } from './row';
+import { isClosed, isReleased, maxPoints, termsOf } from './row';
+import { studentTermsOf } from './terms';
 
 /** An assignment as the educator of its class sees it: who has handed in what, beside the model answer. */
 export async function educatorView(
@@ -12,9 +14,12 @@ export async function educatorView(
   assignment: LedAssignment,
   now: Date,
 ): Promise<EducatorAssignment> {
-  const [students, attempts] = await Promise.all([
+  const [students, attempts, own, terms, exercise] = await Promise.all([
     studentsOf(db, assignment.class_id),
     attemptsOf(db, [assignment.id]),
+    db('set_for').where({ assignment_id: assignment.id }).select('student_id', 'due_at'),
+    studentTermsOf(db, assignment.id),
+    db('exercises').where({ id: assignment.exercise_id }).first('version'),
   ]);
   const [points, changes, former] = await Promise.all([
     pointsOf(db, attempts),
@@ -24,8 +29,24 @@ export async function educatorView(
     ),
     formerStandard(db, assignment.id),
   ]);
+  const dueOf = new Map<string, Date>(own.map((one) => [one.student_id, one.due_at]));
+  const rows = students.flatMap(({ id, name }) => {
+    const due_at = dueOf.get(id);
+    const theirs = attempts.filter((one) => one.student_id === id);
+    if (!due_at && theirs.length === 0) return [];
+    const mine = { ...assignment, due_at: due_at ?? assignment.due_at };
+    const counting = countingOf(theirs, mine, points);
+    const made = counting ? (changes.get(counting.id) ?? []) : [];
+    return {
+      studentId: id,
+      name,
+      ...standingOf(theirs, mine, points),
+      grade: counting?.grade ? effectiveGrade(counting.grade, made) : null,
+      changed: made.length > 0,
+    };
+  });
   const shown = new Map<string, number>();
-  for (const { grade } of attempts)
+  for (const { grade } of rows)
     for (const { name } of grade?.misconceptions ?? []) shown.set(name, (shown.get(name) ?? 0) + 1);
   return {
     id: assignment.id,
@@ -46,22 +67,15 @@ export async function educatorView(
     former,
     max: maxPoints(assignment.rubric),
     dueAt: assignment.due_at.toISOString(),
-    release: assignment.release,
+    terms: termsOf(assignment, terms),
+    version: assignment.exercise_version,
+    newestVersion: exercise.version,
     released: isReleased(assignment, now),
     closed: isClosed(assignment, now),
+    closedByHand: assignment.closed_at !== null,
     misconceptions: [...shown]
       .map(([name, count]) => ({ name, students: count }))
       .sort((a, b) => b.students - a.students),
-    rows: students.map(({ id, name }) => {
-      const attempt = attempts.find((one) => one.student_id === id);
-      const own = attempt ? (changes.get(attempt.id) ?? []) : [];
-      return {
-        studentId: id,
-        name,
-        ...standingOf(attempt, assignment, points),
-        grade: attempt?.grade ? effectiveGrade(attempt.grade, own) : null,
-        changed: own.length > 0,
-      };
-    }),
+    rows,
   };
 }

@@ -1,14 +1,14 @@
 import { EMPTY_CARD, type RecordCard } from '@cimbel/core/card';
 import { randomUUID } from 'node:crypto';
 import { handIn, saveDraft } from './store';
-import type { AssignmentRow } from '../assignments/row';
+import { assignmentFor, type AssignmentForMe } from '../assignments/access';
 import { hereAndNow } from '../jobs/heavy';
 import { ask, classroom, harness, type Harness } from '../testing/harness';
 
 describe('what is handed in', () => {
   let h: Harness;
   let room: Awaited<ReturnType<typeof classroom>>;
-  let assignment: AssignmentRow;
+  let assignment: AssignmentForMe;
   let best: RecordCard;
   const studentId = () => room.student.account.id;
   const fresh = () => h.db('attempts').where({ assignment_id: assignment.id }).delete();
@@ -16,11 +16,12 @@ describe('what is handed in', () => {
     answer: { ...EMPTY_CARD, visits: 2 },
     version,
     writer,
+    attempt: 1,
   });
   beforeAll(async () => {
     h = await harness();
     room = await classroom(h);
-    assignment = await h.db('assignments').where({ id: room.assignmentId }).first();
+    assignment = (await assignmentFor(h.db, room.assignmentId, studentId()))!;
     best = assignment.model_answer.best;
     await ask(room.student, room.assignmentId, best);
   }, 60_000);
@@ -29,7 +30,7 @@ describe('what is handed in', () => {
   it('is not written over by a first draft that arrives with it, in any order', async () => {
     for (let i = 0; i < 60; i++) {
       await fresh();
-      const sent = { id: randomUUID(), answer: best };
+      const sent = { id: randomUUID(), answer: best, attempt: 1 };
       const both = [
         () => handIn(h.db, hereAndNow, assignment, studentId(), sent, h.clock.now),
         () => saveDraft(h.db, assignment, studentId(), draft('tab'), h.clock.now).catch(() => null),
@@ -49,7 +50,7 @@ describe('what is handed in', () => {
       hereAndNow,
       assignment,
       studentId(),
-      { id: randomUUID(), answer: best },
+      { id: randomUUID(), answer: best, attempt: 1 },
       h.clock.now,
     );
     const change = (columns: object) => h.db('attempts').where({ id }).update(columns);
@@ -87,10 +88,10 @@ describe('what is handed in', () => {
     const mine = `/api/my/assignments/${room.assignmentId}`;
     expect((await room.student.get(mine).expect(200)).body.closed).toBe(true);
     const { body } = await room.student
-      .post(`${mine}/submission`, { id: randomUUID(), answer: best })
+      .post(`${mine}/submission`, { id: randomUUID(), answer: best, attempt: 1 })
       .expect(409);
-    expect(body.error.code).toBe('attempt.released');
+    expect(body.error.code).toBe('attempt.closed');
     await room.educator.patch(`/api/assignments/${room.assignmentId}`, { released: false }).expect(200);
-    await room.student.post(`${mine}/submission`, { id: randomUUID(), answer: best }).expect(200);
+    await room.student.post(`${mine}/submission`, { id: randomUUID(), answer: best, attempt: 1 }).expect(200);
   });
 });

@@ -1,4 +1,5 @@
 import {
+  beginSchema,
   draftSchema,
   markChangeSchema,
   revealSchema,
@@ -10,20 +11,23 @@ import {
 import { HAIR_SIZES, type HairSize } from '@cimbel/contract/hair-pictures';
 import { revealOf } from '@cimbel/core/card';
 import { z } from 'zod';
-import { assignedToMe } from '../assignments/access';
+import { assignedToMe, begunByMe, openToMe, type AssignmentForMe } from '../assignments/access';
 import { ledByMe } from '../classes/access';
 import { LIGHTS } from '@cimbel/core/colour';
 import { DRAWING_NOW } from '@cimbel/core/tress';
-import { isReleased, type AssignmentRow } from '../assignments/row';
-import { checkCard } from '../assignments/store';
+import { isShown } from '../assignments/row';
+import { checkCard } from '../assignments/check-card';
 import { HttpError, invalid, notFound } from '../http/errors';
 import { route, type Call, type Route } from '../http/route';
 import { keptPicture } from '../jobs/kept-pictures';
 import { enlarged } from '../jobs/picture-size';
 import { keptHanging } from './kept-looks';
 import { recordReveal } from './reveals';
-import { attemptOf, changeMark, handIn, receiptOf, resultOf, saveDraft, type AttemptRow } from './store';
+import { changeMark, countingOf, pointsOf } from './marks';
+import { resultOf } from './result';
+import { attemptsOfStudent, begin, handIn, receiptOf, saveDraft, type AttemptRow } from './store';
 import { studentList, studentView } from './student-view';
+import { endOf } from './time-limit';
 
 /** What is asked of a picture of hair, in its address. */
 const hairPictureSchema = z.object({
@@ -35,7 +39,8 @@ const hairPictureSchema = z.object({
 
 interface HandedIn {
   attempt: AttemptRow;
-  assignment: AssignmentRow;
+  /** With the dates that hold for the student. */
+  assignment: AssignmentForMe;
 }
 
 /** A handed-in answer, for an educator of its class. */
@@ -46,41 +51,82 @@ async function answerInMyClass(call: Call): Promise<(HandedIn & { studentName: s
     .whereNotNull('submitted_at')
     .first();
   if (!attempt) return null;
-  // Marking is what everyone who leads the class may do.
-  const assignments = db('assignments').join('classes', 'classes.id', 'assignments.class_id');
-  const assignment: AssignmentRow | undefined = await ledByMe(assignments, call)
+  // Marking is what everyone who leads the class may do. Whom it is not set to any more has handed in all the same.
+  const assignment: AssignmentForMe | undefined = await ledByMe(
+    db('assignments')
+      .join('classes', 'classes.id', 'assignments.class_id')
+      .leftJoin('set_for', (on) =>
+        on
+          .on('set_for.assignment_id', 'assignments.id')
+          .andOn('set_for.student_id', db.raw('?', [attempt.student_id])),
+      ),
+    call,
+  )
     .where({ 'assignments.id': attempt.assignment_id })
-    .select('assignments.*')
+    .select(
+      'assignments.*',
+      'classes.name as class_name',
+      db.raw('coalesce(set_for.due_at, assignments.due_at) as due_at'),
+    )
     .first();
   if (!assignment) return null;
   const student = await db('users').where({ id: attempt.student_id }).first('name');
   return { attempt, assignment, studentName: student.name };
 }
 
-/** My own handed-in answer, once its result is released. */
+const attemptAsked = z.object({ attempt: z.coerce.number().int().min(1).optional() });
+
+/** My own handed-in answer, once its result is released: the attempt that is asked for, or the one that counts. */
 async function myResult(call: Call): Promise<HandedIn | null> {
   const assignment = await assignedToMe(call);
   if (!assignment) return null;
-  const attempt = await attemptOf(call.db, assignment.id, call.me!.id);
-  if (!attempt?.submitted_at) return null;
-  if (!isReleased(assignment, call.now()))
+  const asked = attemptAsked.safeParse(call.req.query);
+  if (!asked.success) throw invalid(asked.error);
+  const attempts = await attemptsOfStudent(call.db, assignment.id, call.me!.id);
+  const handedIn = attempts.filter(({ submitted_at }) => submitted_at !== null);
+  const { attempt: number } = asked.data;
+  const attempt =
+    number === undefined
+      ? countingOf(handedIn, assignment, await pointsOf(call.db, handedIn))
+      : handedIn.find((one) => one.number === number);
+  if (!attempt) return null;
+  if (!isShown(assignment, handedIn.length, call.now()))
     throw new HttpError(403, 'result.notReleased', 'Your educator has not released the results yet.');
   return { assignment, attempt };
 }
 
-/** The answers before and after this one, by student name. */
+/** The answers before and after this one, by student name: of each student the attempt that counts, or this one. */
 async function neighbours(
   { db }: Call,
-  { attempt }: Pick<HandedIn, 'attempt'>,
+  { attempt, assignment }: HandedIn,
 ): Promise<Pick<EducatorResult, 'previousId' | 'nextId'>> {
-  const ids: string[] = await db('attempts')
-    .join('users', 'users.id', 'attempts.student_id')
-    .where({ assignment_id: attempt.assignment_id })
-    .whereNotNull('submitted_at')
-    .orderBy('users.name')
-    .pluck('attempts.id');
-  const at = ids.indexOf(attempt.id);
-  return { previousId: ids[at - 1] ?? null, nextId: ids[at + 1] ?? null };
+  const rows: { id: string }[] = await db
+    .with('counting', (of) =>
+      of
+        .distinctOn('student_id')
+        .from('attempts')
+        .where({ assignment_id: assignment.id })
+        .whereNotNull('submitted_at')
+        .orderBy('student_id')
+        .orderByRaw('(id = ?) desc', [attempt.id])
+        .orderByRaw(assignment.counted === 'last' ? 'number desc' : `(grade->>'points')::float desc, number`)
+        .select('id', 'student_id'),
+    )
+    .from('counting')
+    .join('users', 'users.id', 'counting.student_id')
+    .orderBy(['users.name', 'counting.id'])
+    .select('counting.id');
+  const at = rows.findIndex(({ id }) => id === attempt.id);
+  return { previousId: rows[at - 1]?.id ?? null, nextId: rows[at + 1]?.id ?? null };
+}
+
+/** The attempt a student is at: the last they have begun, or the first. */
+async function numberNow({ db, me }: Call, assignmentId: string): Promise<number> {
+  const row = await db('attempts')
+    .where({ assignment_id: assignmentId, student_id: me!.id })
+    .max<{ last: number | null }>('number as last')
+    .first();
+  return row?.last ?? 1;
 }
 
 export const attemptRoutes = (): Route[] => [
@@ -101,7 +147,7 @@ export const attemptRoutes = (): Route[] => [
     method: 'get',
     path: '/api/my/assignments/:assignmentId/picture',
     who: 'student',
-    reach: assignedToMe,
+    reach: begunByMe,
     handle: async ({ work, reached, req, res }) => {
       const wanted = hairPictureSchema.safeParse(req.query);
       if (!wanted.success) throw invalid(wanted.error);
@@ -118,10 +164,11 @@ export const attemptRoutes = (): Route[] => [
     method: 'post',
     path: '/api/my/assignments/:assignmentId/reveal',
     who: 'student',
-    reach: assignedToMe,
+    reach: begunByMe,
     body: revealSchema,
-    handle: async ({ db, me, now, reached, body }): Promise<Revealed> => {
-      await recordReveal(db, reached.id, me.id, body, now());
+    handle: async (call): Promise<Revealed> => {
+      const { db, me, now, reached, body } = call;
+      await recordReveal(db, reached.id, me.id, await numberNow(call, reached.id), body, now());
       return { reasons: revealOf(reached.client_case, body) };
     },
   }),
@@ -129,7 +176,7 @@ export const attemptRoutes = (): Route[] => [
     method: 'post',
     path: '/api/my/assignments/:assignmentId/simulation',
     who: 'student',
-    reach: assignedToMe,
+    reach: begunByMe,
     body: simulationSchema,
     // Here and not in the browser, so that the head's figures stay here.
     handle: ({ heavy, reached: { id, client_case, lines }, body }) => {
@@ -138,10 +185,24 @@ export const attemptRoutes = (): Route[] => [
     },
   }),
   route({
+    method: 'post',
+    path: '/api/my/assignments/:assignmentId/attempts',
+    who: 'student',
+    reach: openToMe,
+    body: beginSchema,
+    handle: async ({ db, jobs, me, now, reached, body, res }) => {
+      const attempt = await begin(db, reached, me.id, body.from, now());
+      const end = endOf(reached, attempt);
+      if (end) await jobs.timeUp(attempt.id, end);
+      res.status(201);
+      return { attempt: attempt.number };
+    },
+  }),
+  route({
     method: 'put',
     path: '/api/my/assignments/:assignmentId/draft',
     who: 'student',
-    reach: assignedToMe,
+    reach: begunByMe,
     body: draftSchema,
     handle: ({ db, me, now, reached, body }) => saveDraft(db, reached, me.id, body, now()),
   }),
@@ -149,7 +210,7 @@ export const attemptRoutes = (): Route[] => [
     method: 'post',
     path: '/api/my/assignments/:assignmentId/submission',
     who: 'student',
-    reach: assignedToMe,
+    reach: begunByMe,
     body: submissionSchema,
     handle: async ({ db, work, me, now, reached, body }) => {
       // Whoever has gone meanwhile has handed in all the same.
@@ -157,7 +218,11 @@ export const attemptRoutes = (): Route[] => [
       return {
         submittedAt: attempt.submitted_at!.toISOString(),
         receipt: receiptOf(attempt),
-        resultReady: isReleased(reached, now()),
+        resultReady: isShown(
+          reached,
+          (await attemptsOfStudent(db, reached.id, me.id)).filter(({ submitted_at }) => submitted_at).length,
+          now(),
+        ),
       };
     },
   }),

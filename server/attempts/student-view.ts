@@ -1,42 +1,78 @@
-import type { StudentAssignment, StudentAssignmentSummary } from '@cimbel/contract';
+import type { StudentAssignmentPage, StudentAssignmentSummary, StudentTermsShown } from '@cimbel/contract';
 import { asSet, mainRegion } from '@cimbel/core/mark';
 import type { Knex } from 'knex';
-import type { AssignmentOfClass } from '../assignments/access';
-import { exerciseOf, isClosed, isReleased, maxPoints } from '../assignments/row';
-import { asRevealed } from './reveals';
+import { OF_STUDENT, isAhead, setForStudents, type AssignmentForMe } from '../assignments/access';
+import { exerciseOf, isClosed, isShown, maxPoints } from '../assignments/row';
 import { keptLit } from './kept-looks';
-import { attemptOf, pointsOf, receiptOf, standingOf, type AttemptRow } from './store';
+import { pointsOf, standingOf } from './marks';
+import { asRevealed } from './reveals';
+import { attemptsOfStudent, receiptOf, type AttemptRow } from './store';
+import { endOf, minutesOf } from './time-limit';
 
-const resultReady = (
-  attempt: Pick<AttemptRow, 'submitted_at'> | undefined,
-  assignment: Parameters<typeof isReleased>[0],
+/** What a student is told of an assignment, whether or not they may begin yet. */
+function shownTerms(
+  assignment: AssignmentForMe,
+  handedIn: readonly AttemptRow[],
   now: Date,
-) => Boolean(attempt?.submitted_at) && isReleased(assignment, now);
-
-export async function studentView(
-  db: Knex,
-  assignment: AssignmentOfClass,
-  studentId: string,
-  now: Date,
-): Promise<StudentAssignment> {
-  const attempt = await attemptOf(db, assignment.id, studentId);
-  const answer = attempt ? await asRevealed(db, assignment, studentId, attempt.answer) : null;
+): StudentTermsShown {
+  const closed = isClosed(assignment, now);
   return {
-    ...asSet(exerciseOf(assignment), answer, keptLit(assignment)),
     id: assignment.id,
     title: assignment.title,
     className: assignment.class_name,
-    rubric: assignment.rubric,
     dueAt: assignment.due_at.toISOString(),
-    late: !attempt?.submitted_at && now > assignment.due_at,
-    closed: !attempt?.submitted_at && isClosed(assignment, now),
+    late: handedIn.length === 0 && now > assignment.due_at,
+    latePercent: assignment.late === 'reduced' ? assignment.late_percent : null,
+    closed,
+    attempts: assignment.attempts_allowed,
+    handedIn: handedIn.length,
+    minutes: minutesOf(assignment),
+  };
+}
+
+/** An assignment as its student sees it: what lies ahead, what is being worked, or what has been handed in last. */
+export async function studentView(
+  db: Knex,
+  assignment: AssignmentForMe,
+  studentId: string,
+  now: Date,
+): Promise<StudentAssignmentPage> {
+  const attempts = await attemptsOfStudent(db, assignment.id, studentId);
+  const handedIn = attempts.filter(({ submitted_at }) => submitted_at !== null);
+  const told = shownTerms(assignment, handedIn, now);
+  if (isAhead(assignment, attempts.length, now)) {
+    const opens = assignment.opens_at !== null && now < assignment.opens_at ? assignment.opens_at : null;
+    return { stage: 'ahead', ...told, opensAt: opens?.toISOString() ?? null };
+  }
+  const attempt = attempts.at(-1);
+  const number = attempt?.number ?? 1;
+  const answer = attempt && (await asRevealed(db, assignment, studentId, number, attempt.answer));
+  const shown = isShown(assignment, handedIn.length, now);
+  const end = attempt ? endOf(assignment, attempt) : null;
+  const another =
+    Boolean(attempt?.submitted_at) && !told.closed && handedIn.length < assignment.attempts_allowed;
+  return {
+    ...asSet(exerciseOf(assignment), answer ?? null, keptLit(assignment)),
+    ...told,
+    stage: 'work',
+    rubric: assignment.rubric,
+    attempt: number,
+    time: end && !attempt?.submitted_at ? { endsAt: end.toISOString(), now: now.toISOString() } : null,
     draft: attempt
       ? { answer: answer!, version: attempt.version, updatedAt: attempt.updated_at.toISOString() }
       : null,
     submittedAt: attempt?.submitted_at?.toISOString() ?? null,
     receipt: attempt ? receiptOf(attempt) : null,
-    resultReady: resultReady(attempt, assignment, now),
+    another,
+    soFar: another && assignment.release === 'onSubmit' ? await soFar(db, assignment, attempts) : null,
+    resultReady: shown,
   };
+}
+
+/** Where results are shown on handing in, points are told between attempts, and the model answer after the last. */
+async function soFar(db: Knex, assignment: AssignmentForMe, attempts: readonly AttemptRow[]) {
+  const { points } = standingOf(attempts, assignment, await pointsOf(db, attempts));
+  return points === null ? null : { points, max: maxPoints(assignment.rubric) };
 }
 
 /** What a list shows of an exercise; its lines and model answer, many times as much, stay where they are. */
@@ -45,24 +81,24 @@ const LISTED = [
   'assignments.title',
   'assignments.client_case',
   'assignments.rubric',
-  'assignments.due_at',
   'assignments.release',
   'assignments.released_at',
+  'assignments.closed_at',
+  'assignments.last_due_at',
+  'assignments.counted',
+  'assignments.late',
+  'assignments.late_percent',
+  'assignments.minutes',
+  'classes.name as class_name',
 ] as const;
-type Listed = Pick<
-  AssignmentOfClass,
-  'id' | 'title' | 'client_case' | 'rubric' | 'due_at' | 'release' | 'released_at' | 'class_name'
->;
 
 export async function studentList(
   db: Knex,
   studentId: string,
   now: Date,
 ): Promise<StudentAssignmentSummary[]> {
-  const assignments: Listed[] = await db('assignments')
-    .join('classes', 'classes.id', 'assignments.class_id')
-    .join('members', 'members.class_id', 'classes.id')
-    .where('members.student_id', studentId)
+  const assignments: AssignmentForMe[] = await setForStudents(db)
+    .where('set_for.student_id', studentId)
     // Of a class that is put away what was handed in stays to be read.
     .where((open) =>
       open
@@ -75,25 +111,34 @@ export async function studentList(
             .whereNotNull('submitted_at'),
         ),
     )
-    .orderBy('assignments.due_at')
-    .select(...LISTED, 'classes.name as class_name');
-  const attempts: AttemptRow[] = await db('attempts').where({ student_id: studentId });
-  const points = await pointsOf(db, attempts);
+    .orderBy('set_for.due_at')
+    .select(...LISTED, ...OF_STUDENT);
+  const all: AttemptRow[] = await db('attempts').where({ student_id: studentId }).orderBy('number');
+  const points = await pointsOf(db, all);
   return assignments.map((assignment) => {
-    const attempt = attempts.find(({ assignment_id }) => assignment_id === assignment.id);
-    const standing = standingOf(attempt, assignment, points);
-    const ready = resultReady(attempt, assignment, now);
+    const attempts = all.filter(({ assignment_id }) => assignment_id === assignment.id);
+    const standing = standingOf(attempts, assignment, points);
+    const underWay = attempts.some(({ submitted_at }) => submitted_at === null);
+    const shown = isShown(assignment, standing.handedIn, now);
+    const opens = assignment.opens_at !== null && now < assignment.opens_at ? assignment.opens_at : null;
     return {
       id: assignment.id,
       title: assignment.title,
       className: assignment.class_name,
       clientName: assignment.client_case.client.name,
-      now: keptLit(assignment).daylight.now[mainRegion(assignment.client_case.head)],
+      now: isAhead(assignment, attempts.length, now)
+        ? null
+        : keptLit(assignment).daylight.now[mainRegion(assignment.client_case.head)],
       dueAt: assignment.due_at.toISOString(),
-      state: standing.state,
-      late: standing.late || (!attempt?.submitted_at && now > assignment.due_at),
-      resultReady: ready,
-      points: ready ? standing.points : null,
+      opensAt: opens?.toISOString() ?? null,
+      state: underWay ? 'inWork' : standing.handedIn > 0 ? 'handedIn' : 'notStarted',
+      late: standing.late || (standing.handedIn === 0 && now > assignment.due_at),
+      closed: isClosed(assignment, now),
+      attempts: assignment.attempts_allowed,
+      handedIn: standing.handedIn,
+      minutes: minutesOf(assignment),
+      resultReady: shown,
+      points: shown ? standing.points : null,
       max: maxPoints(assignment.rubric),
     };
   });

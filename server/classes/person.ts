@@ -5,7 +5,14 @@ import { record } from '../log/store';
 import type { ClassRow } from './access';
 
 /** Every table that keeps something of a student, and what of it is theirs. Tests hold it against the database. */
-export const KEPT_OF_STUDENT = ['memberships', 'attempts', 'reveals', 'drill_answers', 'sittings'] as const;
+export const KEPT_OF_STUDENT = [
+  'memberships',
+  'assignment_students',
+  'attempts',
+  'reveals',
+  'drill_answers',
+  'sittings',
+] as const;
 
 /** All that is kept of a student, by table, to be taken along; hashes and secrets left out. */
 export async function dataOf(db: Knex, studentId: string): Promise<object> {

@@ -2,7 +2,8 @@ import type { ClassDetail, ClassSummary, Standing } from '@cimbel/contract';
 import { DEFAULT_HOUSE_RULES } from '@cimbel/core/theory';
 import type { Knex } from 'knex';
 import { ownLinesOf } from '../shade-books/store';
-import { attemptsOf, pointsOf, standingOf, type AttemptRow } from '../attempts/store';
+import { pointsOf, standingOf } from '../attempts/marks';
+import { attemptsOf, type AttemptRow } from '../attempts/store';
 import { isReleased, maxPoints, type AssignmentRow } from '../assignments/row';
 import type { ClassRow, LedClass } from './access';
 import { newJoinCode } from './roster';
@@ -54,15 +55,22 @@ export async function classDetail(db: Knex, row: LedClass, now: Date): Promise<C
   const ids = assignments.map(({ id }) => id);
   const attempts = await attemptsOf(db, ids);
   const points = await pointsOf(db, attempts);
-  const attemptOf = new Map(
-    attempts.map((attempt: AttemptRow) => [`${attempt.assignment_id} ${attempt.student_id}`, attempt]),
-  );
+  const name = (one: { assignment_id: string; student_id: string }) =>
+    `${one.assignment_id} ${one.student_id}`;
+  const attemptsBy = new Map<string, AttemptRow[]>();
+  for (const one of attempts) attemptsBy.set(name(one), [...(attemptsBy.get(name(one)) ?? []), one]);
+  const own: { assignment_id: string; student_id: string; due_at: Date }[] = await db('set_for').where({
+    class_id: row.id,
+  });
+  const dueBy = new Map(own.map((one) => [name(one), one.due_at]));
   const standings = (studentId: string): Record<string, Standing> =>
     Object.fromEntries(
-      assignments.map((assignment) => [
-        assignment.id,
-        standingOf(attemptOf.get(`${assignment.id} ${studentId}`), assignment, points),
-      ]),
+      assignments.map((assignment) => {
+        const at = name({ assignment_id: assignment.id, student_id: studentId });
+        const due_at = dueBy.get(at);
+        const terms = due_at ? { ...assignment, due_at } : null;
+        return [assignment.id, standingOf(attemptsBy.get(at) ?? [], terms, points)];
+      }),
     );
   return {
     id: row.id,

@@ -65,11 +65,23 @@ export async function copyClass(
       })
       .returning('id');
     const fresh = { class_id: id, created_at: now };
-    const copy = async (table: string, changes: (row: { due_at: Date }) => Record<string, unknown>) => {
+    const copy = async (
+      table: string,
+      changes: (row: { due_at: Date; opens_at: Date | null }) => Record<string, unknown>,
+    ) => {
       for (const row of await trx(table).where({ class_id: from.id }).orderBy('created_at'))
         await trx(table).insert(again(row, { ...fresh, ...changes(row) }));
     };
-    await copy('assignments', ({ due_at }) => ({ due_at: moved(due_at), released_at: null, standard: 1 }));
+    // Whom it was set to is nobody here: it is for all, at the class's own dates.
+    await copy('assignments', ({ due_at, opens_at }) => ({
+      opens_at: opens_at && moved(opens_at),
+      due_at: moved(due_at),
+      last_due_at: moved(due_at),
+      everyone: true,
+      released_at: null,
+      closed_at: null,
+      standard: 1,
+    }));
     await copy('practices', () => ({}));
     await copy('reading_tests', ({ due_at }) => ({
       due_at: moved(due_at),
@@ -100,6 +112,7 @@ const WORK_OF_CLASS = [
     'former_grades',
     'attempt_id in (select a.id from attempts a join assignments s on s.id = a.assignment_id where s.class_id = :id)',
   ],
+  ['assignment_students', 'assignment_id in (select id from assignments where class_id = :id)'],
   ['attempts', 'assignment_id in (select id from assignments where class_id = :id)'],
   ['regrades', 'assignment_id in (select id from assignments where class_id = :id)'],
   ['assignments', 'class_id = :id'],

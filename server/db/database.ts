@@ -20,6 +20,7 @@ import * as grades from './migrations/017_grades';
 import * as pace from './migrations/018_pace';
 import * as terms from './migrations/019_terms';
 import * as educators from './migrations/020_educators';
+import * as assigning from './migrations/021_assigning';
 
 const MIGRATIONS: Record<string, { up: (knex: Knex) => Promise<void>; down: (knex: Knex) => Promise<void> }> =
   {
@@ -43,6 +44,7 @@ const MIGRATIONS: Record<string, { up: (knex: Knex) => Promise<void>; down: (kne
     '018_pace': pace,
     '019_terms': terms,
     '020_educators': educators,
+    '021_assigning': assigning,
   };
 
 /** Migrations are code in the bundle rather than files on disk, so that one file is the whole server. */

@@ -5,7 +5,9 @@ import { markCard } from '@cimbel/core/mark';
 import { lineSchema, shippedLine } from '@cimbel/core/shades';
 import { DEFAULT_HOUSE_RULES, houseRulesSchema } from '@cimbel/core/theory';
 import type { Knex } from 'knex';
-import { markingOf, resultOf, saveDraft, type AttemptRow } from '../attempts/store';
+import { assignmentFor } from '../assignments/access';
+import { resultOf } from '../attempts/result';
+import { markingOf, saveDraft, type AttemptRow } from '../attempts/store';
 import { educatorView } from '../assignments/view';
 import { studentView } from '../attempts/student-view';
 import type { LedAssignment } from '../assignments/access';
@@ -175,8 +177,9 @@ describe('one exercise for two', () => {
     const draft = before.attempts.find(
       ({ exercise_id, submitted_at }) => !submitted_at && old.some(({ id }) => id === exercise_id),
     )!;
-    const assignment = (await assignments()).find(({ id }) => id === draft.exercise_id)!;
+    const assignment = (await assignmentFor(h.db, draft.exercise_id, draft.student_id))!;
     const page = await studentView(h.db, assignment, draft.student_id, h.clock.now);
+    if (page.stage !== 'work') throw new Error('it was under way');
     const { answer, version } = page.draft!;
     const written = draft.answer as { naturalLevel: number; underlay: string };
     expect(answer.readings.mids).toMatchObject({ level: written.naturalLevel, underlay: written.underlay });
@@ -185,7 +188,12 @@ describe('one exercise for two', () => {
       h.db,
       assignment,
       draft.student_id,
-      { answer: { ...answer, bowls: assignment.model_answer.best.bowls }, version, writer: 'phone' },
+      {
+        answer: { ...answer, bowls: assignment.model_answer.best.bowls },
+        version,
+        writer: 'phone',
+        attempt: 1,
+      },
       h.clock.now,
     );
     expect(saved.version).toBe(version + 1);

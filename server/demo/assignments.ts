@@ -10,12 +10,15 @@ import {
   type Misconception,
 } from '@cimbel/core/mark';
 import { shippedLine } from '@cimbel/core/shades';
+import { termsSchema, type Terms } from '@cimbel/contract';
 import type { Knex } from 'knex';
 import { randomUUID } from 'node:crypto';
+import { assignmentFor } from '../assignments/access';
 import { changeAssignment, createAssignment } from '../assignments/store';
 import type { AssignmentRow } from '../assignments/row';
 import { recordReveal } from '../attempts/reveals';
-import { changeMark, handIn, saveDraft } from '../attempts/store';
+import { changeMark } from '../attempts/marks';
+import { handIn, saveDraft } from '../attempts/store';
 import type { ClassRow } from '../classes/access';
 import { hereAndNow } from '../jobs/heavy';
 
@@ -129,6 +132,8 @@ interface Wanted {
   open?: readonly BenchStep[];
   title?: string;
   wrong?: Misconception;
+  tags?: string[];
+  terms?: Partial<Terms>;
 }
 
 /** Assignments of the demo class: two marked and released, two due, some short. */
@@ -141,19 +146,36 @@ export async function seedAssignments(
   const after = (ms: number) => new Date(evening6.getTime() + ms);
   const set = async (id: string, wanted: Wanted): Promise<AssignmentRow> => {
     const { clientCase, open: usual = BENCH_STEPS } = shippedCase(id)!;
-    const { made, dueAt, release, open = usual, title = clientCase.title, wrong = null } = wanted;
+    const {
+      made,
+      dueAt,
+      release,
+      open = usual,
+      title = clientCase.title,
+      wrong = null,
+      tags = [],
+      terms = {},
+    } = wanted;
     const lines = clientCase.lineIds.map((line) => shippedLine(line)!);
     const preview = previewOf(clientCase, lines, owner.house_rules);
     if (!preview.ok) throw new Error(`the demo case ${id} has no plan`);
     const miss = preview.nearMisses.find(({ misconception }) => misconception === wrong);
     const rubric = miss ? cardRubric(miss.grade, open) : defaultRubric(preview.solution, clientCase, open);
-    const exercise = { title, clientCase, open: [...open], slip: wrong, rubric, judgement: NO_JUDGEMENT };
+    const exercise = {
+      title,
+      clientCase,
+      open: [...open],
+      slip: wrong,
+      rubric,
+      judgement: NO_JUDGEMENT,
+      tags,
+    };
     const row = await createAssignment(
       db,
       hereAndNow,
       owner,
       owner.educator_id,
-      { exercise, dueAt: dueAt.toISOString(), release },
+      { exercise, ...termsSchema.parse({ ...terms, dueAt: dueAt.toISOString(), release }) },
       made,
     );
     return db('assignments').where({ id: row.id }).first();
@@ -171,12 +193,20 @@ export async function seedAssignments(
             : null;
       const own = kept ?? (typeof card === 'string' ? null : cardOf(row, card));
       for (const question of own?.asked ?? [])
-        await recordReveal(db, row.id, students[i], { question }, when);
-      for (const test of own?.tests ?? []) await recordReveal(db, row.id, students[i], { test }, when);
-      if (kept) await saveDraft(db, row, students[i], { answer: kept, version: 0, writer: 'demo' }, when);
+        await recordReveal(db, row.id, students[i], 1, { question }, when);
+      for (const test of own?.tests ?? []) await recordReveal(db, row.id, students[i], 1, { test }, when);
+      const theirs = (await assignmentFor(db, row.id, students[i]))!;
+      if (kept)
+        await saveDraft(
+          db,
+          theirs,
+          students[i],
+          { answer: kept, version: 0, writer: 'demo', attempt: 1 },
+          when,
+        );
       else if (typeof card !== 'string') {
-        const submission = { id: randomUUID(), answer: own! };
-        handedIn.push((await handIn(db, hereAndNow, row, students[i], submission, when)).id);
+        const submission = { id: randomUUID(), answer: own!, attempt: 1 };
+        handedIn.push((await handIn(db, hereAndNow, theirs, students[i], submission, when)).id);
       }
     }
     return handedIn;
@@ -188,6 +218,7 @@ export async function seedAssignments(
     made: after(-12 * DAY_MS),
     dueAt: after(-4 * DAY_MS),
     release: 'manual',
+    tags: ['grey', 'week 1'],
   });
   const marked = await answer(grey, HALF_GREY, after(-6 * DAY_MS));
   await release(grey, after(-3 * DAY_MS));
@@ -207,6 +238,7 @@ export async function seedAssignments(
     made: after(-9 * DAY_MS),
     dueAt: after(-2 * DAY_MS),
     release: 'manual',
+    tags: ['grey', 'retouch', 'week 2'],
   });
   await answer(retouch, RETOUCH, after(-5 * DAY_MS));
   await release(retouch, after(-DAY_MS));
@@ -214,12 +246,27 @@ export async function seedAssignments(
     made: after(-5 * DAY_MS),
     dueAt: after(6 * HOUR_MS),
     release: 'onDue',
+    tags: ['lift', 'week 2'],
   });
   await answer(lighter, TWO_LIGHTER, after(-3 * DAY_MS));
   const blonde = await set('first-blonde', {
     made: after(-3 * DAY_MS),
     dueAt: after(2 * DAY_MS),
     release: 'onDue',
+    tags: ['lightening', 'week 3'],
+    terms: {
+      late: 'refused',
+      // One was ill and has longer.
+      students: [
+        {
+          studentId: students[5],
+          opensAt: null,
+          dueAt: after(5 * DAY_MS).toISOString(),
+          attempts: null,
+          extraTimeShare: null,
+        },
+      ],
+    },
   });
   await answer(blonde, BLONDE, after(-2 * DAY_MS));
   await set('root-and-ends', {
@@ -229,6 +276,7 @@ export async function seedAssignments(
     open: CARD_STEPS,
     title: 'One slip on this card',
     wrong: 'overlap',
+    tags: ['find the slip'],
   });
   const short = await set('two-lighter-cool', {
     made: after(-DAY_MS),
@@ -236,6 +284,8 @@ export async function seedAssignments(
     release: 'onSubmit',
     open: ['mix'],
     title: 'Mix only: cool, no brass',
+    tags: ['short', 'lift'],
+    terms: { attempts: 3 },
   });
   const face = await set('white-at-the-face', {
     made: after(-DAY_MS),
@@ -243,13 +293,24 @@ export async function seedAssignments(
     release: 'onSubmit',
   });
   await answer(face, FACE, after(-0.8 * DAY_MS));
-  await set('winter-porous', { made: after(-DAY_MS), dueAt: after(6 * DAY_MS), release: 'onSubmit' });
+  await set('winter-porous', {
+    made: after(-DAY_MS),
+    dueAt: after(6 * DAY_MS),
+    release: 'onSubmit',
+    tags: ['porous', 'week 4'],
+    terms: { opensAt: after(DAY_MS).toISOString() },
+  });
   // One has begun, with what the exercise gives and nothing else.
   await saveDraft(
     db,
-    short,
+    (await assignmentFor(db, short.id, students[2]))!,
     students[2],
-    { answer: withGiven(EMPTY_CARD, short.model_answer.best, ['mix']), version: 0, writer: 'demo' },
+    {
+      answer: withGiven(EMPTY_CARD, short.model_answer.best, ['mix']),
+      version: 0,
+      writer: 'demo',
+      attempt: 1,
+    },
     after(-0.5 * DAY_MS),
   );
 }

@@ -1,6 +1,14 @@
-import { exerciseSchema } from '@cimbel/contract';
+import { exerciseChangeSchema, libraryExerciseSchema } from '@cimbel/contract';
 import { route, type Call, type Route } from '../http/route';
-import { createExercise, deleteExercise, exercisesOf, saveExercise, type ExerciseRow } from './store';
+import {
+  createExercise,
+  deleteExercise,
+  exercisesOf,
+  fileExercise,
+  saveExercise,
+  versionsOf,
+  type ExerciseRow,
+} from './store';
 
 async function ownExercise({ db, me, param }: Call): Promise<ExerciseRow | null> {
   const row = await db<ExerciseRow>('exercises')
@@ -20,7 +28,7 @@ export const exerciseRoutes = (): Route[] => [
     method: 'post',
     path: '/api/exercises',
     who: 'educator',
-    body: exerciseSchema,
+    body: libraryExerciseSchema,
     handle: async ({ db, me, now, body, res }) => {
       const made = await createExercise(db, me.id, body, now());
       res.status(201);
@@ -32,9 +40,24 @@ export const exerciseRoutes = (): Route[] => [
     path: '/api/exercises/:exerciseId',
     who: 'educator',
     reach: ownExercise,
-    body: exerciseSchema,
+    body: libraryExerciseSchema,
     // What has been set keeps the copy it was set with.
     handle: ({ db, now, reached, body }) => saveExercise(db, reached.id, body, now()),
+  }),
+  route({
+    method: 'patch',
+    path: '/api/exercises/:exerciseId',
+    who: 'educator',
+    reach: ownExercise,
+    body: exerciseChangeSchema,
+    handle: ({ db, now, reached, body }) => fileExercise(db, reached.id, body, now()),
+  }),
+  route({
+    method: 'get',
+    path: '/api/exercises/:exerciseId/versions',
+    who: 'educator',
+    reach: ownExercise,
+    handle: ({ db, reached }) => versionsOf(db, reached.id),
   }),
   route({
     method: 'delete',

@@ -8,7 +8,7 @@ const open: Jobs[] = [];
 const queue = async (work: Partial<Work>) => {
   const made = await jobQueue(
     h.url,
-    { regrade: async () => undefined, prune: async () => undefined, ...work },
+    { regrade: async () => undefined, timeUp: async () => null, prune: async () => undefined, ...work },
     log,
   );
   open.push(made);

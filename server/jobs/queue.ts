@@ -6,12 +6,16 @@ import type { Logger } from 'pino';
 export interface Jobs {
   /** Marks the answers of an assignment again; asked twice it is done once at a time. */
   regrade: (assignmentId: string) => Promise<void>;
+  /** Hands in what is there of an attempt once its time is up. */
+  timeUp: (attemptId: string, at: Date) => Promise<void>;
   close: () => Promise<void>;
 }
 
 /** How the work itself is done, whichever process does it. */
 export interface Work {
   regrade: (assignmentId: string) => Promise<void>;
+  /** Says when to look again, where the time is not up yet. */
+  timeUp: (attemptId: string) => Promise<{ again: Date } | null>;
   prune: () => Promise<void>;
 }
 
@@ -25,23 +29,32 @@ const PRUNED_AT = '17 3 * * *';
  * A queue in the database: what was begun is gone on with after a restart, by whichever server of the installation is
  * there, and two of them never do the same thing at once.
  */
-export async function jobQueue(url: string, { regrade, prune }: Work, log: Logger): Promise<Jobs> {
+export async function jobQueue(url: string, { regrade, timeUp, prune }: Work, log: Logger): Promise<Jobs> {
   const boss = new PgBoss({ connectionString: url, schema: 'jobs', max: 3 });
   boss.on('error', ({ message }) => log.warn({ message }, 'the job queue could not reach the database'));
   await boss.start();
   // One at a time of each name and key.
   const options = { retryLimit: RETRIES, retryDelay: 1, retryBackoff: true, expireInSeconds: LOST_AFTER_S };
   await boss.createQueue('regrade', { name: 'regrade', policy: 'stately', ...options });
+  await boss.createQueue('time-up', { name: 'time-up', ...options });
   await boss.createQueue('prune', { name: 'prune', policy: 'stately', ...options });
   await boss.work<{ assignmentId: string }>('regrade', { pollingIntervalSeconds: 1 }, async ([job]) =>
     regrade(job.data.assignmentId),
   );
+  const lookAgain = async (attemptId: string, at: Date) => {
+    await boss.send('time-up', { attemptId }, { startAfter: at });
+  };
+  await boss.work<{ attemptId: string }>('time-up', { pollingIntervalSeconds: 5 }, async ([job]) => {
+    const next = await timeUp(job.data.attemptId);
+    if (next) await lookAgain(job.data.attemptId, next.again);
+  });
   await boss.work('prune', { pollingIntervalSeconds: 60 }, prune);
   await boss.schedule('prune', PRUNED_AT);
   return {
     regrade: async (assignmentId) => {
       await boss.send('regrade', { assignmentId }, { singletonKey: assignmentId });
     },
+    timeUp: lookAgain,
     close: () => boss.stop({ graceful: true, timeout: 5000 }),
   };
 }

@@ -4,6 +4,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useParams } from 'react-router';
+import { TermsLine } from '../features/assigning/terms-line';
 import { AnswersTable } from '../features/marking/answers-table';
 import { AssignmentActions } from '../features/marking/assignment-actions';
 import { ModelAnswerPanel } from '../features/marking/model-answer';
@@ -12,11 +13,11 @@ import { api } from '../lib/api';
 import { dateTime } from '../lib/i18n';
 import { InUnits } from '../lib/units';
 import { Button, ButtonLink } from '../ui/button';
-import { Empty, Failure, Loading, Sheet } from '../ui/panel';
+import { Empty, Failure, Loading, Notice, Sheet } from '../ui/panel';
 import { PageTitle } from '../ui/page-title';
 
 export function AssignmentPage() {
-  const { t } = useTranslation(['ui', 'craft']);
+  const { t } = useTranslation(['ui', 'craft', 'assigning']);
   const { assignmentId } = useParams();
   const [regrading, setRegrading] = useState(false);
   const query = useQuery({
@@ -47,6 +48,7 @@ export function AssignmentPage() {
           <p className="text-quiet text-sm">
             {t('exercise.due', { when: dateTime(assignment.dueAt) })} ·{' '}
             {t('exercise.in', { done, all: assignment.rows.length })}
+            <TermsLine terms={assignment.terms} />
           </p>
         </div>
         {assignment.editable ? (
@@ -60,10 +62,15 @@ export function AssignmentPage() {
               {t('exercise.duplicate')}
             </ButtonLink>
             {done > 0 ? <Button onClick={() => setRegrading(true)}>{t('service.regrade')}</Button> : null}
-            <AssignmentActions exercise={assignment} queryKey={['assignment', assignment.id]} />
+            <AssignmentActions assignment={assignment} />
           </>
         )}
       </div>
+      {assignment.version < assignment.newestVersion ? (
+        <Notice kind="info">
+          {t('assigning:terms.newer', { version: assignment.version, newest: assignment.newestVersion })}
+        </Notice>
+      ) : null}
       {assignment.rows.length === 0 ? (
         <Empty>{t('exercise.noStudents')}</Empty>
       ) : (

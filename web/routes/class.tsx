@@ -12,7 +12,7 @@ import { PageTitle } from '../ui/page-title';
 
 function StandingCell({ standing, max }: { standing: Standing; max: number }) {
   const { t } = useTranslation();
-  const { state, points, late, attemptId } = standing;
+  const { state, points, late, attemptId, handedIn } = standing;
   const words =
     points !== null ? (
       <>
@@ -24,6 +24,9 @@ function StandingCell({ standing, max }: { standing: Standing; max: number }) {
     );
   return (
     <td className="px-3 py-1 text-end whitespace-nowrap">
+      {handedIn > 1 ? (
+        <span className="text-quiet me-2 text-sm">{t('class.attempts', { count: handedIn })}</span>
+      ) : null}
       {late ? <span className="text-warn me-2 text-sm">{t('class.late')}</span> : null}
       {attemptId ? (
         <Link className="decoration-strong-line underline underline-offset-4" to={`/answers/${attemptId}`}>

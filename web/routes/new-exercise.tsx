@@ -3,16 +3,16 @@ import { useQuery } from '@tanstack/react-query';
 import { useTranslation } from 'react-i18next';
 import { useSearchParams } from 'react-router';
 import { WithClass } from '../features/reading/with-class';
-import { ExerciseEditor } from '../features/setting/exercise-editor';
-import { ofExercise } from '../features/setting/exercise-form';
+import { AssignExercise } from '../features/setting/assign-exercise';
+import { ofExercise, ofLibrary } from '../features/setting/exercise-form';
 import { api } from '../lib/api';
 import { Failure, Loading, Notice } from '../ui/panel';
 
-/** `?edit` names an assignment to be changed, `?from` an exercise that another is made from. */
+/** `?edit` names an assignment to be changed, `?exercise` one of the library, `?from` one that another is made from. */
 function Editor({ detail }: { detail: ClassDetail }) {
   const { t } = useTranslation();
   const [params] = useSearchParams();
-  const [edit, from] = [params.get('edit'), params.get('from')];
+  const [edit, from, exercise] = ['edit', 'from', 'exercise'].map((name) => params.get(name));
   const books = useQuery({
     queryKey: ['shade-books'],
     queryFn: () => api<ShadeBooks>('GET', '/api/shade-books'),
@@ -30,13 +30,19 @@ function Editor({ detail }: { detail: ClassDetail }) {
   const failed = [books, own, editing].find(({ isError }) => isError);
   if (failed) return <Failure error={failed.error} onRetry={() => void failed.refetch()} />;
   if (edit && !editing.data!.editable) return <Notice kind="warn">{t('error.exercise.begun')}</Notice>;
-  const source = own.data!.find(({ id }) => id === from);
-  const start = source
-    ? { ...ofExercise(source), title: t('service.copyOf', { title: source.title }).slice(0, 120) }
-    : null;
+  const [source, mine] = [from, exercise].map((wanted) => own.data!.find(({ id }) => id === wanted));
+  const start = mine
+    ? ofLibrary(mine)
+    : source
+      ? {
+          ...ofExercise(source),
+          tags: source.tags,
+          title: t('service.copyOf', { title: source.title }).slice(0, 120),
+        }
+      : null;
   return (
-    <ExerciseEditor
-      key={edit ?? from ?? ''}
+    <AssignExercise
+      key={edit ?? exercise ?? from ?? ''}
       detail={detail}
       books={books.data!}
       own={own.data!}

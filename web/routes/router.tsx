@@ -39,6 +39,15 @@ export const router = createBrowserRouter([
             path: '/due/:assignmentId/again',
             lazy: async () => ({ Component: (await import('./student-again')).StudentAgainPage }),
           },
+          { path: '/library', lazy: async () => ({ Component: (await import('./library')).LibraryPage }) },
+          {
+            path: '/library/new',
+            lazy: async () => ({ Component: (await import('./library-exercise')).LibraryExercisePage }),
+          },
+          {
+            path: '/library/:exerciseId',
+            lazy: async () => ({ Component: (await import('./library-exercise')).LibraryExercisePage }),
+          },
           { path: '/classes', lazy: async () => ({ Component: (await import('./classes')).Classes }) },
           {
             path: '/classes/:classId',

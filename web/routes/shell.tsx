@@ -50,6 +50,7 @@ function MainNav() {
     data.me.role === 'educator'
       ? [
           { to: '/classes', text: t('nav.classes') },
+          { to: '/library', text: t('nav.library') },
           { to: '/shade-books', text: t('nav.shadeBooks') },
         ]
       : [

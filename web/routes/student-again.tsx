@@ -63,7 +63,7 @@ function Again({ result }: { result: Result }) {
 export function StudentAgainPage() {
   const { assignmentId } = useParams();
   const query = useQuery({
-    queryKey: ['my-result', assignmentId],
+    queryKey: ['my-result', assignmentId, null],
     queryFn: () => api<Result>('GET', `/api/my/assignments/${assignmentId}/result`),
     staleTime: Infinity,
   });

@@ -1,4 +1,4 @@
-import type { StudentAssignment } from '@cimbel/contract';
+import type { StudentAssignment, StudentAssignmentPage as Page } from '@cimbel/contract';
 import { fromOlderCards, recordCardSchema } from '@cimbel/core/card';
 import { withGiven } from '@cimbel/core/mark';
 import { useQuery } from '@tanstack/react-query';
@@ -7,7 +7,9 @@ import { useTranslation } from 'react-i18next';
 import { useParams } from 'react-router';
 import { ConflictDialog, SaveLine } from '../features/bench/save-line';
 import { useDraft } from '../features/bench/use-draft';
+import { AheadPage, AnotherAttempt } from '../features/bench/begin-attempt';
 import { HandIn } from '../features/bench/hand-in';
+import { TimeLeft } from '../features/bench/time-left';
 import { HeadStrand } from '../features/bench/head-strand';
 import { BODY, BenchTitle, SHELL, Bench } from '../features/bench/bench';
 import { useSimulation } from '../features/bench/use-simulation';
@@ -39,7 +41,14 @@ function Working({ assignment }: { assignment: StudentAssignment }) {
         draft={given}
         reveals={reveals}
         play={play}
-        saveLine={<SaveLine draft={draft} />}
+        saveLine={
+          <>
+            <SaveLine draft={draft} />
+            {assignment.time ? (
+              <TimeLeft assignment={{ ...assignment, time: assignment.time }} answer={answer} />
+            ) : null}
+          </>
+        }
         end={<HandIn assignment={assignment} draft={given} />}
       />
       <ConflictDialog draft={draft} />
@@ -65,6 +74,8 @@ function HandedIn({ assignment }: { assignment: StudentAssignment }) {
         <h2 className="text-2xl">{t('bench.waitingTitle')}</h2>
         <Notice kind="good">{t('bench.closed', { when: dateTime(assignment.submittedAt!) })}</Notice>
         {assignment.receipt ? <ReceiptLine receipt={assignment.receipt} /> : null}
+        {assignment.soFar ? <p>{t('student.another.soFar', assignment.soFar)}</p> : null}
+        {assignment.another ? <AnotherAttempt assignment={assignment} /> : null}
         {assignment.resultReady ? (
           <ButtonLink weight="main" to={`/due/${assignment.id}/result`}>
             {t('student.seeResult')}
@@ -81,16 +92,18 @@ export function StudentAssignmentPage() {
   const { assignmentId } = useParams();
   const query = useQuery({
     queryKey: ['my-assignment', assignmentId],
-    queryFn: () => api<StudentAssignment>('GET', `/api/my/assignments/${assignmentId}`),
+    queryFn: () => api<Page>('GET', `/api/my/assignments/${assignmentId}`),
     // The device's own copy leads while it is open.
     staleTime: Infinity,
     gcTime: 0,
   });
   if (query.isPending) return <Loading />;
   if (query.isError) return <Failure error={query.error} onRetry={() => void query.refetch()} />;
+  const page = query.data;
+  if (page.stage === 'ahead') return <AheadPage assignment={page} />;
   return (
-    <InUnits units={query.data.houseRules.units}>
-      {query.data.submittedAt ? <HandedIn assignment={query.data} /> : <Working assignment={query.data} />}
+    <InUnits units={page.houseRules.units}>
+      {page.submittedAt ? <HandedIn assignment={page} /> : <Working key={page.attempt} assignment={page} />}
     </InUnits>
   );
 }

@@ -66,14 +66,18 @@ function JoinClass() {
 
 function HangingExercise({ exercise }: { exercise: StudentAssignmentSummary }) {
   const { t } = useTranslation();
-  const { id, title, clientName, className, dueAt, state, late, resultReady, points, max } = exercise;
+  const { id, title, clientName, className, dueAt, opensAt, state, late, resultReady, points, max } =
+    exercise;
+  const { attempts, handedIn: times, minutes, closed } = exercise;
   const at = `/due/${id}`;
   const handedIn = state === 'handedIn';
   const overdue = late && !handedIn;
   return (
     <li className="bg-sheet border-line flex overflow-hidden rounded-sm border">
       <div className="bg-surround relative flex w-24 shrink-0 justify-center pt-1">
-        <HungHair hair={exercise.now} size="listed" label={t('student.hairOf', { name: clientName })} />
+        {exercise.now ? (
+          <HungHair hair={exercise.now} size="listed" label={t('student.hairOf', { name: clientName })} />
+        ) : null}
       </div>
       <div className="flex min-w-0 flex-1 flex-col gap-1 p-4">
         <p className="text-quiet text-sm">
@@ -84,6 +88,8 @@ function HangingExercise({ exercise }: { exercise: StudentAssignmentSummary }) {
           {t(`student.state.${state}`)} ·{' '}
           {t(overdue ? 'student.wasDue' : 'student.due', { when: dateTime(dueAt) })}
           {late ? <strong className="text-warn"> · {t('student.late')}</strong> : null}
+          {minutes === null ? null : <> · {t('student.ahead.minutes', { minutes })}</>}
+          {attempts > 1 ? <> · {t('student.attemptsUsed', { times, attempts })}</> : null}
         </p>
         <div className="mt-auto flex items-center justify-between gap-3 pt-2">
           {points === null ? (
@@ -95,8 +101,16 @@ function HangingExercise({ exercise }: { exercise: StudentAssignmentSummary }) {
             resultReady ? (
               <ButtonLink to={`${at}/result`}>{t('student.seeResult')}</ButtonLink>
             ) : (
-              <p className="text-quiet">{t('student.waiting')}</p>
+              <div className="flex flex-wrap items-center gap-3">
+                {times < attempts && !closed ? (
+                  <ButtonLink to={at}>{t('student.tryAgain')}</ButtonLink>
+                ) : (
+                  <p className="text-quiet">{t('student.waiting')}</p>
+                )}
+              </div>
             )
+          ) : opensAt ? (
+            <p className="text-quiet">{t('student.opens', { when: dateTime(opensAt) })}</p>
           ) : (
             <ButtonLink weight="main" to={at}>
               {t(state === 'inWork' ? 'student.continue' : 'student.start')}

@@ -1,7 +1,7 @@
 import type { Result } from '@cimbel/contract';
 import { useQuery } from '@tanstack/react-query';
 import { useTranslation } from 'react-i18next';
-import { useParams } from 'react-router';
+import { useParams, useSearchParams } from 'react-router';
 import { MyResultHeading } from '../features/marking/result-headings';
 import { ResultView } from '../features/marking/result-view';
 import { api } from '../lib/api';
@@ -12,9 +12,16 @@ import { Failure, Loading } from '../ui/panel';
 export function StudentResultPage() {
   const { t } = useTranslation();
   const { assignmentId } = useParams();
+  const [params] = useSearchParams();
+  // Without a number it is the attempt that counts.
+  const attempt = params.get('attempt');
   const query = useQuery({
-    queryKey: ['my-result', assignmentId],
-    queryFn: () => api<Result>('GET', `/api/my/assignments/${assignmentId}/result`),
+    queryKey: ['my-result', assignmentId, attempt],
+    queryFn: () =>
+      api<Result>(
+        'GET',
+        `/api/my/assignments/${assignmentId}/result${attempt ? `?attempt=${Number(attempt)}` : ''}`,
+      ),
   });
   if (query.isPending) return <Loading />;
   if (query.isError) return <Failure error={query.error} onRetry={() => void query.refetch()} />;

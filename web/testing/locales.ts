@@ -1,5 +1,6 @@
 import craft from '../locales/en/craft.json';
 import ui from '../locales/en/ui.json';
+import { ASSIGNING } from '../lib/words/assigning';
 import { DRILLS } from '../lib/words/drills';
 import { PEOPLE } from '../lib/words/people';
 import { ANSWERS, QUESTIONS } from '../lib/words/questions';
@@ -11,6 +12,7 @@ export const LOCALES = {
     ui,
     craft,
     people: PEOPLE,
+    assigning: ASSIGNING,
     drill: { ...DRILLS, ...QUESTIONS },
     reasons: { ...REASONS, drill: ANSWERS },
   },

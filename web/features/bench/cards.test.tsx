@@ -139,6 +139,8 @@ describe('a result', () => {
       receipt: null,
       dueAt: '2026-03-03T18:00:00.000Z',
       late: false,
+      lateLoss: 0,
+      attempts: [],
     };
   };
   const shown = (result: Result) => textOf(<ResultView result={result} heading={<h1>Result</h1>} />);

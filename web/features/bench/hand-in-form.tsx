@@ -9,10 +9,11 @@ import { keep, readKept } from '../../lib/storage';
 import { Button } from '../../ui/button';
 import { Confirm } from '../../ui/dialog';
 import { Notice } from '../../ui/panel';
+import { attemptName } from './kept-draft';
 
 /** The id is kept, for each student who sits at this device, so that an answer sent into a lost connection is the same answer when it is sent again. */
-function submissionId(studentId: string, assignmentId: string): string {
-  const place = `cimbel.submission.${studentId}.${assignmentId}`;
+export function submissionId(studentId: string, assignmentId: string, attempt: number): string {
+  const place = `cimbel.submission.${attemptName(studentId, assignmentId, attempt)}`;
   const known = readKept<string>(place);
   if (known) return known;
   const made = newId();
@@ -23,19 +24,25 @@ function submissionId(studentId: string, assignmentId: string): string {
 /** Hands in once, after asking; what goes wrong is said by field, and sending again is sending once. */
 export function HandInForm({
   id,
+  attempt,
   url,
   answer,
   open,
   late,
+  latePercent,
   resultAt,
   queryKey,
 }: {
   id: string;
+  /** Which attempt it is, from 1. */
+  attempt: number;
   url: string;
   answer: object;
   /** Parts that are still open and would get no marks. */
   open: number;
   late: boolean;
+  /** Per cent of the points that being late costs; null where it costs none. */
+  latePercent: number | null;
   resultAt: string;
   queryKey: readonly string[];
 }) {
@@ -46,7 +53,11 @@ export function HandInForm({
   const [asking, setAsking] = useState(false);
   const handIn = useMutation({
     mutationFn: () =>
-      api<{ resultReady: boolean }>('POST', `${url}/submission`, { id: submissionId(me.id, id), answer }),
+      api<{ resultReady: boolean }>('POST', `${url}/submission`, {
+        id: submissionId(me.id, id, attempt),
+        attempt,
+        answer,
+      }),
     onSuccess: async ({ resultReady }) => {
       await client.invalidateQueries({ queryKey: ['my-assignments'] });
       await client.invalidateQueries({ queryKey });
@@ -60,7 +71,13 @@ export function HandInForm({
       <Notice kind={open === 0 ? 'good' : 'warn'}>
         {open === 0 ? t('bench.handIn.complete') : t('bench.handIn.open', { count: open })}
       </Notice>
-      {late ? <Notice kind="warn">{t('bench.handIn.late')}</Notice> : null}
+      {late ? (
+        <Notice kind="warn">
+          {latePercent === null
+            ? t('bench.handIn.late')
+            : t('bench.handIn.lateReduced', { percent: latePercent })}
+        </Notice>
+      ) : null}
       {error ? (
         <Notice kind="bad">
           {error.offline

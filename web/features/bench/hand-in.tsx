@@ -9,20 +9,23 @@ import { isStepComplete } from './steps';
 
 export function HandIn({ assignment, draft }: { assignment: StudentAssignment; draft: DraftOf<RecordCard> }) {
   const { t } = useTranslation();
-  const { id, late, closed, open, lines } = assignment;
+  const { id, attempt, attempts, late, latePercent, closed, open, lines } = assignment;
   const left = open.filter((step) => !isStepComplete(step, draft.answer, assignment)).length;
   return (
     <div className="flex flex-col gap-4">
       <h2 className="text-2xl">{t('bench.handIn.title')}</h2>
       <RecordCardView plan={draft.answer} lines={lines} title={t('service.card')} />
-      {closed ? <Notice kind="warn">{t('error.attempt.released')}</Notice> : null}
+      {attempts > 1 ? <p className="text-quiet">{t('student.attemptOf', { attempt, attempts })}</p> : null}
+      {closed ? <Notice kind="warn">{t('error.attempt.closed')}</Notice> : null}
       {closed ? null : (
         <HandInForm
           id={id}
+          attempt={attempt}
           url={`/api/my/assignments/${id}`}
           answer={draft.answer}
           open={left}
           late={late}
+          latePercent={latePercent}
           resultAt={`/due/${id}/result`}
           queryKey={['my-assignment', id]}
         />

@@ -1,5 +1,5 @@
 import { forget } from '../../lib/storage';
-import { assignmentOfPlace, draftPlace, keepDraft, keptDraft } from './kept-draft';
+import { attemptOfPlace, draftPlace, keepDraft, keptDraft } from './kept-draft';
 
 const storage = () => {
   const kept = new Map<string, string>();
@@ -11,7 +11,7 @@ const storage = () => {
 };
 beforeAll(() => Object.assign(globalThis, { localStorage: storage(), sessionStorage: storage() }));
 
-const place = draftPlace('student', 'assignment');
+const place = draftPlace('student', 'assignment', 1);
 const draft = (answer: string) => ({ answer, version: 1, unsent: true });
 
 describe('what a device keeps of an answer', () => {
@@ -35,7 +35,10 @@ describe('what a device keeps of an answer', () => {
   });
 
   it('is found by the student it is of', () => {
-    expect(assignmentOfPlace('student', place)).toBe('assignment');
-    expect(assignmentOfPlace('other', place)).toBeNull();
+    expect(attemptOfPlace('student', place)).toEqual({ assignmentId: 'assignment', attempt: 1 });
+    const third = draftPlace('student', 'assignment', 3);
+    expect(attemptOfPlace('student', third)).toEqual({ assignmentId: 'assignment', attempt: 3 });
+    expect(third).not.toBe(place);
+    expect(attemptOfPlace('other', place)).toBeNull();
   });
 });

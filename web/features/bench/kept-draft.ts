@@ -10,11 +10,20 @@ export interface KeptDraft<A> {
 }
 
 const PREFIX = 'cimbel.draft.';
-export const draftPlace = (studentId: string, assignmentId: string) =>
-  `${PREFIX}${studentId}.${assignmentId}`;
-/** Which assignment of a student a name is of; null for other names. */
-export const assignmentOfPlace = (studentId: string, place: string): string | null =>
-  place.startsWith(`${PREFIX}${studentId}.`) ? place.slice(`${PREFIX}${studentId}.`.length) : null;
+/** What a student's attempt at an assignment is called on this device; the first bears no number. */
+export const attemptName = (studentId: string, assignmentId: string, attempt: number) =>
+  [studentId, assignmentId, ...(attempt > 1 ? [attempt] : [])].join('.');
+export const draftPlace = (studentId: string, assignmentId: string, attempt: number) =>
+  `${PREFIX}${attemptName(studentId, assignmentId, attempt)}`;
+/** Which attempt of a student a name is of; null for other names. */
+export function attemptOfPlace(
+  studentId: string,
+  place: string,
+): { assignmentId: string; attempt: number } | null {
+  if (!place.startsWith(`${PREFIX}${studentId}.`)) return null;
+  const [assignmentId, attempt = '1'] = place.slice(`${PREFIX}${studentId}.`.length).split('.');
+  return { assignmentId, attempt: Number(attempt) };
+}
 
 /**
  * Kept twice: for this tab, which goes on with it after a reload whatever another tab writes, and for the device, so that

@@ -2,18 +2,18 @@ import type { DraftSaved } from '@cimbel/contract';
 import { api } from '../../lib/api';
 import { forget, keptNames } from '../../lib/storage';
 import { queueOf } from '../drill/answer-queue';
-import { assignmentOfPlace, keptDraft, writerFor } from './kept-draft';
+import { attemptOfPlace, keptDraft, writerFor } from './kept-draft';
 
 /** Sends what waits on this device for an account; says how much could not be sent. */
 export async function sendWaiting(studentId: string): Promise<number> {
   let left = 0;
   for (const place of keptNames()) {
-    const assignmentId = assignmentOfPlace(studentId, place);
-    const found = assignmentId && keptDraft(place);
+    const of = attemptOfPlace(studentId, place);
+    const found = of && keptDraft(place);
     if (!found || !found.draft.unsent) continue;
     const { answer, version } = found.draft;
-    const body = { answer, version, writer: await writerFor(found.isOwn) };
-    await api<DraftSaved>('PUT', `/api/my/assignments/${assignmentId}/draft`, body).catch(() => left++);
+    const body = { answer, version, attempt: of.attempt, writer: await writerFor(found.isOwn) };
+    await api<DraftSaved>('PUT', `/api/my/assignments/${of.assignmentId}/draft`, body).catch(() => left++);
   }
   const queue = queueOf(studentId);
   await queue.flush();

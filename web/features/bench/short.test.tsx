@@ -60,9 +60,14 @@ describe('how much of an exercise is worked', () => {
 
   it('begins as the whole service of a case, due in a week', () => {
     const form = fresh('retouch-grey');
-    expect(form).toMatchObject({ caseId: 'retouch-grey', slip: null, rubric: null, release: 'onDue' });
+    expect(form).toMatchObject({
+      caseId: 'retouch-grey',
+      slip: null,
+      rubric: null,
+      terms: { release: 'onDue' },
+    });
     expect(setOf(form)).toBe('whole');
-    expect(new Date(form.due).getTime()).toBeGreaterThan(Date.now() + 6 * 86_400_000);
+    expect(new Date(form.terms.due).getTime()).toBeGreaterThan(Date.now() + 6 * 86_400_000);
   });
 
   it('offers a card only where the case leaves room for a slip, and says when one has none', () => {

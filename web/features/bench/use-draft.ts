@@ -7,6 +7,8 @@ import { draftPlace, keepDraft, keptDraft, writerFor, type KeptDraft } from './k
 /** What is being written, where it is kept, and what the server last had of it. */
 export interface Drafted<A> {
   id: string;
+  /** Which attempt it is, from 1. */
+  attempt: number;
   /** Address of the exercise; the draft lies under it. */
   url: string;
   empty: A;
@@ -54,8 +56,8 @@ function startFrom<A>(
  * sent again when a connection comes back. Nothing is lost by a reload, a dropped connection or a server restart.
  */
 export function useDraft<A extends object>(exercise: Drafted<A>, studentId: string) {
-  const { id, url } = exercise;
-  const place = draftPlace(studentId, id);
+  const { id, url, attempt } = exercise;
+  const place = draftPlace(studentId, id, attempt);
   const [start] = useState(() => startFrom(exercise, keptDraft<A>(place)));
   const [{ past, present, future }, dispatch] = useReducer(draftReducer<A>, start.state);
   const [save, setSave] = useState<SaveState>(
@@ -82,6 +84,7 @@ export function useDraft<A extends object>(exercise: Drafted<A>, studentId: stri
       const saved = await api<DraftSaved>('PUT', `${url}/draft`, {
         answer,
         version: version.current,
+        attempt,
         writer: await writerFor(isOwn.current),
       });
       isOwn.current = true;
@@ -99,7 +102,7 @@ export function useDraft<A extends object>(exercise: Drafted<A>, studentId: stri
     } catch (error) {
       const { code } = asApiError(error);
       if (code === 'attempt.newerElsewhere') setSave('conflict');
-      else if (code === 'attempt.handedIn') setSave('closed');
+      else if (code === 'attempt.handedIn' || code === 'attempt.timeUp') setSave('closed');
       else {
         setSave('offline');
         timer.current = setTimeout(() => void sendAgain.current(), RETRY_AFTER_MS);
@@ -107,7 +110,7 @@ export function useDraft<A extends object>(exercise: Drafted<A>, studentId: stri
     } finally {
       sending.current = false;
     }
-  }, [url, place]);
+  }, [url, place, attempt]);
 
   useEffect(() => {
     sendAgain.current = send;

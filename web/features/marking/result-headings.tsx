@@ -1,4 +1,4 @@
-import type { Receipt } from '@cimbel/contract';
+import type { Receipt, Result } from '@cimbel/contract';
 import type { ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
@@ -12,7 +12,10 @@ interface HandedInResult {
   title: string;
   submittedAt: string;
   late: boolean;
+  lateLoss: number;
   receipt: Receipt | null;
+  attempts: Result['attempts'];
+  attemptId: string;
   grade: { points: number; max: number };
 }
 
@@ -27,7 +30,49 @@ export function PointsLine({ result }: { result: Pick<HandedInResult, 'grade'> }
 
 function When({ result }: { result: HandedInResult }) {
   const { t } = useTranslation();
-  return <>{t(result.late ? 'result.late' : 'result.onTime', { when: dateTime(result.submittedAt) })}</>;
+  return (
+    <>
+      {t(result.late ? 'result.late' : 'result.onTime', { when: dateTime(result.submittedAt) })}
+      {result.lateLoss > 0 ? (
+        <strong className="text-warn"> · {t('result.lateLoss', { points: result.lateLoss })}</strong>
+      ) : null}
+    </>
+  );
+}
+
+/** Every attempt with its points, and which of them counts; nothing where there is one. */
+function Attempts({
+  result: { attempts, attemptId },
+  toOf,
+}: {
+  result: HandedInResult;
+  toOf: (attempt: HandedInResult['attempts'][number]) => string;
+}) {
+  const { t } = useTranslation();
+  if (attempts.length < 2) return null;
+  return (
+    <ul className="flex flex-wrap gap-x-4 text-sm" aria-label={t('result.attempts')}>
+      {attempts.map((one) => {
+        const words = (
+          <>
+            {t('result.attempt', { number: one.number, points: one.points })}
+            {one.counts ? ` (${t('result.counts')})` : ''}
+          </>
+        );
+        return (
+          <li key={one.attemptId}>
+            {one.attemptId === attemptId ? (
+              <strong aria-current="page">{words}</strong>
+            ) : (
+              <Link to={toOf(one)} className="underline">
+                {words}
+              </Link>
+            )}
+          </li>
+        );
+      })}
+    </ul>
+  );
 }
 
 /** Over a student's own result. */
@@ -43,6 +88,10 @@ export function MyResultHeading({ result, children }: { result: HandedInResult; 
           <When result={result} />
         </p>
         {result.receipt ? <ReceiptLine receipt={result.receipt} /> : null}
+        <Attempts
+          result={result}
+          toOf={({ number }) => `/due/${result.assignmentId}/result?attempt=${number}`}
+        />
       </div>
       <div className="flex items-center gap-4">
         {children}
@@ -69,6 +118,7 @@ export function ReviewHeading({
           · <When result={result} />
         </p>
         {result.receipt ? <ReceiptLine receipt={result.receipt} /> : null}
+        <Attempts result={result} toOf={({ attemptId }) => `/answers/${attemptId}`} />
       </div>
       <PointsLine result={result} />
       <Neighbours previousId={result.previousId} nextId={result.nextId} at="/answers" />

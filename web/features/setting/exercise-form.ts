@@ -1,11 +1,9 @@
-import type { ExerciseContent, Release } from '@cimbel/contract';
+import type { Exercise, ExerciseContent } from '@cimbel/contract';
 import { makeCase, shippedCase, zone } from '@cimbel/core/cases';
 import { NO_JUDGEMENT, type Judgement, type Misconception, type Rubric } from '@cimbel/core/mark';
 import { BENCH_STEPS, FORMULATE, type BenchStep, type ClientCase } from '@cimbel/core/card';
 import { SHIPPED_LINES } from '@cimbel/core/shades';
-import { addDays, format, setHours, startOfHour } from 'date-fns';
-
-const LOCAL = "yyyy-MM-dd'T'HH:mm";
+import { freshTerms, type TermsForm } from '../assigning/terms-form';
 
 /** What is being set, as it stands in the form. */
 export interface Form {
@@ -22,8 +20,9 @@ export interface Form {
   rubric: Rubric | null;
   /** The educator's word on the marking beside the points. */
   judgement: Judgement;
-  due: string;
-  release: Release;
+  /** By what it is found again in the library. */
+  tags: string[];
+  terms: TermsForm;
 }
 
 /** Where an exercise begins that is made from nothing. */
@@ -50,8 +49,8 @@ export const fresh = (caseId: string): Form => {
     slip: null,
     rubric: null,
     judgement: NO_JUDGEMENT,
-    due: format(setHours(startOfHour(addDays(new Date(), 7)), 18), LOCAL),
-    release: 'onDue',
+    tags: [],
+    terms: freshTerms(),
   };
 };
 
@@ -72,7 +71,13 @@ export const ofExercise = ({
   judgement,
 });
 
-export const localTime = (iso: string) => format(new Date(iso), LOCAL);
+/** An exercise of the library, to be changed or assigned. */
+export const ofLibrary = (exercise: Exercise): Partial<Form> => ({
+  ...ofExercise(exercise),
+  tags: exercise.tags,
+  caseId: `own:${exercise.id}`,
+  own: exercise.id,
+});
 
 /** Ready-made sets of steps: all of it, and short exercises of a few minutes. */
 export const SETS: Record<string, BenchStep[]> = {

@@ -9,7 +9,7 @@ import { Button } from '../../ui/button';
 import { FileButton } from '../../ui/file-button';
 import { Field, Select } from '../../ui/field';
 import { Notice } from '../../ui/panel';
-import { EMPTY_HEAD, fresh, ofExercise, type Form } from './exercise-form';
+import { EMPTY_HEAD, fresh, ofLibrary, type Form } from './exercise-form';
 import { formOfPacked, takePack } from './pack';
 
 const PACKED = 'pack:';
@@ -41,9 +41,9 @@ export function StartFrom({
       own.find((one) => `${OWN}${one.id}` === id),
     ];
     if (ofPack) onStart({ caseId: id, own: null, ...formOfPacked(ofPack) });
-    else if (mine) onStart({ caseId: id, ...ofExercise(mine), own: mine.id });
+    else if (mine) onStart(ofLibrary(mine));
     else {
-      const { due: _d, release: _r, ...content } = fresh(id);
+      const { terms: _t, ...content } = fresh(id);
       onStart(content);
     }
   };

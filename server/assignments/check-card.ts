@@ -1,0 +1,43 @@
+import type { RecordCard } from '@cimbel/core/card';
+import { readLabel, type Line } from '@cimbel/core/shades';
+import { invalidField } from '../http/errors';
+
+/** Labels have to be of the bowl's line, and bowls have to be there: a slip of typing is said now, not marked. */
+export function checkCard(
+  { bowls, steps }: Pick<RecordCard, 'bowls' | 'steps'>,
+  lines: readonly Line[],
+): void {
+  const names = bowls.map(({ name }) => name);
+  bowls.forEach((bowl, i) => {
+    if (names.indexOf(bowl.name) !== i)
+      throw invalidField(
+        `answer.bowls.${i}.name`,
+        'twice',
+        `Two bowls are named ${bowl.name}. Give one another letter.`,
+      );
+    if (bowl.lineId === null) return;
+    const line = lines.find(({ id }) => id === bowl.lineId);
+    if (!line)
+      throw invalidField(
+        `answer.bowls.${i}.lineId`,
+        'unknown',
+        'This line is not at hand. Pick one from the shelf.',
+      );
+    bowl.shades.forEach(({ label }, j) => {
+      if (!line.shades.includes(label) || !readLabel(line, label).ok)
+        throw invalidField(
+          `answer.bowls.${i}.shades.${j}.label`,
+          'unknown',
+          `${line.name} has no shade ${label}.`,
+        );
+    });
+  });
+  steps.forEach(({ bowl }, i) => {
+    if (!names.includes(bowl))
+      throw invalidField(
+        `answer.steps.${i}.bowl`,
+        'unknown',
+        `There is no bowl ${bowl}. Mix it, or take the step out.`,
+      );
+  });
+}

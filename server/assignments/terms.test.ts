@@ -1,0 +1,302 @@
+import {
+  faultsOfTerms,
+  termsSchema,
+  type EducatorAssignment,
+  type Terms,
+  type TermsEffect,
+} from '@cimbel/contract';
+import { EMPTY_CARD, type RecordCard } from '@cimbel/core/card';
+import { randomUUID } from 'node:crypto';
+import { handInWhenTimeIsUp } from '../attempts/store';
+import { hereAndNow } from '../jobs/heavy';
+import { ask, assignmentBody, inClassroom, type Browser } from '../testing/harness';
+
+const { h, room } = inClassroom();
+const DUE = '2026-03-09T18:00:00.000Z';
+const at = (iso: string) => {
+  h.clock.now = new Date(iso);
+};
+beforeEach(() => at('2026-03-02T18:00:00Z'));
+
+const setOne = async (terms: Partial<Terms> = {}, change: object = {}): Promise<string> =>
+  (
+    await room.educator
+      .post(`/api/classes/${room.classId}/assignments`, assignmentBody(change, { dueAt: DUE, ...terms }))
+      .expect(201)
+  ).body.id;
+const page = async (id: string): Promise<EducatorAssignment> =>
+  (await room.educator.get(`/api/assignments/${id}`).expect(200)).body;
+const mine = (id: string, rest = '') => `/api/my/assignments/${id}${rest}`;
+const own = (student: { account: { id: string } }, part: Partial<Terms['students'][number]> = {}) => ({
+  studentId: student.account.id,
+  opensAt: null,
+  dueAt: null,
+  attempts: null,
+  extraTimeShare: null,
+  ...part,
+});
+const hand = (student: Browser, id: string, answer: RecordCard, attempt = 1) =>
+  student.post(mine(id, '/submission'), { id: randomUUID(), answer, attempt });
+const codeOf = ({ body }: { body: { error: { code: string } } }) => body.error.code;
+const standing = async (id: string, { account }: { account: { id: string } }) =>
+  (await page(id)).rows.find(({ studentId }) => studentId === account.id);
+
+describe('terms', () => {
+  const terms = (part: object) => ({
+    ...termsSchema.parse({ dueAt: DUE, release: 'manual' }),
+    ...part,
+  });
+  const early = '2026-03-09T17:59:00.000Z';
+
+  it('leave everyone time, name each once, and someone at all', () => {
+    expect(faultsOfTerms(terms({ opensAt: early }))).toEqual([]);
+    expect(faultsOfTerms(terms({ opensAt: DUE }))).toEqual([{ path: ['opensAt'], code: 'afterDue' }]);
+    expect(faultsOfTerms(terms({ everyone: false }))).toEqual([{ path: ['students'], code: 'nobody' }]);
+    const one = own(room.student);
+    expect(faultsOfTerms(terms({ students: [one, one] }))).toEqual([
+      { path: ['students', 1, 'studentId'], code: 'twice' },
+    ]);
+    expect(faultsOfTerms(terms({ students: [{ ...one, opensAt: DUE }] }))).toEqual([
+      { path: ['students', 0, 'dueAt'], code: 'afterDue' },
+    ]);
+    expect(faultsOfTerms(terms({ opensAt: early, students: [{ ...one, dueAt: early }] }))).toEqual([
+      { path: ['students', 0, 'dueAt'], code: 'afterDue' },
+    ]);
+  });
+
+  it('name only students of the class', async () => {
+    const body = assignmentBody({}, { students: [own(room.stranger)] });
+    const refused = await room.educator.post(`/api/classes/${room.classId}/assignments`, body).expect(422);
+    expect(refused.body.error.fields[0]).toMatchObject({ path: 'students.0.studentId', code: 'unknown' });
+  });
+});
+
+describe('an assignment for some of the class', () => {
+  it('is there for them alone, at their own dates', async () => {
+    const later = '2026-03-12T18:00:00.000Z';
+    const id = await setOne({ everyone: false, students: [own(room.student, { dueAt: later })] });
+    const listed = async (student: Browser) =>
+      (await student.get('/api/my/assignments').expect(200)).body.find(
+        (one: { id: string }) => one.id === id,
+      );
+    expect(await listed(room.student)).toMatchObject({ dueAt: later });
+    expect(await listed(room.classmate)).toBeUndefined();
+    await room.classmate.get(mine(id)).expect(404);
+    await hand(room.classmate, id, EMPTY_CARD).expect(404);
+    expect((await page(id)).rows.map(({ name }) => name)).toEqual(['Student']);
+    const inClass = (await room.educator.get(`/api/classes/${room.classId}`)).body;
+    const row = inClass.students.find(({ name }: { name: string }) => name === 'Classmate');
+    expect(row.standings[id]).toMatchObject({ state: 'notSet', points: null });
+    at('2026-03-10T18:00:00Z');
+    await hand(room.student, id, EMPTY_CARD).expect(200);
+    expect(await standing(id, room.student)).toMatchObject({ late: false, dueAt: later });
+  });
+
+  it('shows results at the due time only when the last of them was due', async () => {
+    const later = '2026-03-12T18:00:00.000Z';
+    const id = await setOne({ release: 'onDue', students: [own(room.classmate, { dueAt: later })] });
+    await hand(room.student, id, EMPTY_CARD).expect(200);
+    at('2026-03-10T18:00:00Z');
+    await room.student.get(mine(id, '/result')).expect(403);
+    await hand(room.classmate, id, EMPTY_CARD).expect(200);
+    at(later);
+    await room.student.get(mine(id, '/result')).expect(200);
+  });
+});
+
+describe('an assignment that opens later', () => {
+  it('tells nothing of the head and takes nothing before', async () => {
+    const opens = '2026-03-04T08:00:00.000Z';
+    const id = await setOne({ opensAt: opens });
+    const { body } = await room.student.get(mine(id)).expect(200);
+    expect(body).toMatchObject({ stage: 'ahead', opensAt: opens });
+    for (const told of ['head', 'regions', 'lit', 'client', 'given']) expect(body).not.toHaveProperty(told);
+    const listed = (await room.student.get('/api/my/assignments')).body;
+    expect(listed.find((one: { id: string }) => one.id === id)).toMatchObject({ now: null, opensAt: opens });
+    const tries = [
+      room.student.get(mine(id, '/picture?light=daylight&region=0&size=strand')),
+      room.student.post(mine(id, '/reveal'), { question: 'reactions' }),
+      room.student.post(mine(id, '/simulation'), { bowls: [], steps: [] }),
+      room.student.put(mine(id, '/draft'), { answer: EMPTY_CARD, version: 0, writer: 'a' }),
+      room.student.post(mine(id, '/attempts')),
+      hand(room.student, id, EMPTY_CARD),
+    ];
+    for (const answer of await Promise.all(tries)) {
+      expect(answer.status).toBe(409);
+      expect(codeOf(answer)).toBe('attempt.notOpen');
+    }
+    at(opens);
+    expect((await room.student.get(mine(id)).expect(200)).body).toMatchObject({ stage: 'work' });
+  });
+});
+
+describe('several attempts', () => {
+  const twice = (part: Partial<Terms> = {}) => setOne({ attempts: 2, release: 'onSubmit', ...part });
+
+  it('are begun one after the other, from the last card or an empty one, and the best counts', async () => {
+    const id = await twice();
+    const { best } = (await page(id)).solution;
+    await ask(room.student, id, best);
+    await room.student.post(mine(id, '/attempts')).expect(201);
+    await hand(room.student, id, best).expect(200);
+    const between = (await room.student.get(mine(id)).expect(200)).body;
+    expect(between).toMatchObject({ another: true, handedIn: 1, resultReady: false });
+    expect(between.soFar.points).toBe(between.soFar.max);
+    // The model answer is not shown while it can still be tried.
+    await room.student.get(mine(id, '/result')).expect(403);
+    await hand(room.student, id, best, 2).expect(409);
+    await room.student.post(mine(id, '/attempts'), { from: 'last' }).expect(201);
+    const again = (await room.student.get(mine(id)).expect(200)).body;
+    expect(again).toMatchObject({ attempt: 2, another: false });
+    expect(again.draft.answer).toEqual(best);
+    // What is left of the first attempt cannot come into the second, and the first stays as it was.
+    const stale = { answer: EMPTY_CARD, version: 99, writer: 'tab', attempt: 1 };
+    expect(codeOf(await room.student.put(mine(id, '/draft'), stale).expect(409))).toBe('attempt.handedIn');
+    await hand(room.student, id, EMPTY_CARD, 2).expect(200);
+    const result = (await room.student.get(mine(id, '/result')).expect(200)).body;
+    expect(result.attempts.map(({ counts }: { counts: boolean }) => counts)).toEqual([true, false]);
+    expect(result.grade.points).toBe(result.grade.max);
+    const second = (await room.student.get(mine(id, '/result?attempt=2')).expect(200)).body;
+    expect(second.grade.points).toBe(0);
+    await room.student.get(mine(id, '/result?attempt=3')).expect(404);
+    expect(codeOf(await room.student.post(mine(id, '/attempts')).expect(409))).toBe('attempt.noneLeft');
+    expect(await standing(id, room.student)).toMatchObject({ handedIn: 2, points: result.grade.max });
+  });
+
+  it('count by the last where that is the rule, and a student may have more than the rest', async () => {
+    const id = await twice({ attempts: 1, counted: 'last', students: [own(room.student, { attempts: 2 })] });
+    const { best } = (await page(id)).solution;
+    await ask(room.student, id, best);
+    await hand(room.student, id, best).expect(200);
+    await room.student.post(mine(id, '/attempts')).expect(201);
+    await hand(room.student, id, EMPTY_CARD, 2).expect(200);
+    expect(await standing(id, room.student)).toMatchObject({ handedIn: 2, points: 0 });
+    await hand(room.classmate, id, EMPTY_CARD).expect(200);
+    expect(codeOf(await room.classmate.post(mine(id, '/attempts')).expect(409))).toBe('attempt.noneLeft');
+  });
+
+  it('begin with nothing asked, unless they go on with the last card', async () => {
+    const id = await twice();
+    await ask(room.student, id, { asked: ['reactions'], tests: [] });
+    await hand(room.student, id, EMPTY_CARD).expect(200);
+    await room.student.post(mine(id, '/attempts'), { from: 'empty' }).expect(201);
+    expect((await room.student.get(mine(id))).body.draft.answer.asked).toEqual([]);
+    await ask(room.classmate, id, { asked: ['reactions'], tests: [] });
+    await hand(room.classmate, id, EMPTY_CARD).expect(200);
+    await room.classmate.post(mine(id, '/attempts'), { from: 'last' }).expect(201);
+    expect((await room.classmate.get(mine(id))).body.draft.answer.asked).toEqual(['reactions']);
+  });
+
+  it('are one when two devices begin at once', async () => {
+    const id = await twice({ attempts: 5 });
+    await hand(room.student, id, EMPTY_CARD).expect(200);
+    await Promise.all([1, 2, 3, 4].map(() => room.student.post(mine(id, '/attempts')).expect(201)));
+    expect(await h.db('attempts').where({ assignment_id: id }).pluck('number')).toEqual([1, 2]);
+  });
+});
+
+describe('what comes late', () => {
+  it('is refused, taken, or costs so much, as the rule says, to the minute', async () => {
+    const onTime = DUE;
+    const late = '2026-03-09T18:00:00.001Z';
+    const refused = await setOne({ late: 'refused' });
+    const taken = await setOne({ late: 'taken' });
+    const reduced = await setOne({ late: 'reduced', latePercent: 20 });
+    const { best } = (await page(reduced)).solution;
+    for (const id of [refused, taken, reduced])
+      for (const student of [room.student, room.classmate]) await ask(student, id, best);
+    at(onTime);
+    for (const id of [refused, taken, reduced]) await hand(room.student, id, best).expect(200);
+    at(late);
+    expect(codeOf(await hand(room.classmate, refused, best).expect(409))).toBe('attempt.closed');
+    for (const id of [taken, reduced]) await hand(room.classmate, id, best).expect(200);
+    const { max } = await page(reduced);
+    expect(await standing(taken, room.classmate)).toMatchObject({ late: true, points: max });
+    expect(await standing(reduced, room.student)).toMatchObject({ late: false, points: max });
+    const lost = Math.round(max * 0.2 * 4) / 4;
+    expect(await standing(reduced, room.classmate)).toMatchObject({ late: true, points: max - lost });
+    await room.educator.patch(`/api/assignments/${reduced}`, { released: true }).expect(200);
+    const result = (await room.classmate.get(mine(reduced, '/result')).expect(200)).body;
+    expect(result).toMatchObject({ late: true, lateLoss: lost, grade: { points: max - lost } });
+  });
+
+  it('is not late for whom the time is moved, which is shown before it is done', async () => {
+    const id = await setOne({ late: 'reduced', latePercent: 50 });
+    const { best } = (await page(id)).solution;
+    await ask(room.student, id, best);
+    at('2026-03-10T18:00:00Z');
+    await hand(room.student, id, best).expect(200);
+    const { max, terms } = await page(id);
+    const moved = { ...terms, students: [own(room.student, { dueAt: '2026-03-11T18:00:00.000Z' })] };
+    const seen = await room.educator.post(`/api/assignments/${id}/terms/preview`, moved).expect(200);
+    const after: TermsEffect[] = seen.body;
+    expect(after).toEqual([
+      {
+        studentId: room.student.account.id,
+        name: 'Student',
+        effects: ['notLate', 'points'],
+        points: { before: max / 2, after: max },
+      },
+    ]);
+    expect(await standing(id, room.student)).toMatchObject({ late: true, points: max / 2 });
+    await room.educator.put(`/api/assignments/${id}/terms`, moved).expect(200);
+    expect(await standing(id, room.student)).toMatchObject({ late: false, points: max });
+    expect((await page(id)).terms).toEqual(moved);
+  });
+});
+
+describe('closing by hand', () => {
+  it('takes nothing more, shows no result, and can be undone', async () => {
+    const id = await setOne({ release: 'manual' });
+    await hand(room.student, id, EMPTY_CARD).expect(200);
+    await room.educator.patch(`/api/assignments/${id}`, { closed: true }).expect(200);
+    expect(await page(id)).toMatchObject({ closed: true, closedByHand: true, released: false });
+    expect(codeOf(await hand(room.classmate, id, EMPTY_CARD).expect(409))).toBe('attempt.closed');
+    await room.student.get(mine(id, '/result')).expect(403);
+    await room.educator.patch(`/api/assignments/${id}`, { closed: false }).expect(200);
+    await hand(room.classmate, id, EMPTY_CARD).expect(200);
+  });
+});
+
+describe('work against the clock', () => {
+  it('tells nothing before it is begun, ends with its extra time, and is handed in as it stood', async () => {
+    const id = await setOne({
+      minutes: 20,
+      attempts: 2,
+      students: [own(room.student, { extraTimeShare: 0.5 })],
+    });
+    expect((await room.student.get(mine(id))).body).toMatchObject({
+      stage: 'ahead',
+      opensAt: null,
+      minutes: 30,
+    });
+    expect((await room.classmate.get(mine(id))).body).toMatchObject({ minutes: 20 });
+    const unbegun = await room.student.post(mine(id, '/reveal'), { question: 'reactions' }).expect(409);
+    expect(codeOf(unbegun)).toBe('attempt.notBegun');
+    await room.student.post(mine(id, '/attempts')).expect(201);
+    const { body } = await room.student.get(mine(id)).expect(200);
+    expect(body).toMatchObject({ stage: 'work', time: { endsAt: '2026-03-02T18:30:00.000Z' }, attempt: 1 });
+    const draft = { answer: { ...EMPTY_CARD, visits: 2 }, version: 0, writer: 'a' };
+    await room.student.put(mine(id, '/draft'), draft).expect(200);
+    const [attempt] = await h.db('attempts').where({ assignment_id: id });
+    // A minute over for what was on its way.
+    at('2026-03-02T18:31:00Z');
+    const looked = await handInWhenTimeIsUp(h.db, hereAndNow, attempt.id, new Date('2026-03-02T18:30:59Z'));
+    expect(looked).toEqual({ again: new Date('2026-03-02T18:31:00Z') });
+    await room.student.put(mine(id, '/draft'), { ...draft, version: 1 }).expect(200);
+    at('2026-03-02T18:31:01Z');
+    const late = await room.student.put(mine(id, '/draft'), { ...draft, version: 2 }).expect(409);
+    expect(codeOf(late)).toBe('attempt.timeUp');
+    expect(codeOf(await hand(room.student, id, draft.answer).expect(409))).toBe('attempt.timeUp');
+    expect(await handInWhenTimeIsUp(h.db, hereAndNow, attempt.id, h.clock.now)).toBeNull();
+    const kept = await h.db('attempts').where({ id: attempt.id }).first();
+    expect(kept).toMatchObject({ answer: { visits: 2 }, submitted_at: new Date('2026-03-02T18:30:00Z') });
+    await handInWhenTimeIsUp(h.db, hereAndNow, attempt.id, h.clock.now);
+    // The next attempt has its own time.
+    await room.student.post(mine(id, '/attempts')).expect(201);
+    expect((await room.student.get(mine(id))).body).toMatchObject({
+      attempt: 2,
+      time: { endsAt: '2026-03-02T19:01:01.000Z' },
+    });
+  });
+});

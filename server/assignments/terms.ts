@@ -1,0 +1,172 @@
+import type { StudentTerms, Terms, TermsEffect } from '@cimbel/contract';
+import type { Knex } from 'knex';
+import { pointsOf, standingOf } from '../attempts/marks';
+import { attemptsOf, type AttemptRow } from '../attempts/store';
+import { checkTime } from '../attempts/time-limit';
+import { studentsOf } from '../classes/store';
+import { HttpError, invalidField } from '../http/errors';
+import { record } from '../log/store';
+import { isClosed, termsOf, type AssignmentRow, type StudentTermsRow } from './row';
+
+const dateOf = (iso: string | null) => (iso === null ? null : new Date(iso));
+
+/** Columns of an assignment that its terms are. */
+export const columnsOfTerms = (terms: Terms) => ({
+  opens_at: dateOf(terms.opensAt),
+  due_at: new Date(terms.dueAt),
+  release: terms.release,
+  attempts_allowed: terms.attempts,
+  counted: terms.counted,
+  late: terms.late,
+  late_percent: terms.latePercent,
+  minutes: terms.minutes,
+  everyone: terms.everyone,
+  last_due_at: new Date(
+    Math.max(
+      ...[
+        // The class's own date is nobody's where only some have it, each by their own.
+        ...(terms.everyone || terms.students.some(({ dueAt }) => dueAt === null) ? [terms.dueAt] : []),
+        ...terms.students.flatMap(({ dueAt }) => dueAt ?? []),
+      ].map((due) => Date.parse(due)),
+    ),
+  ),
+});
+
+const rowOf = (assignmentId: string, one: StudentTerms): StudentTermsRow => ({
+  assignment_id: assignmentId,
+  student_id: one.studentId,
+  opens_at: dateOf(one.opensAt),
+  due_at: dateOf(one.dueAt),
+  attempts: one.attempts,
+  extra_time_share: one.extraTimeShare,
+});
+
+/** @throws HttpError 422 where a name is of nobody in the class. */
+export async function checkStudents(db: Knex, classId: string, terms: Terms): Promise<void> {
+  const known = new Set((await studentsOf(db, classId)).map(({ id }) => id));
+  terms.students.forEach(({ studentId }, i) => {
+    if (!known.has(studentId))
+      throw invalidField(
+        `students.${i}.studentId`,
+        'unknown',
+        'This student is not in the class. Choose another one.',
+      );
+  });
+}
+
+export const studentTermsOf = (db: Knex, assignmentId: string): Promise<StudentTermsRow[]> =>
+  db<StudentTermsRow>('assignment_students').where({ assignment_id: assignmentId }).orderBy('student_id');
+
+/** Writes for whom an assignment is and what holds for each, in place of what was there. */
+export async function writeStudents(trx: Knex, assignmentId: string, terms: Terms): Promise<void> {
+  await trx('assignment_students').where({ assignment_id: assignmentId }).delete();
+  if (terms.students.length > 0)
+    await trx('assignment_students').insert(terms.students.map((one) => rowOf(assignmentId, one)));
+}
+
+/** What holds for one student under terms; null where it is not set to them. */
+function forStudent(row: AssignmentRow, terms: Terms, studentId: string, extra: number) {
+  const own = terms.students.find((one) => one.studentId === studentId);
+  if (!own && !terms.everyone) return null;
+  const columns = columnsOfTerms(terms);
+  return {
+    ...row,
+    ...columns,
+    due_at: dateOf(own?.dueAt ?? null) ?? columns.due_at,
+    attempts_allowed: own?.attempts ?? columns.attempts_allowed,
+    extra_time_share: own?.extraTimeShare ?? extra,
+  };
+}
+type Held = NonNullable<ReturnType<typeof forStudent>>;
+
+/** Whether an attempt under way has run out of time. */
+function timeIsUp(held: Held, attempts: readonly AttemptRow[], now: Date): boolean {
+  const underWay = attempts.find(({ submitted_at }) => submitted_at === null);
+  if (!underWay) return false;
+  try {
+    checkTime(held, underWay, now);
+    return false;
+  } catch (error) {
+    if (error instanceof HttpError) return true;
+    throw error;
+  }
+}
+
+function effectsFor(
+  before: Held | null,
+  after: Held | null,
+  attempts: readonly AttemptRow[],
+  points: ReadonlyMap<string, number>,
+  now: Date,
+): Pick<TermsEffect, 'effects' | 'points'> {
+  if (!before) return { effects: [], points: null };
+  if (!after) return { effects: ['noLonger'], points: null };
+  const [was, will] = [before, after].map((held) => standingOf(attempts, held, points));
+  const [wasClosed, willClose] = [before, after].map((held) => isClosed(held, now));
+  const underWay = was.handedIn < attempts.length;
+  const effects: TermsEffect['effects'] = [
+    ...(!was.late && will.late ? (['late'] as const) : []),
+    ...(was.late && !will.late ? (['notLate'] as const) : []),
+    ...(underWay && !wasClosed && willClose ? (['closed'] as const) : []),
+    ...(underWay && wasClosed && !willClose ? (['reopened'] as const) : []),
+    ...(!timeIsUp(before, attempts, now) && timeIsUp(after, attempts, now) ? (['time'] as const) : []),
+    ...(was.points !== will.points ? (['points'] as const) : []),
+  ];
+  return {
+    effects,
+    points:
+      was.points !== null && will.points !== null && was.points !== will.points
+        ? { before: was.points, after: will.points }
+        : null,
+  };
+}
+
+/** What other terms would change for those who have begun; nobody is in it for whom nothing changes. */
+export async function previewTerms(
+  db: Knex,
+  row: AssignmentRow,
+  terms: Terms,
+  now: Date,
+): Promise<TermsEffect[]> {
+  await checkStudents(db, row.class_id, terms);
+  const before = termsOf(row, await studentTermsOf(db, row.id));
+  const attempts = await attemptsOf(db, [row.id]);
+  const points = await pointsOf(db, attempts);
+  const members: { id: string; name: string; extra: number }[] = await db('members')
+    .join('users', 'users.id', 'members.student_id')
+    .where({ class_id: row.class_id })
+    .orderBy('users.name')
+    .select('users.id', 'users.name', 'members.extra_time_share as extra');
+  return members.flatMap(({ id, name, extra }) => {
+    const own = attempts.filter(({ student_id }) => student_id === id);
+    if (own.length === 0) return [];
+    const [was, will] = [before, terms].map((one) => forStudent(row, one, id, extra));
+    const found = effectsFor(was, will, own, points, now);
+    return found.effects.length > 0 ? [{ studentId: id, name, ...found }] : [];
+  });
+}
+
+/** Gives an assignment other terms. Nothing that was handed in is lost; what it is worth follows its time and the rule for it. */
+export async function changeTerms(
+  db: Knex,
+  row: AssignmentRow,
+  educatorId: string,
+  terms: Terms,
+  now: Date,
+): Promise<void> {
+  await checkStudents(db, row.class_id, terms);
+  await db.transaction(async (trx) => {
+    const before = termsOf(row, await studentTermsOf(trx, row.id));
+    await trx('assignments').where({ id: row.id }).update(columnsOfTerms(terms));
+    await writeStudents(trx, row.id, terms);
+    await record(trx, {
+      at: now,
+      actor: educatorId,
+      action: 'assignment.changed',
+      classId: row.class_id,
+      subject: row.id,
+      before,
+      after: terms,
+    });
+  });
+}

@@ -1,0 +1,52 @@
+import type { Result } from '@cimbel/contract';
+import { withGiven } from '@cimbel/core/mark';
+import type { Knex } from 'knex';
+import type { AssignmentRow } from '../assignments/row';
+import { changesOf, countingOf, effectiveGrade, isLate, lateLoss, pointsOf, worthOf } from './marks';
+import { attemptsOfStudent, receiptOf, type AttemptRow } from './store';
+
+/** A handed-in card beside the model answer; the assignment's dates are the student's own. */
+export async function resultOf(
+  db: Knex,
+  assignment: AssignmentRow,
+  attempt: AttemptRow,
+  studentName: string,
+): Promise<Result> {
+  const { model_answer: solution, open_steps: open } = assignment;
+  const attempts = await attemptsOfStudent(db, assignment.id, attempt.student_id);
+  const changes = (await changesOf(db, [attempt.id])).get(attempt.id) ?? [];
+  const points = await pointsOf(db, attempts);
+  const counting = countingOf(attempts, assignment, points);
+  const grade = effectiveGrade(attempt.grade!, changes);
+  const loss = lateLoss(attempt, assignment, grade.points);
+  return {
+    attemptId: attempt.id,
+    assignmentId: assignment.id,
+    title: assignment.title,
+    studentName,
+    clientCase: solution.visit,
+    lines: assignment.lines,
+    houseRules: assignment.house_rules,
+    solution,
+    judgement: assignment.judgement,
+    open,
+    slip: assignment.slip,
+    answer: withGiven(attempt.answer, solution.best, open),
+    grade: { ...grade, points: grade.points - loss },
+    changes,
+    submittedAt: attempt.submitted_at!.toISOString(),
+    dueAt: assignment.due_at.toISOString(),
+    late: isLate(attempt, assignment),
+    lateLoss: loss,
+    receipt: receiptOf(attempt),
+    attempts: attempts
+      .filter(({ submitted_at }) => submitted_at !== null)
+      .map((one) => ({
+        attemptId: one.id,
+        number: one.number,
+        points: worthOf(one, assignment, points) ?? 0,
+        submittedAt: one.submitted_at!.toISOString(),
+        counts: one.id === counting?.id,
+      })),
+  };
+}

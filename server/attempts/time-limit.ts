@@ -1,0 +1,26 @@
+import type { AssignmentForMe } from '../assignments/access';
+import { HttpError } from '../http/errors';
+import type { AttemptRow } from './store';
+
+const MINUTE_MS = 60_000;
+/** What is on its way when the time is up is still taken. */
+export const GRACE_MS = MINUTE_MS;
+
+type Limited = Pick<AssignmentForMe, 'minutes' | 'extra_time_share'>;
+
+/** Minutes an attempt may take a student, extra time with it; null for no limit. */
+export const minutesOf = ({ minutes, extra_time_share }: Limited): number | null =>
+  minutes === null ? null : Math.round(minutes * (1 + extra_time_share));
+
+/** When the time for an attempt is up; null where there is no limit. */
+export function endOf(assignment: Limited, { begun_at }: Pick<AttemptRow, 'begun_at'>): Date | null {
+  const minutes = minutesOf(assignment);
+  return minutes === null || begun_at === null ? null : new Date(begun_at.getTime() + minutes * MINUTE_MS);
+}
+
+/** @throws HttpError 409 once the time is up, with a little over for what was on its way. */
+export function checkTime(assignment: Limited, attempt: Pick<AttemptRow, 'begun_at'>, now: Date): void {
+  const end = endOf(assignment, attempt);
+  if (end && now.getTime() > end.getTime() + GRACE_MS)
+    throw new HttpError(409, 'attempt.timeUp', 'The time for this attempt is up.');
+}

@@ -1,0 +1,139 @@
+import {
+  exerciseSchema,
+  newAssignmentSchema,
+  type ClassDetail,
+  type EducatorAssignment,
+  type Exercise,
+  type ShadeBooks,
+} from '@cimbel/contract';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { Save } from 'lucide-react';
+import { useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { useNavigate } from 'react-router';
+import { api } from '../../lib/api';
+import { forget } from '../../lib/storage';
+import '../../lib/words/assigning';
+import { Button } from '../../ui/button';
+import { Notice, Sheet } from '../../ui/panel';
+import { TermsFields } from '../assigning/terms-fields';
+import { formOfTerms, termsFaults, termsOfForm } from '../assigning/terms-form';
+import { ExerciseEditor, linesOf } from './exercise-editor';
+import { ofExercise, type Form } from './exercise-form';
+import { useComposed } from './use-composed';
+import { useSaveExercise } from './use-save-exercise';
+
+const NO_FAULTS: ReadonlyMap<string, string> = new Map();
+
+/** Composes an exercise and assigns it to a class, or changes one that is assigned and that nobody has begun. */
+export function AssignExercise({
+  detail,
+  books,
+  own,
+  start,
+  editing,
+}: {
+  detail: ClassDetail;
+  books: ShadeBooks;
+  own: readonly Exercise[];
+  /** The exercise to begin with; what was left half made on this device where there is none. */
+  start: Partial<Form> | null;
+  /** The assignment that is changed; null where a new one is made. */
+  editing: EducatorAssignment | null;
+}) {
+  const { t } = useTranslation(['ui', 'assigning']);
+  const client = useQueryClient();
+  const navigate = useNavigate();
+  const [tried, setTried] = useState(false);
+  const place = editing ? null : `cimbel.new-exercise.${detail.id}`;
+  const composed = useComposed(
+    editing
+      ? {
+          ...ofExercise(editing),
+          tags: own.find(({ id }) => id === editing.exerciseId)?.tags ?? [],
+          caseId: `own:${editing.exerciseId}`,
+          own: editing.exerciseId,
+          terms: formOfTerms(editing.terms),
+        }
+      : start,
+    place,
+    linesOf(books),
+    detail.houseRules,
+  );
+  const { form, exercise, set } = composed;
+  const terms = termsOfForm(form.terms);
+  const wanted = { exercise, ...(form.own ? { exerciseId: form.own } : {}), ...terms };
+  const parsed = newAssignmentSchema.safeParse(wanted);
+  const saveDraft = useSaveExercise(composed);
+  const assign = useMutation({
+    mutationFn: async (): Promise<{ id: string }> => {
+      if (!editing) return api<{ id: string }>('POST', `/api/classes/${detail.id}/assignments`, wanted);
+      const path = `/api/assignments/${editing.id}`;
+      await api('PUT', `${path}/exercise`, exercise);
+      await api('PUT', `${path}/terms`, terms);
+      return { id: editing.id };
+    },
+    onSuccess: async ({ id }) => {
+      if (place !== null) forget(place);
+      for (const queryKey of [['class', detail.id], ['exercises'], ['assignment', id]])
+        await client.invalidateQueries({ queryKey });
+      await navigate(`/assignments/${id}`);
+    },
+  });
+  return (
+    <ExerciseEditor
+      composed={composed}
+      houseRules={detail.houseRules}
+      books={books}
+      own={own}
+      title={t(editing ? 'service.editTitle' : 'service.setTitle')}
+      back={
+        editing
+          ? { to: `/assignments/${editing.id}`, text: editing.title }
+          : { to: `/classes/${detail.id}`, text: detail.name }
+      }
+      wrong={(field) =>
+        tried && !parsed.success && parsed.error.issues.some(({ path }) => path.includes(field))
+      }
+      error={assign.error ?? saveDraft.error}
+      onSubmit={() => {
+        setTried(true);
+        if (parsed.success) assign.mutate();
+      }}
+      more={
+        <Sheet className="flex flex-col gap-4">
+          <h2 className="text-lg">{t('assigning:terms.title')}</h2>
+          <TermsFields
+            terms={form.terms}
+            students={detail.students}
+            faults={tried ? termsFaults(form.terms) : NO_FAULTS}
+            onChange={(next) => set({ terms: next })}
+          />
+        </Sheet>
+      }
+      buttons={
+        <>
+          {tried && !parsed.success ? <Notice kind="bad">{t('error.request.invalid')}</Notice> : null}
+          {saveDraft.isSuccess && !saveDraft.isPending ? (
+            <Notice kind="good">{t('service.draftSaved')}</Notice>
+          ) : null}
+          <Button type="submit" weight="main" disabled={assign.isPending || !composed.settled}>
+            {t(assign.isPending ? 'set.assigning' : editing ? 'service.saveChanges' : 'set.assign')}
+          </Button>
+          {editing ? null : (
+            <>
+              <Button
+                icon={<Save aria-hidden className="size-4" />}
+                disabled={saveDraft.isPending || !exerciseSchema.safeParse(exercise).success}
+                onClick={() => saveDraft.mutate()}
+              >
+                {t('service.saveDraft')}
+              </Button>
+              <Button onClick={composed.clear}>{t('set.clear')}</Button>
+            </>
+          )}
+        </>
+      }
+    />
+  );
+}

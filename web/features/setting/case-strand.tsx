@@ -1,0 +1,47 @@
+import type { ClientCase } from '@cimbel/core/card';
+import { looksOf, regionsAsSet } from '@cimbel/core/mark';
+import { useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { HeadStrand } from '../bench/head-strand';
+import { ZoneBorders } from './zone-borders';
+
+/** The hair of the case as it is composed. */
+export function CaseStrand({
+  clientCase,
+  onChange,
+}: {
+  clientCase: ClientCase;
+  onChange: (clientCase: ClientCase) => void;
+}) {
+  const { t } = useTranslation();
+  const [at, setAt] = useState(0);
+  const regions = regionsAsSet(clientCase.head);
+  return (
+    <HeadStrand
+      regions={regions}
+      at={Math.min(at, regions.length - 1)}
+      onRegion={setAt}
+      looks={looksOf({ id: 'composed', clientCase }, 'daylight')}
+      nowLabel={t('bench.nowOf', { name: clientCase.client.name })}
+      caption={t('bench.now')}
+      onStrand={(zones, height) => (
+        <ZoneBorders
+          zones={zones}
+          height={height}
+          onLengths={(lengths) =>
+            onChange({
+              ...clientCase,
+              head: {
+                ...clientCase.head,
+                zones: clientCase.head.zones.map((zone) => ({
+                  ...zone,
+                  lengthCm: lengths[zone.zone] ?? zone.lengthCm,
+                })),
+              },
+            })
+          }
+        />
+      )}
+    />
+  );
+}

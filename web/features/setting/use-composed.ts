@@ -1,0 +1,90 @@
+import type { ExerciseContent } from '@cimbel/contract';
+import { fromOlderCards, type ClientCase } from '@cimbel/core/card';
+import { cardRubric, defaultRubric } from '@cimbel/core/mark';
+import type { Line } from '@cimbel/core/shades';
+import type { HouseRules } from '@cimbel/core/theory';
+import { useEffect, useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { keep, readKept } from '../../lib/storage';
+import { firstFault } from './case-form';
+import { EMPTY_HEAD, fresh, type Form } from './exercise-form';
+import { usePreview } from './use-preview';
+
+/** A form left half made on this device. What an older version of the application kept is not of today's shape. */
+function keptForm(place: string): Partial<Form> | null {
+  const kept = fromOlderCards(readKept(place)) as Partial<Form> | null;
+  return kept?.clientCase && firstFault(kept.clientCase)?.includes('history') ? null : kept;
+}
+
+/**
+ * An exercise while it is composed: the form, the answer that its case has under a school's rules, and what it comes to.
+ *
+ * @param start What the form begins with; what was left half made on this device where it is null.
+ * @param place Where it is kept on this device; null where what is changed stands on the server.
+ */
+export function useComposed(
+  start: Partial<Form> | null,
+  place: string | null,
+  lines: readonly Line[],
+  houseRules: HouseRules,
+) {
+  const { t } = useTranslation();
+  const [form, setForm] = useState<Form>(() => ({
+    ...fresh(EMPTY_HEAD),
+    // What was kept by an older version of the form lacks what has been added since.
+    ...(start ?? (place === null ? null : keptForm(place))),
+  }));
+  const [allTheSame, setAllTheSame] = useState(false);
+  useEffect(() => {
+    if (place !== null) keep(place, form);
+  }, [place, form]);
+  const { open, slip, title } = form;
+  // A head that began empty bears the name of its exercise.
+  const clientCase: ClientCase = form.clientCase.title
+    ? form.clientCase
+    : { ...form.clientCase, title: title.trim().slice(0, 80) || t('service.emptyHead') };
+  const preview = usePreview(clientCase, lines, houseRules);
+  const solution = preview.data?.ok ? preview.data.solution : null;
+  const misses = preview.data?.ok ? preview.data.nearMisses : [];
+  const miss = misses.find(({ misconception }) => misconception === slip);
+  const rubric =
+    form.rubric ??
+    (miss ? cardRubric(miss.grade, open) : solution ? defaultRubric(solution, clientCase, open) : {});
+  const fault = firstFault(clientCase);
+  const missed = (solution?.missed ?? []).length > 0;
+  const exercise: ExerciseContent & { tags: string[] } = {
+    title,
+    clientCase,
+    open,
+    slip,
+    rubric,
+    judgement: form.judgement,
+    tags: form.tags,
+    ...(missed && allTheSame ? { missesWish: true } : {}),
+  };
+  return {
+    form,
+    set: (part: Partial<Form>) => setForm((before) => ({ ...before, ...part })),
+    clear: () => setForm(fresh(EMPTY_HEAD)),
+    clientCase,
+    preview,
+    solution,
+    misses,
+    miss,
+    rubric,
+    /** The first thing that is wrong with the case; null where nothing is. */
+    fault,
+    missed,
+    allTheSame,
+    setAllTheSame,
+    exercise,
+    /** Whether its answer is known and is of what stands in the form, so that it may be assigned. */
+    settled:
+      !preview.isBehind &&
+      fault === null &&
+      preview.data?.ok !== false &&
+      (!missed || allTheSame) &&
+      (slip === null || miss !== undefined),
+  };
+}
+export type Composed = ReturnType<typeof useComposed>;
