@@ -32,9 +32,6 @@ export function rulePlaces(root: string): RulePlace[] {
   );
 }
 
-export const WHERE_BEGINS = '<!-- where: made by npm run rules -->';
-export const WHERE_ENDS = '<!-- /where -->';
-
 /** The table of the handbook that says where each rule lives. */
 export function whereTable(places: readonly RulePlace[], ids: readonly string[]): string {
   const rows = ids.flatMap((id) => {
@@ -44,9 +41,34 @@ export function whereTable(places: readonly RulePlace[], ids: readonly string[])
   return ['| rule | as | in |', '| --- | --- | --- |', ...rows].join('\n');
 }
 
-/** The handbook with its table made anew. @throws Error when the marks are missing. */
-export function withWhere(handbook: string, table: string): string {
-  const [from, to] = [handbook.indexOf(WHERE_BEGINS), handbook.indexOf(WHERE_ENDS)];
-  if (from < 0 || to < from) throw new Error('the handbook has no place for the table');
-  return `${handbook.slice(0, from)}${WHERE_BEGINS}\n\n${table}\n\n${handbook.slice(to)}`;
+/** The handbook as the application shows it. */
+export interface HandbookWords {
+  page: { title: string };
+  intro: readonly string[];
+  section: Readonly<Record<string, string>>;
+  rule: Readonly<Record<string, string>>;
+  cautions: { title: string; text: readonly string[] };
+}
+
+/** `docs/handbook.md`, of the application's own words and the table of where each rule lives. */
+export function handbookMarkdown(
+  { page, intro, section, rule, cautions }: HandbookWords,
+  ids: readonly string[],
+  table: string,
+): string {
+  const told = Object.entries(section).flatMap(([letter, title]) => [
+    `## ${title}`,
+    ...ids.filter((id) => id.startsWith(letter)).map((id) => `**${id}** ${rule[id]}`),
+  ]);
+  return [
+    `# ${page.title}`,
+    ...intro,
+    ...told,
+    `## ${cautions.title}`,
+    ...cautions.text,
+    '## Where each rule lives',
+    'Made by `npm run rules` from the words of the application and the code.',
+    table,
+    '',
+  ].join('\n\n');
 }

@@ -146,7 +146,10 @@ const inOunces = teach(i18next.createInstance(), 'flOz');
 const DATES_OF: Record<string, string> = { en: 'en-GB' };
 
 /** Adds words that came later to those that are there. */
-export function addWords(namespace: 'drill' | 'reasons' | 'people' | 'assigning', words: object): void {
+export function addWords(
+  namespace: 'drill' | 'reasons' | 'people' | 'assigning' | 'handbook',
+  words: object,
+): void {
   for (const instance of [i18n, inOunces]) instance.addResourceBundle('en', namespace, words, true, true);
 }
 

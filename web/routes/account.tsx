@@ -11,6 +11,7 @@ import '../lib/words/people';
 import { Button, ButtonLink } from '../ui/button';
 import { Field, Input } from '../ui/field';
 import { Facts, Failure, Loading, Notice, Refused, Sheet } from '../ui/panel';
+import { PageTitle } from '../ui/page-title';
 
 const SESSIONS = ['account-sessions'] as const;
 
@@ -143,7 +144,7 @@ export function AccountPage() {
   const role = t(`ui:role.${me.role}`);
   return (
     <div className="mx-auto flex max-w-2xl flex-col gap-4 p-4 py-6">
-      <h1 className="text-2xl">{t('account.title')}</h1>
+      <PageTitle>{t('account.title')}</PageTitle>
       <Sheet>
         <Facts
           rows={[

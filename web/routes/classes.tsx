@@ -8,6 +8,7 @@ import { useFieldWords } from '../lib/form';
 import { Button } from '../ui/button';
 import { Field, Input } from '../ui/field';
 import { Empty, Failure, Loading, Refused, Sheet } from '../ui/panel';
+import { PageTitle } from '../ui/page-title';
 
 function NewClass() {
   const { t } = useTranslation();
@@ -58,7 +59,7 @@ export function Classes() {
   const [open, away] = [false, true].map((archived) => list.data.filter((one) => one.archived === archived));
   return (
     <div className="mx-auto flex max-w-4xl flex-col gap-5 p-4 py-6">
-      <h1 className="text-2xl">{t('classes.title')}</h1>
+      <PageTitle>{t('classes.title')}</PageTitle>
       {list.data.length === 0 ? <Empty>{t('classes.empty')}</Empty> : null}
       {open.length > 0 || away.length === 0 ? <ClassList classes={open} /> : null}
       <Sheet className="flex flex-col gap-2">

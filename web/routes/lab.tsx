@@ -26,6 +26,7 @@ import { Button } from '../ui/button';
 import { Choice } from '../ui/field';
 import { Notice } from '../ui/panel';
 import { Tress } from '../ui/tress';
+import { PageTitle } from '../ui/page-title';
 import '../lib/words/reasons';
 
 const SEED = { a: 21, b: 22 };
@@ -125,7 +126,7 @@ export function LabPage() {
   return (
     <div ref={room} className="bg-room flex flex-col gap-3 overflow-y-auto p-4">
       <div className="flex flex-wrap items-center gap-x-3 gap-y-2">
-        <h1 className="text-xl">{t('lab.title')}</h1>
+        <PageTitle className="text-xl">{t('lab.title')}</PageTitle>
         <label>
           <span className="sr-only">{t('lab.preset')}</span>
           <select

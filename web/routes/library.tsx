@@ -13,6 +13,7 @@ import { ButtonLink } from '../ui/button';
 import { Confirm } from '../ui/dialog';
 import { Field, Input, Select, Tick } from '../ui/field';
 import { Empty, Failure, Loading, Refused } from '../ui/panel';
+import { PageTitle } from '../ui/page-title';
 
 const ICON = 'inline-flex size-11 items-center justify-center rounded-sm hover:bg-raised disabled:opacity-35';
 
@@ -199,7 +200,7 @@ export function LibraryPage() {
     <div className="mx-auto flex max-w-5xl flex-col gap-4 p-4 py-6">
       <div className="flex flex-wrap items-center gap-3">
         <div className="me-auto">
-          <h1 className="text-2xl">{t('library.title')}</h1>
+          <PageTitle>{t('library.title')}</PageTitle>
           <p className="text-quiet text-sm">{t('library.hint')}</p>
         </div>
         <ButtonLink weight="main" icon={<Plus aria-hidden className="size-5" />} to="/library/new">

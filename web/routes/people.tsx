@@ -11,6 +11,7 @@ import { Button } from '../ui/button';
 import { Dialog } from '../ui/dialog';
 import { Field, Input, Tick } from '../ui/field';
 import { Failure, Loading, Refused, Sheet } from '../ui/panel';
+import { PageTitle } from '../ui/page-title';
 
 const PEOPLE = ['people'] as const;
 interface Made {
@@ -85,7 +86,7 @@ export function PeoplePage() {
   return (
     <div className="mx-auto grid max-w-6xl items-start gap-4 p-4 py-6 wide:grid-cols-[minmax(0,1fr)_22rem]">
       <div className="flex flex-col gap-4">
-        <h1 className="text-2xl">{t('people.title')}</h1>
+        <PageTitle>{t('people.title')}</PageTitle>
         <Refused error={failed} />
         <div className="bg-sheet border-line overflow-x-auto rounded-sm border" tabIndex={0}>
           <table className="w-full border-collapse">

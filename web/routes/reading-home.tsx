@@ -12,6 +12,7 @@ import { useMe } from '../lib/session';
 import { Button, ButtonLink } from '../ui/button';
 import { Choice } from '../ui/field';
 import { Empty, Failure, Loading, Notice, Sheet } from '../ui/panel';
+import { PageTitle } from '../ui/page-title';
 import '../lib/words/drills';
 
 const addressOf = (minutes: number, more: Record<string, string>) =>
@@ -157,7 +158,7 @@ export function ReadingHome() {
   return (
     <div className="mx-auto flex max-w-5xl flex-col gap-5 p-4 py-6">
       <div className="flex flex-wrap items-center gap-x-6 gap-y-2">
-        <h1 className="me-auto text-2xl">{t('reading.title')}</h1>
+        <PageTitle className="me-auto text-2xl">{t('reading.title')}</PageTitle>
         <Choice
           label={t('reading.length')}
           value={minutes}

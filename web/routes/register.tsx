@@ -11,6 +11,7 @@ import { useSession, useSessionChange } from '../lib/session';
 import { Button } from '../ui/button';
 import { Choice, Field, Input } from '../ui/field';
 import { Notice, Sheet } from '../ui/panel';
+import { PageTitle } from '../ui/page-title';
 
 type Form = z.input<typeof registerSchema>;
 
@@ -50,7 +51,7 @@ export function Register() {
         onSubmit={form.handleSubmit((body) => register.mutate(body))}
         noValidate
       >
-        <h1 className="text-xl">{t('register.title')}</h1>
+        <PageTitle className="text-xl">{t('register.title')}</PageTitle>
         {register.isError && !taken && !refused ? (
           <Notice kind="bad">{t(`error.${asApiError(register.error).code}`)}</Notice>
         ) : null}

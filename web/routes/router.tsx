@@ -1,6 +1,7 @@
 import { createBrowserRouter, useRouteError } from 'react-router';
 import { Failure, Loading } from '../ui/panel';
 import { ApiError } from '../lib/api';
+import { leavePage } from '../lib/page-focus';
 import { Home, Shell, SignedIn } from './shell';
 
 function Broken() {
@@ -25,6 +26,7 @@ export const router = createBrowserRouter([
           { path: '/', element: <Home /> },
           { path: '/account', lazy: async () => ({ Component: (await import('./account')).AccountPage }) },
           { path: '/people', lazy: async () => ({ Component: (await import('./people')).PeoplePage }) },
+          { path: '/handbook', lazy: async () => ({ Component: (await import('./handbook')).HandbookPage }) },
           { path: '/lab', lazy: async () => ({ Component: (await import('./lab')).LabPage }) },
           { path: '/due', lazy: async () => ({ Component: (await import('./student-home')).StudentHome }) },
           {
@@ -144,3 +146,10 @@ export const router = createBrowserRouter([
     ],
   },
 ]);
+
+let { pathname } = router.state.location;
+router.subscribe(({ location }) => {
+  if (location.pathname === pathname) return;
+  ({ pathname } = location);
+  leavePage();
+});

@@ -8,6 +8,7 @@ import { api } from '../lib/api';
 import { dateTime } from '../lib/i18n';
 import { ButtonLink } from '../ui/button';
 import { Empty, Failure, Loading } from '../ui/panel';
+import { PageTitle } from '../ui/page-title';
 
 function BookLine({ line, to, note }: { line: Line; to: string; note?: string }) {
   const { t } = useTranslation(['ui', 'craft']);
@@ -38,7 +39,7 @@ export function ShadeBooksPage() {
   return (
     <div className="mx-auto flex max-w-4xl flex-col gap-5 p-4 py-6">
       <div className="flex flex-wrap items-center gap-3">
-        <h1 className="me-auto text-2xl">{t('shadeBooks.title')}</h1>
+        <PageTitle className="me-auto text-2xl">{t('shadeBooks.title')}</PageTitle>
         <ButtonLink weight="main" icon={<Plus aria-hidden className="size-5" />} to="/shade-books/new">
           {t('shadeBooks.new')}
         </ButtonLink>

@@ -1,4 +1,4 @@
-import { CircleUser, Keyboard, Moon, Sun } from 'lucide-react';
+import { BookOpenText, CircleUser, Keyboard, Moon, Sun } from 'lucide-react';
 import { lazy, Suspense, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link, NavLink, Navigate, Outlet, ScrollRestoration, useLocation } from 'react-router';
@@ -95,6 +95,16 @@ export function Shell() {
         </Link>
         <MainNav />
         <span className="me-auto" />
+        {data?.me ? (
+          <Link
+            to="/handbook"
+            className={ICON_BUTTON}
+            aria-label={t('nav.handbook')}
+            title={t('nav.handbook')}
+          >
+            <BookOpenText aria-hidden className="size-5" />
+          </Link>
+        ) : null}
         <button
           type="button"
           className={`${ICON_BUTTON} max-sm:hidden`}

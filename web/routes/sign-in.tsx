@@ -12,6 +12,7 @@ import { useSession, useSessionChange } from '../lib/session';
 import { Button } from '../ui/button';
 import { Field, Input } from '../ui/field';
 import { Loading, Refused, Sheet } from '../ui/panel';
+import { PageTitle } from '../ui/page-title';
 
 type Form = z.input<typeof signInSchema>;
 
@@ -83,7 +84,7 @@ export function SignIn() {
             onSubmit={form.handleSubmit((body) => signIn.mutate(body))}
             noValidate
           >
-            <h1 className="text-lg">{t('signIn.title')}</h1>
+            <PageTitle className="text-lg">{t('signIn.title')}</PageTitle>
             <Refused error={signIn.error} />
             <Field label={t('signIn.email')} error={errors.email ? words('email') : null}>
               <Input

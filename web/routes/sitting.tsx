@@ -5,6 +5,7 @@ import { ItemCard } from '../features/drill/item-card';
 import { pictureAddress, useSitting } from '../features/drill/use-sitting';
 import { Button, ButtonLink } from '../ui/button';
 import { Failure, Loading, Notice } from '../ui/panel';
+import { PageTitle } from '../ui/page-title';
 
 /** A reading test being taken: one question, no way back, the server's clock. */
 export function SittingPage() {
@@ -18,7 +19,7 @@ export function SittingPage() {
   if (state.ended || answeredAll)
     return (
       <div className="mx-auto flex max-w-xl flex-col items-start gap-4 p-6">
-        <h1 className="text-2xl">{state.title}</h1>
+        <PageTitle>{state.title}</PageTitle>
         <Notice kind="good">
           {t(answeredAll ? 'reading.test.over' : 'reading.test.timeOver', {
             answered: state.position,
@@ -40,7 +41,7 @@ export function SittingPage() {
   return (
     <div className="flex min-h-[calc(100dvh-3.3rem)] flex-col">
       <div className="border-strong-line bg-room flex flex-wrap items-center gap-x-4 gap-y-1 border-b px-4 py-2">
-        <h1 className="text-base">{state.title}</h1>
+        <PageTitle className="text-base">{state.title}</PageTitle>
         <p className="text-sm">
           {t('reading.test.position', { position: Math.min(position + 1, state.total), total: state.total })}
         </p>

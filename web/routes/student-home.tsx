@@ -9,6 +9,7 @@ import { Button, ButtonLink } from '../ui/button';
 import { Field, Input } from '../ui/field';
 import { Empty, Failure, Loading, Notice, Sheet } from '../ui/panel';
 import { HungHair } from '../features/hair/hung-hair';
+import { PageTitle } from '../ui/page-title';
 
 function JoinClass() {
   const { t } = useTranslation();
@@ -146,7 +147,7 @@ export function StudentHome() {
   );
   return (
     <div className="mx-auto flex max-w-5xl flex-col gap-6 p-4 py-6">
-      <h1 className="text-2xl">{t('student.title')}</h1>
+      <PageTitle>{t('student.title')}</PageTitle>
       {waiting.length > 0 ? (
         <Notice kind="info">
           {t('student.waitingFor', { names: waiting.map(({ name }) => name).join(', ') })}

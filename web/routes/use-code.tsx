@@ -11,6 +11,7 @@ import '../lib/words/people';
 import { Button } from '../ui/button';
 import { Field, Input } from '../ui/field';
 import { Loading, Notice, Refused, Sheet } from '../ui/panel';
+import { PageTitle } from '../ui/page-title';
 
 /** Sets what one signs in with, by a slip. */
 function OpenForm({ code, told }: { code: string; told: CodeTold }) {
@@ -145,7 +146,7 @@ export function UseCodePage() {
   if (session.isPending) return <Loading />;
   return (
     <Sheet className="mx-auto mt-8 flex max-w-md flex-col gap-4">
-      <h1 className="text-xl">{t('code.title')}</h1>
+      <PageTitle className="text-xl">{t('code.title')}</PageTitle>
       {look.isSuccess ? (
         <Told code={look.variables} told={look.data} />
       ) : (

@@ -23,20 +23,23 @@ export function Dialog({
   return (
     <HeadlessDialog open={open} onClose={onClose} className="relative z-50">
       <DialogBackdrop className="fixed inset-0 bg-black/55" />
-      <div className="fixed inset-0 flex items-center justify-center overflow-y-auto p-4">
-        <DialogPanel
-          className={`bg-sheet border-strong-line flex w-full flex-col gap-4 rounded-sm border p-6 ${wide ? 'max-w-3xl' : 'max-w-lg'}`}
-        >
-          <DialogTitle className="text-xl">{title}</DialogTitle>
-          {children}
-          <div className="flex flex-wrap justify-end gap-3">
-            {actions ?? (
-              <Button weight="main" onClick={onClose}>
-                {t('action.close')}
-              </Button>
-            )}
-          </div>
-        </DialogPanel>
+      <div className="fixed inset-0 overflow-y-auto">
+        {/* One that is taller than the window begins at its top. */}
+        <div className="flex min-h-full items-center justify-center p-4">
+          <DialogPanel
+            className={`bg-sheet border-strong-line flex w-full flex-col gap-4 rounded-sm border p-6 ${wide ? 'max-w-3xl' : 'max-w-lg'}`}
+          >
+            <DialogTitle className="text-xl">{title}</DialogTitle>
+            {children}
+            <div className="flex flex-wrap justify-end gap-3">
+              {actions ?? (
+                <Button weight="main" onClick={onClose}>
+                  {t('action.close')}
+                </Button>
+              )}
+            </div>
+          </DialogPanel>
+        </div>
       </div>
     </HeadlessDialog>
   );

@@ -1,22 +1,42 @@
-import type { ReactNode } from 'react';
+import { useEffect, useRef, type ReactNode } from 'react';
+import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
+import { focusPage } from '../lib/page-focus';
 
-/** The name of a page, and before it the way back to what it belongs to. */
+/**
+ * The name of a page: its one heading of the first rank, and the title of the window. After a step from another page the
+ * focus is on it, so that a screen reader says where one is. Before it stands the way back to what the page belongs to.
+ */
 export function PageTitle({
   back,
   children,
   className = 'text-2xl',
 }: {
-  back: { to: string; text: string };
+  back?: { to: string; text: string };
   children: ReactNode;
   className?: string;
 }) {
-  return (
-    <h1 className={className}>
-      <Link to={back.to} className="text-quiet font-sans text-sm font-normal underline">
-        {back.text}
-      </Link>{' '}
+  const { t } = useTranslation();
+  const heading = useRef<HTMLHeadingElement>(null);
+  useEffect(() => {
+    if (heading.current) focusPage(heading.current);
+  }, []);
+  useEffect(() => {
+    const name = heading.current?.textContent ?? '';
+    document.title = name === '' ? t('app.name') : t('app.titleOf', { page: name });
+  });
+  const title = (
+    <h1 ref={heading} tabIndex={-1} className={`outline-none ${className}`}>
       {children}
     </h1>
+  );
+  if (!back) return title;
+  return (
+    <div className="flex flex-wrap items-baseline gap-x-2">
+      <Link to={back.to} className="text-quiet text-sm underline">
+        {back.text}
+      </Link>
+      {title}
+    </div>
   );
 }

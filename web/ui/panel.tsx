@@ -3,6 +3,7 @@ import type { ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import { asApiError } from '../lib/api';
 import { Button, ButtonLink } from './button';
+import { PageTitle } from './page-title';
 
 export function Sheet({
   children,
@@ -67,10 +68,10 @@ export function Failure({ error, onRetry }: { error: unknown; onRetry?: () => vo
   const title = offline ? 'state.offlineTitle' : status === 404 ? 'state.notFoundTitle' : 'state.errorTitle';
   return (
     <Sheet className="mx-auto mt-10 flex max-w-lg flex-col gap-3">
-      <h1 className="flex items-center gap-2 text-xl">
+      <PageTitle className="flex items-center gap-2 text-xl">
         <Icon aria-hidden className="size-6" />
         {t(title)}
-      </h1>
+      </PageTitle>
       {offline && !navigator.onLine ? <p>{t('state.needsNetwork')}</p> : null}
       <p>{t(offline ? 'state.offline' : `error.${code}`, { defaultValue: t('error.server.unexpected') })}</p>
       <div className="flex gap-3">

@@ -1,3 +1,4 @@
+import { plainText } from '../../lib/plain-text';
 import { sameTag, type Exercise } from '@cimbel/contract';
 
 export const SORTS = ['updated', 'title', 'used'] as const;
@@ -12,19 +13,12 @@ export interface Looking {
   archivedToo: boolean;
 }
 
-/** Letters without their accents and their case, as people look for words. */
-const plain = (text: string) =>
-  text
-    .normalize('NFKD')
-    .replace(/\p{Mn}/gu, '')
-    .toLocaleLowerCase();
-
 /** Exercises that hold every word looked for, in title, client or tags. */
 export function found(
   exercises: readonly Exercise[],
   { search, tag, sort, archivedToo }: Looking,
 ): Exercise[] {
-  const words = plain(search)
+  const words = plainText(search)
     .split(/\s+/)
     .filter((word) => word !== '');
   const by: Record<Sort, (a: Exercise, b: Exercise) => number> = {
@@ -36,7 +30,7 @@ export function found(
     .filter(({ archived }) => archivedToo || !archived)
     .filter(({ tags }) => tag === '' || tags.some((one) => sameTag(one, tag)))
     .filter(({ title, tags, clientCase: { client, title: of } }) => {
-      const text = plain([title, of, client.name, ...tags].join(' '));
+      const text = plainText([title, of, client.name, ...tags].join(' '));
       return words.every((word) => text.includes(word));
     })
     .sort(by[sort]);

@@ -73,9 +73,12 @@ export function TermsDialog({
         <>
           <Button onClick={onClose}>{t('ui:action.cancel')}</Button>
           {effects.length > 0 ? (
-            <Button weight="main" disabled={busy} onClick={() => save.mutate()}>
-              {t('terms.apply')}
-            </Button>
+            <>
+              <Button onClick={look.reset}>{t('ui:action.back')}</Button>
+              <Button weight="main" disabled={busy} onClick={() => save.mutate()}>
+                {t('terms.apply')}
+              </Button>
+            </>
           ) : (
             <Button weight="main" disabled={busy || faults.size > 0} onClick={() => look.mutate()}>
               {t(look.isPending ? 'terms.checking' : 'ui:action.save')}

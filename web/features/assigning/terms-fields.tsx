@@ -30,12 +30,14 @@ export function TermsFields({
   };
   return (
     <div className="flex flex-col gap-4">
-      <Choice
-        label={t('terms.who')}
-        value={terms.everyone ? 'everyone' : 'some'}
-        options={(['everyone', 'some'] as const).map((value) => ({ value, text: t(`terms.${value}`) }))}
-        onChange={(value) => set({ everyone: value === 'everyone' })}
-      />
+      <Field label={t('terms.who')}>
+        <Choice
+          label={t('terms.who')}
+          value={terms.everyone ? 'everyone' : 'some'}
+          options={(['everyone', 'some'] as const).map((value) => ({ value, text: t(`terms.${value}`) }))}
+          onChange={(value) => set({ everyone: value === 'everyone' })}
+        />
+      </Field>
       <div className="grid gap-4 md:grid-cols-2">
         <Field label={t('terms.opens')} hint={t('terms.opensHint')} error={faultOf('opensAt')}>
           <Input
@@ -76,7 +78,10 @@ export function TermsFields({
         </Field>
       </div>
       {terms.attempts > 1 || terms.students.some(({ attempts }) => (attempts ?? 1) > 1) ? (
-        <Field label={t('terms.counted')} hint={t('terms.between')}>
+        <Field
+          label={t('terms.counted')}
+          hint={terms.release === 'onSubmit' ? t('terms.between') : undefined}
+        >
           <Choice
             label={t('terms.counted')}
             value={terms.counted}
@@ -97,7 +102,7 @@ export function TermsFields({
         />
       </Field>
       {terms.late === 'reduced' ? (
-        <Field label={t('terms.latePercent')} error={faultOf('latePercent')}>
+        <Field className="max-w-40" label={t('terms.latePercent')} error={faultOf('latePercent')}>
           <NumberInput
             unit="%"
             min={1}

@@ -14,6 +14,7 @@ import { draftReducer } from './draft-state';
 import { RecordCardView } from './record-card';
 import type { DraftOf } from './use-draft';
 import { nameOf, type Reveals } from './use-reveals';
+import { PageTitle } from '../../ui/page-title';
 
 /** An exercise whose answer is known to who works it: nothing has to be asked of the server. */
 export interface KnownExercise {
@@ -122,7 +123,7 @@ export function PracticeBench({
       title={
         back ? (
           <div className="flex flex-wrap items-center justify-between gap-x-4 gap-y-1">
-            <h1 className="text-xl">{exercise.title}</h1>
+            <PageTitle className="text-xl">{exercise.title}</PageTitle>
             <Button onClick={back.onBack}>{back.text}</Button>
           </div>
         ) : undefined

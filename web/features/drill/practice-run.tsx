@@ -32,6 +32,7 @@ import { ItemCard } from './item-card';
 import type { Told } from './told';
 import { hairSize } from './sizes';
 import { PracticeSummary, type Done } from './practice-summary';
+import { PageTitle } from '../../ui/page-title';
 
 export interface Run {
   skills: readonly Skill[];
@@ -186,7 +187,9 @@ export function PracticeRun({
   if (ended) return <PracticeSummary done={done} waiting={waiting} onLeave={onLeave} preview={preview} />;
   const bar = (
     <div className="border-strong-line bg-room flex flex-wrap items-center gap-x-4 gap-y-1 border-b px-4 py-1">
-      <h1 className="text-base">{t(preview ? 'reading.previewTitle' : 'reading.practiceTitle')}</h1>
+      <PageTitle className="text-base">
+        {t(preview ? 'reading.previewTitle' : 'reading.practiceTitle')}
+      </PageTitle>
       <p className="text-sm">
         {t('reading.left', { minutes: Math.ceil(secondsLeft / 60) })} ·{' '}
         {t('reading.answered', { count: done.length })}

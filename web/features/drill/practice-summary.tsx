@@ -2,6 +2,7 @@ import { SKILLS, type Skill } from '@cimbel/core/drill';
 import { useTranslation } from 'react-i18next';
 import { Button, ButtonLink } from '../../ui/button';
 import { Notice, Sheet } from '../../ui/panel';
+import { PageTitle } from '../../ui/page-title';
 import '../../lib/words/drills';
 
 export interface Done {
@@ -27,7 +28,7 @@ export function PracticeSummary({
   const minutes = done.reduce((sum, { seconds }) => sum + seconds, 0) / 60;
   return (
     <div className="mx-auto flex max-w-2xl flex-col gap-4 p-4 py-6">
-      <h1 className="text-2xl">{t('reading.summary.title')}</h1>
+      <PageTitle>{t('reading.summary.title')}</PageTitle>
       {done.length === 0 ? (
         <p>{t('reading.summary.none')}</p>
       ) : (

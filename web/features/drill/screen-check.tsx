@@ -3,6 +3,7 @@ import { useTranslation } from 'react-i18next';
 import { keep, readKept } from '../../lib/storage';
 import { Button } from '../../ui/button';
 import { Notice } from '../../ui/panel';
+import { PageTitle } from '../../ui/page-title';
 
 const PLACE = 'cimbel.screenCheck';
 const today = () => new Date().toISOString().slice(0, 10);
@@ -43,7 +44,7 @@ export function ScreenCheck({ onDone }: { onDone: () => void }) {
   };
   return (
     <div className="mx-auto flex max-w-2xl flex-col gap-4 p-4 py-6">
-      <h1 className="text-2xl">{t('reading.check.title')}</h1>
+      <PageTitle>{t('reading.check.title')}</PageTitle>
       <ol className="list-decimal space-y-1 ps-5">
         {(['brightness', 'night', 'light', 'surround'] as const).map((line) => (
           <li key={line}>{t(`reading.check.${line}`)}</li>

@@ -1,21 +1,15 @@
 import type { Reason } from '@cimbel/core';
 import { useTranslation } from 'react-i18next';
 import '../../lib/words/reasons';
+import { RuleChip } from '../handbook/rule-chip';
 
 /** A reason of the core in words, with the handbook's rule beside it. */
 export function ReasonText({ reason }: { reason: Reason }) {
-  const { t } = useTranslation(['reasons', 'ui']);
+  const { t } = useTranslation('reasons');
   return (
     <>
-      {t(reason.code, { ns: 'reasons', ...reason.params })}
-      {reason.rule ? (
-        <span
-          className="text-quiet border-line ms-2 rounded-sm border px-1 text-xs whitespace-nowrap"
-          title={t('ui:result.rule', { rule: reason.rule })}
-        >
-          {reason.rule}
-        </span>
-      ) : null}
+      {t(reason.code, reason.params)}
+      {reason.rule ? <RuleChip rule={reason.rule} /> : null}
     </>
   );
 }

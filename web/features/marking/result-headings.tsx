@@ -110,7 +110,7 @@ export function ReviewHeading({
   return (
     <div className="flex flex-wrap items-center gap-3">
       <div className="me-auto">
-        <h1 className="text-2xl">{result.studentName}</h1>
+        <PageTitle>{result.studentName}</PageTitle>
         <p className="text-quiet text-sm">
           <Link to={`/assignments/${result.assignmentId}`} className="underline">
             {result.title}

@@ -1,0 +1,14 @@
+/** Whether one has come from another page of the application and its heading has not been reached yet. */
+let arriving = false;
+
+/** Another page is on its way; a page that is loaded anew begins at its top by itself. */
+export function leavePage(): void {
+  arriving = true;
+}
+
+/** The page is there: the focus goes to its heading, once. What is asked in a dialog keeps it. */
+export function focusPage(heading: HTMLElement): void {
+  if (!arriving || document.querySelector('[role="dialog"]')) return;
+  arriving = false;
+  heading.focus({ preventScroll: true });
+}
