@@ -112,7 +112,7 @@ test('a retouch over half grey, done well, gets full marks; marked again it stay
     const dialog = educator.getByRole('dialog', { name: 'Re-mark all submissions' });
     await dialog.getByRole('spinbutton', { name: 'Points for Developer' }).fill('8');
     await dialog.getByRole('button', { name: 'Re-mark' }).click();
-    await expect(dialog.getByText('All 1 marked; 1 marks changed.')).toBeVisible();
+    await expect(dialog.getByText('All 1 re-marked; 1 marks changed.')).toBeVisible();
     await dialog.getByRole('button', { name: 'Close' }).click();
     await expect(educator.getByRole('row').filter({ hasText: 'Learner' })).toContainText('97');
   });
@@ -370,7 +370,7 @@ test('an educator changes a case, sees the plan follow, and takes it out and in 
 }) => {
   await register(page, 'an educator', unique('Teacher'));
   await makeClass(page, unique('Class'));
-  await page.getByRole('link', { name: 'Set an exercise' }).click();
+  await page.getByRole('link', { name: 'Assign an exercise' }).click();
   await page.getByLabel('Start from').selectOption({ label: 'A quiet brown for winter' });
   const key = page.getByRole('region', { name: 'Model answer' });
   await expect(key).toContainText('Quillet Gel');
@@ -399,7 +399,7 @@ test('an educator changes a case, sees the plan follow, and takes it out and in 
   await expect(key).toContainText('lighten, then tone');
   await zone.getByRole('checkbox', { name: 'Include in service' }).uncheck();
   await expect(page.getByText('No desired result.')).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Assign to the class' })).toBeDisabled();
+  await expect(page.getByRole('button', { name: 'Assign', exact: true })).toBeDisabled();
 });
 
 test('short exercises: the developer alone, and a card with a slip to put right', async ({ browser }) => {
@@ -428,7 +428,7 @@ test('short exercises: the developer alone, and a card with a slip to put right'
   });
   await test.step('finds the slip on a card', async () => {
     const { educator, student, title } = await began(browser, 'Retouch over half grey', {
-      steps: 'Put a card right',
+      steps: 'Find the error',
       slip: 'Grey under-processed',
     });
     await expect(student.getByText('There is one error on this card.')).toBeVisible();
@@ -459,7 +459,7 @@ test('a card says more than bowls and minutes: station, leftovers, checks and he
   await test.step('what is left of a bowl begins another, thinned with water', async () => {
     await stepTo(student, 'Mix');
     await mixBowl(student, 'A', { line: 'Quillet Gel, demi', shades: ['9-O'], vol: '7 vol', total: 60 });
-    await student.getByRole('button', { name: 'Begin from what is left of A' }).click();
+    await student.getByRole('button', { name: 'Start from what is left of A' }).click();
     await student.getByLabel('Amount of what is left of A').fill('15');
     await student.getByLabel('Amount of water').fill('15');
     await expect(student.getByText('30.0 g')).toBeVisible();

@@ -5,7 +5,7 @@ async function openGraded(page: Page): Promise<void> {
   await walkIn(page, 'Odile Brandvoort');
   await page.getByRole('link', { name: /Lantern Yard/ }).click();
   await page.getByRole('link', { name: 'Cover half grey, keep it golden' }).click();
-  await expect(page.getByRole('table', { name: 'Answers of the class' })).toBeVisible();
+  await expect(page.getByRole('table', { name: 'Submissions of the class' })).toBeVisible();
 }
 
 test('thirty answers are read by sorting, by keys and without going back', async ({ page }) => {
@@ -37,7 +37,7 @@ test('taking a release back hides the model answer from students again; releasin
   const student = await (await browser.newContext()).newPage();
   await walkIn(student, 'Dmitri Vasko');
   const card = student.getByRole('listitem').filter({ hasText: 'Cover half grey' });
-  await expect(card.getByRole('link', { name: 'See the result' })).toBeVisible();
+  await expect(card.getByRole('link', { name: 'View result' })).toBeVisible();
   await page.getByRole('button', { name: 'Hide results' }).click();
   await page.getByRole('dialog').getByRole('button', { name: 'Cancel' }).click();
   await expect(page.getByText('Results are released')).toBeVisible();
@@ -45,12 +45,12 @@ test('taking a release back hides the model answer from students again; releasin
   await page.getByRole('dialog').getByRole('button', { name: 'Hide results' }).click();
   await expect(page.getByRole('button', { name: 'Release results' })).toBeVisible();
   await student.reload();
-  await expect(card.getByText('Waiting for release')).toBeVisible();
+  await expect(card.getByText('Waiting for results')).toBeVisible();
   await expect(card.getByText(/of \d/)).toHaveCount(0);
   await page.getByRole('button', { name: 'Release results' }).click();
   await expect(page.getByText('Results are released')).toBeVisible();
   await student.reload();
-  await card.getByRole('link', { name: 'See the result' }).click();
+  await card.getByRole('link', { name: 'View result' }).click();
   await expect(student.getByText(/^[\d.]+ of \d+ points$/)).toBeVisible();
   await expect(student.getByText(/Changed by Odile Brandvoort/)).toBeVisible();
 });
@@ -60,7 +60,7 @@ test('an exercise nobody answered can be deleted, after asking; a half-made one 
 }) => {
   await register(page, 'an educator', unique('Keeper'));
   await makeClass(page, unique('Late'));
-  await page.getByRole('link', { name: 'Set an exercise' }).click();
+  await page.getByRole('link', { name: 'Assign an exercise' }).click();
   await page.getByLabel('Start from').selectOption({ label: 'A golden gloss' });
   await page.getByLabel('Title').fill('Half made');
   await page.reload();
@@ -70,11 +70,11 @@ test('an exercise nobody answered can be deleted, after asking; a half-made one 
   await page.goBack();
   const title = unique('To be deleted');
   await setExercise(page, { from: 'A golden gloss', title, release: 'when I release them' });
-  await page.getByRole('button', { name: 'Delete exercise' }).click();
+  await page.getByRole('button', { name: 'Delete assignment' }).click();
   await page.getByRole('dialog').getByRole('button', { name: 'Cancel' }).click();
-  await page.getByRole('button', { name: 'Delete exercise' }).click();
+  await page.getByRole('button', { name: 'Delete assignment' }).click();
   await page.getByRole('dialog').getByRole('button', { name: 'Delete', exact: true }).click();
-  await expect(page.getByText('No exercise is set yet.')).toBeVisible();
+  await expect(page.getByText('Nothing is assigned yet.')).toBeVisible();
 });
 
 test('a wrong password and a wrong code are said where they are', async ({ page }) => {
@@ -82,7 +82,7 @@ test('a wrong password and a wrong code are said where they are', async ({ page 
   await page.getByLabel('Email').fill('odile@lanternyard.example');
   await page.getByLabel('Password').fill('not the one');
   await page.getByRole('button', { name: 'Sign in', exact: true }).click();
-  await expect(page.getByText('Email and password do not belong together.')).toBeVisible();
+  await expect(page.getByText('Email or password is incorrect.')).toBeVisible();
   await page.getByLabel('Email').fill('no address');
   await page.getByRole('button', { name: 'Sign in', exact: true }).click();
   await expect(page.getByText('Write a full address')).toBeVisible();
@@ -102,10 +102,10 @@ test('a wrong password and a wrong code are said where they are', async ({ page 
 
 test('the room is dark when asked for, and stays so', async ({ page }) => {
   await page.goto('/sign-in');
-  await page.getByRole('button', { name: 'Dark room' }).click();
+  await page.getByRole('button', { name: 'Dark mode' }).click();
   await page.reload();
   await expect(page.locator('html')).toHaveAttribute('data-theme', 'dark');
-  await expect(page.getByRole('button', { name: 'Light room' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Light mode' })).toBeVisible();
 });
 
 test('house rules are chosen by key, saved, undone, and say what they come to', async ({ page }) => {

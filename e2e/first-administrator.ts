@@ -11,7 +11,7 @@ export default async function firstAdministrator({ projects: [{ use }] }: FullCo
   await page.getByLabel('Name', { exact: true }).fill('First of all');
   await page.getByLabel('Email').fill('first@example.test');
   await page.getByLabel('Password').fill('long enough for a test');
-  await page.getByRole('button', { name: 'Make account' }).click();
+  await page.getByRole('button', { name: 'Create account' }).click();
   await page.getByRole('button', { name: 'Account of First of all' }).click();
   await expect(page.getByRole('menuitem', { name: 'Educators' })).toBeVisible();
   await browser.close();

@@ -36,12 +36,15 @@ async function studentPages(page: Page): Promise<string[]> {
   const tests: { id: string }[] = await (await page.request.get('/api/my/reading-tests')).json();
   return [
     '/lab',
+    '/handbook',
     '/due',
     ...['read', 'mix', 'process', 'handIn'].map((step) => `/due/${small}?step=${step}`),
     ...['consult', 'read', 'mix', 'apply', 'process', 'finish', 'handIn'].map(
       (step) => `/due/${whole}?step=${step}`,
     ),
     `/due/${idOf('Mix only')}`,
+    // Not open yet.
+    `/due/${idOf('A golden')}`,
     `/due/${idOf('Retouch')}/result`,
     `/due/${idOf('Retouch')}/again?step=mix`,
     '/reading',
@@ -59,6 +62,8 @@ async function educatorPages(page: Page): Promise<string[]> {
   const [set] = assignments;
   return [
     '/lab',
+    '/library',
+    '/library/new',
     '/classes',
     `/classes/${id}`,
     `/classes/${id}/new-exercise`,
@@ -91,11 +96,13 @@ for (const colorScheme of THEMES) {
     page.on('pageerror', (error) => errors.push(error.message));
     page.on('console', (message) => message.type() === 'error' && errors.push(message.text()));
     const found: string[] = [];
+    const titles: string[] = [];
     const visit = async (paths: string[]) => {
       for (const path of paths) {
         await page.goto(path);
-        await expect(page.getByRole('heading').first()).toBeVisible();
+        await expect(page.getByRole('heading', { level: 1 })).toHaveCount(1);
         await page.waitForLoadState('networkidle');
+        titles.push(await page.title());
         found.push(...(await findings(page)).map((text) => `${path} ${text}`));
         await expectNoSidewaysScroll(page);
       }
@@ -107,23 +114,58 @@ for (const colorScheme of THEMES) {
     await walkIn(page, 'Odile Brandvoort');
     await visit(await educatorPages(page));
     expect(found).toEqual([]);
+    // A name of its own for every page, after which the application's.
+    for (const title of titles) expect(title).toMatch(/^\S.* · Cimbel$/);
     expect(errors).toEqual([]);
   });
 }
 
-test('a phone shows one task with the strand in view, and nothing scrolls sideways', async ({ browser }) => {
-  const page = await (
-    await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true })
-  ).newPage();
-  await walkIn(page, 'Ivo Santarel');
-  for (const path of await studentPages(page)) {
-    await page.goto(path);
-    await expect(page.getByRole('heading').first()).toBeVisible();
-    await expectNoSidewaysScroll(page);
-    if (path.includes('step='))
-      await expect(page.getByRole('img', { name: /root at the top/ })).toBeInViewport();
-  }
-});
+/** What is pressed and is smaller than a finger, links within a line of text aside. */
+const tooSmall = (page: Page): Promise<string[]> =>
+  page.evaluate(() => {
+    const LEAST = 43.5;
+    const pressed = 'a[href], button, select, input, summary, [role="radio"], [role="slider"]';
+    return [...document.querySelectorAll<HTMLElement>(pressed)].flatMap((element) => {
+      const { width, height } = element.getBoundingClientRect();
+      const inText =
+        element.hasAttribute('data-inline') ||
+        (getComputedStyle(element).display === 'inline' && element.tagName === 'A');
+      // The label of a tick box is pressed with it.
+      const inLabel = element.matches('[type="checkbox"], [type="radio"]') && element.closest('label');
+      const unseen = width === 0 || height === 0 || element.classList.contains('sr-only');
+      if (inText || inLabel || unseen || Math.min(width, height) >= LEAST) return [];
+      const name = element.getAttribute('aria-label') ?? element.textContent ?? '';
+      return [`${element.tagName} ${Math.round(width)}×${Math.round(height)} ${name.trim().slice(0, 40)}`];
+    });
+  });
+
+for (const width of [320, 390])
+  test(`on a phone of ${width} pixels everything is large enough to press, and nothing scrolls sideways`, async ({
+    browser,
+  }) => {
+    test.setTimeout(180_000);
+    const page = await (
+      await browser.newContext({ viewport: { width, height: 844 }, hasTouch: true, isMobile: true })
+    ).newPage();
+    const small: string[] = [];
+    const visit = async (paths: string[]) => {
+      for (const path of paths) {
+        await page.goto(path);
+        await expect(page.getByRole('heading').first()).toBeVisible();
+        await page.waitForLoadState('networkidle');
+        await expectNoSidewaysScroll(page);
+        small.push(...(await tooSmall(page)).map((one) => `${path} ${one}`));
+        if (path.includes('step='))
+          await expect(page.getByRole('img', { name: /root at the top/ })).toBeInViewport();
+      }
+    };
+    await walkIn(page, 'Ivo Santarel');
+    await visit(await studentPages(page));
+    await signOut(page);
+    await walkIn(page, 'Odile Brandvoort');
+    await visit(await educatorPages(page));
+    expect(small).toEqual([]);
+  });
 
 test('the level is read with the keyboard alone', async ({ page }) => {
   await walkIn(page, 'Carys Ollenby');
@@ -145,7 +187,7 @@ test('pages that are not there, or not yours, say so', async ({ page }) => {
   await expect(page).toHaveURL(/sign-in/);
   await walkIn(page, 'Leo Marchetto');
   await page.goto('/classes');
-  await expect(page.getByText('This is not open to your kind of account.')).toBeVisible();
+  await expect(page.getByText('Your account does not have access to this page.')).toBeVisible();
   await page.goto('/due/00000000-0000-4000-8000-000000000000');
   await expect(page.getByText('There is nothing at this address')).toBeVisible();
   await page.goto('/no-such-page');

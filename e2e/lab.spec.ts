@@ -63,7 +63,7 @@ test('two sides are compared, one setting changed, and the state sent as a link'
   await expect(page.getByText(/Whole length: A reads .*, B .*\./)).toBeVisible();
   const sideA = page.getByRole('region', { name: 'Side A' });
   await page.getByRole('button', { name: 'Copy A to B' }).click();
-  await expect(page.getByText('A and B are set alike.')).toBeVisible();
+  await expect(page.getByText('A and B are set up the same.')).toBeVisible();
   await sideA.getByLabel('Natural level').selectOption('6');
   await sideA.getByLabel('Product').selectOption('lightenerGentle');
   await sideA.getByLabel('Developer').selectOption('30');
@@ -105,8 +105,8 @@ test('a history is laid down layer by layer, and what is never rinsed goes on', 
 
   await sideA.getByLabel('Rinse at').selectOption({ label: 'never' });
   await minuteTo(page, 120);
-  await expect(page.getByRole('table', { name: 'Readings' })).toContainText('mix on');
+  await expect(page.getByRole('table', { name: 'Readings' })).toContainText('product on');
   await sideA.getByRole('button', { name: 'Remove entry 2 of the history' }).click();
   await sideA.getByRole('button', { name: 'Remove entry 1 of the history' }).click();
-  await expect(sideA.getByText('Virgin hair: nothing was done to it.')).toBeVisible();
+  await expect(sideA.getByText('Virgin hair: never coloured or treated.')).toBeVisible();
 });

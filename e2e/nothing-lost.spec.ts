@@ -54,12 +54,12 @@ test('two devices do not write over each other unasked', async ({ browser }) => 
   await saved(laptop);
   await phone.getByRole('button', { name: 'Add bowl' }).click();
   const dialog = phone.getByRole('dialog', { name: 'Another device or tab has a newer version' });
-  await dialog.getByRole('button', { name: 'Take the newer one' }).click();
+  await dialog.getByRole('button', { name: 'Use the newer version' }).click();
   await expect(amount(phone)).toHaveValue('70');
   await amount(phone).fill('85');
   await saved(phone);
   await amount(laptop).fill('75');
-  await laptop.getByRole('dialog').getByRole('button', { name: 'Keep what is on this device' }).click();
+  await laptop.getByRole('dialog').getByRole('button', { name: 'Keep this device’s version' }).click();
   await saved(laptop);
   await laptop.reload();
   await expect(amount(laptop)).toHaveValue('75');
@@ -74,7 +74,7 @@ test('two tabs of one browser are two writers', async ({ context }) => {
   await saved(one);
   await other.getByRole('button', { name: 'Add bowl' }).click();
   const dialog = other.getByRole('dialog', { name: 'Another device or tab has a newer version' });
-  await expect(dialog.getByRole('button', { name: 'Take the newer one' })).toBeVisible();
+  await expect(dialog.getByRole('button', { name: 'Use the newer version' })).toBeVisible();
   // A reload is the same writer: nothing is asked.
   await one.reload();
   await amount(one).fill('77');

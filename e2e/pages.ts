@@ -22,7 +22,7 @@ export async function register(page: Page, role: 'a student' | 'an educator', na
   await page.getByLabel('Name', { exact: true }).fill(name);
   await page.getByLabel('Email').fill(addressOf(name));
   await page.getByLabel('Password').fill(PASSWORD);
-  await page.getByRole('button', { name: 'Make account' }).click();
+  await page.getByRole('button', { name: 'Create account' }).click();
   await expect(page.getByRole('button', { name: `Account of ${name}` })).toBeVisible();
 }
 
@@ -41,8 +41,8 @@ export async function signOut(page: Page): Promise<void> {
 
 export async function makeClass(page: Page, name: string): Promise<string> {
   await page.goto('/classes');
-  await page.getByLabel('Name of the class').fill(name);
-  await page.getByRole('button', { name: 'Make class' }).click();
+  await page.getByLabel('Class name').fill(name);
+  await page.getByRole('button', { name: 'Create class' }).click();
   await expect(page.getByRole('heading', { name })).toBeVisible();
   return (await page.getByTitle('Students join with it').innerText()).trim();
 }
@@ -58,7 +58,7 @@ export async function setExercise(
     release = 'as soon as they submit',
   }: { from: string; title: string; steps?: string; slip?: string; release?: string },
 ): Promise<void> {
-  await page.getByRole('link', { name: 'Set an exercise' }).click();
+  await page.getByRole('link', { name: 'Assign an exercise' }).click();
   await page.getByLabel('Start from').selectOption({ label: from });
   await page.getByLabel('Title').fill(title);
   if (steps) await page.getByRole('radio', { name: steps, exact: true }).click();
@@ -67,7 +67,7 @@ export async function setExercise(
   const released = page.getByRole('radio', { name: release });
   await released.click();
   await expect(released).toBeChecked();
-  await page.getByRole('button', { name: 'Assign to the class' }).click();
+  await page.getByRole('button', { name: 'Assign', exact: true }).click();
   await expect(page.getByRole('heading', { name: title })).toBeVisible();
 }
 

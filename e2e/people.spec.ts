@@ -30,10 +30,10 @@ test('an administrator invites an educator, who can sign in and whose forgotten 
   await administrator.getByLabel('Name', { exact: true }).fill(name);
   await administrator.getByLabel('Email').fill(`${name.replace(/\s/g, '.')}@example.test`);
   await administrator.getByLabel('Password').fill(PASSWORD);
-  await administrator.getByRole('button', { name: 'Make account' }).click();
+  await administrator.getByRole('button', { name: 'Create account' }).click();
   await expect(administrator.getByText('This code is not known.')).toBeVisible();
   await administrator.getByLabel('Invitation code').fill(fromTerminal('invite', name, '--administrator'));
-  await administrator.getByRole('button', { name: 'Make account' }).click();
+  await administrator.getByRole('button', { name: 'Create account' }).click();
   await administrator.getByRole('button', { name: `Account of ${name}` }).click();
   await administrator.getByRole('menuitem', { name: 'Educators' }).click();
 
@@ -54,7 +54,7 @@ test('an administrator invites an educator, who can sign in and whose forgotten 
   const email = `${colleague.replace(/\s/g, '.').toLowerCase()}@example.test`;
   await invited.getByLabel('Email').fill(email);
   await invited.getByLabel('Password').fill(PASSWORD);
-  await invited.getByRole('button', { name: 'Make account' }).click();
+  await invited.getByRole('button', { name: 'Create account' }).click();
   await expect(invited.getByRole('heading', { name: 'Classes' })).toBeVisible();
   await signOut(invited);
 
@@ -153,7 +153,7 @@ test('a roster of thirty by paste and by file, slips claimed, a password reset, 
   await phone.getByLabel('Present password').fill('not this');
   await phone.getByLabel('New password').fill('the last one of all');
   await phone.getByRole('button', { name: 'Change password' }).click();
-  await expect(phone.getByText('This is not the password you sign in with.')).toBeVisible();
+  await expect(phone.getByText('This is not your current password.')).toBeVisible();
   await phone.getByLabel('Present password').fill('a password of mine');
   await phone.getByRole('button', { name: 'Change password' }).click();
   await expect(phone.getByText('Your password has been changed.')).toBeVisible();
@@ -183,7 +183,7 @@ test('a colleague looks and marks, or does everything; a class is copied, put aw
   await colleague.getByRole('link', { name }).click();
   await expect(colleague.getByRole('heading', { name })).toBeVisible();
   await expect(colleague.getByRole('link', { name: 'Roster' })).toBeHidden();
-  await expect(colleague.getByRole('link', { name: 'Set an exercise' })).toBeHidden();
+  await expect(colleague.getByRole('link', { name: 'Assign an exercise' })).toBeHidden();
   await email.fill(`${called.replace(/\s+/g, '.').toLowerCase()}@example.test`);
   await owner.getByRole('radio', { name: 'may do everything' }).click();
   await owner.getByRole('button', { name: 'Let them in' }).click();

@@ -41,7 +41,7 @@ test('a practice with the keyboard alone, from the screen check to the summary',
   await page.keyboard.press('Enter');
 
   await expect(page.getByRole('heading', { name: 'Before you read colour' })).toBeVisible();
-  await page.getByRole('button', { name: 'Go on without' }).focus();
+  await page.getByRole('button', { name: 'Continue without it' }).focus();
   await page.keyboard.press('Enter');
 
   const seen = new Set<string>();
@@ -57,9 +57,9 @@ test('a practice with the keyboard alone, from the screen check to the summary',
   expect([...seen].sort()).toEqual(['Level of a tress', 'Put in order', 'Ratios and amounts']);
   await expect(page.getByRole('heading', { level: 2 })).toBeVisible();
   await page.keyboard.press('x');
-  await expect(page.getByRole('heading', { name: 'This sitting' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'This session' })).toBeVisible();
   await expect(page.getByText(/of 9 right/)).toBeVisible();
-  await page.getByRole('link', { name: 'My eye' }).click();
+  await page.getByRole('link', { name: 'My reading profile' }).click();
   await expect(page.getByText(/^9 answers in/)).toBeVisible();
 });
 
@@ -93,7 +93,7 @@ test('an answer wrong by a level is drawn beside the truth and can be nudged unt
   }
   const truth = Number((await page.getByText(/^It is level/).innerText()).match(/level ([\d.]+)/)![1]);
   await expect(page.getByText(/^Read [\d.]+ levels? too light\./)).toBeVisible();
-  await expect(page.getByRole('img', { name: 'As you read it' })).toBeVisible();
+  await expect(page.getByRole('img', { name: 'Your reading' })).toBeVisible();
   await page.getByRole('button', { name: 'Move it until it matches' }).click();
   const slider = page.getByRole('slider', { name: 'Level' });
   await slider.fill(String(truth));
@@ -203,8 +203,8 @@ async function takeTest(page: Page, title: string): Promise<{ questions: string[
   const hair: string[] = [];
   await page.goto('/reading');
   await page.getByRole('listitem').filter({ hasText: title }).getByRole('link', { name: 'Start' }).click();
-  await page.getByRole('button', { name: 'Begin' }).click();
-  await page.getByRole('dialog').getByRole('button', { name: 'Begin' }).click();
+  await page.getByRole('button', { name: 'Start' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Start' }).click();
   await expect(page.getByRole('timer')).toBeVisible();
   const questions: string[] = [];
   for (let i = 1; i <= 5; i++) {
@@ -217,10 +217,10 @@ async function takeTest(page: Page, title: string): Promise<{ questions: string[
       await page.reload();
       await expect(page.getByText('Question 3 of 5')).toBeVisible();
     }
-    if (i === 5) await page.getByRole('button', { name: 'Leave this one' }).click();
+    if (i === 5) await page.getByRole('button', { name: 'Skip this one' }).click();
     else await answerByKey(page);
   }
-  await expect(page.getByText('All 5 questions are done and handed in.')).toBeVisible();
+  await expect(page.getByText('All 5 questions are answered and submitted.')).toBeVisible();
   return { questions, hair };
 }
 
@@ -232,10 +232,10 @@ test('a test set by the educator, taken by two students with items of their own,
   await register(page, 'an educator', unique('Educator'));
   const code = await makeClass(page, unique('Readers'));
   await page.getByRole('link', { name: 'Reading', exact: true }).click();
-  await expect(page.getByText('No reading test is set.')).toBeVisible();
+  await expect(page.getByText('No reading test is assigned.')).toBeVisible();
   await page.getByRole('link', { name: 'New reading test' }).click();
-  await page.getByRole('button', { name: 'Set for the class' }).click();
-  await expect(page.getByText('Give it a title.')).toBeVisible();
+  await page.getByRole('button', { name: 'Assign to the class' }).click();
+  await expect(page.getByText('Enter a title.')).toBeVisible();
   const title = unique('First reading');
   await page.getByLabel('Title').fill(title);
   for (let i = 0; i < 2; i++) await page.getByRole('button', { name: 'Fewer of Level of a tress' }).click();
@@ -246,12 +246,12 @@ test('a test set by the educator, taken by two students with items of their own,
 
   await page.getByRole('button', { name: 'Preview as a student' }).click();
   await expect(page.getByText('Question 1 of 5')).toBeVisible();
-  await page.getByRole('button', { name: 'Leave this one' }).click();
-  await expect(page.getByText('Left open', { exact: true })).toBeVisible();
+  await page.getByRole('button', { name: 'Skip this one' }).click();
+  await expect(page.getByText('Left blank', { exact: true })).toBeVisible();
   await page.getByRole('button', { name: 'Close the preview' }).click();
   // Nothing that was filled in is lost by looking.
   await expect(page.getByLabel('Title')).toHaveValue(title);
-  await page.getByRole('button', { name: 'Set for the class' }).click();
+  await page.getByRole('button', { name: 'Assign to the class' }).click();
   await expect(page.getByRole('heading', { name: title })).toBeVisible();
   await expect(page.getByText('No one has joined yet.', { exact: false })).toBeVisible();
 
@@ -266,8 +266,8 @@ test('a test set by the educator, taken by two students with items of their own,
   expect(first.hair.length + second.hair.length).toBeGreaterThan(0);
   expect(first.hair.some((picture) => second.hair.includes(picture))).toBe(false);
 
-  await one.getByRole('link', { name: 'See the result' }).click();
-  await expect(one.getByRole('button', { name: /^Question 5, .*: Left open$/ })).toBeVisible();
+  await one.getByRole('link', { name: 'View result' }).click();
+  await expect(one.getByRole('button', { name: /^Question 5, .*: Left blank$/ })).toBeVisible();
   await one.keyboard.press('j');
   await expect(one.getByRole('button', { name: /^Question 2, / })).toHaveAttribute('aria-current', 'step');
   await one.goto('/reading');
@@ -283,7 +283,7 @@ test('a test set by the educator, taken by two students with items of their own,
   expect(csv).toContain(`${oneName},finished,1,`);
   await page.getByRole('link', { name: oneName }).click();
   await expect(page.getByRole('heading', { level: 1 })).toContainText(oneName);
-  await expect(page.getByText('Left open', { exact: true }).or(verdict(page))).toBeVisible();
+  await expect(page.getByText('Left blank', { exact: true }).or(verdict(page))).toBeVisible();
 });
 
 test('a practice is previewed, set, seen by the student, and ended without losing answers', async ({
@@ -297,7 +297,7 @@ test('a practice is previewed, set, seen by the student, and ended without losin
   await page.getByRole('link', { name: 'New practice' }).click();
   await page.getByLabel('Title').fill('Dark hair first');
   await page.getByLabel('Levels to').selectOption('2');
-  await page.getByRole('button', { name: 'Set for the class' }).click();
+  await page.getByRole('button', { name: 'Assign to the class' }).click();
   await expect(page.getByText('At least two levels apart: choose a higher one.')).toBeVisible();
   await page.getByLabel('Levels to').selectOption('5');
   await page.getByRole('button', { name: 'Preview as a student' }).click();
@@ -305,7 +305,7 @@ test('a practice is previewed, set, seen by the student, and ended without losin
   await expect(verdict(page)).toBeVisible();
   await page.keyboard.press('x');
   await page.getByRole('button', { name: 'Close the preview' }).click();
-  await page.getByRole('button', { name: 'Set for the class' }).click();
+  await page.getByRole('button', { name: 'Assign to the class' }).click();
   await expect(page.getByText('0 of 1 have their 20 min this week')).toBeVisible();
 
   await screenChecked(student);
@@ -313,8 +313,8 @@ test('a practice is previewed, set, seen by the student, and ended without losin
   await student.getByRole('link', { name: 'Practise', exact: true }).click();
   await answerByKey(student);
   await expect(verdict(student)).toBeVisible();
-  await page.getByRole('button', { name: 'End Dark hair first' }).click();
-  await page.getByRole('dialog').getByRole('button', { name: 'End it' }).click();
+  await page.getByRole('button', { name: 'Stop assigning Dark hair first' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Stop' }).click();
   await expect(page.getByText('No practice is set.', { exact: false })).toBeVisible();
   await student.keyboard.press('Enter');
   await answerByKey(student);

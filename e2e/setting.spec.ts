@@ -41,14 +41,14 @@ test('a head of two regions, grey at the face, from nothing: previewed, kept as 
   const code = await makeClass(educator, unique('Class'));
 
   await test.step('the head is made zone by zone, its history layer by layer', async () => {
-    await educator.getByRole('link', { name: 'Set an exercise' }).click();
+    await educator.getByRole('link', { name: 'Assign an exercise' }).click();
     await educator.getByLabel('Title').fill(title);
     await educator.getByLabel('Client', { exact: true }).fill('Mrs Orlane');
     await educator.getByLabel('What must not be lost').fill('Its length.');
     await educator.getByRole('checkbox', { name: 'regrowth' }).check();
     const root = educator.getByRole('group', { name: 'regrowth' });
     await root.getByLabel('Natural level').selectOption('5');
-    await root.getByLabel('Grey share').selectOption('0.5');
+    await root.getByLabel('Percentage of grey').selectOption('0.5');
     await root.getByRole('checkbox', { name: 'Include in service' }).check();
     await root.getByLabel('Target level').selectOption('5');
     await root.getByLabel('Tone').selectOption('gold');
@@ -71,7 +71,7 @@ test('a head of two regions, grey at the face, from nothing: previewed, kept as 
     await expect(areas.getByRole('button', { name: 'temples' })).toHaveAttribute('aria-pressed', 'true');
     const behind = educator.getByRole('group', { name: 'regrowth (rest of the head)' });
     await expect(behind.getByLabel('Target level')).toHaveValue('5');
-    await behind.getByLabel('Grey share').selectOption('0.1');
+    await behind.getByLabel('Percentage of grey').selectOption('0.1');
     await found(educator);
     await expect(answer(educator)).toContainText('Regrowth (front)');
     await expect(answer(educator)).toContainText('Regrowth (rest of the head)');
@@ -81,19 +81,19 @@ test('a head of two regions, grey at the face, from nothing: previewed, kept as 
     await educator.getByRole('radio', { name: 'Read, mix and process' }).click();
     await educator.getByRole('button', { name: 'Preview as a student' }).click();
     await expect(educator.getByText('“Its length.”')).toBeHidden();
-    await expect(educator.getByText('Preview: nothing is kept.')).toBeVisible();
+    await expect(educator.getByText('Preview: nothing is saved.')).toBeVisible();
     await expect(educator.getByRole('heading', { name: 'Hair analysis by zone' })).toBeVisible();
     await educator.getByRole('button', { name: 'Back to the exercise' }).first().click();
   });
 
   await test.step('as a draft it is among one’s own; set, and changed while nobody has begun', async () => {
-    await educator.getByRole('button', { name: 'Save as draft' }).click();
-    await expect(educator.getByText('Saved among your own exercises.')).toBeVisible();
+    await educator.getByRole('button', { name: 'Save to library' }).click();
+    await expect(educator.getByText('Saved to your library.')).toBeVisible();
     await educator.reload();
-    await expect(educator.getByLabel('Start from')).toContainText(`${title} (draft)`);
+    await expect(educator.getByLabel('Start from')).toContainText(`${title} (not assigned yet)`);
     await found(educator);
     await educator.getByRole('radio', { name: 'as soon as they submit' }).click();
-    await educator.getByRole('button', { name: 'Assign to the class' }).click();
+    await educator.getByRole('button', { name: 'Assign', exact: true }).click();
     await expect(educator.getByRole('heading', { name: title })).toBeVisible();
     await educator.getByRole('link', { name: 'Edit' }).click();
     await educator.getByLabel('Title').fill(`${title}, mended`);
@@ -196,7 +196,7 @@ test('a pack of several cases and a line of its own is taken by another educator
 }) => {
   await register(page, 'an educator', unique('Taker'));
   await makeClass(page, unique('Class'));
-  await page.getByRole('link', { name: 'Set an exercise' }).click();
+  await page.getByRole('link', { name: 'Assign an exercise' }).click();
   await page.getByLabel('Start from').selectOption({ label: 'A golden gloss' });
   await found(page);
   const download = page.waitForEvent('download');
@@ -227,6 +227,6 @@ test('a pack of several cases and a line of its own is taken by another educator
   // A line that is there already is not made twice.
   await take();
   await expect(page.getByText('2 cases imported; new shade charts: 0.', { exact: false })).toBeVisible();
-  await page.getByRole('button', { name: 'Assign to the class' }).click();
+  await page.getByRole('button', { name: 'Assign', exact: true }).click();
   await expect(page.getByRole('heading', { name: 'The first of two' })).toBeVisible();
 });

@@ -17,20 +17,20 @@ test('the college’s own line is entered, pasted, mended, saved, set in an exer
   page,
 }) => {
   await register(page, 'an educator', unique('Colourist'));
-  await page.getByRole('link', { name: 'Shade books' }).click();
+  await page.getByRole('link', { name: 'Shade charts' }).click();
   await expect(page.getByText('None has been entered yet.', { exact: false })).toBeVisible();
-  await page.getByRole('link', { name: 'New shade book' }).click();
+  await page.getByRole('link', { name: 'New shade chart' }).click();
   await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText('2 things are not right yet', { exact: false })).toBeVisible();
   await expect(page.getByText('Enter at least one shade.').first()).toBeVisible();
 
   await page.getByLabel('Name of the line').fill('College Cream');
   await page.getByLabel('Separator').fill('=');
-  await page.getByLabel('Sign of neutral').fill('p');
-  await page.getByLabel('Sign of ash').fill('z');
-  await page.getByLabel('Sign of gold').fill('z');
+  await page.getByLabel('Code for neutral').fill('p');
+  await page.getByLabel('Code for ash').fill('z');
+  await page.getByLabel('Code for gold').fill('z');
   await expect(page.getByText('The sign z stands for two tones.')).toBeVisible();
-  await page.getByLabel('Sign of gold').fill('m');
+  await page.getByLabel('Code for gold').fill('m');
   await expect(page.getByText('The sign z stands for two tones.')).toBeHidden();
 
   await page.getByRole('button', { name: 'Add a row' }).click();
@@ -57,7 +57,7 @@ test('the college’s own line is entered, pasted, mended, saved, set in an exer
   await expect(page.getByRole('heading', { name: 'College Cream' })).toBeVisible();
   await expect(page.getByText('version 1', { exact: false })).toBeAttached();
 
-  await page.getByRole('link', { name: 'Change' }).click();
+  await page.getByRole('link', { name: 'Edit' }).click();
   await row(page, 1).fill('5=q');
   await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText('Row 1: 5=q: “q” is not in this line’s key.')).toBeVisible();
@@ -69,7 +69,7 @@ test('the college’s own line is entered, pasted, mended, saved, set in an exer
   await expect(page.getByText('An older version.', { exact: false })).toBeVisible();
 
   await makeClass(page, unique('Own line'));
-  await page.getByRole('link', { name: 'Set an exercise' }).click();
+  await page.getByRole('link', { name: 'Assign an exercise' }).click();
   await page.getByLabel('Start from').selectOption({ label: 'Cover half grey, keep it golden' });
   await page.getByText('Head, desired result and shelf').click();
   await page.getByRole('checkbox', { name: 'Tarnwick Cream' }).uncheck();
@@ -83,7 +83,7 @@ test('a book goes out as a file and comes in again; a broken one says where', as
   await register(page, 'an educator', unique('Filer'));
   await page.goto('/shade-books/shipped/quillet');
   const saved = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'Book as JSON' }).click();
+  await page.getByRole('button', { name: 'Chart as JSON' }).click();
   const file = await saved;
   expect(file.suggestedFilename()).toBe('quillet-gel.json');
   const text = await textOf(file);
@@ -91,19 +91,19 @@ test('a book goes out as a file and comes in again; a broken one says where', as
   await page.goto('/shade-books/new');
   const choose = (name: string, body: string) =>
     page
-      .getByLabel('Read from a file')
+      .getByLabel('Import a file')
       .first()
       .setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(body) });
   await choose('broken.json', text.replace('"8-S"', '"8_S"'));
-  await expect(page.getByText('The file was not taken: one place is not right.')).toBeVisible();
+  await expect(page.getByText('The file was not imported: one entry is not valid.')).toBeVisible();
   await expect(page.getByText(/^Row \d+: 8_S has no “-” between level and tone\.$/)).toBeVisible();
   await choose('quillet.json', text);
   await expect(page.getByLabel('Name of the line')).toHaveValue('Quillet Gel');
   await choose('shades.csv', 'label\n5-L\n6-L\n');
   await expect(page.getByRole('heading', { name: '2 shades' })).toBeVisible();
   await page.getByRole('button', { name: 'Save' }).click();
-  await page.getByRole('button', { name: 'Put away' }).click();
+  await page.getByRole('button', { name: 'Archive' }).click();
   await expect(page.getByText('This book is put away', { exact: false })).toBeVisible();
-  await page.getByRole('button', { name: 'Take out again' }).click();
+  await page.getByRole('button', { name: 'Restore' }).click();
   await expect(page.getByText('This book is put away', { exact: false })).toBeHidden();
 });

@@ -78,7 +78,7 @@ test('an educator sets a small exercise, a student solves it, it is marked, and 
     await expect(criterion(student, 'Natural share for grey')).toContainText(FULL);
     await expect(criterion(student, 'Timing and checks')).toContainText('35 min on grey');
     await expect(criterion(student, 'Timing and checks')).not.toContainText(FULL);
-    await expect(student.getByText('House rules this rests on')).toBeVisible();
+    await expect(student.getByText('House rules behind this')).toBeVisible();
     for (const name of ['Target colour', 'This plan', 'Model answer'])
       await expect(student.getByRole('img', { name, exact: true })).toBeVisible();
     await student.getByText('Why this answer').click();
@@ -87,8 +87,8 @@ test('an educator sets a small exercise, a student solves it, it is marked, and 
 
   await test.step('the educator opens it beside the model answer and changes a mark with a reason', async () => {
     await educator.reload();
-    await educator.getByRole('button', { name: 'Change due time' }).click();
-    await educator.getByRole('textbox', { name: 'Due' }).fill('2031-05-06T18:30');
+    await educator.getByRole('button', { name: 'Dates and attempts' }).click();
+    await educator.getByRole('textbox', { name: 'Due', exact: true }).fill('2031-05-06T18:30');
     await educator.getByRole('button', { name: 'Save' }).click();
     await expect(educator.getByText('Due Tue 6 May, 18:30')).toBeVisible();
     await educator.getByRole('link', { name: learner }).click();
@@ -96,7 +96,7 @@ test('an educator sets a small exercise, a student solves it, it is marked, and 
     await educator.getByLabel(/Points \(of 13.5\)/).fill('14');
     await educator.getByRole('button', { name: 'Save' }).click();
     await expect(educator.getByText('Points from 0 to 13.5, in quarters.')).toBeVisible();
-    await expect(educator.getByText('Write a reason, so that the student can follow it.')).toBeVisible();
+    await expect(educator.getByText('Give a reason, so that the student can follow it.')).toBeVisible();
     await educator.getByLabel(/Points \(of 13.5\)/).fill('13.5');
     await educator.getByLabel('Reason, shown to the student').fill('Warm room, agreed in class.');
     await educator.getByRole('button', { name: 'Save' }).click();
@@ -111,9 +111,9 @@ test('from an empty head: what is out of reach is said while setting, and cannot
 }) => {
   await register(page, 'an educator', unique('Setter'));
   await makeClass(page, unique('Noon'));
-  await page.getByRole('link', { name: 'Set an exercise' }).click();
+  await page.getByRole('link', { name: 'Assign an exercise' }).click();
   await page.getByLabel('Start from').selectOption({ label: 'An empty head' });
-  const assign = page.getByRole('button', { name: 'Assign to the class' });
+  const assign = page.getByRole('button', { name: 'Assign', exact: true });
   await expect(assign).toBeDisabled();
   await page.getByLabel('Client', { exact: true }).fill('Mrs Orlane');
   const zone = page.getByRole('group', { name: 'mid-lengths' });
@@ -127,7 +127,7 @@ test('from an empty head: what is out of reach is said while setting, and cannot
   await expect(answer).toContainText('vol');
   await expect(assign).toBeEnabled();
   await assign.click();
-  await expect(page.getByText('Give it a title.')).toBeVisible();
+  await expect(page.getByText('Enter a title.')).toBeVisible();
   await page.getByLabel('Title').fill('A level lighter');
   await assign.click();
   await expect(page.getByRole('heading', { name: 'A level lighter' })).toBeVisible();

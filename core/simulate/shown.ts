@@ -1,3 +1,4 @@
+import type { ToneFamily } from '../colour';
 import { conditionOf, isGivingWay, type Mix, type ProductKind } from '../process';
 import { regionsOf, type HeadAndWish, type LineOf, type PlaceId, type Work } from '../card';
 import { veiled, type Coating, type TressLook } from '../tress';
@@ -14,7 +15,18 @@ export interface ShownSimulation {
     covered: Partial<Record<PlaceId, Coating>>;
     /** Zones whose hair is giving way. */
     failing: PlaceId[];
+    /** How each place reads, for whoever cannot see it; left out where reading by eye is part of the exercise. */
+    told?: Partial<Record<PlaceId, ToldHair>>;
   }[];
+}
+
+/** Hair in words: what an eye would say of it at a glance. */
+export interface ToldHair {
+  /** To the half. */
+  level: number;
+  tone: ToneFamily;
+  /** Whether white strands stand out. */
+  white: boolean;
 }
 
 /** What a product lies on hair as. */
@@ -52,12 +64,17 @@ const wetFromOf = ({ steps, care }: Work, zones: readonly { zone: PlaceId }[]) =
   );
 };
 
-/** Plays a plan and keeps what can be seen of it, minute by minute. */
+/**
+ * Plays a plan and keeps what can be seen of it, minute by minute.
+ *
+ * @param tells Whether hair is told in words as well.
+ */
 export function showSimulation(
   clientCase: HeadAndWish,
   plan: Work,
   lineOf: LineOf,
   seed: number,
+  tells = false,
 ): ShownSimulation {
   const played = simulateCard(clientCase, plan, lineOf);
   const last = Math.min(MOST_MINUTES, played.minutes);
@@ -75,6 +92,16 @@ export function showSimulation(
     }
     return covered;
   };
+  const toldAt = (minute: number) =>
+    Object.fromEntries(
+      played
+        .outcomeAt(minute)
+        .filter(({ part }) => !part.woven)
+        .map(({ part, level, tone, greyShows: white }): [PlaceId, ToldHair] => [
+          part.zone,
+          { level: Math.round(level * 2) / 2, tone, white },
+        ]),
+    );
   /** Minute from which the hair of a region is wet: the first rinse or wash. */
   const wetFrom = regionsOf(clientCase.head).map(({ zones }) => wetFromOf(plan, zones));
   return {
@@ -89,6 +116,7 @@ export function showSimulation(
         failing: whole.flatMap((part) =>
           isGivingWay(conditionOf(played.momentOf(part, minute).strand)) ? [part.zone] : [],
         ),
+        ...(tells ? { told: toldAt(minute) } : {}),
       };
     }),
   };

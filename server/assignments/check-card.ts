@@ -12,7 +12,7 @@ export function checkCard(
     if (names.indexOf(bowl.name) !== i)
       throw invalidField(
         `answer.bowls.${i}.name`,
-        'twice',
+        'bowlTwice',
         `Two bowls are named ${bowl.name}. Give one another letter.`,
       );
     if (bowl.lineId === null) return;
@@ -20,14 +20,14 @@ export function checkCard(
     if (!line)
       throw invalidField(
         `answer.bowls.${i}.lineId`,
-        'unknown',
+        'lineNotAtHand',
         'This line is not at hand. Pick one from the shelf.',
       );
     bowl.shades.forEach(({ label }, j) => {
       if (!line.shades.includes(label) || !readLabel(line, label).ok)
         throw invalidField(
           `answer.bowls.${i}.shades.${j}.label`,
-          'unknown',
+          'noSuchShade',
           `${line.name} has no shade ${label}.`,
         );
     });
@@ -36,7 +36,7 @@ export function checkCard(
     if (!names.includes(bowl))
       throw invalidField(
         `answer.steps.${i}.bowl`,
-        'unknown',
+        'noSuchBowl',
         `There is no bowl ${bowl}. Mix it, or take the step out.`,
       );
   });

@@ -179,9 +179,9 @@ export const attemptRoutes = (): Route[] => [
     reach: begunByMe,
     body: simulationSchema,
     // Here and not in the browser, so that the head's figures stay here.
-    handle: ({ heavy, reached: { id, client_case, lines }, body }) => {
+    handle: ({ heavy, reached: { id, client_case, lines, open_steps }, body }) => {
       checkCard(body, lines);
-      return heavy('simulate', id, client_case, lines, body);
+      return heavy('simulate', id, client_case, lines, body, !open_steps.includes('read'));
     },
   }),
   route({

@@ -298,7 +298,13 @@ export async function seedAssignments(
     dueAt: after(6 * DAY_MS),
     release: 'onSubmit',
     tags: ['porous', 'week 4'],
-    terms: { opensAt: after(DAY_MS).toISOString() },
+  });
+  await set('golden-gloss', {
+    made: after(-DAY_MS),
+    dueAt: after(7 * DAY_MS),
+    release: 'manual',
+    tags: ['gloss', 'week 4'],
+    terms: { opensAt: after(DAY_MS).toISOString(), minutes: 40, late: 'reduced' },
   });
   // One has begun, with what the exercise gives and nothing else.
   await saveDraft(

@@ -15,9 +15,15 @@ export const HEAVY = {
   solve: solveCase,
   /** Marks cards of one assignment, in their order. */
   mark: (input: MarkingInput, cards: readonly RecordCard[]) => cards.map((card) => markCard(input, card)),
-  /** Plays a card on the head of an assignment, whose id seeds the drawing. */
-  simulate: (id: string, clientCase: ClientCase, lines: readonly Line[], work: Work) =>
-    showSimulation(clientCase, work, (lineId) => lines.find((line) => line.id === lineId), seedFrom(id)),
+  /** Plays a card on the head of an assignment, whose id seeds the drawing; told in words where it is not read by eye. */
+  simulate: (id: string, clientCase: ClientCase, lines: readonly Line[], work: Work, tells: boolean) =>
+    showSimulation(
+      clientCase,
+      work,
+      (lineId) => lines.find((line) => line.id === lineId),
+      seedFrom(id),
+      tells,
+    ),
   picture: tressPng,
 };
 export type HeavyName = keyof typeof HEAVY;

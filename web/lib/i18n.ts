@@ -2,7 +2,6 @@ import { flOzOfGrams } from '@cimbel/core/measure';
 import type { HouseRules } from '@cimbel/core/theory';
 import i18next, { type TFunction, type i18n as I18n } from 'i18next';
 import { initReactI18next } from 'react-i18next';
-import craft from '../locales/en/craft.json';
 import ui from '../locales/en/ui.json';
 
 /**
@@ -10,11 +9,19 @@ import ui from '../locales/en/ui.json';
  * parameter into the craft's own notation, so that a sentence reads `{{given, level}}` and nothing is put together by hand.
  * What the first page needs comes with it; the rest (`lib/words`) with the first page that speaks it.
  */
-const FIRST = { en: { ui, craft } } as const;
+const FIRST = { en: { ui } } as const;
 const RIGHT_TO_LEFT = new Set(['ar', 'fa', 'he', 'ur']);
 
 const number = (digits: number) => (value: number, language?: string) =>
   new Intl.NumberFormat(language, { maximumFractionDigits: digits }).format(value);
+
+/** A figure as the language of the page writes it, thousands not set apart; `digits` behind the point, always all of them. */
+export const figure = (value: number, language?: string, digits?: number): string =>
+  new Intl.NumberFormat(language ?? i18n.language, {
+    useGrouping: false,
+    minimumFractionDigits: digits ?? 0,
+    maximumFractionDigits: digits ?? 3,
+  }).format(value);
 
 export type Units = HouseRules['units'];
 
@@ -145,11 +152,9 @@ const inOunces = teach(i18next.createInstance(), 'flOz');
 /** English here is written as in Britain, day before month. */
 const DATES_OF: Record<string, string> = { en: 'en-GB' };
 
+export type Namespace = 'ui' | 'craft' | 'drill' | 'reasons' | 'people' | 'assigning' | 'handbook';
 /** Adds words that came later to those that are there. */
-export function addWords(
-  namespace: 'drill' | 'reasons' | 'people' | 'assigning' | 'handbook',
-  words: object,
-): void {
+export function addWords(namespace: Namespace, words: object): void {
   for (const instance of [i18n, inOunces]) instance.addResourceBundle('en', namespace, words, true, true);
 }
 

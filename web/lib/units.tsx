@@ -2,7 +2,8 @@ import { flOzOfGrams, gramsOfFlOz } from '@cimbel/core/measure';
 import { createContext, useContext, type ComponentProps, type ReactNode } from 'react';
 import { I18nextProvider, useTranslation } from 'react-i18next';
 import { NumberInput } from '../ui/field';
-import { wordsIn, type Units } from './i18n';
+import { figure, wordsIn, type Units } from './i18n';
+import './words/service';
 
 const UnitsContext = createContext<Units>('grams');
 
@@ -21,8 +22,8 @@ export function useScaleFigure(): (grams: number) => { figure: string; unit: str
   const { t } = useTranslation();
   return (grams) =>
     units === 'flOz'
-      ? { figure: flOzOfGrams(grams).toFixed(2), unit: t('unit.flOz') }
-      : { figure: grams.toFixed(1), unit: t('unit.grams') };
+      ? { figure: figure(flOzOfGrams(grams), undefined, 2), unit: t('unit.flOz') }
+      : { figure: figure(grams, undefined, 1), unit: t('unit.grams') };
 }
 
 const round = (value: number, digits: number) => Math.round(value * 10 ** digits) / 10 ** digits;

@@ -15,6 +15,9 @@ import { InUnits } from '../lib/units';
 import { Button, ButtonLink } from '../ui/button';
 import { Empty, Failure, Loading, Notice, Sheet } from '../ui/panel';
 import { PageTitle } from '../ui/page-title';
+import '../lib/words/craft';
+import '../lib/words/educating';
+import '../lib/words/service';
 
 export function AssignmentPage() {
   const { t } = useTranslation(['ui', 'craft', 'assigning']);

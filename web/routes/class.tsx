@@ -2,13 +2,14 @@ import type { ClassDetail, Standing } from '@cimbel/contract';
 import { Plus } from 'lucide-react';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
-import { dateTime } from '../lib/i18n';
+import { dateTime, figure } from '../lib/i18n';
 import { JoinCode } from '../features/people/join-code';
 import { ClassTabs } from '../features/reading/class-tabs';
 import { WithClass } from '../features/reading/with-class';
 import { ButtonLink } from '../ui/button';
 import { Empty, Notice } from '../ui/panel';
 import { PageTitle } from '../ui/page-title';
+import '../lib/words/educating';
 
 function StandingCell({ standing, max }: { standing: Standing; max: number }) {
   const { t } = useTranslation();
@@ -43,6 +44,11 @@ function meanOf(detail: ClassDetail, assignmentId: string): number | null {
   const points = detail.students.flatMap(({ standings }) => standings[assignmentId].points ?? []);
   return points.length === 0 ? null : points.reduce((a, b) => a + b, 0) / points.length;
 }
+
+const shownMean = (detail: ClassDetail, assignmentId: string): string => {
+  const mean = meanOf(detail, assignmentId);
+  return mean === null ? '' : figure(mean, undefined, 1);
+};
 
 function ClassTable({ detail }: { detail: ClassDetail }) {
   const { t } = useTranslation();
@@ -86,7 +92,7 @@ function ClassTable({ detail }: { detail: ClassDetail }) {
             </th>
             {detail.assignments.map(({ id }) => (
               <td key={id} className="px-3 py-1 text-end">
-                {meanOf(detail, id)?.toFixed(1) ?? ''}
+                {shownMean(detail, id)}
               </td>
             ))}
           </tr>

@@ -9,6 +9,7 @@ import { Button } from '../ui/button';
 import { Field, Input } from '../ui/field';
 import { Empty, Failure, Loading, Refused, Sheet } from '../ui/panel';
 import { PageTitle } from '../ui/page-title';
+import '../lib/words/educating';
 
 function NewClass() {
   const { t } = useTranslation();

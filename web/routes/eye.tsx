@@ -9,6 +9,8 @@ import { api } from '../lib/api';
 import { useMe } from '../lib/session';
 import { Failure, Loading } from '../ui/panel';
 import { PageTitle } from '../ui/page-title';
+import '../lib/words/educating';
+import '../lib/words/reading';
 
 /** My eye: what my own answers say about how I read. */
 export function MyEyePage() {

@@ -21,6 +21,8 @@ import { useKept } from '../lib/use-kept';
 import { Button } from '../ui/button';
 import { Notice } from '../ui/panel';
 import { PageTitle } from '../ui/page-title';
+import '../lib/words/craft';
+import '../lib/words/house-rules';
 
 /** A permanent line that does not permit water, so that the rule on thinning has something to decide. */
 const EXAMPLE_LINE =

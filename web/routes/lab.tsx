@@ -28,6 +28,8 @@ import { Notice } from '../ui/panel';
 import { Tress } from '../ui/tress';
 import { PageTitle } from '../ui/page-title';
 import '../lib/words/reasons';
+import '../lib/words/craft';
+import '../lib/words/lab';
 
 const SEED = { a: 21, b: 22 };
 

@@ -6,6 +6,7 @@ import { EditExercise } from '../features/setting/edit-exercise';
 import { ofExercise } from '../features/setting/exercise-form';
 import { ApiError, api } from '../lib/api';
 import { Failure, Loading } from '../ui/panel';
+import '../lib/words/service';
 
 /** One exercise of the library, or a new one; `?from` names one that it is made from. */
 export function LibraryExercisePage() {

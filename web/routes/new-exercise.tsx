@@ -7,6 +7,7 @@ import { AssignExercise } from '../features/setting/assign-exercise';
 import { ofExercise, ofLibrary } from '../features/setting/exercise-form';
 import { api } from '../lib/api';
 import { Failure, Loading, Notice } from '../ui/panel';
+import '../lib/words/service';
 
 /** `?edit` names an assignment to be changed, `?exercise` one of the library, `?from` one that another is made from. */
 function Editor({ detail }: { detail: ClassDetail }) {

@@ -15,6 +15,7 @@ import { Field, Input, NumberInput } from '../ui/field';
 import { Sheet } from '../ui/panel';
 import { PageTitle } from '../ui/page-title';
 import '../lib/words/drills';
+import '../lib/words/reading';
 
 const fresh = (): NewPractice => ({
   title: '',

@@ -24,6 +24,7 @@ import { Choice, Field, Input, NumberInput } from '../ui/field';
 import { Sheet } from '../ui/panel';
 import { PageTitle } from '../ui/page-title';
 import '../lib/words/drills';
+import '../lib/words/reading';
 
 const LOCAL = "yyyy-MM-dd'T'HH:mm";
 const MOST_OF_A_SKILL = 20;

@@ -14,6 +14,8 @@ import { Confirm } from '../ui/dialog';
 import { Empty, Failure, Loading, Refused } from '../ui/panel';
 import { PageTitle } from '../ui/page-title';
 import '../lib/words/drills';
+import '../lib/words/educating';
+import '../lib/words/reading';
 
 function Practices({ desk }: { desk: ReadingDesk }) {
   const { t } = useTranslation(['ui', 'drill']);

@@ -14,6 +14,7 @@ import { Choice } from '../ui/field';
 import { Empty, Failure, Loading, Notice, Sheet } from '../ui/panel';
 import { PageTitle } from '../ui/page-title';
 import '../lib/words/drills';
+import '../lib/words/reading';
 
 const addressOf = (minutes: number, more: Record<string, string>) =>
   `/reading/practice?${new URLSearchParams({ minutes: String(minutes), ...more })}`;

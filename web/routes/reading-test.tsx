@@ -9,6 +9,7 @@ import { Button, ButtonLink } from '../ui/button';
 import { Confirm } from '../ui/dialog';
 import { Facts, Failure, Loading, Refused, Sheet } from '../ui/panel';
 import { PageTitle } from '../ui/page-title';
+import '../lib/words/reading';
 
 /** What a test asks before it is begun, and the sittings so far. */
 export function ReadingTestPage() {

@@ -12,6 +12,9 @@ import { api } from '../lib/api';
 import { InUnits } from '../lib/units';
 import { Button } from '../ui/button';
 import { Failure, Loading } from '../ui/panel';
+import '../lib/words/craft';
+import '../lib/words/educating';
+import '../lib/words/service';
 
 const answerQuery = (attemptId: string) => ({
   queryKey: ['answer', attemptId],

@@ -18,6 +18,7 @@ import { FileButton } from '../ui/file-button';
 import { Failure, Loading, Notice, Refused } from '../ui/panel';
 import { PageTitle } from '../ui/page-title';
 import '../lib/words/reasons';
+import '../lib/words/shade-books';
 
 /** A file of either open format: a whole book as JSON, or its shades as a table. */
 function useFile(draft: LineDraft, onDraft: (draft: LineDraft) => void) {

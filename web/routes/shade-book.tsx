@@ -11,6 +11,7 @@ import { dateTime } from '../lib/i18n';
 import { Button, ButtonLink } from '../ui/button';
 import { Failure, Loading, Notice, Refused } from '../ui/panel';
 import { PageTitle } from '../ui/page-title';
+import '../lib/words/shade-books';
 
 /** A line that ships: to be looked at and copied. */
 export function ShippedLinePage() {

@@ -9,6 +9,8 @@ import { dateTime } from '../lib/i18n';
 import { ButtonLink } from '../ui/button';
 import { Empty, Failure, Loading } from '../ui/panel';
 import { PageTitle } from '../ui/page-title';
+import '../lib/words/craft';
+import '../lib/words/shade-books';
 
 function BookLine({ line, to, note }: { line: Line; to: string; note?: string }) {
   const { t } = useTranslation(['ui', 'craft']);

@@ -58,7 +58,10 @@ function MainNav() {
           { to: '/reading', text: t('nav.reading') },
         ];
   return (
-    <nav className="flex gap-1 max-[23rem]:order-last max-[23rem]:w-full sm:ms-6" aria-label={t('nav.main')}>
+    <nav
+      className="flex gap-1 max-sm:order-last max-sm:w-full max-sm:justify-between sm:ms-6"
+      aria-label={t('nav.main')}
+    >
       {[...work, { to: '/lab', text: t('nav.lab') }].map(({ to, text }) => (
         <NavLink
           key={to}
@@ -86,10 +89,10 @@ export function Shell() {
       >
         {t('nav.skip')}
       </a>
-      <header className="border-strong-line bg-room sticky top-0 z-30 flex items-center gap-1 border-b px-4 py-1 max-sm:px-2 max-[23rem]:flex-wrap">
+      <header className="border-strong-line bg-room sticky top-0 z-30 flex items-center gap-1 border-b px-4 py-1 max-sm:static max-sm:flex-wrap max-sm:px-2">
         <Link
           to="/"
-          className="font-display py-1 text-2xl font-bold tracking-tight max-sm:me-1 max-sm:text-xl"
+          className="font-display inline-flex items-center py-1 text-2xl font-bold tracking-tight max-sm:me-1 max-sm:text-xl"
         >
           {t('app.name')}
         </Link>

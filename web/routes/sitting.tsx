@@ -6,6 +6,7 @@ import { pictureAddress, useSitting } from '../features/drill/use-sitting';
 import { Button, ButtonLink } from '../ui/button';
 import { Failure, Loading, Notice } from '../ui/panel';
 import { PageTitle } from '../ui/page-title';
+import '../lib/words/reading';
 
 /** A reading test being taken: one question, no way back, the server's clock. */
 export function SittingPage() {

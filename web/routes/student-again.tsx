@@ -13,6 +13,7 @@ import { InUnits } from '../lib/units';
 import { Button, ButtonLink } from '../ui/button';
 import { Failure, Loading } from '../ui/panel';
 import { PageTitle } from '../ui/page-title';
+import '../lib/words/service';
 
 /** The same head again, for practice: marked on the device, as often as one likes. */
 function Again({ result }: { result: Result }) {

@@ -8,6 +8,7 @@ import { api } from '../lib/api';
 import { InUnits } from '../lib/units';
 import { ButtonLink } from '../ui/button';
 import { Failure, Loading } from '../ui/panel';
+import '../lib/words/service';
 
 export function StudentResultPage() {
   const { t } = useTranslation();

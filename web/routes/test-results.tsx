@@ -13,6 +13,9 @@ import { DownloadLink } from '../ui/download-link';
 import { Empty, Failure, Loading, Refused, Sheet } from '../ui/panel';
 import { PageTitle } from '../ui/page-title';
 import '../lib/words/drills';
+import '../lib/words/craft';
+import '../lib/words/educating';
+import '../lib/words/reading';
 
 function Students({ test }: { test: EducatorTest }) {
   const { t } = useTranslation(['ui', 'drill']);

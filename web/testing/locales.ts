@@ -1,17 +1,23 @@
-import craft from '../locales/en/craft.json';
 import ui from '../locales/en/ui.json';
 import { ASSIGNING } from '../lib/words/assigning';
+import { CRAFT } from '../lib/words/craft';
 import { DRILLS } from '../lib/words/drills';
+import { EDUCATING } from '../lib/words/educating';
 import { HANDBOOK } from '../lib/words/handbook';
+import { HOUSE_RULES_WORDS } from '../lib/words/house-rules';
+import { LAB } from '../lib/words/lab';
 import { PEOPLE } from '../lib/words/people';
 import { ANSWERS, QUESTIONS } from '../lib/words/questions';
+import { READING } from '../lib/words/reading';
 import { REASONS } from '../lib/words/reasons';
+import { SERVICE } from '../lib/words/service';
+import { SHADE_BOOKS } from '../lib/words/shade-books';
 
 /** Every word shown, together: pages load them in parts. */
 export const LOCALES = {
   en: {
-    ui,
-    craft,
+    ui: { ...ui, ...SERVICE, ...EDUCATING, ...LAB, ...READING, ...HOUSE_RULES_WORDS, ...SHADE_BOOKS },
+    craft: CRAFT,
     people: PEOPLE,
     assigning: ASSIGNING,
     handbook: HANDBOOK,

@@ -9,9 +9,14 @@ import {
   Textarea as HeadlessTextarea,
 } from '@headlessui/react';
 import { useState, type ComponentProps, type ReactNode } from 'react';
+import { useTranslation } from 'react-i18next';
+import { figureIn } from '../lib/figure-in';
+import { figure } from '../lib/i18n';
 
 const INPUT =
   'w-full rounded-sm border border-strong-line bg-raised px-3 py-1.5 text-base text-ink aria-invalid:border-bad aria-invalid:border-2';
+
+const STEPS_OF: Partial<Record<string, number>> = { ArrowUp: 1, ArrowDown: -1, PageUp: 10, PageDown: -10 };
 
 /** Label, control, hint and error, tied together for screen readers. */
 export function Field({
@@ -41,28 +46,68 @@ export function Field({
   );
 }
 
-interface NumberInputProps extends Omit<ComponentProps<'input'>, 'value' | 'onChange'> {
+interface NumberInputProps extends Omit<
+  ComponentProps<'input'>,
+  'value' | 'onChange' | 'min' | 'max' | 'step'
+> {
   value: number | null;
   onValue: (value: number | null) => void;
   unit?: string;
+  min?: number;
+  max?: number;
+  step?: number;
+  /** Whether nothing at all is a figure as well. */
+  zero?: boolean;
 }
 
-/** A figure with its unit beside it. Empty is "not answered", never zero. */
-export function NumberInput({ value, onValue, unit, className = '', ...rest }: NumberInputProps) {
+/**
+ * A figure with its unit beside it. Empty is "not answered", never zero. A comma is a decimal sign as a point is; the up and
+ * down arrows go by a step.
+ */
+export function NumberInput({
+  value,
+  onValue,
+  unit,
+  min = 0,
+  max = Infinity,
+  step = 1,
+  zero = false,
+  className = '',
+  ...rest
+}: NumberInputProps) {
   // What is being typed, "0." on the way to 0.5 say, stays as it is until the field is left.
   const [typed, setTyped] = useState<string | null>(null);
+  const { i18n } = useTranslation();
+  const shown = value === null ? '' : figure(value, i18n.language);
+  const stepBy = (steps: number) => {
+    const next = Math.min(max, Math.max(min, (value ?? min) + steps * step));
+    setTyped(null);
+    onValue(Math.round(next * 1000) / 1000);
+  };
   return (
     <span className="inline-flex items-center gap-2">
-      <input
-        type="number"
+      <HeadlessInput
+        type="text"
         inputMode="decimal"
+        role="spinbutton"
+        autoComplete="off"
+        aria-valuenow={value ?? undefined}
+        aria-valuetext={shown === '' ? undefined : shown}
+        aria-valuemin={min}
+        aria-valuemax={Number.isFinite(max) ? max : undefined}
         className={`${INPUT} w-28 text-end ${className}`}
-        value={typed ?? value ?? ''}
+        value={typed ?? shown}
         onBlur={() => setTyped(null)}
-        onChange={(event) => {
-          setTyped(event.target.value);
-          const read = event.target.valueAsNumber;
-          onValue(Number.isFinite(read) && read > 0 ? read : null);
+        onKeyDown={(event) => {
+          const by = STEPS_OF[event.key];
+          if (by === undefined) return;
+          event.preventDefault();
+          stepBy(by);
+        }}
+        onChange={({ target }) => {
+          setTyped(target.value);
+          const read = figureIn(target.value);
+          onValue(read !== null && (read > 0 || zero) ? read : null);
         }}
         {...rest}
       />

@@ -40,7 +40,7 @@ function SentPicture({
       />
       {missing ? (
         <span role="status" className="absolute inset-0 flex items-center justify-center text-center text-sm">
-          {t('reading.test.pictureMissing')}
+          {t('state.pictureMissing')}
         </span>
       ) : null}
     </span>

@@ -1,4 +1,5 @@
 import { useTranslation } from 'react-i18next';
+import '../lib/words/lab';
 
 /** Where on a clock one looks: dragged, or by the arrow keys a minute at a time. */
 export function MinuteSlider({
@@ -16,11 +17,11 @@ export function MinuteSlider({
 }) {
   const { t } = useTranslation();
   return (
-    <label className="flex flex-1 items-center gap-3 font-semibold">
+    <label className="flex flex-1 flex-wrap items-center gap-3 font-semibold">
       {t('lab.minute')}
       <input
         type="range"
-        className={`h-8 flex-1 ${dark ? 'accent-on-surround' : 'accent-ink'}`}
+        className={`h-8 min-w-32 flex-1 ${dark ? 'accent-on-surround' : 'accent-ink'}`}
         min={0}
         max={last}
         step={1}

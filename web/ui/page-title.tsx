@@ -33,7 +33,7 @@ export function PageTitle({
   if (!back) return title;
   return (
     <div className="flex flex-wrap items-baseline gap-x-2">
-      <Link to={back.to} className="text-quiet text-sm underline">
+      <Link to={back.to} className="text-quiet inline-flex items-center text-sm underline">
         {back.text}
       </Link>
       {title}

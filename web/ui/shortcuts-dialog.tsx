@@ -1,5 +1,8 @@
+import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
+import { letSingleKeysAct, singleKeysAct } from '../lib/shortcuts';
 import { Dialog } from './dialog';
+import { Tick } from './field';
 
 const SHORTCUTS = [
   { keys: ['?'], words: 'help' },
@@ -20,6 +23,7 @@ const SHORTCUTS = [
 
 export default function ShortcutsDialog({ open, onClose }: { open: boolean; onClose: () => void }) {
   const { t } = useTranslation();
+  const [act, setAct] = useState(singleKeysAct);
   return (
     <Dialog open={open} onClose={onClose} title={t('shortcuts.title')}>
       <dl className="grid grid-cols-[auto_1fr] items-center gap-x-4 gap-y-2">
@@ -39,6 +43,17 @@ export default function ShortcutsDialog({ open, onClose }: { open: boolean; onCl
           </div>
         ))}
       </dl>
+      <div>
+        <Tick
+          label={t('shortcuts.singleKeys')}
+          on={act}
+          onChange={(on) => {
+            setAct(on);
+            letSingleKeysAct(on);
+          }}
+        />
+        <p className="text-quiet text-sm">{t('shortcuts.singleKeysHint')}</p>
+      </div>
     </Dialog>
   );
 }

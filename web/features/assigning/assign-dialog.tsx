@@ -4,6 +4,7 @@ import { Link } from 'react-router';
 import '../../lib/words/assigning';
 import { Button, ButtonLink } from '../../ui/button';
 import { Dialog } from '../../ui/dialog';
+import '../../lib/words/educating';
 
 /** Asks which class an exercise of the library is for; dates and the rest are said on the page that follows. */
 export function AssignDialog({

@@ -5,6 +5,7 @@ import '../../lib/words/assigning';
 import { Choice, Field, Input, NumberInput } from '../../ui/field';
 import { StudentsFields, type Named } from './student-terms';
 import type { TermsForm } from './terms-form';
+import '../../lib/words/educating';
 
 /** For whom an exercise is set, from when, until when, how often, against what time, and what becomes of what is late. */
 export function TermsFields({
@@ -55,25 +56,21 @@ export function TermsFields({
           />
         </Field>
         <Field label={t('terms.attempts')} error={faultOf('attempts')}>
-          <Input
-            type="number"
-            inputMode="numeric"
+          <NumberInput
             min={1}
             max={MOST_ATTEMPTS}
             value={terms.attempts}
-            onChange={({ target }) => set({ attempts: Math.max(1, Math.round(Number(target.value)) || 1) })}
+            onValue={(attempts) => set({ attempts: Math.round(attempts ?? 1) })}
           />
         </Field>
         <Field label={t('terms.minutes')} hint={t('terms.minutesHint')} error={faultOf('minutes')}>
-          <Input
-            type="number"
-            inputMode="numeric"
+          <NumberInput
             min={WORKING_MINUTES[0]}
             max={WORKING_MINUTES[1]}
-            value={terms.minutes ?? ''}
-            onChange={({ target }) =>
-              set({ minutes: target.value === '' ? null : Math.round(Number(target.value)) || null })
-            }
+            step={5}
+            unit={t('terms.minutesUnit')}
+            value={terms.minutes}
+            onValue={(minutes) => set({ minutes: minutes === null ? null : Math.round(minutes) })}
           />
         </Field>
       </div>

@@ -2,6 +2,8 @@ import { BOWL_ADDITIONS, additionGrams, type Bowl } from '@cimbel/core/card';
 import { useTranslation } from 'react-i18next';
 import { WeightInput } from '../../lib/units';
 import { Field } from '../../ui/field';
+import '../../lib/words/craft';
+import '../../lib/words/service';
 
 /** Shampoo or conditioner in the bowl: thins a leftover, makes a cleanse of a lightener. */
 export function Additions({ bowl, onChange }: { bowl: Bowl; onChange: (bowl: Bowl) => void }) {

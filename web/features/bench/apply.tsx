@@ -13,6 +13,8 @@ import { CareForm } from './care-form';
 import { newStep } from './schedule';
 import { StepForm } from './step-form';
 import { Timeline } from './timeline';
+import '../../lib/words/craft';
+import '../../lib/words/service';
 
 /** What goes where, in which order, and when it begins. */
 export function Apply({

@@ -28,6 +28,8 @@ import { Process } from './process';
 import { Read } from './read';
 import { isStepComplete, stepsOf, type WorkStep } from './steps';
 import type { Reveals } from './use-reveals';
+import '../../lib/words/craft';
+import '../../lib/words/service';
 
 export function BenchTitle({ assignment }: { assignment: StudentAssignment }) {
   const { t } = useTranslation();
@@ -179,7 +181,7 @@ export function Bench({
         </div>
         <div className="border-strong-line bg-room sticky bottom-0 -mx-4 flex flex-wrap items-center gap-2 border-t px-4 py-2 wide:-mx-8 wide:px-8">
           {saveLine}
-          <div className="ms-auto flex gap-2">
+          <div className="ms-auto flex flex-wrap justify-end gap-2">
             <Button
               icon={<NotebookText aria-hidden className="size-5" />}
               aria-label={t('service.card')}

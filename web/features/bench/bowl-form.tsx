@@ -15,6 +15,7 @@ import { pourName } from './words';
 import { Ingredient } from './ingredient';
 import { PourChoice } from './pour-choice';
 import { recipeOf, workedOut } from './recipe';
+import '../../lib/words/service';
 
 const MOST_SHADES = 4;
 

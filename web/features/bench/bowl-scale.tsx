@@ -4,6 +4,7 @@ import { useScaleFigure } from '../../lib/units';
 import { Button } from '../../ui/button';
 import { Dialog } from '../../ui/dialog';
 import { usePouring } from './use-pouring';
+import '../../lib/words/service';
 
 /**
  * The scale under the bowl, a stand-in for a real one: hold to pour, with the pointer or the space bar, and let go a

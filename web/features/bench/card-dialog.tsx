@@ -11,6 +11,7 @@ import { HeadSheet } from '../head/head-sheet';
 import { paintBy } from '../head/places';
 import { RecordCardView } from './record-card';
 import { useWishes } from './words';
+import '../../lib/words/service';
 
 /** The record card as it is being written, to be looked at from anywhere on the bench, and printed. */
 export function CardDialog({

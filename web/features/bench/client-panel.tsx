@@ -6,6 +6,8 @@ import { Facts, Sheet } from '../../ui/panel';
 import { ReasonText } from '../marking/reasons';
 import type { Reveals } from './use-reveals';
 import { useWishes } from './words';
+import '../../lib/words/craft';
+import '../../lib/words/service';
 
 function Story({ assignment: { client, ...assignment } }: { assignment: StudentAssignment }) {
   const { t } = useTranslation();

@@ -9,6 +9,8 @@ import { ClientFacts } from './client-panel';
 import type { DraftOf } from './use-draft';
 import { ReasonText } from '../marking/reasons';
 import type { Reveals } from './use-reveals';
+import '../../lib/words/craft';
+import '../../lib/words/service';
 
 interface Asking {
   name: string;

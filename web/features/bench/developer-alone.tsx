@@ -9,6 +9,7 @@ import { BowlScale } from './bowl-scale';
 import { Ingredient } from './ingredient';
 import { PourChoice } from './pour-choice';
 import { useBowlWords } from './words';
+import '../../lib/words/service';
 
 /** A bowl whose colour stands: what is poured to it, and how much. */
 function Pour({ bowl, line, onChange }: { bowl: Bowl; line: Line; onChange: (bowl: Bowl) => void }) {

@@ -7,6 +7,8 @@ import { Notice, Sheet } from '../../ui/panel';
 import { Tress } from '../../ui/tress';
 import type { DraftOf } from './use-draft';
 import { looksAtEnd } from './process-clock';
+import '../../lib/words/craft';
+import '../../lib/words/service';
 
 /** What came of it beside the wish, and what the client takes home. */
 export function Finish({

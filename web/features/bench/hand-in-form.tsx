@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useNavigate } from 'react-router';
 import { api, asApiError } from '../../lib/api';
+import { useRefusalWords } from '../../lib/form';
 import { newId } from '../../lib/id';
 import { useMe } from '../../lib/session';
 import { keep, readKept } from '../../lib/storage';
@@ -10,6 +11,7 @@ import { Button } from '../../ui/button';
 import { Confirm } from '../../ui/dialog';
 import { Notice } from '../../ui/panel';
 import { attemptName } from './kept-draft';
+import '../../lib/words/service';
 
 /** The id is kept, for each student who sits at this device, so that an answer sent into a lost connection is the same answer when it is sent again. */
 export function submissionId(studentId: string, assignmentId: string, attempt: number): string {
@@ -47,6 +49,7 @@ export function HandInForm({
   queryKey: readonly string[];
 }) {
   const { t } = useTranslation();
+  const refusal = useRefusalWords();
   const navigate = useNavigate();
   const me = useMe();
   const client = useQueryClient();
@@ -79,11 +82,7 @@ export function HandInForm({
         </Notice>
       ) : null}
       {error ? (
-        <Notice kind="bad">
-          {error.offline
-            ? t('bench.handIn.offline')
-            : `${t(`error.${error.code}`)} ${error.fields.map(({ message }) => message).join(' ')}`}
-        </Notice>
+        <Notice kind="bad">{error.offline ? t('bench.handIn.offline') : refusal(error)}</Notice>
       ) : null}
       <div>
         <Button weight="main" onClick={() => setAsking(true)} disabled={handIn.isPending}>

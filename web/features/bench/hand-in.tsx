@@ -6,6 +6,7 @@ import { HandInForm } from './hand-in-form';
 import type { DraftOf } from './use-draft';
 import { RecordCardView } from './record-card';
 import { isStepComplete } from './steps';
+import '../../lib/words/service';
 
 export function HandIn({ assignment, draft }: { assignment: StudentAssignment; draft: DraftOf<RecordCard> }) {
   const { t } = useTranslation();

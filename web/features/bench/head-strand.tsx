@@ -9,6 +9,8 @@ import { Tress } from '../../ui/tress';
 import { useIsWide } from '../../ui/use-is-wide';
 import { HeadSheet } from '../head/head-sheet';
 import { paintBy } from '../head/places';
+import '../../lib/words/craft';
+import '../../lib/words/service';
 
 /** Zones marked in the margin like a ruler: a bracket from where each begins to where it ends. */
 export function ZoneRuler({
@@ -83,7 +85,7 @@ export function HeadStrand({
   return (
     <aside
       aria-label={t('bench.strand')}
-      className="bg-surround text-on-surround sticky top-[3.1rem] flex h-fit max-h-[calc(100dvh-3.1rem)] min-h-[calc(100dvh-3.1rem)] flex-col gap-2 overflow-y-auto pt-3"
+      className="bg-surround text-on-surround sticky top-0 flex h-fit max-h-dvh min-h-[calc(100dvh-6rem)] sm:top-[3.1rem] sm:max-h-[calc(100dvh-3.1rem)] sm:min-h-[calc(100dvh-3.1rem)] flex-col gap-2 overflow-y-auto pt-3"
     >
       {several ? (
         <div

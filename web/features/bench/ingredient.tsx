@@ -2,6 +2,7 @@ import { Scale, X } from 'lucide-react';
 import { useTranslation } from 'react-i18next';
 import { WeightInput } from '../../lib/units';
 import { NumberInput } from '../../ui/field';
+import '../../lib/words/service';
 
 /** One thing in the bowl: its parts, its weight, and the scale. */
 export function Ingredient({

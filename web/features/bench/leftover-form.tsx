@@ -6,6 +6,8 @@ import { Field } from '../../ui/field';
 import { Facts, Sheet } from '../../ui/panel';
 import { Additions } from './additions';
 import { pourName } from './words';
+import '../../lib/words/craft';
+import '../../lib/words/service';
 
 /** A bowl begun from what is left of another: how much of it, and what thins it. */
 export function LeftoverForm({

@@ -4,6 +4,8 @@ import { lightenedStrand } from '@cimbel/core/hair';
 import { asSwatch, naturalLook, strandLook } from '@cimbel/core/tress';
 import { useTranslation } from 'react-i18next';
 import { Tress } from '../../ui/tress';
+import '../../lib/words/craft';
+import '../../lib/words/service';
 
 /** The ring's own locks: natural, even, the same for everyone; beyond 10 hair that was lightened to there. */
 const ringLook = (level: number) =>

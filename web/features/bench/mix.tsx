@@ -10,6 +10,9 @@ import type { DraftOf } from './use-draft';
 import { BowlForm } from './bowl-form';
 import { LeftoverForm } from './leftover-form';
 import { emptyBowl, nextName, withLine } from './recipe';
+import '../../lib/words/craft';
+import '../../lib/words/educating';
+import '../../lib/words/service';
 
 /** What is commonly left in a bowl for the ends. */
 const LEFTOVER_GRAMS = 20;

@@ -3,6 +3,7 @@ import type { Line } from '@cimbel/core/shades';
 import { useTranslation } from 'react-i18next';
 import { Select } from '../../ui/field';
 import { pourName } from './words';
+import '../../lib/words/service';
 
 /** Which developer is poured, and what is poured besides: another strength, or water. */
 export function PourChoice({

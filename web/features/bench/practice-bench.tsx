@@ -15,6 +15,7 @@ import { RecordCardView } from './record-card';
 import type { DraftOf } from './use-draft';
 import { nameOf, type Reveals } from './use-reveals';
 import { PageTitle } from '../../ui/page-title';
+import '../../lib/words/service';
 
 /** An exercise whose answer is known to who works it: nothing has to be asked of the server. */
 export interface KnownExercise {
@@ -102,8 +103,9 @@ export function PracticeBench({
         settled,
         (id) => lines.find((line) => line.id === id),
         seedFrom(assignment.id),
+        !open.includes('read'),
       ),
-    [clientCase, settled, lines, assignment.id],
+    [clientCase, settled, lines, assignment.id, open],
   );
   const draft: DraftOf<RecordCard> = {
     answer,

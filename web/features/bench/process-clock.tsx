@@ -12,6 +12,8 @@ import { MinuteSlider } from '../../ui/minute-slider';
 import { Notice, Sheet } from '../../ui/panel';
 import { Tress } from '../../ui/tress';
 import { placesOf } from '../head/places';
+import '../../lib/words/craft';
+import '../../lib/words/service';
 
 /** Seconds that a minute of the service takes on the clock. */
 const PACES = [1, 0.5, 0.2] as const;
@@ -125,6 +127,7 @@ export function ProcessClock({
         {places.map(({ zone }, i) => {
           const covered = frame.covered[zone];
           const open = !covered || wiped.includes(zone);
+          const told = frame.told?.[zone];
           return (
             <li key={zone} className="bg-surround text-on-surround flex flex-col gap-1 rounded-sm p-2">
               <strong className="first-letter:uppercase">{placeWord(t, zone)}</strong>
@@ -137,13 +140,18 @@ export function ProcessClock({
                 />
                 <span className="text-sm">
                   {t(covered ? 'service.covered' : minute > 0 ? 'service.free' : 'service.before')}
+                  {open && told ? (
+                    <strong className="block">
+                      {t(told.white ? 'service.toldWithWhite' : 'service.told', { ...told })}
+                    </strong>
+                  ) : null}
                 </span>
               </div>
               {covered ? (
                 <div className="flex flex-wrap gap-1">
                   <button
                     type="button"
-                    className="border-on-surround min-h-9 flex-1 rounded-sm border px-2 text-sm font-semibold hover:bg-white/25"
+                    className="border-on-surround min-h-11 flex-1 rounded-sm border px-2 text-sm font-semibold hover:bg-white/25"
                     onClick={() => {
                       setClock({ minute, running: false });
                       onWipe(wiped.includes(zone) ? null : zone);
@@ -154,7 +162,7 @@ export function ProcessClock({
                   <button
                     type="button"
                     disabled={minute === 0}
-                    className="border-on-surround min-h-9 flex-1 rounded-sm border px-2 text-sm font-semibold hover:bg-white/25 disabled:opacity-50"
+                    className="border-on-surround min-h-11 flex-1 rounded-sm border px-2 text-sm font-semibold hover:bg-white/25 disabled:opacity-50"
                     onClick={() => onRinse(zone, minute)}
                   >
                     {t('service.rinse')}

@@ -11,6 +11,7 @@ import { LATE_HEAT_FROM } from '@cimbel/core/process';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { asApiError } from '../../lib/api';
+import { useRefusalWords } from '../../lib/form';
 import { placeWord } from '../../lib/i18n';
 import { NumberInput, Select, Tick } from '../../ui/field';
 import { Empty, Notice, Sheet } from '../../ui/panel';
@@ -20,6 +21,8 @@ import { rinsedAt } from './schedule';
 import { Timeline } from './timeline';
 import type { DraftOf } from './use-draft';
 import { useBowlWords } from './words';
+import '../../lib/words/craft';
+import '../../lib/words/service';
 
 const CHECKS = [2, 3, 5, 10, 20];
 const MOST_MINUTES = 240;
@@ -269,6 +272,7 @@ export function Process({
 }) {
   const { t } = useTranslation(['ui', 'craft']);
   const bowlWords = useBowlWords();
+  const refusal = useRefusalWords();
   const { answer: card, change } = draft;
   const [chosen, setChosen] = useState<number | null>(null);
   const rows = rowsOf(assignment, draft);
@@ -315,11 +319,7 @@ export function Process({
         </p>
       ))}
       {failed ? (
-        <Notice kind="warn">
-          {failed.offline
-            ? t('service.playOffline')
-            : (failed.fields[0]?.message ?? t(`error.${failed.code}`))}
-        </Notice>
+        <Notice kind="warn">{failed.offline ? t('service.playOffline') : refusal(failed)}</Notice>
       ) : null}
       {shown && card.steps.length > 0 ? (
         <ProcessClock

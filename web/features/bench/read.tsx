@@ -10,6 +10,9 @@ import { placesOf } from '../head/places';
 import { LevelRing } from './level-ring';
 import type { DraftOf } from './use-draft';
 import { BalanceBeam } from '../marking/balance';
+import '../../lib/words/craft';
+import '../../lib/words/lab';
+import '../../lib/words/service';
 
 const GREYS = [0, 0.1, 0.2, 0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 0.9, 1];
 

@@ -6,6 +6,8 @@ import { placeWord } from '../../lib/i18n';
 import { Facts, Sheet } from '../../ui/panel';
 import { isTwice, orderName } from '../head/places';
 import { useBowlWords } from './words';
+import '../../lib/words/craft';
+import '../../lib/words/service';
 
 /** A plan as it stands on the card: readings, bowls, steps, and what the client takes home. */
 export function RecordCardView({

@@ -3,7 +3,10 @@ import { shadesOf, type Line, type Shade, splitLabel } from '@cimbel/core/shades
 import { shadeLook } from '@cimbel/core/tress';
 import { useMemo, type ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
+import { useGridKeys } from '../../lib/use-grid-keys';
 import { Tress } from '../../ui/tress';
+import '../../lib/words/craft';
+import '../../lib/words/service';
 
 /** Signs of a label after its separator: the column a shade stands in. */
 const signsOf = (line: Line, label: string) => splitLabel(line, label)?.signs ?? '';
@@ -20,7 +23,18 @@ export function Swatch({ shade }: { shade: Shade }) {
 }
 
 /** Rows are levels, columns the line's own signs in the order of its key; what has no level stands below. */
-export function ShadeGrid({ line, cell }: { line: Line; cell: (shade: Shade) => ReactNode }) {
+export function ShadeGrid({
+  line,
+  cell,
+  picks = false,
+}: {
+  line: Line;
+  cell: (shade: Shade) => ReactNode;
+  /** Whether its cells are buttons: it is one stop of the Tab key then, and arrows move in it. */
+  picks?: boolean;
+}) {
+  const { t } = useTranslation();
+  const keys = useGridKeys<HTMLDivElement>();
   const { rows, columns, others, at } = useMemo(() => {
     const shades = shadesOf(line);
     const coloured = shades.filter(
@@ -39,7 +53,10 @@ export function ShadeGrid({ line, cell }: { line: Line; cell: (shade: Shade) => 
     };
   }, [line]);
   return (
-    <div className="bg-surround overflow-x-auto rounded-sm p-2">
+    <div
+      className="bg-surround overflow-x-auto rounded-sm p-2"
+      {...(picks ? { ...keys, role: 'group', 'aria-label': t('bench.mix.chart', { line: line.name }) } : {})}
+    >
       {rows.length > 0 ? (
         <table className="text-on-surround border-separate border-spacing-0.5">
           <thead>
@@ -96,6 +113,7 @@ export function ShadeChart({
   return (
     <ShadeGrid
       line={line}
+      picks
       cell={(shade) => (
         <button
           type="button"

@@ -81,8 +81,8 @@ describe('how much of an exercise is worked', () => {
           onChange={() => undefined}
         />,
       );
-    expect(choice([], null)).not.toContain('Put a card right');
-    expect(choice([miss], null)).toContain('Put a card right');
+    expect(choice([], null)).not.toContain('Find the error');
+    expect(choice([miss], null)).toContain('Find the error');
     expect(choice([miss], null)).not.toContain('Error in the record card');
     expect(choice([miss], 'overlap')).toContain('Error in the record card');
     expect(choice([miss], 'overlap')).not.toContain('leaves no room');
@@ -150,7 +150,7 @@ describe('the developer alone', () => {
     const text = textOf(drawn([{ ...colour, developer: [] }, bowl('B', 'hobday')]));
     expect(text).toContain('Poured: –, –.');
     expect(text).not.toContain('B:');
-    expect(textOf(drawn([bowl('B', 'hobday')]))).toContain('No bowl of this plan takes developer.');
+    expect(textOf(drawn([bowl('B', 'hobday')]))).toContain('No bowl of this plan needs developer.');
   });
 });
 

@@ -12,6 +12,8 @@ import { AreaOrder } from '../head/area-order';
 import type { AreaPaint } from '../head/head-sheet';
 import { PlaceTicks } from '../head/place-ticks';
 import { fittedOrder, placesOf } from '../head/places';
+import '../../lib/words/craft';
+import '../../lib/words/service';
 
 const SHARES = [0.2, 0.3, 0.4, 0.5, 0.6];
 

@@ -7,6 +7,7 @@ import { api, asApiError } from '../../lib/api';
 import { useMe } from '../../lib/session';
 import { Notice } from '../../ui/panel';
 import { submissionId } from './hand-in-form';
+import '../../lib/words/service';
 
 const LITTLE_S = 5 * 60;
 

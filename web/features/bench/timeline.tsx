@@ -4,6 +4,8 @@ import { useRef } from 'react';
 import { useTranslation } from 'react-i18next';
 import { placeWord } from '../../lib/i18n';
 import { axisMinutes, barsOf, moved, type Bar } from './schedule';
+import '../../lib/words/craft';
+import '../../lib/words/service';
 
 const ROW = 46;
 const EDGE_PX = 14;

@@ -3,6 +3,8 @@ import type { Line } from '@cimbel/core/shades';
 import type { TFunction } from 'i18next';
 import { useTranslation } from 'react-i18next';
 import { placeWord } from '../../lib/i18n';
+import '../../lib/words/craft';
+import '../../lib/words/service';
 
 /** A wish in the craft's notation. */
 export function useWish(): (target: Target) => string {

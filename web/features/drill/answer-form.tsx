@@ -12,6 +12,7 @@ import { LevelForm } from './level-form';
 import { ShareForm } from './share-form';
 import type { Told } from './told';
 import { termWords } from './words';
+import '../../lib/words/reading';
 
 /** What is answered with, by the kind of answer the question asks for; a choice stays to be looked at afterwards. */
 export function AnswerForm({

@@ -2,6 +2,8 @@ import { rightResponse, type Item, type Response } from '@cimbel/core/drill';
 import type { TFunction } from 'i18next';
 import { i18n } from '../../lib/i18n';
 import { termWords } from './words';
+import '../../lib/words/reading';
+import '../../lib/words/service';
 
 /** An answer in words, in the terms of its question. */
 export function answerWords(t: TFunction, item: Item, which: Response | 'right'): string {

@@ -1,5 +1,6 @@
 import type { ConfusionCell } from '@cimbel/core/drill';
 import { useTranslation } from 'react-i18next';
+import '../../lib/words/reading';
 
 /** Rows are what it was, columns what was answered; the diagonal is right. Darker grey is more often. */
 export function Confusion<T extends string | number>({

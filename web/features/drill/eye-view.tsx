@@ -1,7 +1,7 @@
 import type { Eye } from '@cimbel/core/drill';
 import type { ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
-import { dayAndMonth } from '../../lib/i18n';
+import { figure, dayAndMonth } from '../../lib/i18n';
 import {
   Bar,
   BarChart,
@@ -17,6 +17,8 @@ import {
 import { Empty, Sheet } from '../../ui/panel';
 import { Confusion } from './confusion';
 import '../../lib/words/drills';
+import '../../lib/words/craft';
+import '../../lib/words/reading';
 
 /** A departure smaller than this is chance, not a habit. */
 const LEVEL_BIAS = 0.15;
@@ -164,7 +166,7 @@ function SkillTable({ eye }: { eye: Eye }) {
               </th>
               <td className="text-end">{answers}</td>
               <td className="text-end">{t('reading.share', { share: accuracy })}</td>
-              <td className="text-end">{step.toFixed(1)}</td>
+              <td className="text-end">{figure(step, undefined, 1)}</td>
               <td className="text-end">{t('reading.seconds', { seconds })}</td>
             </tr>
           ))}

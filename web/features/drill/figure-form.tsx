@@ -1,6 +1,7 @@
 import { useTranslation } from 'react-i18next';
 import type { Unit } from '@cimbel/core/drill';
 import '../../lib/words/drills';
+import '../../lib/words/service';
 
 /** A free figure with its unit. Enter answers. A comma is taken for a point. */
 export function FigureForm({
@@ -31,12 +32,4 @@ export function FigureForm({
       <span className="text-xl">{t(`unit.${unit}`)}</span>
     </label>
   );
-}
-
-/** The figure in a text, or null where there is none yet. */
-export function figureIn(text: string): number | null {
-  const plain = text.trim().replace(',', '.');
-  if (!/^\d+(\.\d*)?$|^\.\d+$/.test(plain)) return null;
-  const value = Number(plain);
-  return Number.isFinite(value) && value <= 100_000 ? value : null;
 }

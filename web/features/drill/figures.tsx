@@ -1,6 +1,7 @@
 import { zoneMeanLab } from '@cimbel/core/tress';
 import type { Item } from '@cimbel/core/drill';
 import { useTranslation } from 'react-i18next';
+import '../../lib/words/reading';
 
 /** Measured colour of what is shown: help for whoever wants or needs it. Such answers are marked as assisted. */
 export function Figures({ item }: { item: Item }) {

@@ -4,6 +4,7 @@ import type { ShownQuestion } from '@cimbel/contract';
 import { Lamp, Lightbulb, Sun } from 'lucide-react';
 import { useRef, useState, type ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
+import { figureIn } from '../../lib/figure-in';
 import { useShortcuts } from '../../lib/shortcuts';
 import { Button } from '../../ui/button';
 import { Key } from '../../ui/key';
@@ -11,7 +12,6 @@ import { LineKey } from '../bench/shade-chart';
 import { ReasonList } from '../marking/reasons';
 import { AnswerForm } from './answer-form';
 import { answerWords } from './answer-words';
-import { figureIn } from './figure-form';
 import type { Parted } from './hands/parted-form';
 import { useInWords } from './in-words';
 import { isStaged, ItemStage, useComparison } from './item-stage';
@@ -20,6 +20,8 @@ import { canNudge } from './nudge';
 import type { Told } from './told';
 import { VerdictIcon, verdictColour, verdictOf } from './verdict';
 import { termWords } from './words';
+import '../../lib/words/craft';
+import '../../lib/words/reading';
 
 interface ItemCardProps {
   question: ShownQuestion;

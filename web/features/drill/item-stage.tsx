@@ -14,6 +14,8 @@ import { OrderForm } from './order-form';
 import { useHairSize } from './sizes';
 import type { Told } from './told';
 import { termWords } from './words';
+import '../../lib/words/craft';
+import '../../lib/words/reading';
 
 /** Hands that are shown on the neutral ground, where hair is shown otherwise. */
 const ON_STAGE: readonly Hands['kind'][] = ['stretch', 'feel', 'tube'];

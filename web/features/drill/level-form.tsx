@@ -1,6 +1,9 @@
 import { useTranslation } from 'react-i18next';
 import { useShortcuts } from '../../lib/shortcuts';
 import { Key } from '../../ui/key';
+import '../../lib/words/craft';
+import '../../lib/words/reading';
+import '../../lib/words/service';
 
 const WHOLE = Array.from({ length: 10 }, (_, i) => i + 1);
 

@@ -1,6 +1,7 @@
 import { useRef, type PointerEvent } from 'react';
 import { useTranslation } from 'react-i18next';
 import { HairPicture, type Hair } from '../../ui/hair-picture';
+import '../../lib/words/reading';
 
 const clamp = (at: number) => Math.min(1, Math.max(0, Math.round(at * 100) / 100));
 const BY_KEY: Record<string, number> = { ArrowUp: -0.01, ArrowDown: 0.01, PageUp: -0.05, PageDown: 0.05 };

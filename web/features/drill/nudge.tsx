@@ -3,6 +3,8 @@ import { labOfSubject, lookOfSubject, type Item, type Response, type Subject } f
 import { useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { HairPicture } from '../../ui/hair-picture';
+import '../../lib/words/craft';
+import '../../lib/words/reading';
 
 /** Colour read by level or by tone can be nudged until it matches. */
 export const canNudge = ({ reads, subject, optionSubjects }: Item): boolean =>

@@ -10,6 +10,7 @@ import { arrayMove, horizontalListSortingStrategy, SortableContext, useSortable 
 import { CSS } from '@dnd-kit/utilities';
 import { useTranslation } from 'react-i18next';
 import { HairPicture, type Hair } from '../../ui/hair-picture';
+import '../../lib/words/reading';
 
 function Lock({
   name,

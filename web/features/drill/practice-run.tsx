@@ -33,6 +33,7 @@ import type { Told } from './told';
 import { hairSize } from './sizes';
 import { PracticeSummary, type Done } from './practice-summary';
 import { PageTitle } from '../../ui/page-title';
+import '../../lib/words/reading';
 
 export interface Run {
   skills: readonly Skill[];

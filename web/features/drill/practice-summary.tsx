@@ -4,6 +4,7 @@ import { Button, ButtonLink } from '../../ui/button';
 import { Notice, Sheet } from '../../ui/panel';
 import { PageTitle } from '../../ui/page-title';
 import '../../lib/words/drills';
+import '../../lib/words/reading';
 
 export interface Done {
   skill: Skill;

@@ -4,6 +4,7 @@ import { keep, readKept } from '../../lib/storage';
 import { Button } from '../../ui/button';
 import { Notice } from '../../ui/panel';
 import { PageTitle } from '../../ui/page-title';
+import '../../lib/words/reading';
 
 const PLACE = 'cimbel.screenCheck';
 const today = () => new Date().toISOString().slice(0, 10);

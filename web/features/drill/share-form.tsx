@@ -1,6 +1,7 @@
 import { useTranslation } from 'react-i18next';
 import { useShortcuts } from '../../lib/shortcuts';
 import { Key } from '../../ui/key';
+import '../../lib/words/reading';
 
 /** The share of white in quarters or tenths. A digit is so many tenths; in quarters the first to the fifth. */
 export function ShareForm({

@@ -7,6 +7,7 @@ import { Key } from '../../ui/key';
 import { ItemCard } from './item-card';
 import { VerdictIcon, verdictOf } from './verdict';
 import '../../lib/words/drills';
+import '../../lib/words/reading';
 
 /** A finished sitting, question by question: what was asked, what was answered, what is right and why. */
 export function SittingResultView({ result }: { result: SittingResult }) {

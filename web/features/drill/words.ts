@@ -3,6 +3,7 @@ import type { Term } from '@cimbel/core/drill';
 import { shippedLine } from '@cimbel/core/shades';
 import type { TFunction } from 'i18next';
 import '../../lib/words/questions';
+import '../../lib/words/craft';
 
 /** A term of the core in words. */
 export const termWords = (t: TFunction, { code, params }: Term): string =>

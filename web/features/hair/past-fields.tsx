@@ -5,6 +5,8 @@ import { Plus, Trash2 } from 'lucide-react';
 import { useTranslation } from 'react-i18next';
 import { Button } from '../../ui/button';
 import { HALVES, PickRow, TENTHS } from './rows';
+import '../../lib/words/craft';
+import '../../lib/words/lab';
 
 type Kind = PastLayer['kind'];
 const TIMES = [1, 2, 3, 4, 6, 8];

@@ -1,5 +1,6 @@
 import { lazy, Suspense, useState } from 'react';
 import { useTranslation } from 'react-i18next';
+import '../../lib/words/service';
 
 // The handbook comes when a rule is opened.
 const RuleDialog = lazy(() => import('./rule-dialog'));
@@ -13,6 +14,7 @@ export function RuleChip({ rule }: { rule: string }) {
     <>
       <button
         type="button"
+        data-inline
         aria-label={name}
         title={name}
         onClick={() => setOpen(true)}

@@ -5,6 +5,8 @@ import { useTranslation } from 'react-i18next';
 import { Choice, Tick } from '../../ui/field';
 import { HeadSheet, type AreaPaint } from './head-sheet';
 import { again, begunAt, isTwice, orderName } from './places';
+import '../../lib/words/craft';
+import '../../lib/words/service';
 
 const PRESETS = Object.keys(AREA_ORDERS) as (keyof typeof AREA_ORDERS)[];
 

@@ -6,6 +6,7 @@ import { useId } from 'react';
 import { useTranslation } from 'react-i18next';
 import { cssOf } from '../../lib/css-colour';
 import { DRAWN, VIEWS, VIEW_SIZE, hairsOf, pathOf, type View } from './sheet-views';
+import '../../lib/words/craft';
 
 /** Hair of an area as it is drawn on the sheet: in its own form. */
 export interface AreaPaint {

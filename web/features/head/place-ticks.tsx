@@ -2,6 +2,7 @@ import type { PlaceId } from '@cimbel/core/card';
 import { useTranslation } from 'react-i18next';
 import { placeWord } from '../../lib/i18n';
 import { Tick } from '../../ui/field';
+import '../../lib/words/craft';
 
 /** The places something is done to, one tick each; the last of them cannot be taken away. */
 export function PlaceTicks({

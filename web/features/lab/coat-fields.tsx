@@ -8,8 +8,12 @@ import {
   type LabZone,
 } from '@cimbel/core/lab';
 import { PRODUCT_KINDS, isLightener, type ProductKind } from '@cimbel/core/process';
+import { NumberInput } from '../../ui/field';
 import { useTranslation } from 'react-i18next';
 import { Group, HALVES, PickRow, Row, SMALL, TickRow } from '../hair/rows';
+import '../../lib/words/craft';
+import '../../lib/words/lab';
+import '../../lib/words/service';
 
 const VOLS = [0, 5, 7, 10, 15, 20, 25, 30, 35, 40];
 const RATIOS = [1, 1.5, 2, 2.5, 3];
@@ -51,17 +55,14 @@ function Shades({ coat, onChange }: Fields) {
           <Row key={i} label={label}>
             <span className="flex gap-1">
               {shade ? (
-                <input
-                  type="number"
+                <NumberInput
                   aria-label={`${label}: ${t('lab.parts')}`}
-                  className={`${SMALL} w-14`}
+                  className="w-14! px-1!"
                   min={0.1}
                   max={20}
                   step={0.1}
                   value={shade.parts}
-                  onChange={({ target }) =>
-                    set(i, { parts: target.valueAsNumber > 0 ? target.valueAsNumber : 1 })
-                  }
+                  onValue={(parts) => set(i, { parts: parts ?? 1 })}
                 />
               ) : null}
               <select

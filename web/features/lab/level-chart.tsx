@@ -3,6 +3,8 @@ import { useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { CartesianGrid, Line, LineChart, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import { Choice } from '../../ui/field';
+import '../../lib/words/craft';
+import '../../lib/words/lab';
 
 /** Level over time for one zone, A whole and B dashed: no colour is needed to tell them apart. */
 export function LevelChart({ state }: { state: LabState }) {

@@ -1,5 +1,8 @@
 import { LAB_ZONES, type SideMoment } from '@cimbel/core/lab';
+import { figure } from '../../lib/i18n';
 import { useTranslation } from 'react-i18next';
+import '../../lib/words/craft';
+import '../../lib/words/lab';
 
 /** What is read off both sides at this minute, zone by zone. */
 export function Readings({ a, b }: { a: SideMoment; b: SideMoment }) {
@@ -31,7 +34,7 @@ export function Readings({ a, b }: { a: SideMoment; b: SideMoment }) {
                     <strong>{name}</strong> {t(`craft:zone.${zone}`)}
                     {lying ? <span className="text-quiet text-xs"> · {t('lab.lying')}</span> : null}
                   </th>
-                  <td className="pe-2 font-semibold">{level.toFixed(1)}</td>
+                  <td className="pe-2 font-semibold">{figure(level, undefined, 1)}</td>
                   <td className="pe-2">{t(`craft:tone.${tone}`)}</td>
                   <td className="pe-2">{t(`craft:underlay.${underlay}`)}</td>
                   <td className={bears <= 2 ? 'pe-2 text-bad font-semibold' : 'pe-2'}>

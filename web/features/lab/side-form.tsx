@@ -7,6 +7,8 @@ import { Button } from '../../ui/button';
 import { CoatFields } from './coat-fields';
 import { PastFields } from '../hair/past-fields';
 import { Group, HALVES, PickRow, TENTHS, TickRow } from '../hair/rows';
+import '../../lib/words/craft';
+import '../../lib/words/lab';
 
 /** Minutes after the one before is rinsed that the next coat begins. */
 const NEXT_AFTER = 5;

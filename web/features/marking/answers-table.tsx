@@ -12,6 +12,8 @@ import { useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
 import { dateTime } from '../../lib/i18n';
+import '../../lib/words/craft';
+import '../../lib/words/educating';
 
 /** One student's answer to something set, by criterion. */
 export interface AnswerRow extends Standing {

@@ -9,6 +9,7 @@ import { Confirm } from '../../ui/dialog';
 import { DownloadLink } from '../../ui/download-link';
 import { Refused } from '../../ui/panel';
 import { TermsDialog } from '../assigning/terms-dialog';
+import '../../lib/words/educating';
 
 /** Releases, closes, moves or deletes what is set. */
 export function AssignmentActions({ assignment }: { assignment: EducatorAssignment }) {

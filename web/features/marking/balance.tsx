@@ -2,6 +2,8 @@ import { balanceOf, nameTone, underlayAt, type HouseRules } from '@cimbel/core/t
 import type { ShadePart } from '@cimbel/core/shades';
 import { useTranslation } from 'react-i18next';
 import { Sheet } from '../../ui/panel';
+import '../../lib/words/craft';
+import '../../lib/words/service';
 
 const strengthOf = ({ x, y }: { x: number; y: number }) => Math.min(1.6, Math.hypot(x, y));
 const MOST_DEGREES = 11;

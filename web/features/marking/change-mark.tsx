@@ -3,11 +3,14 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { api } from '../../lib/api';
+import { figureIn } from '../../lib/figure-in';
 import { useFieldWords } from '../../lib/form';
+import { figure } from '../../lib/i18n';
 import { Button } from '../../ui/button';
 import { Dialog } from '../../ui/dialog';
 import { Field, Input, Textarea } from '../../ui/field';
 import { Refused } from '../../ui/panel';
+import '../../lib/words/educating';
 
 /** Another mark for one criterion, with the reason the student will read. The computed mark stays on record. */
 export function ChangeMarkDialog({
@@ -27,7 +30,7 @@ export function ChangeMarkDialog({
   const { t } = useTranslation();
   const words = useFieldWords();
   const client = useQueryClient();
-  const [points, setPoints] = useState(String(mark.points));
+  const [points, setPoints] = useState(() => figure(mark.points));
   const [reason, setReason] = useState('');
   const [tried, setTried] = useState(false);
   const change = useMutation({
@@ -39,12 +42,12 @@ export function ChangeMarkDialog({
   });
   const parsed = markChangeSchema.safeParse({
     criterion: mark.criterion,
-    points: points === '' ? NaN : Number(points),
+    points: figureIn(points) ?? NaN,
     reason,
   });
   const wrong = (path: string) =>
     tried && !parsed.success && parsed.error.issues.some((issue) => issue.path[0] === path);
-  const pointsWrong = wrong('points') || (tried && Number(points) > mark.max);
+  const pointsWrong = wrong('points') || (tried && (figureIn(points) ?? 0) > mark.max);
   const submit = () => {
     setTried(true);
     if (parsed.success && parsed.data.points <= mark.max) change.mutate(parsed.data);
@@ -68,11 +71,9 @@ export function ChangeMarkDialog({
         error={pointsWrong ? words('points', undefined, { max: mark.max }) : null}
       >
         <Input
-          type="number"
+          inputMode="decimal"
+          autoComplete="off"
           className="w-28"
-          min={0}
-          max={mark.max}
-          step={0.25}
           value={points}
           aria-invalid={pointsWrong}
           onChange={(event) => setPoints(event.target.value)}

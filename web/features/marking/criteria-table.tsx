@@ -4,6 +4,8 @@ import type { ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import { MarkChanges, VerdictMark } from './verdict';
 import { ReasonText } from './reasons';
+import '../../lib/words/craft';
+import '../../lib/words/service';
 
 /** Codes that are right in grades of older versions, which do not say what a finding cost. */
 const IS_RIGHT =

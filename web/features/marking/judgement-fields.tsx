@@ -17,6 +17,9 @@ import { Choice, Tick } from '../../ui/field';
 import { Pick } from '../bench/pick';
 import { useBowlWords } from '../bench/words';
 import { useDecisionWords } from './decided';
+import '../../lib/words/craft';
+import '../../lib/words/educating';
+import '../../lib/words/service';
 
 /** Criteria that an exercise may turn on; depth and tone are one choice of shade. */
 const MAY_TURN_ON: readonly Criterion[] = [

@@ -10,6 +10,8 @@ import { RecordCardView } from '../bench/record-card';
 import { useBowlWords } from '../bench/words';
 import { ReasonList, ReasonText } from './reasons';
 import { Visits, type WhichVisit } from './visits';
+import '../../lib/words/craft';
+import '../../lib/words/service';
 
 const zoneName = (part: string) => part.split('.')[0];
 

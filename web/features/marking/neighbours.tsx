@@ -2,6 +2,7 @@ import { ChevronLeft, ChevronRight } from 'lucide-react';
 import { useTranslation } from 'react-i18next';
 import { Link, useNavigate } from 'react-router';
 import { useShortcuts } from '../../lib/shortcuts';
+import '../../lib/words/educating';
 
 function Neighbour({
   id,

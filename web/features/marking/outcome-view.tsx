@@ -21,6 +21,8 @@ import { Choice } from '../../ui/field';
 import { Tress } from '../../ui/tress';
 import { HeadSheet } from '../head/head-sheet';
 import { paintBy } from '../head/places';
+import '../../lib/words/craft';
+import '../../lib/words/service';
 
 function Lock({ name, look }: { name: string; look: TressLook }) {
   return (

@@ -13,6 +13,8 @@ import { usePreview } from '../setting/use-preview';
 import { JudgementFields } from './judgement-fields';
 import { RegradeChanges, RegradeProgress } from './regrade-parts';
 import { useRegrade } from './use-regrade';
+import '../../lib/words/educating';
+import '../../lib/words/service';
 
 /** Marks every answer again, perhaps with other points or another word on what is right; what would change is shown first. */
 export function RegradeDialog({

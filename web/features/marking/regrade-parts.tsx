@@ -1,5 +1,7 @@
 import type { Regrade, RegradePreview } from '@cimbel/contract';
 import { useTranslation } from 'react-i18next';
+import '../../lib/words/educating';
+import '../../lib/words/service';
 
 /** How far marking again has come. */
 export function RegradeProgress({ regrade }: { regrade: Regrade }) {

@@ -10,6 +10,8 @@ import { CriteriaTable } from './criteria-table';
 import { Decided } from './decided';
 import { WhyThis } from './model-answer';
 import { OutcomeView } from './outcome-view';
+import '../../lib/words/craft';
+import '../../lib/words/service';
 
 /** A handed-in plan: marks with reasons, what it would have done, its card beside the computed one. */
 export function ResultView({

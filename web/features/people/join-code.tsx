@@ -2,6 +2,7 @@ import { Copy } from 'lucide-react';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Button } from '../../ui/button';
+import '../../lib/words/educating';
 
 /** The code students join a class with, as it is read out. */
 export function JoinCode({ code }: { code: string }) {

@@ -67,15 +67,19 @@ export function RosterTable({
           <thead>
             <tr className="border-strong-line border-b text-start">
               <th scope="col" className="w-10 px-3 py-2">
-                <input
-                  type="checkbox"
-                  className="accent-accent size-5 align-middle"
-                  aria-label={t('roster.chooseAll')}
-                  checked={ids.length === places.length}
-                  onChange={() =>
-                    setChosen(ids.length === places.length ? new Set() : new Set(places.map(({ id }) => id)))
-                  }
-                />
+                <label className="inline-flex min-w-9 items-center justify-center">
+                  <input
+                    type="checkbox"
+                    className="accent-accent size-5"
+                    aria-label={t('roster.chooseAll')}
+                    checked={ids.length === places.length}
+                    onChange={() =>
+                      setChosen(
+                        ids.length === places.length ? new Set() : new Set(places.map(({ id }) => id)),
+                      )
+                    }
+                  />
+                </label>
               </th>
               <th scope="col" className="px-3 py-2 text-start">
                 {t('roster.name')}
@@ -93,13 +97,15 @@ export function RosterTable({
             {places.map((place) => (
               <tr key={place.id} className="border-line hover:bg-raised border-b">
                 <td className="px-3 py-1">
-                  <input
-                    type="checkbox"
-                    className="accent-accent size-5 align-middle"
-                    aria-label={t('roster.choose', { name: place.name })}
-                    checked={chosen.has(place.id)}
-                    onChange={() => toggle(place.id)}
-                  />
+                  <label className="inline-flex min-w-9 items-center justify-center">
+                    <input
+                      type="checkbox"
+                      className="accent-accent size-5"
+                      aria-label={t('roster.choose', { name: place.name })}
+                      checked={chosen.has(place.id)}
+                      onChange={() => toggle(place.id)}
+                    />
+                  </label>
                 </td>
                 <th scope="row" className="px-3 py-1 text-start font-semibold">
                   {place.name}

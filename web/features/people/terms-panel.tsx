@@ -11,7 +11,7 @@ import '../../lib/words/people';
 import { Button } from '../../ui/button';
 import { Confirm } from '../../ui/dialog';
 import { DownloadLink } from '../../ui/download-link';
-import { Field, Input } from '../../ui/field';
+import { Field, Input, NumberInput } from '../../ui/field';
 import { Refused, Sheet } from '../../ui/panel';
 import { useRosterChange } from './use-roster';
 
@@ -73,15 +73,11 @@ export function TermsPanel({ detail: { id, name, archived, rights, assignments }
               : undefined
           }
         >
-          <Input
-            type="number"
-            className="w-24"
-            min={0}
+          <NumberInput
+            zero
             max={520}
             value={weeks}
-            onChange={({ target }) =>
-              setWeeks(Math.max(0, Math.min(520, Math.round(target.valueAsNumber) || 0)))
-            }
+            onValue={(next) => setWeeks(Math.min(520, Math.round(next ?? 0)))}
           />
         </Field>
         <Button

@@ -1,6 +1,7 @@
 import { useTranslation } from 'react-i18next';
 import { NavLink } from 'react-router';
 import { useRights } from '../people/use-class';
+import '../../lib/words/educating';
 
 /** The parts of a class's work. */
 export function ClassTabs({ classId }: { classId: string }) {

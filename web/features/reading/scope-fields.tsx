@@ -2,6 +2,8 @@ import { LIGHTS } from '@cimbel/core/colour';
 import type { Scope } from '@cimbel/core/drill';
 import { useTranslation } from 'react-i18next';
 import { Field, Select } from '../../ui/field';
+import '../../lib/words/craft';
+import '../../lib/words/reading';
 
 const LEVELS = Array.from({ length: 10 }, (_, i) => i + 1);
 

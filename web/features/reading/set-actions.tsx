@@ -2,6 +2,7 @@ import { useTranslation } from 'react-i18next';
 import { asApiError } from '../../lib/api';
 import { Button } from '../../ui/button';
 import { Notice } from '../../ui/panel';
+import '../../lib/words/reading';
 
 /** The end of a form that sets something for a class: what went wrong besides the fields, set it, look at it first. */
 export function SetActions({

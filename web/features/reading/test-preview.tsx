@@ -10,6 +10,7 @@ import { Loading, Notice } from '../../ui/panel';
 import { ItemCard } from '../drill/item-card';
 import type { Told } from '../drill/told';
 import { ownLineOf } from '../drill/own-line';
+import '../../lib/words/reading';
 
 const drawSeed = () => crypto.getRandomValues(new Uint32Array(1))[0];
 

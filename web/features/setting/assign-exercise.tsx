@@ -22,6 +22,8 @@ import { ExerciseEditor, linesOf } from './exercise-editor';
 import { ofExercise, type Form } from './exercise-form';
 import { useComposed } from './use-composed';
 import { useSaveExercise } from './use-save-exercise';
+import '../../lib/words/educating';
+import '../../lib/words/service';
 
 const NO_FAULTS: ReadonlyMap<string, string> = new Map();
 

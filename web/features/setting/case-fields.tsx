@@ -14,6 +14,9 @@ import { PlacementFields } from './placement-fields';
 import { RegionFields } from './region-fields';
 import { ShelfFields } from './shelf-fields';
 import { ZoneFields } from './zone-fields';
+import '../../lib/words/craft';
+import '../../lib/words/educating';
+import '../../lib/words/service';
 
 /** The whole case: client, head zone by zone, what the client knows, the wish, and the lines at hand. */
 export function CaseFields({

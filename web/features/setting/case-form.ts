@@ -189,3 +189,12 @@ export function firstFault(clientCase: ClientCase): string | null {
   const parsed = clientCaseSchema.safeParse(clientCase);
   return parsed.success ? null : parsed.error.issues[0].path.join('.');
 }
+
+/** Which field a fault is in, and the place of the head it is about; null where it is about no single one. */
+export function faultField(clientCase: ClientCase, fault: string): { field: string; place: PlaceId | null } {
+  const parts = fault.split('.');
+  const at = parts.indexOf('zones');
+  const zone = at >= 0 ? clientCase.head.zones[Number(parts[at + 1])] : undefined;
+  const named = parts.filter((part) => !/^\d+$/.test(part));
+  return { field: named[named.length - 1] ?? '', place: zone?.zone ?? null };
+}

@@ -23,6 +23,7 @@ import { ExerciseEditor, linesOf } from './exercise-editor';
 import { ofExercise, ofLibrary, type Form } from './exercise-form';
 import { useComposed } from './use-composed';
 import { useSaveExercise } from './use-save-exercise';
+import '../../lib/words/educating';
 
 const PLACE = 'cimbel.library-exercise';
 

@@ -1,4 +1,5 @@
 import type { Exercise, ShadeBooks } from '@cimbel/contract';
+import type { ClientCase } from '@cimbel/core/card';
 import { NO_JUDGEMENT } from '@cimbel/core/mark';
 import type { Line } from '@cimbel/core/shades';
 import type { HouseRules } from '@cimbel/core/theory';
@@ -7,6 +8,8 @@ import { Eye } from 'lucide-react';
 import { useState, type ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import { asApiError } from '../../lib/api';
+import { useRefusalWords } from '../../lib/form';
+import { capital, placeWord } from '../../lib/i18n';
 import { InUnits } from '../../lib/units';
 import { Button } from '../../ui/button';
 import { Field, Input, Tick } from '../../ui/field';
@@ -17,6 +20,7 @@ import { PracticeBench } from '../bench/practice-bench';
 import { ReasonList } from '../marking/reasons';
 import { download } from '../shade-books/download';
 import { CaseFields } from './case-fields';
+import { faultField } from './case-form';
 import { CaseStrand } from './case-strand';
 import { EMPTY_HEAD } from './exercise-form';
 import { LiveAnswer } from './live-answer';
@@ -26,12 +30,23 @@ import { StartFrom } from './start-from';
 import { StepsChoice } from './steps-choice';
 import { TagsField } from './tags-field';
 import type { Composed } from './use-composed';
+import '../../lib/words/craft';
+import '../../lib/words/educating';
+import '../../lib/words/service';
 
 /** Every line an educator can put on the shelf. */
 export const linesOf = (books: ShadeBooks): Line[] => [
   ...books.shipped,
   ...books.own.map(({ line }) => line),
 ];
+
+/** What is missing or does not fit in a case, by the name of its field and the place. */
+function FaultWords({ clientCase, fault }: { clientCase: ClientCase; fault: string }) {
+  const { t } = useTranslation(['ui', 'craft']);
+  const { field, place } = faultField(clientCase, fault);
+  const words = t([`service.fault.${field}`, 'service.fault.other']);
+  return place === null ? words : `${capital(placeWord(t, place))}: ${words}`;
+}
 
 /** Composes an exercise beside its strand and its answer; what becomes of it is up to the page it is on. */
 export function ExerciseEditor({
@@ -67,6 +82,7 @@ export function ExerciseEditor({
 }) {
   const { t } = useTranslation(['ui', 'craft']);
   const client = useQueryClient();
+  const refusal = useRefusalWords();
   const [seeing, setSeeing] = useState(false);
   const { form, set, clientCase, preview, solution, misses, miss, rubric, fault, exercise } = composed;
   const lines = linesOf(books);
@@ -160,12 +176,12 @@ export function ExerciseEditor({
           {more}
           {fault ? (
             <Notice kind="bad">
-              {t(fault === 'wish' ? 'service.needWish' : 'service.needField', { path: fault })}
+              <FaultWords clientCase={clientCase} fault={fault} />
             </Notice>
           ) : null}
           {server ? (
             <Notice kind="bad">
-              {t(`error.${server.code}`)} {server.fields.map(({ message }) => message).join(' ')}
+              {refusal(server)}
               <ReasonList reasons={server.reasons} />
             </Notice>
           ) : null}

@@ -14,6 +14,9 @@ import { ModelAnswerPanel } from '../marking/model-answer';
 import { ReasonList } from '../marking/reasons';
 import type { WhichVisit } from '../marking/visits';
 import type { usePreview } from './use-preview';
+import '../../lib/words/craft';
+import '../../lib/words/educating';
+import '../../lib/words/service';
 
 /** The answer to the case as it stands, beside the form: searched for, found, or why there is none. */
 export function LiveAnswer({

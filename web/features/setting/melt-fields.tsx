@@ -1,6 +1,7 @@
 import { besideOf, placeParts, type ClientCase, type PlaceId } from '@cimbel/core/card';
 import { useTranslation } from 'react-i18next';
 import { NumberInput, Tick } from '../../ui/field';
+import '../../lib/words/service';
 
 const USUAL_CM = 4;
 const MOST_CM = 30;

@@ -7,6 +7,8 @@ import { Button } from '../../ui/button';
 import { Pick } from '../bench/pick';
 import { PlaceTicks } from '../head/place-ticks';
 import { WishFields } from './wish-fields';
+import '../../lib/words/craft';
+import '../../lib/words/service';
 
 const SHARES = [0.1, 0.2, 0.3, 0.4, 0.5, 0.6, 0.7];
 const OPEN = '';

@@ -12,6 +12,8 @@ import { Pick } from '../bench/pick';
 import { HeadSheet } from '../head/head-sheet';
 import { paintBy } from '../head/places';
 import { canDivide, joined, painted, withRegion } from './case-form';
+import '../../lib/words/craft';
+import '../../lib/words/service';
 
 /** The picture of the head is always the same: it is being made. */
 const SEED = 1;

@@ -2,6 +2,8 @@ import { CRITERIA, isOpenIn, type Rubric } from '@cimbel/core/mark';
 import { type BenchStep } from '@cimbel/core/card';
 import { useTranslation } from 'react-i18next';
 import { NumberInput } from '../../ui/field';
+import '../../lib/words/craft';
+import '../../lib/words/educating';
 
 /** Points for each criterion of the steps that are worked; empty means that it is not marked. */
 export function RubricFields({

@@ -2,6 +2,8 @@ import type { ClientCase } from '@cimbel/core/card';
 import type { Line } from '@cimbel/core/shades';
 import { useTranslation } from 'react-i18next';
 import { Tick } from '../../ui/field';
+import '../../lib/words/educating';
+import '../../lib/words/service';
 
 /** What of the lines at hand is really on the shelf: strengths of developer that are left (D8). */
 export function ShelfFields({

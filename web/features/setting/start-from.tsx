@@ -11,6 +11,8 @@ import { Field, Select } from '../../ui/field';
 import { Notice } from '../../ui/panel';
 import { EMPTY_HEAD, fresh, ofLibrary, type Form } from './exercise-form';
 import { formOfPacked, takePack } from './pack';
+import '../../lib/words/craft';
+import '../../lib/words/service';
 
 const PACKED = 'pack:';
 const OWN = 'own:';

@@ -3,6 +3,8 @@ import { CARD_STEPS } from '@cimbel/core/card';
 import { useTranslation } from 'react-i18next';
 import { Choice, Field, Select } from '../../ui/field';
 import { CARD, SETS, setOf, type Form } from './exercise-form';
+import '../../lib/words/craft';
+import '../../lib/words/service';
 
 /** How much of the service is worked: all, a few steps, or a card with a slip on it. */
 export function StepsChoice({

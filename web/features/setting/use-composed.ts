@@ -9,6 +9,7 @@ import { keep, readKept } from '../../lib/storage';
 import { firstFault } from './case-form';
 import { EMPTY_HEAD, fresh, type Form } from './exercise-form';
 import { usePreview } from './use-preview';
+import '../../lib/words/service';
 
 /** A form left half made on this device. What an older version of the application kept is not of today's shape. */
 function keptForm(place: string): Partial<Form> | null {

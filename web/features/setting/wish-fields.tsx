@@ -3,6 +3,9 @@ import { GREY_WISHES, type Target } from '@cimbel/core/card';
 import { DIRECT_DYES } from '@cimbel/core/shades';
 import { useTranslation } from 'react-i18next';
 import { Pick } from '../bench/pick';
+import '../../lib/words/craft';
+import '../../lib/words/educating';
+import '../../lib/words/service';
 
 /** Whole and half levels from 1 to a top. */
 export const levelsUpTo = (top: number) => Array.from({ length: 2 * top - 1 }, (_, i) => 1 + i / 2);

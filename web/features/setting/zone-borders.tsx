@@ -2,6 +2,7 @@ import type { Stretch } from '@cimbel/core/card';
 import { useDrag } from '@use-gesture/react';
 import { useRef } from 'react';
 import { useTranslation } from 'react-i18next';
+import '../../lib/words/service';
 
 const STEP_CM = 0.5;
 const LEAST_CM = 0.5;

@@ -15,6 +15,9 @@ import { Field, NumberInput, Tick } from '../../ui/field';
 import { Pick } from '../bench/pick';
 import { PastFields } from '../hair/past-fields';
 import { WishFields, levelsUpTo } from './wish-fields';
+import '../../lib/words/craft';
+import '../../lib/words/educating';
+import '../../lib/words/service';
 
 const GREYS = Array.from({ length: 11 }, (_, i) => i / 10);
 

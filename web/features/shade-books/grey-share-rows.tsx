@@ -2,6 +2,7 @@ import { Plus, X } from 'lucide-react';
 import { useTranslation } from 'react-i18next';
 import { Button } from '../../ui/button';
 import { NumberInput } from '../../ui/field';
+import '../../lib/words/shade-books';
 
 interface Row {
   from: number;

@@ -26,7 +26,7 @@ describe('the form of a line', () => {
   );
 
   it('asks a powder how the hair comes to it, and nothing else', () => {
-    const asks = (id: string) => textOf(form(draftOf(shippedLine(id)!))).includes('Hair comes to it');
+    const asks = (id: string) => textOf(form(draftOf(shippedLine(id)!))).includes('Hair preparation');
     expect(
       SHIPPED_LINES.filter(({ id }) => asks(id))
         .map(({ kind }) => kind)
@@ -41,12 +41,12 @@ describe('the form of a line', () => {
     ];
     expect(fieldsOf(form({ ...tarnwick, greyShares: rows }))).toMatchObject({
       'Grey from, row 1': '25',
-      'Natural series, row 1': '30',
+      'Base shade, row 1': '30',
       'Grey from, row 2': '60',
-      'Natural series, row 2': '75',
+      'Base shade, row 2': '75',
     });
-    expect(textOf(form(tarnwick))).toContain('Another share');
-    expect(textOf(form(draftOf(shippedLine('calder')!)))).not.toContain('Another share');
+    expect(textOf(form(tarnwick))).toContain('Add a row');
+    expect(textOf(form(draftOf(shippedLine('calder')!)))).not.toContain('Add a row');
   });
 
   it('says which row of the table is wrong, where it stands', () => {
@@ -89,7 +89,7 @@ describe('a line as it is read', () => {
     textOf(<LineView line={{ ...shippedLine('tarnwick')!, ...change }} />);
   it('says its own table over grey and its high-lift directions', () => {
     expect(said({ greyShares: [{ from: 0.25, natural: 0.5 }] })).toContain('from 25%: 50%');
-    expect(said({})).not.toContain('Natural share over grey');
+    expect(said({})).not.toContain('Base-shade ratio for grey coverage');
     expect(said({})).toContain('High-lift shades');
     expect(said({ highLift: undefined })).not.toContain('High-lift shades');
     expect(textOf(<LineView line={shippedLine('wrenfell')!} />)).toContain('washed and dried');

@@ -10,6 +10,9 @@ import { GreyShareRows } from './grey-share-rows';
 import { problemWords } from './problem-words';
 import { ShadeRows } from './shade-rows';
 import '../../lib/words/reasons';
+import '../../lib/words/craft';
+import '../../lib/words/reading';
+import '../../lib/words/shade-books';
 
 /** The directions, the key and the shades of a line, with what is wrong beside what it is about. */
 export function LineForm({

@@ -6,6 +6,8 @@ import { Button } from '../../ui/button';
 import { Facts, Sheet } from '../../ui/panel';
 import { LineKey, ShadeGrid, Swatch } from '../bench/shade-chart';
 import { download, fileName } from './download';
+import '../../lib/words/craft';
+import '../../lib/words/shade-books';
 
 function LineFacts({ line }: { line: Line }) {
   const { t } = useTranslation(['ui', 'craft']);

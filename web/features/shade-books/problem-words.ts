@@ -1,6 +1,7 @@
 import type { Problem } from '@cimbel/core/formats';
 import type { TFunction } from 'i18next';
 import '../../lib/words/reasons';
+import '../../lib/words/shade-books';
 
 /** A problem in words, and where it is. */
 export function problemWords(t: TFunction, { code, params, row, column, path }: Problem): string {

@@ -8,6 +8,8 @@ import { Notice } from '../../ui/panel';
 import type { LineDraft } from './draft';
 import { problemWords } from './problem-words';
 import '../../lib/words/reasons';
+import '../../lib/words/craft';
+import '../../lib/words/shade-books';
 
 const LEVELS = Array.from({ length: 10 }, (_, i) => i + 1);
 const BOX = 'border-strong-line bg-raised rounded-sm border px-2';

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Button } from '../../../ui/button';
 import { termWords } from '../words';
+import '../../../lib/words/reading';
 
 /** Minutes from one figure under the clock to the next. */
 const TICK = 10;

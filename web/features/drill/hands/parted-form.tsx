@@ -1,6 +1,7 @@
 import type { Term } from '@cimbel/core/drill';
 import { useTranslation } from 'react-i18next';
 import { termWords } from '../words';
+import '../../../lib/words/reading';
 
 export interface Parted {
   shares: number[];

@@ -1,11 +1,14 @@
 import type { Term } from '@cimbel/core/drill';
 import { useState } from 'react';
+import { figure } from '../../../lib/i18n';
 import { useTranslation } from 'react-i18next';
 import { Button } from '../../../ui/button';
 import { NumberInput } from '../../../ui/field';
 import { usePouring } from '../../bench/use-pouring';
 import { termWords } from '../words';
 import { BowlPicture } from './bowl-picture';
+import '../../../lib/words/reading';
+import '../../../lib/words/service';
 
 /** A drop of corrector, in grams. */
 const DROP = 0.2;
@@ -46,7 +49,7 @@ export function ScaleForm({
               value={grams[i] || null}
               unit={t('drill:unit.grams')}
               disabled={closed}
-              step="any"
+              step={0.1}
               onValue={(value) => onGrams(grams.map((own, j) => (j === i ? (value ?? 0) : own)))}
             />
           </label>
@@ -64,7 +67,7 @@ export function ScaleForm({
       <div className="bg-surround text-on-surround flex justify-center rounded-sm pt-2">
         <BowlPicture
           grams={total}
-          shows={(total - tared).toFixed(1)}
+          shows={figure(total - tared, undefined, 1)}
           unit={t('drill:unit.grams')}
           label={t('service.scale.shows')}
         />

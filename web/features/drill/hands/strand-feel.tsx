@@ -6,6 +6,7 @@ import { cssOf } from '../../../lib/css-colour';
 import { Button } from '../../../ui/button';
 import { Grip } from './grip';
 import { StrandFrame } from './strand-frame';
+import '../../../lib/words/reading';
 
 const TOP = 20;
 const BOTTOM = 352;

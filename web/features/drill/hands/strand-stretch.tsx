@@ -6,6 +6,7 @@ import { cssOf } from '../../../lib/css-colour';
 import { Button } from '../../../ui/button';
 import { Grip } from './grip';
 import { HEIGHT, StrandFrame } from './strand-frame';
+import '../../../lib/words/reading';
 
 /** Strand and ruler, in units of the drawing. */
 const TOP = 26;

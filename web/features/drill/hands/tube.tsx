@@ -1,5 +1,6 @@
 import type { Line } from '@cimbel/core/shades';
 import { useTranslation } from 'react-i18next';
+import '../../../lib/words/reading';
 
 /** A tube lying on its side: cap, body with the line's name and the label, crimped end. */
 export function Tube({ line, label, large = false }: { line: Line; label: string; large?: boolean }) {

@@ -1,4 +1,4 @@
-import { figureIn } from './figure-form';
+import { figureIn } from './figure-in';
 
 describe('a figure as it is typed', () => {
   it.each([

@@ -1,0 +1,6 @@
+import houseRules from '../../locales/en/house-rules.json';
+import { addWords } from '../i18n';
+
+/** House rules and why good schools differ. */
+export const HOUSE_RULES_WORDS = houseRules;
+addWords('ui', HOUSE_RULES_WORDS);

@@ -1,0 +1,6 @@
+import shadeBooks from '../../locales/en/shade-books.json';
+import { addWords } from '../i18n';
+
+/** Shade books. */
+export const SHADE_BOOKS = shadeBooks;
+addWords('ui', SHADE_BOOKS);
