@@ -153,7 +153,7 @@ test('in the ways of the class: in ounces, a scale of twelve, and the ends from 
   await criterion(student, 'Route').locator('summary').click();
   await expect(
     student.getByText(
-      'Ends: refreshed with the leftover emulsified through wet ends, as this class does it.',
+      'Ends: refreshed with the leftover emulsified through wet ends, the method of this class.',
     ),
   ).toBeVisible();
   await test.step('the educator sees the same ounces', async () => {
@@ -176,7 +176,7 @@ test('lighten, then tone: watched under the clock, wiped and rinsed zone by zone
     });
   await stepTo(student, 'Mix');
   await mixBowl(student, 'A', {
-    line: 'Calder Powder, strong lightener',
+    line: 'Calder Powder, strong powder lightener',
     vol: '20 vol',
     total: 150,
     ratio: 2,
@@ -281,13 +281,13 @@ test('two zones, two mixes, with a reload in the middle and a bar moved by key a
     await student.getByText(/of \d+ points/).innerText(),
   )!;
   expect(Number(points) / Number(max)).toBeGreaterThan(0.95);
-  await expect(criterion(student, 'Depth of the mix')).toContainText(FULL);
+  await expect(criterion(student, 'Depth of the formula')).toContainText(FULL);
 });
 
 test('a short exercise weighed on the scale, by pointer and by key', async ({ browser }) => {
   test.setTimeout(150_000);
   const { student } = await began(browser, 'Two levels lighter, and cool', { steps: 'Mix' });
-  await student.getByText('Part of this card is given.').click();
+  await student.getByText('Part of this card is pre-filled.').click();
   await expect(student.getByText(/regrowth/).first()).toBeVisible();
   await student.getByRole('button', { name: 'Add bowl' }).click();
   await student.getByLabel('Line in bowl A').selectOption({ label: 'Tarnwick Cream, permanent' });
@@ -355,7 +355,7 @@ test('a plan that would hurt the client is capped, and says why', async ({ brows
   await handItIn(student);
   await expect(student.getByText('Unsafe for the client.')).toBeVisible();
   await expect(
-    student.getByText('The service was given although it had to be declined.').first(),
+    student.getByText('The service went ahead although it had to be declined.').first(),
   ).toBeVisible();
   await expect(student.getByText('Proceeded despite a contraindication.')).toBeVisible();
   await educator.reload();

@@ -85,7 +85,7 @@ test('a wrong password and a wrong code are said where they are', async ({ page 
   await expect(page.getByText('Email or password is incorrect.')).toBeVisible();
   await page.getByLabel('Email').fill('no address');
   await page.getByRole('button', { name: 'Sign in', exact: true }).click();
-  await expect(page.getByText('Write a full address')).toBeVisible();
+  await expect(page.getByText('Enter a full address')).toBeVisible();
   await page.getByLabel('Email').fill('odile@lanternyard.example');
   await page.getByLabel('Password').fill('grey-room-practice');
   await page.getByRole('button', { name: 'Sign in', exact: true }).click();

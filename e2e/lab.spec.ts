@@ -47,7 +47,7 @@ test('another light changes what is seen, not what is there', async ({ page }) =
   await page.goto('/lab');
   const day = await picture(page, 'B');
   const readings = await page.getByRole('table', { name: 'Readings' }).innerText();
-  await page.getByRole('radio', { name: 'warm lamp' }).click();
+  await page.getByRole('radio', { name: 'warm indoor light' }).click();
   expect(await picture(page, 'B')).not.toBe(day);
   expect(await page.getByRole('table', { name: 'Readings' }).innerText()).toBe(readings);
 });
@@ -67,15 +67,19 @@ test('two sides are compared, one setting changed, and the state sent as a link'
   await sideA.getByLabel('Natural level').selectOption('6');
   await sideA.getByLabel('Product').selectOption('lightenerGentle');
   await sideA.getByLabel('Developer').selectOption('30');
-  await expect(page.getByText('Product: gentle lightener against demi colour.')).toBeVisible();
+  await expect(
+    page.getByText('Product: gentle powder lightener against demi-permanent colour.'),
+  ).toBeVisible();
   await page.getByRole('button', { name: 'Copy link' }).click();
   await expect(page).toHaveURL(/state=/);
   const other = await context.newPage();
   await other.goto(page.url());
-  await expect(other.getByText('Product: gentle lightener against demi colour.')).toBeVisible();
+  await expect(
+    other.getByText('Product: gentle powder lightener against demi-permanent colour.'),
+  ).toBeVisible();
   expect(await picture(other, 'A')).toBe(await picture(page, 'A'));
   await other.goto('/lab?state=nonsense');
-  await expect(other.getByText('This link holds no laboratory that could be read')).toBeVisible();
+  await expect(other.getByText('This link could not be read')).toBeVisible();
 });
 
 test('a history is laid down layer by layer, and what is never rinsed goes on', async ({ page }) => {
@@ -95,7 +99,7 @@ test('a history is laid down layer by layer, and what is never rinsed goes on', 
   await layer(2).nth(0).selectOption('direct');
   await layer(2).nth(1).selectOption('directGreen');
   expect(await picture(page, 'A')).not.toBe(untouched);
-  await expect(page.getByText('History: lightened 9, vivid dye green against')).toBeVisible();
+  await expect(page.getByText('History: lightened 9, direct dye (vivid) green against')).toBeVisible();
 
   await sideA.getByRole('button', { name: 'Add a second application' }).click();
   await expect(sideA.getByRole('heading', { name: 'Application 2' })).toBeVisible();

@@ -315,7 +315,7 @@ test('a practice is previewed, set, seen by the student, and ended without losin
   await expect(verdict(student)).toBeVisible();
   await page.getByRole('button', { name: 'Stop assigning Dark hair first' }).click();
   await page.getByRole('dialog').getByRole('button', { name: 'Stop' }).click();
-  await expect(page.getByText('No practice is set.', { exact: false })).toBeVisible();
+  await expect(page.getByText('No practice is assigned.', { exact: false })).toBeVisible();
   await student.keyboard.press('Enter');
   await answerByKey(student);
   await expect(verdict(student)).toBeVisible();

@@ -18,7 +18,7 @@ test('the college’s own line is entered, pasted, mended, saved, set in an exer
 }) => {
   await register(page, 'an educator', unique('Colourist'));
   await page.getByRole('link', { name: 'Shade charts' }).click();
-  await expect(page.getByText('None has been entered yet.', { exact: false })).toBeVisible();
+  await expect(page.getByText('None yet. Start a new one', { exact: false })).toBeVisible();
   await page.getByRole('link', { name: 'New shade chart' }).click();
   await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText('2 things are not right yet', { exact: false })).toBeVisible();
@@ -103,7 +103,7 @@ test('a book goes out as a file and comes in again; a broken one says where', as
   await expect(page.getByRole('heading', { name: '2 shades' })).toBeVisible();
   await page.getByRole('button', { name: 'Save' }).click();
   await page.getByRole('button', { name: 'Archive' }).click();
-  await expect(page.getByText('This book is put away', { exact: false })).toBeVisible();
+  await expect(page.getByText('This chart is archived', { exact: false })).toBeVisible();
   await page.getByRole('button', { name: 'Restore' }).click();
-  await expect(page.getByText('This book is put away', { exact: false })).toBeHidden();
+  await expect(page.getByText('This chart is archived', { exact: false })).toBeHidden();
 });

@@ -75,7 +75,7 @@ test('an educator sets a small exercise, a student solves it, it is marked, and 
 
   await test.step('the result shows marks, model answer and why; equal effect earned full marks', async () => {
     await expect(criterion(student, 'Developer')).toContainText(FULL);
-    await expect(criterion(student, 'Natural share for grey')).toContainText(FULL);
+    await expect(criterion(student, 'Base shade for grey coverage')).toContainText(FULL);
     await expect(criterion(student, 'Timing and checks')).toContainText('35 min on grey');
     await expect(criterion(student, 'Timing and checks')).not.toContainText(FULL);
     await expect(student.getByText('House rules behind this')).toBeVisible();

@@ -206,7 +206,7 @@ test('two servers behind a proxy are one: sessions, work, wrong tries and jobs',
           headers,
         })
       ).status();
-    for (let i = 0; i < 10; i++) expect(await guess('not the password')).toBe(401);
+    for (let i = 0; i < 10; i++) expect(await guess('not your current password')).toBe(401);
     expect(await guess(PASSWORD)).toBe(429);
     // One of them goes; nobody who is signed in notices.
     await stopServer(servers[0]);

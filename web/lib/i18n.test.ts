@@ -15,14 +15,14 @@ describe('the craft’s own notation', () => {
 
   it('counts levels as one or more, halves and darker ones too', () => {
     expect(reasons('lift.levelsToMove', { natural: 5, target: 6, levels: 1 })).toBe(
-      'From 5 to 6 is 1 level to move.',
+      '5 to 6: 1 level to move.',
     );
     expect(reasons('lift.levelsToMove', { natural: 7, target: 5.5, levels: -1.5 })).toContain('-1.5 levels');
   });
 
   it('begins a sentence with a capital also where a word of the craft stands first', () => {
     expect(reasons('tone.neutralise', { underlay: 'yellowOrange', counter: 'blueViolet' })).toBe(
-      'Yellow-orange is not wanted here; blue with violet cancels it.',
+      'Yellow-orange is not wanted here; blue with violet neutralises it.',
     );
   });
 

@@ -13,6 +13,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { CircleCheck, Circle } from 'lucide-react';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
+import { RuleChip } from '../features/handbook/rule-chip';
 import { ReasonText } from '../features/marking/reasons';
 import { ClassTabs } from '../features/reading/class-tabs';
 import { WithClass } from '../features/reading/with-class';
@@ -76,16 +77,24 @@ function RuleChoice({
 }) {
   const { t } = useTranslation(['ui', 'craft']);
   const choices = choicesOf(rule);
+  const examples = choices.map((choice) => houseRuleExample(rule, choice, EXAMPLE_LINE));
+  // The rules of the handbook that the schools differ on, once for all of them: a choice holds nothing to press.
+  const ids = [...new Set(examples.flatMap(({ rule: id }) => id ?? []))];
   return (
     <section className="border-line border-t py-3">
-      <h2 className="text-lg">{t(`craft:houseRule.${rule}.name`)}</h2>
+      <div className="flex flex-wrap items-baseline">
+        <h2 className="text-lg">{t(`craft:houseRule.${rule}.name`)}</h2>
+        {ids.map((id) => (
+          <RuleChip key={id} rule={id} />
+        ))}
+      </div>
       <RadioGroup
         value={value}
         onChange={onChange}
         aria-label={t(`craft:houseRule.${rule}.name`)}
         className={`mt-1 grid gap-2 ${choices.length > 2 ? 'wide:grid-cols-3' : 'wide:grid-cols-2'}`}
       >
-        {choices.map((choice) => (
+        {choices.map((choice, i) => (
           <Radio
             key={choice}
             value={choice}
@@ -101,7 +110,7 @@ function RuleChoice({
               </span>
               <span className="text-sm">{t(`houseRules.why.${rule}.${choice}`)}</span>
               <span className="text-quiet text-sm">
-                <ReasonText reason={houseRuleExample(rule, choice, EXAMPLE_LINE)} />
+                <ReasonText reason={{ ...examples[i], rule: undefined }} />
               </span>
             </span>
           </Radio>
