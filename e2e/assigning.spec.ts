@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { joinClass, makeClass, register, unique } from './pages';
+import { joinClass, makeClass, register, stepTo, unique } from './pages';
 
 const local = (hours: number) => {
   const at = new Date(Date.now() + hours * 3600_000);
@@ -123,7 +123,7 @@ test('exercises are filed and found, assigned to some with dates of their own, c
     await educator.getByRole('button', { name: 'Change it' }).click();
     await expect(educator.getByRole('dialog')).toHaveCount(0);
     await students[2].reload();
-    await students[2].getByRole('button', { name: 'Submit' }).first().click();
+    await stepTo(students[2], 'Submit');
     await expect(students[2].getByText('This is late: 50 % of the points come off.')).toBeVisible();
     await submit(students[2]);
     await educator.reload();

@@ -76,7 +76,7 @@ test('a retouch over half grey, done well, gets full marks; marked again it stay
       vol: '20 vol',
       total: 75,
     });
-    await mixBowl(student, 'B', { line: 'Quillet Gel, demi', shades: ['5-H'], total: 45 });
+    await mixBowl(student, 'B', { line: 'Quillet Gel, demi-permanent', shades: ['5-H'], total: 45 });
     await expect(student.getByText('In the bowl: 45.0 g, 1 : 2, 7 vol.')).toBeVisible();
   });
   await test.step('puts both on so that they end together', async () => {
@@ -123,7 +123,7 @@ test('in the ways of the class: in ounces, a scale of twelve, and the ends from 
 }) => {
   test.setTimeout(150_000);
   const { educator, student } = await began(browser, 'Retouch over half grey', {
-    schools: ['One to twelve', 'The leftover, emulsified with water', 'Fluid ounces'],
+    schools: ['1 to 12', 'The leftover, emulsified with water', 'Fluid ounces'],
   });
   await consultWell(student);
   await stepTo(student, 'Read');
@@ -181,7 +181,7 @@ test('lighten, then tone: watched under the clock, wiped and rinsed zone by zone
     total: 150,
     ratio: 2,
   });
-  await mixBowl(student, 'B', { line: 'Quillet Gel, demi', shades: ['9-U'], total: 150 });
+  await mixBowl(student, 'B', { line: 'Quillet Gel, demi-permanent', shades: ['9-U'], total: 150 });
   await stepTo(student, 'Apply');
   await washFirst(student, 'unwashed');
   await putOn(student, 'A', ['mid-lengths', 'ends'], { start: 0 });
@@ -211,7 +211,7 @@ test('lighten, then tone: watched under the clock, wiped and rinsed zone by zone
   await stepTo(student, 'Process');
   await timeIt(student, 'B', 'regrowth, mid-lengths, ends', { minutes: 20, looks: 'every 3 min' });
   await stepTo(student, 'Finish');
-  await finishWith(student, [...CARE, 'Violet care', 'A treatment every week']);
+  await finishWith(student, [...CARE, 'Purple shampoo (against yellow)', 'A treatment every week']);
   await handItIn(student);
   await expect(student.getByText('100 of 100 points')).toBeVisible();
   await expect(criterion(student, 'Timing and checks')).toContainText(FULL);
@@ -247,7 +247,7 @@ test('two zones, two mixes, with a reload in the middle and a bar moved by key a
   await student.reload();
   await expect(student.getByRole('button', { name: 'A: Tarnwick Cream' })).toBeVisible();
   await expect(student.getByRole('spinbutton', { name: 'Amount of 6:1' })).toHaveValue('30');
-  await mixBowl(student, 'B', { line: 'Quillet Gel, demi', shades: ['6-H', '7-H'], total: 110 });
+  await mixBowl(student, 'B', { line: 'Quillet Gel, demi-permanent', shades: ['6-H', '7-H'], total: 110 });
   await stepTo(student, 'Apply');
   await putOn(student, 'A', ['regrowth'], { start: 0 });
   await putOn(student, 'B', ['ends'], { start: 10 });
@@ -337,7 +337,7 @@ test('a short exercise weighed on the scale, by pointer and by key', async ({ br
 test('a plan that would hurt the client is capped, and says why', async ({ browser }) => {
   test.setTimeout(150_000);
   const { educator, student, title } = await began(browser, 'Not today');
-  await student.getByRole('button', { name: 'Reactions to colour before' }).click();
+  await student.getByRole('button', { name: 'Previous reactions to colour' }).click();
   await expect(student.getByText('“My scalp swelled the last time')).toBeVisible();
   await student.getByRole('radio', { name: 'Proceed with the service' }).click();
   await student.getByRole('spinbutton', { name: 'Number of appointments quoted' }).fill('1');
@@ -458,7 +458,7 @@ test('a card says more than bowls and minutes: station, leftovers, checks and he
   });
   await test.step('what is left of a bowl begins another, thinned with water', async () => {
     await stepTo(student, 'Mix');
-    await mixBowl(student, 'A', { line: 'Quillet Gel, demi', shades: ['9-O'], vol: '7 vol', total: 60 });
+    await mixBowl(student, 'A', { line: 'Quillet Gel, demi-permanent', shades: ['9-O'], vol: '7 vol', total: 60 });
     await student.getByRole('button', { name: 'Start from what is left of A' }).click();
     await student.getByLabel('Amount of what is left of A').fill('15');
     await student.getByLabel('Amount of water').fill('15');

@@ -21,7 +21,7 @@ const open = async (page: Page, step: string) => {
   const address = new URL(page.url());
   await page.goto(`${address.pathname}?step=${step}`);
 };
-const mix = (page: Page) => mixBowl(page, 'A', { line: 'Quillet Gel, demi', shades: ['6-O'], total: 90 });
+const mix = (page: Page) => mixBowl(page, 'A', { line: 'Quillet Gel, demi-permanent', shades: ['6-O'], total: 90 });
 const amount = (page: Page) => page.getByRole('spinbutton', { name: 'Amount of 6-O' });
 
 test('work goes on without a connection and is sent when it is back', async ({ page, context }) => {
@@ -94,7 +94,7 @@ test('one device, two students: each hands in, and nothing of the first is left 
     await register(tablet, 'a student', name);
     await joinClass(tablet, code, educator);
     await startExercise(tablet, title);
-    await mixBowl(tablet, 'A', { line: 'Quillet Gel, demi', shades: ['6-O'], total: 90 });
+    await mixBowl(tablet, 'A', { line: 'Quillet Gel, demi-permanent', shades: ['6-O'], total: 90 });
     await handItIn(tablet);
     await signOut(tablet);
     const left = () =>
@@ -104,7 +104,7 @@ test('one device, two students: each hands in, and nothing of the first is left 
     await expect.poll(left).toEqual([]);
   }
   await educator.reload();
-  await expect(educator.getByText('2 of 2 in')).toBeVisible();
+  await expect(educator.getByText('2 of 2 submitted')).toBeVisible();
 });
 
 test('a server that goes away and comes back finds everything', async ({ browser }) => {

@@ -44,7 +44,7 @@ test('without a network a student goes on where they were: reload, mix, read, su
   await page.goto('/reading/practice');
   await expect(page.getByRole('heading').first()).toBeVisible();
   await startExercise(page, title);
-  await mixBowl(page, 'A', { line: 'Quillet Gel, demi', shades: ['6-O'], total: 90 });
+  await mixBowl(page, 'A', { line: 'Quillet Gel, demi-permanent', shades: ['6-O'], total: 90 });
   await saved(page);
   await isKept(page, new URL(page.url()).pathname.replace('/due/', '/api/my/assignments/'));
   await isKept(page, '/api/session');

@@ -44,7 +44,7 @@ test('a head of two regions, grey at the face, from nothing: previewed, kept as 
     await educator.getByRole('link', { name: 'Assign an exercise' }).click();
     await educator.getByLabel('Title').fill(title);
     await educator.getByLabel('Client', { exact: true }).fill('Mrs Orlane');
-    await educator.getByLabel('What must not be lost').fill('Its length.');
+    await educator.getByLabel('What the client does not want to lose').fill('Its length.');
     await educator.getByRole('checkbox', { name: 'regrowth' }).check();
     const root = educator.getByRole('group', { name: 'regrowth' });
     await root.getByLabel('Natural level').selectOption('5');
@@ -186,7 +186,7 @@ test('a head of two regions, grey at the face, from nothing: previewed, kept as 
 
   await test.step('both are in, and the exercise can no longer be changed', async () => {
     await educator.reload();
-    await expect(educator.getByText('2 of 2 in')).toBeVisible();
+    await expect(educator.getByText('2 of 2 submitted')).toBeVisible();
     await expect(educator.getByRole('link', { name: 'Edit' })).toBeHidden();
   });
 });

@@ -183,11 +183,11 @@ test('two servers behind a proxy are one: sessions, work, wrong tries and jobs',
     await register(student, 'a student', name);
     await joinClass(student, code, educator);
     await startExercise(student, title);
-    await mixBowl(student, 'A', { line: 'Quillet Gel, demi', shades: ['6-O'], total: 90 });
+    await mixBowl(student, 'A', { line: 'Quillet Gel, demi-permanent', shades: ['6-O'], total: 90 });
     await handItIn(student);
     // Marked again by whichever server takes the job.
     await educator.reload();
-    await expect(educator.getByText('1 of 1 in')).toBeVisible();
+    await expect(educator.getByText('1 of 1 submitted')).toBeVisible();
     const address = educator.url().replace(proxy.address, '').replace('/assignments/', '/api/assignments/');
     const headers = { origin: proxy.address };
     expect((await educator.request.post(`${address}/regrade`, { data: {}, headers })).status()).toBe(202);

@@ -6,7 +6,8 @@ import { RouterProvider } from 'react-router';
 import { ApiError } from './lib/api';
 import { workOffline } from './lib/new-version';
 import { tellNewVersion } from './ui/new-version-notice';
-import { applyDirection, i18n } from './lib/i18n';
+import { i18n } from './lib/i18n';
+import { speak } from './lib/languages';
 import { router } from './routes/router';
 import './styles.css';
 
@@ -23,8 +24,8 @@ const client = new QueryClient({
   },
 });
 
-applyDirection(i18n.language);
 void workOffline(tellNewVersion);
+await speak();
 createRoot(document.getElementById('root')!).render(
   <StrictMode>
     <I18nextProvider i18n={i18n}>

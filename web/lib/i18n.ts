@@ -10,7 +10,9 @@ import ui from '../locales/en/ui.json';
  * What the first page needs comes with it; the rest (`lib/words`) with the first page that speaks it.
  */
 const FIRST = { en: { ui } } as const;
-const RIGHT_TO_LEFT = new Set(['ar', 'fa', 'he', 'ur']);
+/** English made strange: longer, accented, and from right to left. Journeys run in it. */
+const PSEUDO = 'en-XB';
+const RIGHT_TO_LEFT = new Set(['ar', 'fa', 'he', 'ur', PSEUDO]);
 
 const number = (digits: number) => (value: number, language?: string) =>
   new Intl.NumberFormat(language, { maximumFractionDigits: digits }).format(value);
@@ -25,12 +27,26 @@ export const figure = (value: number, language?: string, digits?: number): strin
 
 export type Units = HouseRules['units'];
 
+/** A figure with its unit, as the language puts them together. */
+const measured = (unit: 'grams' | 'flOz' | 'minutes' | 'vol' | 'percent' | 'ratio', value: string): string =>
+  i18n.t(`measured.${unit}`, { value });
+
 /** Grams as a school writes them (M3): an ounce is divided into hundredths. */
 const WRITTEN: Record<Units, (grams: number, language?: string, least?: number) => string> = {
   grams: (grams, language, least = 0) =>
-    `${new Intl.NumberFormat(language, { minimumFractionDigits: least, maximumFractionDigits: 1 }).format(grams)} g`,
+    measured(
+      'grams',
+      new Intl.NumberFormat(language, { minimumFractionDigits: least, maximumFractionDigits: 1 }).format(
+        grams,
+      ),
+    ),
   flOz: (grams, language) =>
-    `${new Intl.NumberFormat(language, { minimumFractionDigits: 2, maximumFractionDigits: 2 }).format(flOzOfGrams(grams))} fl oz`,
+    measured(
+      'flOz',
+      new Intl.NumberFormat(language, { minimumFractionDigits: 2, maximumFractionDigits: 2 }).format(
+        flOzOfGrams(grams),
+      ),
+    ),
 };
 
 /** Teaches an instance the craft's notation. */
@@ -41,8 +57,13 @@ function teach(words: I18n, units: Units): I18n {
     fallbackLng: 'en',
     defaultNS: 'ui',
     showSupportNotice: false,
-    // React escapes what it shows; escaping twice would show entities.
-    interpolation: { escapeValue: false },
+    // Words of a page that come after it are shown as soon as they are there.
+    react: { bindI18nStore: 'added' },
+    interpolation: {
+      // React escapes what it shows. A name or a label in a line that runs from right to left is held together instead.
+      escapeValue: true,
+      escape: (value) => (isRightToLeft(words.language) ? `\u2068${value}\u2069` : value),
+    },
   });
   const formatter = words.services.formatter!;
   formatter.add('level', number(2));
@@ -56,21 +77,21 @@ function teach(words: I18n, units: Units): I18n {
   formatter.add('weighed', (value, language) => WRITTEN[units](value, language, 1));
   // Where grams are what is spoken of.
   formatter.add('inGrams', (value, language) => WRITTEN.grams(value, language));
-  formatter.add('minutes', (value, language) => `${number(0)(value, language)} min`);
-  formatter.add('vol', (value, language) => `${number(1)(value, language)} vol`);
+  formatter.add('minutes', (value, language) => measured('minutes', number(0)(value, language)));
+  formatter.add('vol', (value, language) => measured('vol', number(1)(value, language)));
   formatter.add('points', number(2));
   formatter.add('whole', number(0));
   formatter.add('tenths', number(1));
   formatter.add('signed', (value, language) =>
     new Intl.NumberFormat(language, { maximumFractionDigits: 1, signDisplay: 'exceptZero' }).format(value),
   );
-  formatter.add('percent', (value, language) => `${number(1)(value, language)} %`);
-  formatter.add('flOz', (value, language) => `${number(2)(value, language)} fl oz`);
+  formatter.add('percent', (value, language) => measured('percent', number(1)(value, language)));
+  formatter.add('flOz', (value, language) => measured('flOz', number(2)(value, language)));
   formatter.add('start', (value, language) =>
-    typeof value === 'number' ? `${number(0)(value, language)} min` : String(value),
+    typeof value === 'number' ? measured('minutes', number(0)(value, language)) : String(value),
   );
   formatter.add('rinse', (value, language) =>
-    typeof value === 'number' ? `${number(0)(value, language)} min` : words.t('lab.never'),
+    typeof value === 'number' ? measured('minutes', number(0)(value, language)) : words.t('lab.never'),
   );
   formatter.add('labHeat', (value) => words.t(`lab.heats.${value}`));
   // A history as codes, `lightened 9, permanent 5 copper`, each word by the list that has it.
@@ -86,7 +107,7 @@ function teach(words: I18n, units: Units): I18n {
           .map((layer) => layer.split(' ').map(ofPast).join(' '))
           .join(', '),
   );
-  formatter.add('ratio', (value, language) => `1 : ${number(2)(value, language)}`);
+  formatter.add('ratio', (value, language) => measured('ratio', number(2)(value, language)));
   formatter.add('share', (value, language) =>
     new Intl.NumberFormat(language, { style: 'percent', maximumFractionDigits: 0 }).format(value),
   );
@@ -153,9 +174,62 @@ const inOunces = teach(i18next.createInstance(), 'flOz');
 const DATES_OF: Record<string, string> = { en: 'en-GB' };
 
 export type Namespace = 'ui' | 'craft' | 'drill' | 'reasons' | 'people' | 'assigning' | 'handbook';
-/** Adds words that came later to those that are there. */
-export function addWords(namespace: Namespace, words: object): void {
-  for (const instance of [i18n, inOunces]) instance.addResourceBundle('en', namespace, words, true, true);
+
+/** Files of words in other languages: by language, then by the name of the file, as English has it. */
+export type WordFiles = Record<string, Record<string, () => Promise<object>>>;
+
+/** Words that have been added: their files in English, and what is made of them. */
+interface Part {
+  namespace: Namespace;
+  files: Record<string, object>;
+  build: (files: Record<string, object>) => object;
+}
+const parts: Part[] = [{ namespace: 'ui', files: { ui }, build: ({ ui: words }) => words }];
+let others: WordFiles = {};
+const instances = () => [i18n, inOunces];
+
+async function addIn(language: string, { namespace, files, build }: Part): Promise<void> {
+  const made =
+    language === PSEUDO
+      ? (await import('./pseudo')).pseudoWords(build(files))
+      : build(
+          Object.fromEntries(
+            await Promise.all(
+              // What a language lacks is said in English.
+              Object.entries(files).map(async ([name, english]) => [
+                name,
+                (await others[language]?.[name]?.()) ?? english,
+              ]),
+            ),
+          ) as Record<string, object>,
+        );
+  for (const one of instances()) one.addResourceBundle(language, namespace, made, true, true);
+}
+
+/** Adds words that came later to those that are there, by the files they are in; in another language as soon as they come. */
+export function addWords<F extends Record<string, object>>(
+  namespace: Namespace,
+  files: F,
+  build: (files: F) => object = (all) => Object.assign({}, ...Object.values(all)) as object,
+): void {
+  const part: Part = { namespace, files, build: build as Part['build'] };
+  parts.push(part);
+  for (const one of instances()) one.addResourceBundle('en', namespace, build(files), true, true);
+  if (i18n.language !== 'en') void addIn(i18n.language, part);
+}
+
+/** Says which languages there are beside English. */
+export function offerLanguages(files: WordFiles): void {
+  others = files;
+}
+const isThere = (language: string) => language === 'en' || language === PSEUDO || language in others;
+
+/** Speaks the first of these languages that there is, or what it is a dialect of; English where there is none of them. */
+export async function speakOneOf(wanted: readonly string[]): Promise<string> {
+  const language = wanted.flatMap((one) => [one, one.split('-')[0]]).find(isThere) ?? 'en';
+  if (language !== 'en') await Promise.all(parts.map((part) => addIn(language, part)));
+  for (const one of instances()) await one.changeLanguage(language);
+  return language;
 }
 
 /** The same words, with amounts as a class measures them. */
@@ -174,7 +248,10 @@ export const dateTime = inLanguage({
 });
 export const dayAndMonth = inLanguage({ day: 'numeric', month: 'short' });
 
+const isRightToLeft = (language = 'en') =>
+  [language, language.split('-')[0]].some((one) => RIGHT_TO_LEFT.has(one));
+
 export function applyDirection(language: string): void {
   document.documentElement.lang = language;
-  document.documentElement.dir = RIGHT_TO_LEFT.has(language.split('-')[0]) ? 'rtl' : 'ltr';
+  document.documentElement.dir = isRightToLeft(language) ? 'rtl' : 'ltr';
 }

@@ -78,6 +78,8 @@ export function NumberInput({
   // What is being typed, "0." on the way to 0.5 say, stays as it is until the field is left.
   const [typed, setTyped] = useState<string | null>(null);
   const { i18n } = useTranslation();
+  // One that has a name of its own keeps it within a field with another.
+  const Control = rest['aria-label'] ? 'input' : HeadlessInput;
   const shown = value === null ? '' : figure(value, i18n.language);
   const stepBy = (steps: number) => {
     const next = Math.min(max, Math.max(min, (value ?? min) + steps * step));
@@ -86,7 +88,7 @@ export function NumberInput({
   };
   return (
     <span className="inline-flex items-center gap-2">
-      <HeadlessInput
+      <Control
         type="text"
         inputMode="decimal"
         role="spinbutton"

@@ -68,7 +68,7 @@ export function TermsFields({
             min={WORKING_MINUTES[0]}
             max={WORKING_MINUTES[1]}
             step={5}
-            unit={t('terms.minutesUnit')}
+            unit={t('ui:unit.min')}
             value={terms.minutes}
             onValue={(minutes) => set({ minutes: minutes === null ? null : Math.round(minutes) })}
           />
@@ -101,7 +101,7 @@ export function TermsFields({
       {terms.late === 'reduced' ? (
         <Field className="max-w-40" label={t('terms.latePercent')} error={faultOf('latePercent')}>
           <NumberInput
-            unit="%"
+            unit={t('ui:unit.percent')}
             min={1}
             max={100}
             value={terms.latePercent}

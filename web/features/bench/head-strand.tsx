@@ -3,7 +3,7 @@ import { HAIR_SIZES } from '@cimbel/contract/hair-pictures';
 import type { Looks, RegionAsSet } from '@cimbel/core/mark';
 import type { ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
-import { capital } from '../../lib/i18n';
+import { capital, figure } from '../../lib/i18n';
 import { HungHair } from '../hair/hung-hair';
 import { Tress } from '../../ui/tress';
 import { useIsWide } from '../../ui/use-is-wide';
@@ -22,7 +22,7 @@ export function ZoneRuler({
   height: number;
   active?: PlaceId | null;
 }) {
-  const { t } = useTranslation('craft');
+  const { t } = useTranslation(['craft', 'ui']);
   return (
     <svg aria-hidden width={84} height={height} className="shrink-0">
       {zones.map(({ zone, from, to, lengthCm }) => {
@@ -35,12 +35,18 @@ export function ZoneRuler({
               stroke="#0d0d0d"
               strokeWidth={active === zone ? 4 : 1.5}
             />
-            <text x={71} y={(y + end) / 2} textAnchor="end" fontSize={12} fontWeight={700} fill="#0d0d0d">
-              {t(`headZone.${placeParts(zone).zone}`)}
-            </text>
-            <text x={71} y={(y + end) / 2 + 13} textAnchor="end" fontSize={11} fill="#0d0d0d">
-              {`${lengthCm} cm`}
-            </text>
+            {/* As wide as the margin, so that a long name takes two lines. */}
+            <foreignObject x={0} y={(y + end) / 2 - 24} width={72} height={52}>
+              <p
+                dir="auto"
+                className="text-on-surround flex h-full flex-col justify-center text-end text-xs leading-tight font-bold break-words hyphens-auto"
+              >
+                {t(`headZone.${placeParts(zone).zone}`)}
+                <span className="text-[11px] font-normal">
+                  {t('ui:measured.cm', { value: figure(lengthCm) })}
+                </span>
+              </p>
+            </foreignObject>
           </g>
         );
       })}

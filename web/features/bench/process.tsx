@@ -163,7 +163,7 @@ function TimingRow({ row, name }: { row: Row; name: string }) {
           max={MOST_MINUTES}
           step={1}
           className="w-20!"
-          unit="min"
+          unit={t('unit.min')}
           onValue={(minutes) => {
             if (minutes !== null)
               row.onTime({ ...timing, minutes: Math.min(MOST_MINUTES, Math.max(1, Math.round(minutes))) });

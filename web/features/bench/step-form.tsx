@@ -33,7 +33,7 @@ function OptionalNumber({
   value: number | undefined;
   min?: number;
   max: number;
-  unit: 'min' | 'mm';
+  unit: string;
   onValue: (value: number | undefined) => void;
 }) {
   return (
@@ -117,7 +117,7 @@ export function StepForm({
             max={300}
             step={1}
             className="w-20!"
-            unit="min"
+            unit={t('unit.min')}
             onValue={(start) => set({ start: Math.min(300, Math.round(start ?? 0)) })}
           />
         </label>
@@ -125,7 +125,7 @@ export function StepForm({
           label={t('service.takes')}
           value={step.takesMinutes}
           max={90}
-          unit="min"
+          unit={t('unit.min')}
           onValue={(takesMinutes) => set({ takesMinutes })}
         />
         <OptionalNumber
@@ -133,7 +133,7 @@ export function StepForm({
           value={step.partingMm}
           min={2}
           max={40}
-          unit="mm"
+          unit={t('unit.mm')}
           onValue={(partingMm) => set({ partingMm })}
         />
       </div>

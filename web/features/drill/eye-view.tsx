@@ -127,7 +127,13 @@ function Weeks({ eye }: { eye: Eye }) {
         <LineChart data={data} accessibilityLayer margin={{ top: 6, right: 12, bottom: 0, left: -10 }}>
           <CartesianGrid vertical={false} stroke="var(--line)" />
           <XAxis dataKey="week" {...AXIS} />
-          <YAxis yAxisId="share" domain={[0, 100]} ticks={[0, 50, 100]} unit=" %" {...AXIS} />
+          <YAxis
+            yAxisId="share"
+            domain={[0, 100]}
+            ticks={[0, 50, 100]}
+            unit={` ${t('unit.percent')}`}
+            {...AXIS}
+          />
           <Tooltip {...TIP} />
           <Line
             yAxisId="share"

@@ -60,7 +60,7 @@ export function ZoneFields({
           max={80}
           step={0.5}
           className="w-20!"
-          unit="cm"
+          unit={t('unit.cm')}
           onValue={(lengthCm) => lengthCm !== null && set({ ...zone, lengthCm: Math.min(80, lengthCm) })}
         />
       </Field>

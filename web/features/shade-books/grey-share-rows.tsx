@@ -37,7 +37,7 @@ export function GreyShareRows({
       max={100}
       step={5}
       className="w-20!"
-      unit="%"
+      unit={t('unit.percent')}
       onValue={(value) => set(at, { [name]: Math.min(1, (value ?? 0) / 100) })}
     />
   );

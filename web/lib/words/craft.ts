@@ -3,4 +3,4 @@ import { addWords } from '../i18n';
 
 /** Terms of the trade. */
 export const CRAFT = craft;
-addWords('craft', CRAFT);
+addWords('craft', { craft });

@@ -3,4 +3,4 @@ import { addWords } from '../i18n';
 
 /** Classes, setting exercises and marking them. */
 export const EDUCATING = educating;
-addWords('ui', EDUCATING);
+addWords('ui', { educating });

@@ -3,4 +3,4 @@ import { addWords } from '../i18n';
 
 /** The rules of the craft as they are told. */
 export const HANDBOOK = handbook;
-addWords('handbook', HANDBOOK);
+addWords('handbook', { handbook });

@@ -3,4 +3,4 @@ import { addWords } from '../i18n';
 
 /** House rules and why good schools differ. */
 export const HOUSE_RULES_WORDS = houseRules;
-addWords('ui', HOUSE_RULES_WORDS);
+addWords('ui', { 'house-rules': houseRules });

@@ -3,4 +3,4 @@ import { addWords } from '../i18n';
 
 /** The laboratory. */
 export const LAB = lab;
-addWords('ui', LAB);
+addWords('ui', { lab });

@@ -3,4 +3,4 @@ import { addWords } from '../i18n';
 
 /** Accounts, rosters and who did what. */
 export const PEOPLE = people;
-addWords('people', PEOPLE);
+addWords('people', { people });

@@ -11,5 +11,18 @@ import './drills';
  */
 export const QUESTIONS = { judgement: judgements, older: olderDrills.words } as const;
 export const ANSWERS = { ...drillReasons, judgement: judgementReasons, older: olderDrills.reasons } as const;
-addWords('drill', QUESTIONS);
-addWords('reasons', { drill: ANSWERS });
+addWords('drill', { judgements, 'older-drills': olderDrills }, (files) => ({
+  judgement: files.judgements,
+  older: files['older-drills'].words,
+}));
+addWords(
+  'reasons',
+  { 'drill-reasons': drillReasons, 'judgement-reasons': judgementReasons, 'older-drills': olderDrills },
+  (files) => ({
+    drill: {
+      ...files['drill-reasons'],
+      judgement: files['judgement-reasons'],
+      older: files['older-drills'].reasons,
+    },
+  }),
+);

@@ -3,4 +3,4 @@ import { addWords } from '../i18n';
 
 /** Practice, reading tests and what they show. */
 export const READING = reading;
-addWords('ui', READING);
+addWords('ui', { reading });

@@ -3,4 +3,4 @@ import { addWords } from '../i18n';
 
 /** The bench and what comes of it: cards, clock, head, marks. */
 export const SERVICE = service;
-addWords('ui', SERVICE);
+addWords('ui', { service });

@@ -3,4 +3,4 @@ import { addWords } from '../i18n';
 
 /** Shade books. */
 export const SHADE_BOOKS = shadeBooks;
-addWords('ui', SHADE_BOOKS);
+addWords('ui', { 'shade-books': shadeBooks });
