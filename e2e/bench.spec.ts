@@ -458,7 +458,12 @@ test('a card says more than bowls and minutes: station, leftovers, checks and he
   });
   await test.step('what is left of a bowl begins another, thinned with water', async () => {
     await stepTo(student, 'Mix');
-    await mixBowl(student, 'A', { line: 'Quillet Gel, demi-permanent', shades: ['9-O'], vol: '7 vol', total: 60 });
+    await mixBowl(student, 'A', {
+      line: 'Quillet Gel, demi-permanent',
+      shades: ['9-O'],
+      vol: '7 vol',
+      total: 60,
+    });
     await student.getByRole('button', { name: 'Start from what is left of A' }).click();
     await student.getByLabel('Amount of what is left of A').fill('15');
     await student.getByLabel('Amount of water').fill('15');

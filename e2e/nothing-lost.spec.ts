@@ -21,7 +21,8 @@ const open = async (page: Page, step: string) => {
   const address = new URL(page.url());
   await page.goto(`${address.pathname}?step=${step}`);
 };
-const mix = (page: Page) => mixBowl(page, 'A', { line: 'Quillet Gel, demi-permanent', shades: ['6-O'], total: 90 });
+const mix = (page: Page) =>
+  mixBowl(page, 'A', { line: 'Quillet Gel, demi-permanent', shades: ['6-O'], total: 90 });
 const amount = (page: Page) => page.getByRole('spinbutton', { name: 'Amount of 6-O' });
 
 test('work goes on without a connection and is sent when it is back', async ({ page, context }) => {

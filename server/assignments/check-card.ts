@@ -2,6 +2,12 @@ import type { RecordCard } from '@cimbel/core/card';
 import { readLabel, type Line } from '@cimbel/core/shades';
 import { invalidField } from '../http/errors';
 
+/** A card without steps whose bowl is not mixed: they would do nothing. */
+export const onlyMixed = (card: RecordCard): RecordCard => ({
+  ...card,
+  steps: card.steps.filter(({ bowl }) => card.bowls.some(({ name }) => name === bowl)),
+});
+
 /** Labels have to be of the bowl's line, and bowls have to be there: a slip of typing is said now, not marked. */
 export function checkCard(
   { bowls, steps }: Pick<RecordCard, 'bowls' | 'steps'>,

@@ -258,6 +258,19 @@ describe('closing by hand', () => {
   });
 });
 
+describe('a card on which nothing is mixed', () => {
+  it('is taken where applying is given, and marked as empty; where it is worked the step is named', async () => {
+    const given = await setOne({ release: 'onSubmit' }, { open: ['mix'], rubric: { tone: 4, depth: 4 } });
+    const { best } = (await page(given)).solution;
+    const empty = { ...EMPTY_CARD, steps: best.steps };
+    await hand(room.student, given, empty).expect(200);
+    expect(await standing(given, room.student)).toMatchObject({ points: 0 });
+    const whole = await setOne();
+    const refused = await hand(room.student, whole, empty).expect(422);
+    expect(refused.body.error.fields[0]).toMatchObject({ path: 'answer.steps.0.bowl', code: 'noSuchBowl' });
+  });
+});
+
 describe('work against the clock', () => {
   it('tells nothing before it is begun, ends with its extra time, and is handed in as it stood', async () => {
     const id = await setOne({

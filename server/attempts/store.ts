@@ -5,7 +5,7 @@ import type { Knex } from 'knex';
 import { createHash, randomUUID } from 'node:crypto';
 import { assignmentFor, type AssignmentForMe } from '../assignments/access';
 import { isClosed, type AssignmentRow } from '../assignments/row';
-import { checkCard } from '../assignments/check-card';
+import { checkCard, onlyMixed } from '../assignments/check-card';
 import { HttpError, invalidField } from '../http/errors';
 import type { Heavy } from '../jobs/heavy';
 import { record } from '../log/store';
@@ -199,8 +199,10 @@ export async function handIn(
   submission: Submission,
   when: Date,
 ): Promise<AttemptRow> {
-  checkCard(submission.answer, assignment.lines);
-  const answer = await asRevealed(db, assignment, studentId, submission.attempt, submission.answer);
+  // Where applying is given, a bowl that was never mixed is no fault of the steps.
+  const written = assignment.open_steps.includes('apply') ? submission.answer : onlyMixed(submission.answer);
+  checkCard(written, assignment.lines);
+  const answer = await asRevealed(db, assignment, studentId, submission.attempt, written);
   const [grade] = await heavy('mark', markingOf(assignment), [answer]);
   const kept = await db.transaction(async (trx) => {
     // A standard that has changed meanwhile has to be marked by; marking again waits for whoever has passed here.
@@ -287,7 +289,7 @@ export async function handInWhenTimeIsUp(
   if (!assignment || !end) return null;
   // What was on its way when the time was up goes first.
   if (now.getTime() < end.getTime() + GRACE_MS) return { again: new Date(end.getTime() + GRACE_MS) };
-  const submission = { id: randomUUID(), answer: attempt.answer, attempt: attempt.number };
+  const submission = { id: randomUUID(), answer: onlyMixed(attempt.answer), attempt: attempt.number };
   try {
     await handIn(db, heavy, assignment, attempt.student_id, submission, end);
   } catch (error) {

@@ -8,6 +8,9 @@ const ACCENTED: Record<string, string> = Object.fromEntries(
 const LONGER = 0.35;
 const FILLER = ' ·longer';
 
+/** A text with every letter accented. */
+export const accented = (text: string): string => text.replace(/[a-zA-Z]/g, (letter) => ACCENTED[letter]);
+
 /**
  * A text as some other language would have it: every letter accented, a third longer, between brackets so that one cut off
  * is seen. What stands in braces, for a figure or a name, stays.
@@ -15,12 +18,10 @@ const FILLER = ' ·longer';
 export function pseudoText(text: string): string {
   if (text.trim() === '') return text;
   const parts = text.split(/(\{\{.*?\}\}|\$t\(.*?\))/);
-  const accented = parts.map((part, i) =>
-    i % 2 === 1 ? part : part.replace(/[a-zA-Z]/g, (letter) => ACCENTED[letter]),
-  );
+  const strange = parts.map((part, i) => (i % 2 === 1 ? part : accented(part)));
   const words = parts.filter((_, i) => i % 2 === 0).join('');
   const more = Math.ceil(words.length * LONGER);
-  return `⟦${accented.join('')}${FILLER.repeat(Math.ceil(more / FILLER.length)).slice(0, more)}⟧`;
+  return `⟦${strange.join('')}${FILLER.repeat(Math.ceil(more / FILLER.length)).slice(0, more)}⟧`;
 }
 
 /** All words of a file so. */
