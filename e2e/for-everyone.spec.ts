@@ -97,6 +97,7 @@ for (const colorScheme of THEMES) {
     page.on('console', (message) => message.type() === 'error' && errors.push(message.text()));
     const found: string[] = [];
     const titles: string[] = [];
+    const alike: string[] = [];
     const visit = async (paths: string[]) => {
       for (const path of paths) {
         await page.goto(path);
@@ -104,6 +105,7 @@ for (const colorScheme of THEMES) {
         await page.waitForLoadState('networkidle');
         titles.push(await page.title());
         found.push(...(await findings(page)).map((text) => `${path} ${text}`));
+        alike.push(...(await alikeLinks(page)).map((name) => `${path} ${name}`));
         await expectNoSidewaysScroll(page);
       }
     };
@@ -114,11 +116,23 @@ for (const colorScheme of THEMES) {
     await walkIn(page, 'Odile Brandvoort');
     await visit(await educatorPages(page));
     expect(found).toEqual([]);
+    expect(alike).toEqual([]);
     // A name of its own for every page, after which the application's.
     for (const title of titles) expect(title).toMatch(/^\S.* · Cimbel$/);
     expect(errors).toEqual([]);
   });
 }
+
+/** Links of one name that lead to different places: whoever hears them cannot tell them apart. */
+const alikeLinks = (page: Page): Promise<string[]> =>
+  page.evaluate(() => {
+    const places = new Map<string, Set<string>>();
+    for (const link of document.querySelectorAll<HTMLAnchorElement>('main a[href]')) {
+      const name = (link.getAttribute('aria-label') ?? link.textContent ?? '').trim();
+      places.set(name, (places.get(name) ?? new Set()).add(link.href));
+    }
+    return [...places].filter(([, to]) => to.size > 1).map(([name]) => name);
+  });
 
 /** What is pressed and is smaller than a finger, links within a line of text aside. */
 const tooSmall = (page: Page): Promise<string[]> =>

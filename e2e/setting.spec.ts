@@ -1,4 +1,5 @@
-import { expect, test, type Locator, type Page } from '@playwright/test';
+import { expect, test, type Page } from '@playwright/test';
+import { arrowTo, tabTo, typeInto } from './keys';
 import {
   handItIn,
   joinClass,
@@ -16,20 +17,6 @@ import {
 const answer = (page: Page) => page.getByRole('region', { name: 'Model answer' });
 const found = (page: Page) =>
   expect(answer(page).getByRole('heading', { name: 'Model answer' })).toBeVisible();
-
-/** Goes on with Tab alone until what is wanted has the focus. */
-async function tabTo(page: Page, wanted: Locator): Promise<void> {
-  for (let i = 0; i < 200; i++) {
-    if (await wanted.evaluate((element) => element === document.activeElement)) return;
-    await page.keyboard.press('Tab');
-  }
-  throw new Error('the keyboard does not get there');
-}
-async function typeInto(page: Page, field: Locator, text: string): Promise<void> {
-  await tabTo(page, field);
-  await page.keyboard.press('ControlOrMeta+a');
-  await page.keyboard.type(text);
-}
 
 test('a head of two regions, grey at the face, from nothing: previewed, kept as a draft, set, changed, worked on a phone and by keys', async ({
   browser,
@@ -156,7 +143,8 @@ test('a head of two regions, grey at the face, from nothing: previewed, kept as 
     await tabTo(keys, keys.getByLabel('Line in bowl A'));
     await keys.keyboard.type('Tarnwick');
     for (const shade of ['5:0', '5:1']) {
-      await tabTo(keys, keys.getByRole('button', { name: `Add ${shade}`, exact: true }));
+      const chart = keys.getByRole('group', { name: /^Shades of Tarnwick/ });
+      await arrowTo(keys, chart, keys.getByRole('button', { name: `Add ${shade}`, exact: true }));
       await keys.keyboard.press('Enter');
     }
     await tabTo(keys, keys.getByLabel('Strength'));

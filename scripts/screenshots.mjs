@@ -76,7 +76,7 @@ const VIEWS = {
       return `/assignments/${assignments.find(({ title }) => title.startsWith('First time')).id}`;
     },
   },
-  reading: { as: STUDENT, go: async () => '/reading' },
+  library: { as: EDUCATOR, go: async () => '/library' },
   practice: {
     as: STUDENT,
     go: async () => '/reading/practice?skills=level&minutes=5',

@@ -11,7 +11,16 @@ import { Empty, Notice } from '../ui/panel';
 import { PageTitle } from '../ui/page-title';
 import '../lib/words/educating';
 
-function StandingCell({ standing, max }: { standing: Standing; max: number }) {
+function StandingCell({
+  standing,
+  max,
+  of,
+}: {
+  standing: Standing;
+  max: number;
+  /** Whose it is, and of what. */
+  of: { student: string; title: string };
+}) {
   const { t } = useTranslation();
   const { state, points, late, attemptId, handedIn } = standing;
   const words =
@@ -30,7 +39,11 @@ function StandingCell({ standing, max }: { standing: Standing; max: number }) {
       ) : null}
       {late ? <span className="text-warn me-2 text-sm">{t('class.late')}</span> : null}
       {attemptId ? (
-        <Link className="decoration-strong-line underline underline-offset-4" to={`/answers/${attemptId}`}>
+        <Link
+          className="decoration-strong-line underline underline-offset-4"
+          aria-label={t(points === null ? 'class.openOf' : 'class.pointsOf', { ...of, points, max })}
+          to={`/answers/${attemptId}`}
+        >
           {words}
         </Link>
       ) : (
@@ -80,7 +93,12 @@ function ClassTable({ detail }: { detail: ClassDetail }) {
                 {name}
               </th>
               {detail.assignments.map((assignment) => (
-                <StandingCell key={assignment.id} standing={standings[assignment.id]} max={assignment.max} />
+                <StandingCell
+                  key={assignment.id}
+                  standing={standings[assignment.id]}
+                  max={assignment.max}
+                  of={{ student: name, title: assignment.title }}
+                />
               ))}
             </tr>
           ))}

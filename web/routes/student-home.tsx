@@ -71,6 +71,8 @@ function HangingExercise({ exercise }: { exercise: StudentAssignmentSummary }) {
     exercise;
   const { attempts, handedIn: times, minutes, closed } = exercise;
   const at = `/due/${id}`;
+  // Many links say the same; whoever hears them is told of which exercise.
+  const named = (words: string) => ({ 'aria-label': t('student.linkOf', { words, title }), children: words });
   const handedIn = state === 'handedIn';
   const overdue = late && !handedIn;
   return (
@@ -100,11 +102,11 @@ function HangingExercise({ exercise }: { exercise: StudentAssignmentSummary }) {
           )}
           {handedIn ? (
             resultReady ? (
-              <ButtonLink to={`${at}/result`}>{t('student.seeResult')}</ButtonLink>
+              <ButtonLink to={`${at}/result`} {...named(t('student.seeResult'))} />
             ) : (
               <div className="flex flex-wrap items-center gap-3">
                 {times < attempts && !closed ? (
-                  <ButtonLink to={at}>{t('student.tryAgain')}</ButtonLink>
+                  <ButtonLink to={at} {...named(t('student.tryAgain'))} />
                 ) : (
                   <p className="text-quiet">{t('student.waiting')}</p>
                 )}
@@ -113,9 +115,11 @@ function HangingExercise({ exercise }: { exercise: StudentAssignmentSummary }) {
           ) : opensAt ? (
             <p className="text-quiet">{t('student.opens', { when: dateTime(opensAt) })}</p>
           ) : (
-            <ButtonLink weight="main" to={at}>
-              {t(state === 'inWork' ? 'student.continue' : 'student.start')}
-            </ButtonLink>
+            <ButtonLink
+              weight="main"
+              to={at}
+              {...named(t(state === 'inWork' ? 'student.continue' : 'student.start'))}
+            />
           )}
         </div>
       </div>

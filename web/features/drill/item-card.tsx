@@ -205,29 +205,33 @@ export function ItemCard({
           onSubmit={() => answer(null)}
         />
 
-        {closed ? (
-          <div className="flex flex-col gap-3" aria-live="polite">
-            <Verdict mark={told.mark} />
-            {form.kind !== 'choice' || !told.mark ? (
-              <p>
-                {t('reading.rightIs')} <strong>{answerWords(t, told.item, 'right')}</strong>
-                {told.response && !told.mark?.right ? (
-                  <>
-                    {' · '}
-                    {t('reading.yours')} <strong>{answerWords(t, told.item, told.response)}</strong>
-                  </>
-                ) : null}
-              </p>
-            ) : null}
-            <ReasonList reasons={reasonsOf(told)} />
-            {comparison && told.response && canNudge(told.item) ? (
-              <Button className="self-start" aria-pressed={nudging} onClick={() => setNudging(!nudging)}>
-                {t(nudging ? 'reading.nudgeClose' : 'reading.nudge')}
-              </Button>
-            ) : null}
-            {below}
-          </div>
-        ) : (
+        {/* There before anything is said in it, or it would not be announced. */}
+        <div className="flex flex-col gap-3" aria-live="polite">
+          {closed ? (
+            <>
+              <Verdict mark={told.mark} />
+              {form.kind !== 'choice' || !told.mark ? (
+                <p>
+                  {t('reading.rightIs')} <strong>{answerWords(t, told.item, 'right')}</strong>
+                  {told.response && !told.mark?.right ? (
+                    <>
+                      {' · '}
+                      {t('reading.yours')} <strong>{answerWords(t, told.item, told.response)}</strong>
+                    </>
+                  ) : null}
+                </p>
+              ) : null}
+              <ReasonList reasons={reasonsOf(told)} />
+              {comparison && told.response && canNudge(told.item) ? (
+                <Button className="self-start" aria-pressed={nudging} onClick={() => setNudging(!nudging)}>
+                  {t(nudging ? 'reading.nudgeClose' : 'reading.nudge')}
+                </Button>
+              ) : null}
+              {below}
+            </>
+          ) : null}
+        </div>
+        {closed ? null : (
           <div className="flex flex-wrap items-center gap-3">
             {!immediate || PUT_TOGETHER.includes(form.kind) ? (
               <Button
