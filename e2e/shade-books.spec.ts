@@ -21,7 +21,7 @@ test('the college’s own line is entered, pasted, mended, saved, set in an exer
   await expect(page.getByText('None yet. Start a new one', { exact: false })).toBeVisible();
   await page.getByRole('link', { name: 'New shade chart' }).click();
   await page.getByRole('button', { name: 'Save' }).click();
-  await expect(page.getByText('2 things are not right yet', { exact: false })).toBeVisible();
+  await expect(page.getByText('2 entries are not valid yet', { exact: false })).toBeVisible();
   await expect(page.getByText('Enter at least one shade.').first()).toBeVisible();
 
   await page.getByLabel('Name of the line').fill('College Cream');
@@ -29,9 +29,9 @@ test('the college’s own line is entered, pasted, mended, saved, set in an exer
   await page.getByLabel('Code for neutral').fill('p');
   await page.getByLabel('Code for ash').fill('z');
   await page.getByLabel('Code for gold').fill('z');
-  await expect(page.getByText('The sign z stands for two tones.')).toBeVisible();
+  await expect(page.getByText('The code z stands for two tones.')).toBeVisible();
   await page.getByLabel('Code for gold').fill('m');
-  await expect(page.getByText('The sign z stands for two tones.')).toBeHidden();
+  await expect(page.getByText('The code z stands for two tones.')).toBeHidden();
 
   await page.getByRole('button', { name: 'Add a row' }).click();
   await expect(row(page, 1)).toBeFocused();
@@ -41,7 +41,7 @@ test('the college’s own line is entered, pasted, mended, saved, set in an exer
   await expect(row(page, 2)).toBeFocused();
   await paste(page, 'label\tlevel\n5=m\t6\n6=z\t6\n');
   await expect(
-    page.getByText('Row 2, level: 5=m reads as “5” in this key, the table says “6”.'),
+    page.getByText('Row 2, level: 5=m reads as “5” in this numbering system; the table says “6”.'),
   ).toBeVisible();
   await paste(page, 'label\tlevel\n5=m\t5\n6=z\t6\n7=zz\t7\n');
   await expect(row(page, 4)).toHaveValue('7=zz');

@@ -1,9 +1,18 @@
 import { newId } from './id';
 import { forget, keep, readKept } from './storage';
 import { LOCALES } from '../testing/locales';
-import { i18n } from './i18n';
+import { i18n, timeLeft } from './i18n';
 
 const reasons = (code: string, params: object) => i18n.t(code, { ns: 'reasons', ...params });
+
+describe('time that is left', () => {
+  it.each([
+    [0, '0:00'],
+    [59.9, '0:59'],
+    [60, '1:00'],
+    [1785, '29:45'],
+  ])('of %d s is %s', (seconds, text) => expect(timeLeft(seconds)).toBe(text));
+});
 
 describe('the craft’s own notation', () => {
   it('writes figures with their units, and shares as percent', () => {

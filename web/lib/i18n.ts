@@ -248,6 +248,10 @@ export const dateTime = inLanguage({
 });
 export const dayAndMonth = inLanguage({ day: 'numeric', month: 'short' });
 
+/** Time that is left, minutes and seconds: one run of figures in any direction of writing. */
+export const timeLeft = (seconds: number): string =>
+  `${Math.floor(seconds / 60)}:${String(Math.floor(seconds % 60)).padStart(2, '0')}`;
+
 const isRightToLeft = (language = 'en') =>
   [language, language.split('-')[0]].some((one) => RIGHT_TO_LEFT.has(one));
 

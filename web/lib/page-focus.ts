@@ -6,9 +6,13 @@ export function leavePage(): void {
   arriving = true;
 }
 
-/** The page is there: the focus goes to its heading, once. What is asked in a dialog keeps it. */
+/**
+ * The page is there: the focus goes to its heading, once. What is asked in a dialog keeps it, and so does a field that the
+ * page itself begins with.
+ */
 export function focusPage(heading: HTMLElement): void {
   if (!arriving || document.querySelector('[role="dialog"]')) return;
   arriving = false;
-  heading.focus({ preventScroll: true });
+  if (!document.querySelector('main')?.contains(document.activeElement))
+    heading.focus({ preventScroll: true });
 }

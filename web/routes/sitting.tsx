@@ -5,6 +5,7 @@ import { ItemCard } from '../features/drill/item-card';
 import { pictureAddress, useSitting } from '../features/drill/use-sitting';
 import { Button, ButtonLink } from '../ui/button';
 import { Failure, Loading, Notice } from '../ui/panel';
+import { timeLeft } from '../lib/i18n';
 import { PageTitle } from '../ui/page-title';
 import '../lib/words/reading';
 
@@ -37,8 +38,6 @@ export function SittingPage() {
         <ButtonLink to="/reading">{t('reading.backToRoom')}</ButtonLink>
       </div>
     );
-  const minutes = Math.floor(millisecondsLeft / 60_000);
-  const seconds = Math.floor((millisecondsLeft % 60_000) / 1000);
   return (
     <div className="flex min-h-[calc(100dvh-3.3rem)] flex-col">
       <div className="border-strong-line bg-room flex flex-wrap items-center gap-x-4 gap-y-1 border-b px-4 py-2">
@@ -56,7 +55,7 @@ export function SittingPage() {
           className={`ms-auto text-lg font-semibold ${millisecondsLeft < 60_000 ? 'text-warn' : ''}`}
           role="timer"
         >
-          {t('reading.test.clock', { minutes, seconds: String(seconds).padStart(2, '0') })}
+          <bdi>{timeLeft(millisecondsLeft / 1000)}</bdi>
         </p>
       </div>
       {millisecondsLeft === 0 ? (

@@ -25,14 +25,15 @@ export function PageTitle({
     const name = heading.current?.textContent ?? '';
     document.title = name === '' ? t('app.name') : t('app.titleOf', { page: name });
   });
+  // The heading is as large as what it stands in says.
   const title = (
-    <h1 ref={heading} tabIndex={-1} className={`outline-none ${className}`}>
+    <h1 ref={heading} tabIndex={-1} className={back ? 'outline-none' : `outline-none ${className}`}>
       {children}
     </h1>
   );
   if (!back) return title;
   return (
-    <div className="flex flex-wrap items-baseline gap-x-2">
+    <div className={`flex flex-wrap items-baseline gap-x-2 ${className}`}>
       <Link to={back.to} className="text-quiet inline-flex items-center text-sm underline">
         {back.text}
       </Link>

@@ -4,6 +4,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { api, asApiError } from '../../lib/api';
+import { timeLeft } from '../../lib/i18n';
 import { useMe } from '../../lib/session';
 import { Notice } from '../../ui/panel';
 import { submissionId } from './hand-in-form';
@@ -56,7 +57,6 @@ export function TimeLeft({
   useEffect(() => {
     if (isUp) mutate();
   }, [isUp, mutate]);
-  const [minutes, seconds] = [Math.floor(left / 60), left % 60];
   if (isUp)
     return (
       <Notice kind="warn">
@@ -65,7 +65,7 @@ export function TimeLeft({
     );
   return (
     <p role="timer" className={`font-semibold tabular-nums ${left < LITTLE_S ? 'text-warn' : ''}`}>
-      {t('bench.time.left', { minutes, seconds: String(seconds).padStart(2, '0') })}
+      {t('bench.time.left', { time: timeLeft(left) })}
     </p>
   );
 }

@@ -45,8 +45,8 @@ describe('the form of a line', () => {
       'Grey from, row 2': '60',
       'Base shade, row 2': '75',
     });
-    expect(textOf(form(tarnwick))).toContain('Add a row');
-    expect(textOf(form(draftOf(shippedLine('calder')!)))).not.toContain('Add a row');
+    expect(textOf(form(tarnwick))).toContain('Add a grey share');
+    expect(textOf(form(draftOf(shippedLine('calder')!)))).not.toContain('Add a grey share');
   });
 
   it('says which row of the table is wrong, where it stands', () => {
