@@ -55,6 +55,8 @@ export const classDetailSchema = z.object({
       title: z.string(),
       dueAt: z.iso.datetime(),
       max: z.number(),
+      /** Per cent of the points from which an answer has passed. */
+      passMark: z.number(),
       released: z.boolean(),
     }),
   ),

@@ -25,11 +25,17 @@ export const houseRulesSchema = z
     minutesTolerance: z.number().min(0).max(10).default(2),
     /** Grams by which a weighed item may be off and still be exact; 3 % of it where that is more (M4). */
     weighingTolerance: z.number().min(0.5).max(10).default(2),
+    /** Per cent of the points from which an answer has passed. */
+    passMark: z.number().int().min(1).max(100).default(75),
   })
   .strict();
 export type HouseRules = z.infer<typeof houseRulesSchema>;
 /** Rules that are a figure rather than a choice between schools. */
-export const HOUSE_FIGURES = ['minutesTolerance', 'weighingTolerance'] as const;
+export const HOUSE_FIGURES = ['minutesTolerance', 'weighingTolerance', 'passMark'] as const;
+/** Whether so many points of so many are a pass in a class. */
+export const hasPassed = (points: number, max: number, { passMark }: Pick<HouseRules, 'passMark'>): boolean =>
+  max > 0 && points * 100 >= passMark * max;
+
 export type HouseRule = Exclude<keyof HouseRules, (typeof HOUSE_FIGURES)[number]>;
 
 export const DEFAULT_HOUSE_RULES: HouseRules = houseRulesSchema.parse({});

@@ -86,6 +86,7 @@ export async function classDetail(db: Knex, row: LedClass, now: Date): Promise<C
       title: assignment.title,
       dueAt: assignment.due_at.toISOString(),
       max: maxPoints(assignment.rubric),
+      passMark: assignment.house_rules.passMark,
       released: isReleased(assignment, now),
     })),
     students: students.map((student) => ({ ...student, standings: standings(student.id) })),

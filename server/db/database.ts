@@ -21,6 +21,7 @@ import * as pace from './migrations/018_pace';
 import * as terms from './migrations/019_terms';
 import * as educators from './migrations/020_educators';
 import * as assigning from './migrations/021_assigning';
+import * as passMark from './migrations/022_pass_mark';
 
 const MIGRATIONS: Record<string, { up: (knex: Knex) => Promise<void>; down: (knex: Knex) => Promise<void> }> =
   {
@@ -45,6 +46,7 @@ const MIGRATIONS: Record<string, { up: (knex: Knex) => Promise<void>; down: (kne
     '019_terms': terms,
     '020_educators': educators,
     '021_assigning': assigning,
+    '022_pass_mark': passMark,
   };
 
 /** Migrations are code in the bundle rather than files on disk, so that one file is the whole server. */

@@ -1,5 +1,6 @@
 import type { ClassDetail, Standing } from '@cimbel/contract';
 import { Plus } from 'lucide-react';
+import { hasPassed } from '@cimbel/core/theory';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
 import { dateTime, figure } from '../lib/i18n';
@@ -63,6 +64,13 @@ const shownMean = (detail: ClassDetail, assignmentId: string): string => {
   return mean === null ? '' : figure(mean, undefined, 1);
 };
 
+/** How many of those whose points are known have passed; nothing where nobody's are. */
+function passedOf(detail: ClassDetail, { id, max, passMark }: ClassDetail['assignments'][number]): string {
+  const points = detail.students.flatMap(({ standings }) => standings[id].points ?? []);
+  const passed = points.filter((one) => hasPassed(one, max, { passMark })).length;
+  return points.length === 0 ? '' : `${figure(passed)} / ${figure(points.length)}`;
+}
+
 function ClassTable({ detail }: { detail: ClassDetail }) {
   const { t } = useTranslation();
   return (
@@ -111,6 +119,16 @@ function ClassTable({ detail }: { detail: ClassDetail }) {
             {detail.assignments.map(({ id }) => (
               <td key={id} className="px-3 py-1 text-end">
                 {shownMean(detail, id)}
+              </td>
+            ))}
+          </tr>
+          <tr>
+            <th scope="row" className="text-quiet px-3 py-1 text-start font-normal">
+              {t('class.passed')}
+            </th>
+            {detail.assignments.map((assignment) => (
+              <td key={assignment.id} className="px-3 py-1 text-end">
+                {passedOf(detail, assignment)}
               </td>
             ))}
           </tr>

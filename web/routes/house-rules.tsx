@@ -30,6 +30,7 @@ const EXAMPLE_LINE =
   SHIPPED_LINES.find(({ kind, mayDilute }) => kind === 'permanent' && !mayDilute) ?? SHIPPED_LINES[0];
 const MINUTES = [0, 2, 5] as const;
 const GRAMS = [1, 2, 4] as const;
+const PASS_MARKS = [50, 60, 65, 70, 75, 80, 85, 90];
 
 /** A rule that is a figure: how near counts as exact. */
 function FigureChoice({
@@ -166,6 +167,13 @@ function RulesForm({ detail }: { detail: ClassDetail }) {
           options={[...GRAMS, saved.weighingTolerance]}
           name={(grams) => t('houseRules.withinGrams', { grams })}
           onChange={(weighingTolerance) => setRules({ ...rules, weighingTolerance })}
+        />
+        <FigureChoice
+          label={t('houseRules.passMark')}
+          value={rules.passMark}
+          options={[...PASS_MARKS, saved.passMark]}
+          name={(percent) => t('houseRules.percentOf', { percent })}
+          onChange={(passMark) => setRules({ ...rules, passMark })}
         />
       </div>
       <div className="border-strong-line bg-room sticky bottom-0 flex flex-wrap items-center gap-3 border-t py-2">

@@ -38,7 +38,7 @@ function Again({ result }: { result: Result }) {
             </div>
             <div className="flex items-center gap-4">
               <Button onClick={() => setMarked(null)}>{t('service.backToBench')}</Button>
-              <PointsLine result={{ grade }} />
+              <PointsLine result={{ grade, houseRules }} />
             </div>
           </div>
         }

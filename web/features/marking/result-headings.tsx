@@ -1,4 +1,6 @@
 import type { Receipt, Result } from '@cimbel/contract';
+import { hasPassed, type HouseRules } from '@cimbel/core/theory';
+import { CircleCheck, CircleDashed } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
@@ -17,15 +19,25 @@ interface HandedInResult {
   receipt: Receipt | null;
   attempts: Result['attempts'];
   attemptId: string;
+  houseRules: Pick<HouseRules, 'passMark'>;
   grade: { points: number; max: number };
 }
 
-export function PointsLine({ result }: { result: Pick<HandedInResult, 'grade'> }) {
+export function PointsLine({ result }: { result: Pick<HandedInResult, 'grade' | 'houseRules'> }) {
   const { t } = useTranslation();
+  const { points, max } = result.grade;
+  const passed = hasPassed(points, max, result.houseRules);
+  const Icon = passed ? CircleCheck : CircleDashed;
   return (
-    <p className="font-display text-3xl font-semibold">
-      {t('result.points', { points: result.grade.points, max: result.grade.max })}
-    </p>
+    <div className="text-end">
+      <p className="font-display text-3xl font-semibold">{t('result.points', { points, max })}</p>
+      <p
+        className={`inline-flex items-center gap-1 text-sm font-semibold ${passed ? 'text-good' : 'text-warn'}`}
+      >
+        <Icon aria-hidden className="size-4" />
+        {t(passed ? 'result.passed' : 'result.notPassed', { percent: result.houseRules.passMark })}
+      </p>
+    </div>
   );
 }
 
