@@ -4,7 +4,7 @@ import { makeClass, register, setExercise, unique, walkIn, signOut } from './pag
 async function openGraded(page: Page): Promise<void> {
   await walkIn(page, 'Odile Brandvoort');
   await page.getByRole('link', { name: /Lantern Yard/ }).click();
-  await page.getByRole('link', { name: 'Cover half grey, keep it golden' }).click();
+  await page.getByRole('link', { name: 'Cover half grey, keep it golden', exact: true }).click();
   await expect(page.getByRole('table', { name: 'Submissions of the class' })).toBeVisible();
 }
 

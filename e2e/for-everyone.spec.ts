@@ -123,6 +123,27 @@ for (const colorScheme of THEMES) {
   });
 }
 
+/** What opens over pages: where it is, and what opens it. */
+async function educatorDialogs(page: Page): Promise<[string, (page: Page) => Promise<void>][]> {
+  const [{ id }] = await (await page.request.get('/api/classes')).json();
+  const { assignments, students } = await (await page.request.get(`/api/classes/${id}`)).json();
+  const attempt = students[1].standings[assignments[0].id].attemptId;
+  const press =
+    (name: string | RegExp) =>
+    (on: Page): Promise<void> =>
+      on.getByRole('button', { name }).first().click();
+  return [
+    ['/library', press(/^Assign /)],
+    [`/assignments/${assignments[3].id}`, press('Dates and attempts')],
+    [`/assignments/${assignments[3].id}`, press('Close submissions')],
+    [`/assignments/${assignments[0].id}`, press('Re-mark all submissions')],
+    [`/answers/${attempt}`, press(/^Change the mark for/)],
+    [`/answers/${attempt}`, press(/^Rule /)],
+    [`/classes/${id}`, press('Keyboard shortcuts')],
+    [`/classes/${id}`, press(/^Account of/)],
+  ];
+}
+
 /** Links of one name that lead to different places: whoever hears them cannot tell them apart. */
 const alikeLinks = (page: Page): Promise<string[]> =>
   page.evaluate(() => {
@@ -132,6 +153,25 @@ const alikeLinks = (page: Page): Promise<string[]> =>
       places.set(name, (places.get(name) ?? new Set()).add(link.href));
     }
     return [...places].filter(([, to]) => to.size > 1).map(([name]) => name);
+  });
+
+for (const colorScheme of THEMES)
+  test(`what opens over a page can be used by everyone, in the ${colorScheme} room`, async ({ browser }) => {
+    test.setTimeout(120_000);
+    const page = await (await browser.newContext({ colorScheme })).newPage();
+    const found: string[] = [];
+    await walkIn(page, 'Odile Brandvoort');
+    for (const [path, open] of await educatorDialogs(page)) {
+      await page.goto(path);
+      await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+      await open(page);
+      const over = page.getByRole('dialog').or(page.getByRole('menu'));
+      await expect(over.getByRole('heading').or(page.getByRole('menuitem')).first()).toBeVisible();
+      found.push(...(await findings(page)).map((text) => `${path} ${text}`));
+      await page.keyboard.press('Escape');
+      await expect(over).toHaveCount(0);
+    }
+    expect(found).toEqual([]);
   });
 
 /** What is pressed and is smaller than a finger, links within a line of text aside. */

@@ -40,12 +40,10 @@ function StandingCell({
       ) : null}
       {late ? <span className="text-warn me-2 text-sm">{t('class.late')}</span> : null}
       {attemptId ? (
-        <Link
-          className="decoration-strong-line underline underline-offset-4"
-          aria-label={t(points === null ? 'class.openOf' : 'class.pointsOf', { ...of, points, max })}
-          to={`/answers/${attemptId}`}
-        >
+        <Link className="decoration-strong-line underline underline-offset-4" to={`/answers/${attemptId}`}>
           {words}
+          {/* Many say the same; whoever hears them is told whose it is, and of what. */}
+          <span className="sr-only">{t('class.of', of)}</span>
         </Link>
       ) : (
         words
