@@ -72,7 +72,7 @@ function passedOf(detail: ClassDetail, { id, max, passMark }: ClassDetail['assig
 function ClassTable({ detail }: { detail: ClassDetail }) {
   const { t } = useTranslation();
   return (
-    <div className="bg-sheet border-line overflow-x-auto rounded-sm border">
+    <div className="bg-sheet border-line relative overflow-x-auto rounded-sm border">
       <table className="w-full border-collapse">
         <caption className="sr-only">{t('class.table')}</caption>
         <thead>
