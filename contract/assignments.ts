@@ -30,7 +30,7 @@ import type { HouseRules } from '@cimbel/core/theory';
 import type { standingSchema } from './classes';
 import type { Rights } from './people';
 import { libraryExerciseSchema } from './exercises';
-import { MOST_ATTEMPTS, withTerms, type Terms } from './terms';
+import { attemptNumberSchema, withTerms, type Terms } from './terms';
 import { oneLine } from './text';
 
 /** An exercise set to a class or to some of it. */
@@ -178,7 +178,7 @@ export const draftSchema = z.object({
   version: z.number().int().min(0),
   writer: z.string().min(1).max(64),
   /** Which attempt it is of, from 1: what is left of an earlier one is not written into another. */
-  attempt: z.number().int().min(1).max(MOST_ATTEMPTS).default(1),
+  attempt: attemptNumberSchema,
 });
 export type DraftWrite = z.infer<typeof draftSchema>;
 export interface DraftSaved {
@@ -189,7 +189,7 @@ export interface DraftSaved {
 export const submissionSchema = z.object({
   id: z.uuid(),
   answer: recordCardSchema,
-  attempt: z.number().int().min(1).max(MOST_ATTEMPTS).default(1),
+  attempt: attemptNumberSchema,
 });
 export type Submission = z.infer<typeof submissionSchema>;
 

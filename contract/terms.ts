@@ -19,6 +19,8 @@ export const MOST_ATTEMPTS = 10;
 export const WORKING_MINUTES = [5, 600] as const;
 
 const attempts = z.number().int().min(1).max(MOST_ATTEMPTS);
+/** Which of a student's attempts something is of, from 1. */
+export const attemptNumberSchema = attempts.default(1);
 
 /** What holds for one student in place of what holds for the rest; null where nothing else does. */
 export const studentTermsSchema = z

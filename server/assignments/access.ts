@@ -56,17 +56,21 @@ export async function assignmentFor(
 export const assignedToMe = ({ db, me, param }: Call): Promise<AssignmentForMe | null> =>
   assignmentFor(db, param('assignmentId'), me!.id);
 
+/** When it opens, while that is still to come; null once it is open. */
+export const opensLater = ({ opens_at }: Pick<AssignmentRow, 'opens_at'>, now: Date): Date | null =>
+  opens_at !== null && now < opens_at ? opens_at : null;
+
 /** Whether nothing of the head is told yet: it opens later, or its time runs from when it is begun. */
 export const isAhead = (
-  { opens_at, minutes }: Pick<AssignmentRow, 'opens_at' | 'minutes'>,
+  row: Pick<AssignmentRow, 'opens_at' | 'minutes'>,
   attempts: number,
   now: Date,
-): boolean => (opens_at !== null && now < opens_at) || (minutes !== null && attempts === 0);
+): boolean => opensLater(row, now) !== null || (row.minutes !== null && attempts === 0);
 
 /** The same once it opens. @throws HttpError 409 before that */
 export async function openToMe(call: Call): Promise<AssignmentForMe | null> {
   const row = await assignedToMe(call);
-  if (row?.opens_at && call.now() < row.opens_at)
+  if (row && opensLater(row, call.now()))
     throw new HttpError(409, 'attempt.notOpen', 'This exercise opens later.');
   return row;
 }

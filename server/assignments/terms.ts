@@ -2,9 +2,9 @@ import type { StudentTerms, Terms, TermsEffect } from '@cimbel/contract';
 import type { Knex } from 'knex';
 import { pointsOf, standingOf } from '../attempts/marks';
 import { attemptsOf, type AttemptRow } from '../attempts/store';
-import { checkTime } from '../attempts/time-limit';
+import { isTimeUp } from '../attempts/time-limit';
 import { studentsOf } from '../classes/store';
-import { HttpError, invalidField } from '../http/errors';
+import { invalidField } from '../http/errors';
 import { record } from '../log/store';
 import { isClosed, termsOf, type AssignmentRow, type StudentTermsRow } from './row';
 
@@ -80,17 +80,8 @@ function forStudent(row: AssignmentRow, terms: Terms, studentId: string, extra: 
 type Held = NonNullable<ReturnType<typeof forStudent>>;
 
 /** Whether an attempt under way has run out of time. */
-function timeIsUp(held: Held, attempts: readonly AttemptRow[], now: Date): boolean {
-  const underWay = attempts.find(({ submitted_at }) => submitted_at === null);
-  if (!underWay) return false;
-  try {
-    checkTime(held, underWay, now);
-    return false;
-  } catch (error) {
-    if (error instanceof HttpError) return true;
-    throw error;
-  }
-}
+const hasRunOut = (held: Held, attempts: readonly AttemptRow[], now: Date): boolean =>
+  attempts.some((attempt) => attempt.submitted_at === null && isTimeUp(held, attempt, now));
 
 function effectsFor(
   before: Held | null,
@@ -109,7 +100,7 @@ function effectsFor(
     ...(was.late && !will.late ? (['notLate'] as const) : []),
     ...(underWay && !wasClosed && willClose ? (['closed'] as const) : []),
     ...(underWay && wasClosed && !willClose ? (['reopened'] as const) : []),
-    ...(!timeIsUp(before, attempts, now) && timeIsUp(after, attempts, now) ? (['time'] as const) : []),
+    ...(!hasRunOut(before, attempts, now) && hasRunOut(after, attempts, now) ? (['time'] as const) : []),
     ...(was.points !== will.points ? (['points'] as const) : []),
   ];
   return {

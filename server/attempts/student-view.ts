@@ -1,7 +1,7 @@
 import type { StudentAssignmentPage, StudentAssignmentSummary, StudentTermsShown } from '@cimbel/contract';
 import { asSet, mainRegion } from '@cimbel/core/mark';
 import type { Knex } from 'knex';
-import { OF_STUDENT, isAhead, setForStudents, type AssignmentForMe } from '../assignments/access';
+import { OF_STUDENT, isAhead, opensLater, setForStudents, type AssignmentForMe } from '../assignments/access';
 import { exerciseOf, isClosed, isShown, maxPoints } from '../assignments/row';
 import { keptLit } from './kept-looks';
 import { pointsOf, standingOf } from './marks';
@@ -41,8 +41,7 @@ export async function studentView(
   const handedIn = attempts.filter(({ submitted_at }) => submitted_at !== null);
   const told = shownTerms(assignment, handedIn, now);
   if (isAhead(assignment, attempts.length, now)) {
-    const opens = assignment.opens_at !== null && now < assignment.opens_at ? assignment.opens_at : null;
-    return { stage: 'ahead', ...told, opensAt: opens?.toISOString() ?? null };
+    return { stage: 'ahead', ...told, opensAt: opensLater(assignment, now)?.toISOString() ?? null };
   }
   const attempt = attempts.at(-1);
   const number = attempt?.number ?? 1;
@@ -120,7 +119,6 @@ export async function studentList(
     const standing = standingOf(attempts, assignment, points);
     const underWay = attempts.some(({ submitted_at }) => submitted_at === null);
     const shown = isShown(assignment, standing.handedIn, now);
-    const opens = assignment.opens_at !== null && now < assignment.opens_at ? assignment.opens_at : null;
     return {
       id: assignment.id,
       title: assignment.title,
@@ -130,7 +128,7 @@ export async function studentList(
         ? null
         : keptLit(assignment).daylight.now[mainRegion(assignment.client_case.head)],
       dueAt: assignment.due_at.toISOString(),
-      opensAt: opens?.toISOString() ?? null,
+      opensAt: opensLater(assignment, now)?.toISOString() ?? null,
       state: underWay ? 'inWork' : standing.handedIn > 0 ? 'handedIn' : 'notStarted',
       late: standing.late || (standing.handedIn === 0 && now > assignment.due_at),
       closed: isClosed(assignment, now),

@@ -18,9 +18,14 @@ export function endOf(assignment: Limited, { begun_at }: Pick<AttemptRow, 'begun
   return minutes === null || begun_at === null ? null : new Date(begun_at.getTime() + minutes * MINUTE_MS);
 }
 
-/** @throws HttpError 409 once the time is up, with a little over for what was on its way. */
-export function checkTime(assignment: Limited, attempt: Pick<AttemptRow, 'begun_at'>, now: Date): void {
+/** Whether the time is up, with a little over for what was on its way. */
+export function isTimeUp(assignment: Limited, attempt: Pick<AttemptRow, 'begun_at'>, now: Date): boolean {
   const end = endOf(assignment, attempt);
-  if (end && now.getTime() > end.getTime() + GRACE_MS)
+  return end !== null && now.getTime() > end.getTime() + GRACE_MS;
+}
+
+/** @throws HttpError 409 once the time is up. */
+export function checkTime(assignment: Limited, attempt: Pick<AttemptRow, 'begun_at'>, now: Date): void {
+  if (isTimeUp(assignment, attempt, now))
     throw new HttpError(409, 'attempt.timeUp', 'The time for this attempt is up.');
 }

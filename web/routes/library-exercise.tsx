@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useTranslation } from 'react-i18next';
 import { useParams, useSearchParams } from 'react-router';
 import { EditExercise } from '../features/setting/edit-exercise';
-import { ofExercise } from '../features/setting/exercise-form';
+import { copyOf } from '../features/setting/exercise-form';
 import { ApiError, api } from '../lib/api';
 import { Failure, Loading } from '../ui/panel';
 import '../lib/words/service';
@@ -34,15 +34,7 @@ export function LibraryExercisePage() {
     <EditExercise
       key={exerciseId ?? from ?? ''}
       exercise={exercise}
-      start={
-        source
-          ? {
-              ...ofExercise(source),
-              tags: source.tags,
-              title: t('service.copyOf', { title: source.title }).slice(0, 120),
-            }
-          : null
-      }
+      start={source ? copyOf(source, t('service.copyOf', { title: source.title })) : null}
       books={books.data!}
       own={own.data!}
       classes={classes.data!.filter(({ archived }) => !archived)}

@@ -4,7 +4,7 @@ import { useTranslation } from 'react-i18next';
 import { useSearchParams } from 'react-router';
 import { WithClass } from '../features/reading/with-class';
 import { AssignExercise } from '../features/setting/assign-exercise';
-import { ofExercise, ofLibrary } from '../features/setting/exercise-form';
+import { copyOf, ofLibrary } from '../features/setting/exercise-form';
 import { api } from '../lib/api';
 import { Failure, Loading, Notice } from '../ui/panel';
 import '../lib/words/service';
@@ -35,11 +35,7 @@ function Editor({ detail }: { detail: ClassDetail }) {
   const start = mine
     ? ofLibrary(mine)
     : source
-      ? {
-          ...ofExercise(source),
-          tags: source.tags,
-          title: t('service.copyOf', { title: source.title }).slice(0, 120),
-        }
+      ? copyOf(source, t('service.copyOf', { title: source.title }))
       : null;
   return (
     <AssignExercise

@@ -71,6 +71,13 @@ export const ofExercise = ({
   judgement,
 });
 
+/** A new exercise that begins as another is, under a title of its own. */
+export const copyOf = (exercise: Exercise, title: string): Partial<Form> => ({
+  ...ofExercise(exercise),
+  tags: exercise.tags,
+  title: title.slice(0, 120),
+});
+
 /** An exercise of the library, to be changed or assigned. */
 export const ofLibrary = (exercise: Exercise): Partial<Form> => ({
   ...ofExercise(exercise),
