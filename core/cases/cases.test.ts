@@ -10,7 +10,7 @@ import { SHIPPED_CASES } from '.';
 
 const lineOf: LineOf = (id) => shippedLine(id);
 /** What of a vivid dye stays under everything: a trace of fresh green (P2), the pink that weak hair keeps (P7). ΔE2000. */
-const LEFT_IN: Record<string, number> = { 'green-lengths': 7.5, 'rose-on-weak-hair': 10 };
+const LEFT_IN: Record<string, number> = { 'green-lengths': 7.5, 'rose-on-weak-hair': 10.5 };
 const ids = SHIPPED_CASES.map(({ id }) => id);
 
 describe('the shipped cases', () => {

@@ -95,5 +95,20 @@ export function levelOfReflectance(reflectance: Spectrum): number {
   return levelOfLightness(lightnessOfLuminance(sum / white.y));
 }
 
+/**
+ * The level of a pigment and dye by how much brown is laid over it, optical density: what does not change is reckoned once,
+ * as a shade's brown is sought by trying.
+ */
+export function levelByBrown(pigment: NaturalPigment, under: Dye): (brown: number) => number {
+  const k = absorptionOf(pigment, under);
+  const shape = DYE_SHAPES.brown;
+  const { y, white } = WEIGHTS.daylight;
+  return (brown) => {
+    let sum = 0;
+    for (let i = 0; i < k.length; i++) sum += reflectedAt(k[i] + brown * shape[i]) * y[i];
+    return levelOfLightness(lightnessOfLuminance(sum / white.y));
+  };
+}
+
 export const WHITE_HAIR: NaturalPigment = { brownBlack: 0, red: 0, yellow: 0 };
 export const whiteHairLab = (light: Light = 'daylight'): Lab => labOf(reflectanceOf(WHITE_HAIR), light);

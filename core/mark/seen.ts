@@ -12,9 +12,11 @@ import {
   type RecordCard,
   type Step,
 } from '../card';
+import { toneVector } from '../colour';
 import { isLightener, type Mix } from '../process';
-import type { Line, ShadePart } from '../shades';
+import { mixTone, type Line, type ShadePart } from '../shades';
 import {
+  FILL_BEYOND,
   layersOf,
   needOnLine,
   rulingOn,
@@ -24,7 +26,7 @@ import {
   type RouteRuling,
   type Task,
 } from '../solve';
-import { LEAST_WATER_SHARE, LIFTING, type HouseRules, type LeftoverWay } from '../theory';
+import { LEAST_WATER_SHARE, LIFTING, fillToneAt, type HouseRules, type LeftoverWay } from '../theory';
 
 /** A step of the plan with what is in its bowl. */
 export interface SeenStep {
@@ -57,7 +59,30 @@ const roleOf = ({ kind }: Line, { wet }: Step, mix: Mix | null): LayerRole => {
   return wet && mix?.conditioner ? 'cleanse' : 'lighten';
 };
 
+/** Low-strength warm colour under another colour on bared hair that goes darker puts warmth back, as a filler does (F6). */
+function fillsBeneath(task: Task, steps: readonly SeenStep[]): SeenStep | undefined {
+  const darker = task.history.kind === 'lightened' && task.target.level < task.present - FILL_BEYOND;
+  const coloured = steps.filter(({ role }) => role === 'colour');
+  if (!darker || coloured.length < 2 || steps.some(({ role }) => role === 'fill')) return undefined;
+  const [first, ...after] = [...coloured].sort((a, b) => a.step.start - b.step.start);
+  const gentle = first.line.kind === 'demi' || first.line.kind === 'acidGloss';
+  const { x, y } = mixTone(first.shades);
+  const warm = toneVector(fillToneAt(task.target.level));
+  const along = x * warm.x + y * warm.y;
+  const isWarm = along > FILLS_FROM * Math.hypot(x, y) * Math.hypot(warm.x, warm.y) && along > 0;
+  const isOver = after.some(({ step }) => step.start >= first.step.start + first.step.minutes);
+  return gentle && isWarm && isOver ? first : undefined;
+}
+/** Cosine between a mix and the warmth of the level from which on it puts that warmth back. */
+const FILLS_FROM = 0.6;
+
 export function seenStepsOn(plan: RecordCard, task: Task, lineOf: LineOf): SeenStep[] {
+  const steps = stepsIn(plan, task, lineOf);
+  const fills = fillsBeneath(task, steps);
+  return steps.map((one) => (one === fills ? { ...one, role: 'fill' } : one));
+}
+
+function stepsIn(plan: RecordCard, task: Task, lineOf: LineOf): SeenStep[] {
   return stepsOn(plan, task.part).flatMap((step) => {
     const bowl = bowlOf(plan, step);
     const line = bowl?.lineId ? lineOf(bowl.lineId) : undefined;

@@ -6,6 +6,7 @@ import {
   depthAlone,
   dyeOf,
   exposureOf,
+  levelByBrown,
   levelOfReflectance,
   loadOf,
   naturalPigment,
@@ -205,8 +206,7 @@ const BROWN_ROUNDS = 2;
 
 /** Brown dye that brings hair of a pigment, with what brown is there, to a level; below 0 where it is deeper already. */
 function brownTo(level: number, pigment: NaturalPigment, under: Dye): number {
-  const at = (brown: number) =>
-    levelOfReflectance(reflectanceOf(pigment, { ...under, brown: under.brown + brown }));
+  const at = levelByBrown(pigment, under);
   const depth = at(0);
   let brown = brownBlackOfLevel(level) - brownBlackOfLevel(depth);
   if (brown <= 0) return brown;

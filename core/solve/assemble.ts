@@ -56,10 +56,34 @@ function poured({ line }: ChosenLayer, vol: number, grams: number): Bowl['develo
   return pour.map((part, i) => ({ vol: part.vol, grams: tenth(weights[i]) }));
 }
 
+/** Parts of a tube that are pressed out by its marks, the likeliest first (M3). */
+const OF_TUBE = [1 / 2, 1 / 4];
+const isWhole = (value: number) => Math.abs(value - Math.round(value)) < 1e-9;
+
+/**
+ * Grams of a bowl: the middle of its guide, or where whole, half or quarter tubes of every shade come to an amount within
+ * the guide, the nearest of those to the middle (M2, M3).
+ */
+function totalGrams(
+  layer: ChosenLayer,
+  { minGrams, maxGrams }: { minGrams: number; maxGrams: number },
+): number {
+  const middle = (minGrams + maxGrams) / 2;
+  const parts = layer.shades.map((one) => one.parts);
+  if (parts.length > 0 && layer.ratio !== null && parts.every(isWhole)) {
+    const all = parts.reduce((sum, one) => sum + one, 0);
+    for (const part of OF_TUBE) {
+      const step = layer.line.tubeGrams * part * all * (1 + layer.ratio);
+      const total = Math.max(1, Math.round(middle / step)) * step;
+      if (total >= minGrams && total <= maxGrams) return total;
+    }
+  }
+  return Math.max(5, Math.round(middle / 5) * 5);
+}
+
 /** The bowl as it is weighed out for some zones. */
 function weigh(name: string, layer: ChosenLayer, head: Head, zones: PlaceId[], share: number): Bowl {
-  const { minGrams, maxGrams } = amountFor(head, zones, share);
-  const total = Math.max(5, Math.round((minGrams + maxGrams) / 2 / 5) * 5);
+  const total = totalGrams(layer, amountFor(head, zones, share));
   // A cleanse holds as much conditioner as powder.
   const addition = layer.role === 'cleanse' ? 1 : 0;
   const colour = layer.ratio === null ? total : total / (1 + layer.ratio + addition);
@@ -77,6 +101,10 @@ function weigh(name: string, layer: ChosenLayer, head: Head, zones: PlaceId[], s
     ...(addition > 0 ? { others: [{ kind: 'conditioner' as const, grams: tenth(colour) }] } : {}),
   };
 }
+
+/** What makes two bowls one: what they hold, whatever the grams. */
+const formulaOf = ({ role, line, shades, ratio, vol }: ChosenLayer): string =>
+  JSON.stringify([role, line.id, shades.map(({ shade, parts }) => [shade.label, parts]), ratio, vol]);
 
 /** Hair that others are woven out of: it is coloured between their foils, or the colour would reach them too (A6). */
 const isBetween = ({ task: { part } }: Job, jobs: readonly Job[]): boolean =>
@@ -194,6 +222,7 @@ function stepsOf(placed: Placed[], clientCase: ClientCase, jobs: readonly Job[])
   for (const { job, layer, minutes, bowl, start, wet } of placed) {
     const { zone, woven } = job.task.part;
     const share = shareOf(job, jobs, clientCase);
+    const placement = woven ? 'foils' : isBetween(job, jobs) ? 'between' : 'open';
     const toner =
       layer.role === 'colour' &&
       (layer.line.kind === 'demi' || layer.line.kind === 'acidGloss') &&
@@ -205,6 +234,7 @@ function stepsOf(placed: Placed[], clientCase: ClientCase, jobs: readonly Job[])
         step.start === start &&
         step.minutes === minutes &&
         step.share === share &&
+        step.placement === placement &&
         step.taken === (woven ? takenOn(clientCase, zone).taken : undefined) &&
         step.wet === wet,
     );
@@ -215,7 +245,7 @@ function stepsOf(placed: Placed[], clientCase: ClientCase, jobs: readonly Job[])
     steps.push({
       bowl,
       zones: [zone],
-      placement: woven ? 'foils' : isBetween(job, jobs) ? 'between' : 'open',
+      placement,
       share,
       areas: [],
       ...(woven ? takenOn(clientCase, zone) : {}),
@@ -230,12 +260,16 @@ function stepsOf(placed: Placed[], clientCase: ClientCase, jobs: readonly Job[])
           : toner
             ? CHECKS.toner.best
             : null,
-      ends: layer.role === 'fill' ? 'stay' : 'rinse',
+      ends: layer.line.kind === 'filler' ? 'stay' : 'rinse',
     });
   }
   for (const step of steps) {
     const coversGrey = placed.some(
-      ({ bowl, layer, job }) => bowl === step.bowl && layer.role === 'colour' && job.route !== 'refresh',
+      ({ bowl, layer, job }) =>
+        bowl === step.bowl &&
+        step.zones.includes(job.task.part.zone) &&
+        layer.role === 'colour' &&
+        job.route !== 'refresh',
     );
     step.areas = orderOf(clientCase.head, step.zones, coversGrey);
   }
@@ -291,18 +325,28 @@ export function assemble(
   for (let phase = 0; phase < phases; phase++) {
     const placed: Placed[] = [];
     const mixed = new Map<Group, string>();
+    const byFormula = new Map<string, { name: string; zones: PlaceId[]; share: number }>();
     for (const group of inOrder) {
       const own = group.way.layers[phase - begins.get(group)!];
       if (!own) continue;
       const donor = donors.get(group);
       const emulsified = donor && refresh === 'waterEmulsify' ? mixed.get(donor) : undefined;
       const layer = donor ? { ...donor.way.layers.at(-1)!, minutes: own.minutes } : own;
-      const name = emulsified ?? NAMES[bowls.length];
+      const isThin = donor !== undefined || isThinned(group);
+      const shared = isThin ? undefined : byFormula.get(formulaOf(layer));
+      const name = emulsified ?? shared?.name ?? NAMES[bowls.length];
       const zones = group.jobs.map(({ task }) => task.part.zone);
       const share = Math.max(...group.jobs.map((job) => shareOf(job, jobs, clientCase)));
       if (emulsified === undefined) {
-        const bowl = weigh(name, layer, clientCase.head, zones, share);
-        bowls.push(donor || isThinned(group) ? thinned(bowl) : bowl);
+        const serves = {
+          name,
+          zones: [...(shared?.zones ?? []), ...zones],
+          share: Math.max(shared?.share ?? 0, share),
+        };
+        const bowl = weigh(name, layer, clientCase.head, serves.zones, serves.share);
+        if (shared) bowls[bowls.findIndex((one) => one.name === name)] = bowl;
+        else bowls.push(isThin ? thinned(bowl) : bowl);
+        if (!isThin) byFormula.set(formulaOf(layer), serves);
       }
       mixed.set(group, name);
       group.jobs.forEach((job, i) =>
@@ -319,7 +363,7 @@ export function assemble(
     schedule(placed, from);
     steps.push(...stepsOf(placed, clientCase, jobs));
     const end = Math.max(...placed.map(({ start, minutes }) => start + minutes));
-    const stays = placed.every(({ layer }) => layer.role === 'fill');
+    const stays = placed.every(({ layer }) => layer.line.kind === 'filler');
     from = end + (stays ? 0 : BETWEEN_MINUTES);
   }
   return {

@@ -19,7 +19,7 @@ export function fitOfNeed(mix: readonly ShadePart[], need: ShadeNeed): MixFit {
   if (need.clear) {
     // Anything that colours is not the clear.
     const coloured = mix.some(({ shade }) => shade.series !== 'clear');
-    return { ...fit, levelGap: coloured ? Infinity : 0, toneGap: 0, shareShort: 0 };
+    return { ...fit, levelGap: coloured ? Infinity : 0, toneGap: 0, shareShort: 0, shareOver: 0 };
   }
   if (!need.highLift) return fit;
   const lifts = mix.some(({ shade }) => shade.series === 'highLift');
@@ -29,7 +29,7 @@ export function fitOfNeed(mix: readonly ShadePart[], need: ShadeNeed): MixFit {
 export const isRightFor = (fit: MixFit) => isRightMix(fit);
 
 /** Shares of a corrector worth trying: a gram or two in a full bowl (U5). */
-const CORRECTOR_SHARES = [0.025, 0.05, 0.1];
+const CORRECTOR_SHARES = [0.02, 0.035];
 /** A corrector where a shade would do is one thing more to weigh to the tenth of a gram. */
 const CORRECTOR_PRICE = 4;
 /** Extra-pigment naturals are for white that resists (T2, F8); elsewhere the plain series does. */
@@ -111,7 +111,7 @@ export function rightMixes(line: Line, need: ShadeNeed, most: number): RightMix[
     if (!isRightFor(fit)) return;
     const level = clamp(mixLevel(mix) ?? need.levels.min, need.levels);
     const price = need.highLift
-      ? 2 * fit.toneGap + 0.15 * mix.length
+      ? 2 * fit.toneGap + 1.25 * (mix.length - 1)
       : cost({ mix, fit }, { level, tone: need.tone, naturalShare: need.naturalShare, over: need.over });
     const doubled = mix.some(({ shade }) => shade.series === 'extraNatural')
       ? need.extraPigment

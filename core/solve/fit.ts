@@ -43,12 +43,16 @@ export interface MixFit {
   levelGap: number;
   /** Distance on the painter's circle from the wanted tone, thinned by the natural share the grey asks for. */
   toneGap: number;
-  /** Natural share that is missing for the grey; more than needed is not counted here but thins the tone. */
+  /** Natural share that is missing for the grey. */
   shareShort: number;
+  /** Natural share beyond what the grey asks for, 0–1; 0 where none is asked: there it only thins the tone. */
+  shareOver: number;
 }
 
 /** Full marks within these: a quarter of a level (reading is to the half), a tone just noticeably off, a rounding. */
 export const FIT_TOLERANCE = { level: 0.25, tone: 0.15, share: 0.03 };
+/** More natural than grey asks for by less than a sixth is no other step of the table (F8). */
+const OVER_TOLERANCE = 0.1;
 
 export function fitOf(mix: readonly ShadePart[], need: MixNeed): MixFit {
   const level = mixLevel(mix);
@@ -67,10 +71,12 @@ export function fitOf(mix: readonly ShadePart[], need: MixNeed): MixFit {
     excusedShare: excused,
     toneGap: gapTo(shown, { ...full, x: full.x * (1 - excused), y: full.y * (1 - excused) }, need.over),
     shareShort: Math.max(0, min - share),
+    shareOver: min > 0 ? Math.max(0, share - max) : 0,
   };
 }
 
 export const isRightMix = (fit: MixFit) =>
   fit.levelGap <= FIT_TOLERANCE.level &&
   fit.toneGap <= FIT_TOLERANCE.tone &&
-  fit.shareShort <= FIT_TOLERANCE.share;
+  fit.shareShort <= FIT_TOLERANCE.share &&
+  fit.shareOver <= OVER_TOLERANCE;

@@ -7,6 +7,7 @@ import {
   isGivingWay,
   strandAfter,
   strandUnder,
+  type Application,
   type Mix,
   type ProductKind,
 } from '../process';
@@ -14,7 +15,7 @@ import type { Line, ShadePart } from '../shades';
 import { LEFTOVER_WATER, LIFTING, type HouseRules } from '../theory';
 import { rightMixes, type RightMix } from './compose';
 import { needOnLine, type Layer, type ShadeNeed } from './layer';
-import { termsOf, type Terms } from './terms';
+import { termsOf, tonesBared, type Terms } from './terms';
 import type { Route } from './route';
 import type { Task } from './task';
 
@@ -145,8 +146,15 @@ function plain(
   lines: readonly Line[],
   rules: HouseRules,
 ): ChosenLayer | null {
-  const line = linesFor(layer, lines)[0];
-  if (!line) return null;
+  for (const line of linesFor(layer, lines)) {
+    const chosen = plainOf(jobs, layer, line, rules);
+    if (chosen) return chosen;
+  }
+  return null;
+}
+
+/** What is not searched for, of one line: its directions say all. Null where the line has nothing for it. */
+function plainOf(jobs: readonly Job[], layer: Layer, line: Line, rules: HouseRules): ChosenLayer | null {
   const { task, route } = jobs[0];
   const terms = termsOf(task, route, layer, line, rules);
   if (!terms) return null;
@@ -160,6 +168,13 @@ function plain(
     const [vol, ratio] = [terms.vols[0], terms.ratios[0]];
     const mix: Mix = { product: 'remover', shades: [], developerVol: vol, ratio };
     return { role: 'remove', line, mix, shades: [], ratio, vol, minutes };
+  }
+  if (layer.role === 'fill' && line.kind !== 'filler') {
+    const [warm] = rightMixesOf(line, layer.need!);
+    if (!warm) return null;
+    const [vol, ratio] = [terms.vols[0], terms.ratios[0]];
+    const mix: Mix = { product: line.kind, shades: warm.mix, developerVol: vol, ratio };
+    return { role: 'fill', line, mix, shades: warm.mix, ratio, vol, minutes };
   }
   if (layer.role === 'fill') {
     const fills = jobs[0].task.target.level;
@@ -196,7 +211,7 @@ function plain(
 /** Mixes looked at by the hair model for each line; the theory has sorted them. */
 const LOOKED_AT = 48;
 /** What a less simple mix, a line further down the list or a ratio that is not the standard costs against a ΔE of 1. */
-const PRICE = { mix: 1, line: 0.8, ratio: 0.25, vol: 0.3, minutes: 0.5 };
+const PRICE = { mix: 1, line: 0.8, ratio: 0.25, vol: 0.3, minutes: 0.5, liftingOnBare: 3 };
 /** Nearer than this, ΔE2000, nobody tells plans apart: the simpler one is the better. */
 const TOLD_APART = 2;
 
@@ -214,15 +229,23 @@ function rightMixesOf(line: Line, need: ShadeNeed): RightMix[] {
 const pairs = (a: readonly number[], b: readonly number[]): [number, number, number, number][] =>
   a.flatMap((one, i) => b.map((other, j): [number, number, number, number] => [i, one, j, other]));
 
-/** Every colour layer that the rules allow, with what it makes of the strands. */
+/** A bowl of colour that the rules allow, before the hair model has looked at it. */
+export interface Candidate {
+  chosen: ChosenLayer;
+  /** What it costs beside how far it misses the wish: simplicity, the order of the lines. Against a ΔE of 1. */
+  price: number;
+}
+
+/** Every colour layer that the rules allow. */
 function* colours(
   jobs: readonly Job[],
-  strands: readonly Strand[],
   layer: Layer,
   lines: readonly Line[],
   rules: HouseRules,
   startsFirst: readonly boolean[],
-): Generator<{ chosen: ChosenLayer; labs: Lab[]; price: number }> {
+): Generator<Candidate> {
+  // Bared hair is toned and darkened by low-strength colour; permanent only where that comes clearly nearer (F4, F9).
+  const onBare = jobs.every(({ task, route }) => tonesBared(task, route));
   for (const [rank, line] of linesFor(layer, lines).entries()) {
     const terms = jobs.map(({ task, route }, i) => termsOf(task, route, layer, line, rules, startsFirst[i]));
     if (terms.some((one) => one === null)) continue;
@@ -232,68 +255,117 @@ function* colours(
     const [need, ...others] = jobs.map(({ task }) => needOnLine(layer.need!, task.greyShare, line, rules));
     // By the line's own table the jobs may need bowls of their own; they are then tried apart.
     if (others.some(({ naturalShare }) => naturalShare.min !== need.naturalShare.min)) continue;
+    const best = all.map(({ minutes }) => minutes.best);
+    const short = all.map(({ minutes }) => minutes.min);
+    const middle = all.map(({ minutes }) => round((minutes.best + minutes.min) / 2));
+    const times = best.every((m, at) => m === short[at]) ? [best] : [best, middle, short];
     for (const { mix: shades, cost } of rightMixesOf(line, need)) {
       for (const [i, ratio, j, vol] of pairs(all[0].ratios, shared)) {
         const mix: Mix = { product, shades, developerVol: vol, ratio, ...thinnedAs(layer, line) };
-        const best = all.map(({ minutes }) => minutes.best);
-        const short = all.map(({ minutes }) => minutes.min);
-        const middle = all.map(({ minutes }) => round((minutes.best + minutes.min) / 2));
-        for (const minutes of best.every((m, at) => m === short[at]) ? [best] : [best, middle, short]) {
-          const labs = jobs.map((_, at) => labOfStrand(lie(mix, strands[at], minutes[at])));
+        for (const minutes of times)
           yield {
             chosen: { role: 'colour', line, mix, shades, ratio, vol, minutes },
-            labs,
             price:
               PRICE.mix * cost +
               PRICE.line * rank +
               PRICE.ratio * i +
               PRICE.vol * j +
-              (minutes === best ? 0 : PRICE.minutes),
+              (minutes === best ? 0 : PRICE.minutes) +
+              (onBare && LIFTING.includes(line.kind) ? PRICE.liftingOnBare : 0),
           };
-        }
       }
     }
   }
 }
 
-/**
- * All ways the rules allow to do a group of jobs that share their layers, best first: nearness to the wish by the hair
- * model, then simplicity. Empty where no line at hand can do it.
- */
-export function waysOf(
+/** What comes before the colour of some jobs, the strands as they then are, and every bowl of colour that is right. */
+export interface Choices {
+  before: ChosenLayer[];
+  strands: Strand[];
+  /** Null where no colour is to be chosen: what comes before is all. */
+  candidates: Candidate[] | null;
+}
+
+/** Every choice the rules leave for jobs that share their layers; null where a layer has no product at hand. */
+export function choicesFor(
   jobs: readonly Job[],
   lines: readonly Line[],
   rules: HouseRules,
   startsFirst: readonly boolean[] = jobs.map(() => false),
-): Way[] {
+): Choices | null {
   let strands = jobs.map(({ start }) => start);
   const before: ChosenLayer[] = [];
+  for (const layer of jobs[0].layers) {
+    if (layer.role === 'colour' && layer.need)
+      return { before, strands, candidates: [...colours(jobs, layer, lines, rules, startsFirst)] };
+    const chosen =
+      layer.role === 'lighten'
+        ? lighten(jobs, strands, layer, lines, rules)
+        : plain(jobs, layer, lines, rules);
+    if (!chosen) return null;
+    before.push(chosen);
+    strands = strands.map((strand, i) => lie(chosen.mix, strand, chosen.minutes[i]));
+  }
+  return { before, strands, candidates: null };
+}
+
+/** What a candidate makes of the strands it lies on. */
+export const colouredBy = ({ mix, minutes }: ChosenLayer, strands: readonly Strand[]): Lab[] =>
+  strands.map((strand, i) => labOfStrand(lie(mix, strand, minutes[i])));
+
+/** The same for candidates that share their bowls and differ in minutes: each bowl is put on once. */
+function colouring(strands: readonly Strand[]): (chosen: ChosenLayer) => Lab[] {
+  const put = new Map<Mix, Application[]>();
+  return ({ mix, minutes }) => {
+    const on = put.get(mix) ?? strands.map((strand) => apply({ mix }, strand));
+    put.set(mix, on);
+    return on.map((application, i) => labOfStrand(strandAfter(application, minutes[i])));
+  };
+}
+
+/**
+ * All ways the rules allow to do a group of jobs that share their layers, best first: nearness to the wish by the hair
+ * model, then simplicity. Nothing where no line at hand can do it.
+ *
+ * They are worked out as they are asked for: a candidate costs at least its price and what nobody tells apart, so the hair
+ * model looks at one only once no other that it has looked at is surely better.
+ */
+export function* waysOf(
+  jobs: readonly Job[],
+  lines: readonly Line[],
+  rules: HouseRules,
+  startsFirst: readonly boolean[] = jobs.map(() => false),
+): Generator<Way> {
+  const choices = choicesFor(jobs, lines, rules, startsFirst);
+  if (!choices) return;
+  const { before, strands, candidates } = choices;
   const goals = jobs.map(({ task }) => targetLab(task.target));
   const wayOf = (layers: ChosenLayer[], labs: Lab[], price: number): Way => {
     const deltaE = labs.map((lab, i) => differenceOf(lab, goals[i]));
     const missed = deltaE.reduce((sum, one) => sum + max(TOLD_APART, one), 0) / jobs.length;
     return { layers, labs, deltaE, cost: missed + price };
   };
-  for (const layer of jobs[0].layers) {
-    if (layer.role === 'colour' && layer.need) {
-      const ways = [...colours(jobs, strands, layer, lines, rules, startsFirst)].map(
-        ({ chosen, labs, price }) => wayOf([...before, chosen], labs, price),
-      );
-      return ways.sort((a, b) => a.cost - b.cost);
-    }
-    const chosen =
-      layer.role === 'lighten'
-        ? lighten(jobs, strands, layer, lines, rules)
-        : plain(jobs, layer, lines, rules);
-    if (!chosen) return [];
-    before.push(chosen);
-    strands = strands.map((strand, i) => lie(chosen.mix, strand, chosen.minutes[i]));
-  }
-  return [
-    wayOf(
+  if (!candidates) {
+    yield wayOf(
       before,
       strands.map((strand) => labOfStrand(strand)),
       0,
-    ),
-  ];
+    );
+    return;
+  }
+  const byPrice = candidates
+    .map((candidate, order) => ({ candidate, order }))
+    .sort((a, b) => a.candidate.price - b.candidate.price || a.order - b.order);
+  const coloured = colouring(strands);
+  /** Looked at and not given out yet, best first; of equals the one the rules name first. */
+  const looked: { way: Way; order: number }[] = [];
+  for (const { candidate, order } of byPrice) {
+    while (looked.length > 0 && looked[0].way.cost < TOLD_APART + candidate.price) yield looked.shift()!.way;
+    const way = wayOf([...before, candidate.chosen], coloured(candidate.chosen), candidate.price);
+    const at = looked.findIndex(
+      (one) => one.way.cost > way.cost || (one.way.cost === way.cost && one.order > order),
+    );
+    looked.splice(at < 0 ? looked.length : at, 0, { way, order });
+  }
+  for (const { way } of looked) yield way;
 }

@@ -2,6 +2,8 @@ import { isFashion, toHalfLevel, type Tone } from '../colour';
 import type { ProductKind } from '../process';
 import type { Line } from '../shades';
 import {
+  asksForRedOnNatural,
+  fillToneAt,
   greyLimitOf,
   hasGreyToCover,
   keepsWarmthUnder,
@@ -56,6 +58,9 @@ const NO_SHARE: ShareSpan = { min: 0, max: 0 };
  */
 const POROUS_LIGHTER = 1;
 
+/** A deposit that stands in for a filler is no deeper than the wish, or the shade over it would be. */
+const FILL_LIGHTER = 1;
+
 const TOP_LEVEL = 12;
 
 /** White strands that the colour of a route has to cover: wished so, and still there when it goes on (F13). */
@@ -77,6 +82,16 @@ const overOtherTone = (
   task.history.tone.primary !== 'neutral' &&
   task.history.tone.primary !== task.target.tone.primary;
 
+/**
+ * Bared porous hair that goes darker without a filler has no warmth of its own for the colour to stand on, and takes it
+ * green: a tone step warmer is right (F11).
+ * @rule F11
+ */
+const lacksWarmth = ({ history, porosity, target, present }: Task, route: Route): boolean =>
+  route === 'deposit' && history.kind === 'lightened' && porosity === 'high' && target.level <= present - 1;
+/** What hollow hair shows through a colour: the cool green that is left where red and orange are missing. */
+const HOLLOW: Tone = { primary: 'ash', secondary: 'matte' };
+
 function colourNeed(
   task: Task,
   route: Route,
@@ -97,6 +112,7 @@ function colourNeed(
     highLift: false,
     ...(grey && task.resistant ? { extraPigment: true } : {}),
     ...(overOtherTone(task, route) ? { over: task.history.tone } : {}),
+    ...(lacksWarmth(task, route) ? { over: HOLLOW } : {}),
   };
 }
 
@@ -140,7 +156,9 @@ function colourKinds(task: Task, route: Route): ProductKind[] {
             ? ['demi', 'acidGloss', 'permanent']
             : coversGrey(task, route)
               ? ['permanent', 'express', 'demi']
-              : ['demi', 'acidGloss', 'permanent', 'express'];
+              : task.history.kind === 'untouched' && asksForRedOnNatural(task.natural, task.target.tone)
+                ? ['permanent', 'express', 'demi', 'acidGloss']
+                : ['demi', 'acidGloss', 'permanent', 'express'];
   // F13: what is to be blended, not covered.
   if (task.target.grey === 'blend' && route === 'deposit') return ['demi'];
   // A1: permanent over its own colour only makes it darker; what is coloured already has its grey covered.
@@ -245,7 +263,21 @@ export function layersOf(task: Task, route: Route, rules: HouseRules): Layer[] {
       return dark ? [remove, lighten, colour(exactly)] : [remove, colour(exactly)];
     }
     case 'fillThenColour':
-      return [{ ...plain, role: 'fill', products: ['filler'] }, colour(exactly)];
+      return [
+        {
+          ...plain,
+          role: 'fill',
+          products: ['filler', 'demi', 'acidGloss'],
+          need: {
+            levels: { min: target.level, max: target.level + FILL_LIGHTER },
+            tone: fillToneAt(target.level),
+            naturalShare: NO_SHARE,
+            covers: false,
+            highLift: false,
+          },
+        },
+        colour(exactly),
+      ];
   }
 }
 

@@ -29,6 +29,44 @@ const jobOf = (clientCase: ClientCase, task: Task, route: Route, rules: HouseRul
   start: strandOfZone(clientCase.head, task.part.zone),
 });
 
+/** Ways that are worked out as far as somebody looks, once. */
+export class Ways implements Iterable<Way> {
+  private readonly found: Way[] = [];
+  constructor(private readonly rest: Generator<Way>) {}
+  *[Symbol.iterator](): Iterator<Way> {
+    for (let at = 0; ; at++) {
+      if (at === this.found.length) {
+        const next = this.rest.next();
+        if (next.done) return;
+        this.found.push(next.value);
+      }
+      yield this.found[at];
+    }
+  }
+  /** The best; undefined where there is none. */
+  get first(): Way | undefined {
+    for (const way of this) return way;
+    return undefined;
+  }
+}
+
+/** Ways of single jobs, as a search has begun to look at them: what is chosen is looked at further. */
+type Begun = Map<Job, Ways>;
+
+function beginning(job: Job, lines: readonly Line[], rules: HouseRules, begun: Begun): Ways {
+  const ways = begun.get(job) ?? new Ways(waysOf([job], lines, rules));
+  begun.set(job, ways);
+  return ways;
+}
+
+/** Every part of a head by every route that the rules allow it. */
+export const jobsOf = (clientCase: ClientCase, rules: HouseRules): Job[] =>
+  tasksOf(clientCase).flatMap((task) =>
+    rulingsFor(task).flatMap(({ route, allowed }) =>
+      allowed ? [jobOf(clientCase, task, route, rules)] : [],
+    ),
+  );
+
 /** A step down the list of routes costs as much as this ΔE: the plainest that gets there is taken. */
 const ROUTE_PRICE = 2.5;
 
@@ -49,6 +87,7 @@ function chooseJobs(
   tasks: readonly Task[],
   lines: readonly Line[],
   rules: HouseRules,
+  begun: Begun,
 ): { jobs: Job[]; failed: { task: Task; reasons: Reason[] }[]; tried: TriedRoute[] } {
   const jobs: Job[] = [];
   const ended: TriedRoute[] = [];
@@ -63,7 +102,9 @@ function chooseJobs(
       const tried = group.map((task) => jobOf(clientCase, task, route, rules));
       // A route that one of them is not allowed, for its condition say, is none for all.
       if (group.some((task) => !rulingsFor(task).find((ruling) => ruling.route === route)?.allowed)) return;
-      const ways = tried.map((job) => (route === 'leave' ? leaveWay(job) : waysOf([job], lines, rules)[0]));
+      const ways = tried.map((job) =>
+        route === 'leave' ? leaveWay(job) : beginning(job, lines, rules, begun).first,
+      );
       if (ways.some((way) => !way)) return end(route, whyNoWay(group[0], route, lines, rules));
       const deltaE = Math.max(...ways.map((way) => way!.deltaE[0]));
       const missed = reason('solve.routeMisses', undefined, { route, deltaE: tenth(deltaE) });
@@ -76,7 +117,7 @@ function chooseJobs(
         short > 0 ? missed : reason('solve.routeCostlier', undefined, { route, deltaE: tenth(deltaE) }),
       );
     });
-    const without = best ? null : withoutProduct(clientCase, group, lines, rules);
+    const without = best ? null : withoutProduct(clientCase, group, lines, rules, begun);
     if (without) {
       jobs.push(...without);
       continue;
@@ -84,7 +125,7 @@ function chooseJobs(
     const chosen = best as { jobs: Job[] } | null;
     if (chosen) jobs.push(...chosen.jobs);
     else if (group.length > 1) {
-      const apart = group.map((task) => chooseJobs(clientCase, [task], lines, rules));
+      const apart = group.map((task) => chooseJobs(clientCase, [task], lines, rules, begun));
       jobs.push(...apart.flatMap((one) => one.jobs));
       failed.push(...apart.flatMap((one) => one.failed));
       ended.push(...apart.flatMap((one) => one.tried));
@@ -128,6 +169,7 @@ function withoutProduct(
   group: readonly Task[],
   lines: readonly Line[],
   rules: HouseRules,
+  begun: Begun,
 ): Job[] | null {
   for (const { route, allowed } of rulingsFor(group[0])) {
     const instead = INSTEAD[route];
@@ -141,7 +183,7 @@ function withoutProduct(
       ...jobOf(clientCase, task, instead, rules),
       lacks: lacks.products[0],
     }));
-    const ways = tried.map((job) => waysOf([job], lines, rules)[0]);
+    const ways = tried.map((job) => beginning(job, lines, rules, begun).first);
     if (bears && ways.every((way) => way && way.deltaE[0] <= NO_PLAN_DELTA_E)) return tried;
   }
   return null;
@@ -164,7 +206,8 @@ function whyNot(task: Task, lines: readonly Line[], rules: HouseRules): Reason[]
   return named.length > 0 ? named : [reason('solve.noLine', 'T2', at)];
 }
 
-const leaveWay = (job: Job): Way | undefined => waysOf([{ ...job, layers: [] }], [], {} as HouseRules)[0];
+const leaveWay = (job: Job): Way | undefined =>
+  new Ways(waysOf([{ ...job, layers: [] }], [], {} as HouseRules)).first;
 
 /** Jobs that come to the same bowls are done from one. */
 function grouped(jobs: readonly Job[]): Job[][] {
@@ -187,15 +230,19 @@ function waysByGroup(
   jobs: readonly Job[],
   lines: readonly Line[],
   rules: HouseRules,
-): { jobs: Job[]; ways: Way[] }[] {
+  begun: Begun,
+): { jobs: Job[]; ways: Ways }[] {
   const lengths = jobs.filter(isWaitedFor);
   return grouped(jobs).flatMap((group) => {
     // Lengths begin first where the root of untouched hair waits for them.
     const waits = group.some((job) => rootWaits(job, job.layers[0]));
     const first = group.map((job) => waits && lengths.includes(job));
-    const ways = waysOf(group, lines, rules, first);
-    if (ways.length > 0 || group.length === 1) return [{ jobs: group, ways }];
-    return group.map((job, i) => ({ jobs: [job], ways: waysOf([job], lines, rules, [first[i]]) }));
+    const alone = (job: Job, startsFirst: boolean) =>
+      startsFirst ? new Ways(waysOf([job], lines, rules, [true])) : beginning(job, lines, rules, begun);
+    if (group.length === 1) return [{ jobs: group, ways: alone(group[0], first[0]) }];
+    const ways = new Ways(waysOf(group, lines, rules, first));
+    if (ways.first) return [{ jobs: group, ways }];
+    return group.map((job, i) => ({ jobs: [job], ways: alone(job, first[i]) }));
   });
 }
 
@@ -211,27 +258,66 @@ const labelsOf = ({ layers }: Way) =>
     )
     .join();
 
+/** What a formula of its own, and a line of its own, cost beside the bowls that are mixed anyway; against a ΔE of 1. */
+const OWN = { formula: 1.5, line: 0.75 };
+
+/**
+ * The way of every group: each its best, but what is mixed or opened already is used where it comes as near, as nobody
+ * mixes two bowls where one serves.
+ */
+function settled(all: readonly Ways[]): Way[] {
+  const taken: Way[] = [];
+  for (const ways of all) {
+    const mixed = new Set(taken.map(labelsOfLast));
+    const opened = new Set(taken.map(lineOfLast));
+    const price = (way: Way) =>
+      way.cost +
+      (taken.length === 0 || mixed.has(labelsOfLast(way)) ? 0 : OWN.formula) +
+      (taken.length === 0 || opened.has(lineOfLast(way)) ? 0 : OWN.line);
+    let best = ways.first!;
+    for (const way of ways) {
+      // They come by their cost: from here on none is better, whatever is mixed already.
+      if (way.cost >= price(best)) break;
+      if (price(way) < price(best) - 1e-9) best = way;
+    }
+    taken.push(best);
+  }
+  return taken;
+}
+const lineOfLast = ({ layers }: Way) => layers.at(-1)?.line.id;
+const labelsOfLast = ({ layers }: Way) => {
+  const last = layers.at(-1);
+  return JSON.stringify([
+    last?.line.id,
+    last?.vol,
+    last?.ratio,
+    last?.shades.map(({ shade, parts }) => [shade.label, parts]),
+  ]);
+};
+
 /** One visit's worth of a case: routes, bowls, the card and what is as good; or which parts fail, and why. */
 export function oneVisit(clientCase: ClientCase, lines: readonly Line[], rules: HouseRules, visits: number) {
   const tasks = tasksOf(clientCase);
-  const { jobs, failed, tried } = chooseJobs(clientCase, tasks, lines, rules);
+  const begun: Begun = new Map();
+  const { jobs, failed, tried } = chooseJobs(clientCase, tasks, lines, rules, begun);
   if (failed.length > 0) return { ok: false as const, failed };
-  const groups = waysByGroup(jobs, lines, rules);
-  if (groups.some(({ ways }) => ways.length === 0))
+  const groups = waysByGroup(jobs, lines, rules, begun);
+  if (groups.some(({ ways }) => !ways.first))
     return {
       ok: false as const,
       failed: tasks.map((task) => ({ task, reasons: [reason('solve.noLine', 'T2')] })),
     };
+  const firsts = settled(groups.map(({ ways }) => ways));
   const planWith = (pick: (index: number) => Way): RecordCard => {
     const chosen: Group[] = groups.map((group, i) => ({ jobs: group.jobs, way: pick(i) }));
     const plan = assemble(clientCase, chosen, rules, visits, refreshWay(rules, lines));
     // Zones that are left as they are have been read all the same.
     return { ...plan, readings: readingsOf(clientCase, jobs, rules) };
   };
-  const best = planWith((i) => groups[i].ways[0]);
+  const best = planWith((i) => firsts[i]);
   const equivalents: RecordCard[] = [];
   groups.forEach(({ ways }, at) => {
-    const [first] = ways;
+    const first = firsts[at];
     const seen = new Set([labelsOf(first)]);
     for (const way of ways) {
       if (equivalents.length >= MOST_EQUIVALENTS) return;
@@ -241,7 +327,7 @@ export function oneVisit(clientCase: ClientCase, lines: readonly Line[], rules: 
       );
       if (!near || !reaches || seen.has(labelsOf(way))) continue;
       seen.add(labelsOf(way));
-      equivalents.push(planWith((i) => (i === at ? way : groups[i].ways[0])));
+      equivalents.push(planWith((i) => (i === at ? way : firsts[i])));
     }
   });
   return { ok: true as const, best, equivalents, jobs, tried };

@@ -3,7 +3,7 @@ import { THROUGH_DYE_COUNTS, levelsInOneVisit } from '../process';
 import { reason, type Reason } from '../reason';
 import type { DirectDye } from '../shades';
 import { PERMANENT_LIFT, hasGreyToCover } from '../theory';
-import type { Task } from './task';
+import { ALL_WHITE, type Task } from './task';
 
 /** Section 1.4: what can be done with a zone. */
 export const ROUTES = [
@@ -40,7 +40,7 @@ export const PALEST_FROM = { highLift: 8, lightener: 9.5 };
  * F6.
  * @rule F6
  */
-const FILL_BEYOND = 2;
+export const FILL_BEYOND = 2;
 
 /**
  * Levels that colour alone lifts at the root without warmth that shows within two weeks (F3).
@@ -85,7 +85,9 @@ export function rulingsFor(task: Task): RouteRuling[] {
     found.push({ route, allowed, reason: reason(`route.${code}`, rule, params) });
   const lighten = (from = present) => {
     const levels = target.level - from;
-    if (pale)
+    if (history.kind === 'untouched' && task.greyShare >= ALL_WHITE.from)
+      say('lightenThenTone', false, 'whiteNotLifted', 'F8');
+    else if (pale)
       say('lightenThenTone', false, 'palestNeedsLight', 'L1', {
         level: target.level,
         from: PALEST_FROM.lightener,

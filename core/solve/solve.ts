@@ -26,7 +26,7 @@ import { NEEDED_QUESTIONS, REST, neededTests, stopsService } from './safety';
 import { ALL_WHITE, tasksOf, type Task } from './task';
 
 /** Raised whenever the same case could get another solution; stored with every grade. */
-export const SOLVER_VERSION = 3;
+export const SOLVER_VERSION = 4;
 
 export interface PartChoice {
   part: string;

@@ -35,10 +35,13 @@ export interface Task {
   lengthCm: number;
 }
 
-/** White hair is as light as hair gets: it is toned like lightened hair, and nothing in it can be lifted. */
+/**
+ * White hair is as light as hair gets: for the palest wishes it is toned like lightened hair, as nothing in it can be
+ * lifted. Deeper wishes have to be covered, as white always is (F8).
+ */
 const WHITE_HAIR_LEVEL = 10;
 /** From this fraction of white on, and for wishes this light, hair is worked as white hair. */
-export const ALL_WHITE = { from: 0.9, lightFrom: 8.5 };
+export const ALL_WHITE = { from: 0.9, lightFrom: 9.5 };
 
 export function taskOf({ head }: Pick<ClientCase, 'head'>, part: Part): Task | null {
   const found = zoneOf(head, part.zone);

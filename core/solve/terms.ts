@@ -2,6 +2,7 @@ import { isBared } from '../card';
 import type { Line } from '../shades';
 import {
   REFRESH_MINUTES,
+  asksForRedOnNatural,
   chooseDeveloper,
   hasGreyToCover,
   lightenerVols,
@@ -47,6 +48,12 @@ export const tonesBared = ({ history, natural }: Task, route: Route): boolean =>
   history.kind === 'lightened' ||
   (route === 'deposit' && isBared(history, natural));
 
+/** A red that permanent colour sets on hair never coloured (F9). */
+export const setsRed = ({ history, natural, target }: Task, route: Route): boolean =>
+  (route === 'deposit' || route === 'liftWithColour') &&
+  history.kind === 'untouched' &&
+  asksForRedOnNatural(natural, target.tone);
+
 /** Strength for the colour of a route (D2, F8), with its reasons. */
 export function developerFor(task: Task, route: Route, line: Line, rules: HouseRules): DeveloperChoice {
   // What was put on before has brought the hair to the level; colour after it only deposits.
@@ -56,6 +63,7 @@ export function developerFor(task: Task, route: Route, line: Line, rules: HouseR
       naturalLevel: Math.max(from, route === 'deposit' ? target(task) : from),
       targetLevel: target(task),
       greyShare: greyUnder(task, route),
+      redOnNatural: setsRed(task, route),
     },
     line,
     rules,
@@ -76,7 +84,15 @@ export function termsOf(
     case 'remove':
       return { ...none, vols: line.developersVol, ratios: line.ratios, minutes: span(20, 15, 20) };
     case 'fill':
-      return { ...none, minutes: span(15, 10, 15) };
+      // Low-strength colour that stands in for a filler takes its own liquid and its own time (F6).
+      return line.kind === 'filler'
+        ? { ...none, minutes: span(15, 10, 15) }
+        : {
+            ...none,
+            vols: line.developersVol.slice(0, 1),
+            ratios: line.ratios,
+            minutes: span(minutes.standard, 10, minutes.standard),
+          };
     case 'cleanse': {
       // P8: the class's rules on 10 vol and on the scalp do not concern it.
       const pour = pourOf(CLEANSE.vol, line.developersVol, mayDilute(line, rules));
@@ -100,7 +116,8 @@ export function termsOf(
   const deposits = line.kind === 'demi' || line.kind === 'acidGloss';
   if (layer.need?.highLift) {
     const levels = target(task) - task.natural;
-    const vols = line.developersVol.filter((vol) => vol >= (levels <= 3 ? 30 : 40));
+    // High-lift is made for the strongest; 30 vol is enough for three levels (section 6).
+    const vols = line.developersVol.filter((vol) => vol >= (levels <= 3 ? 30 : 40)).sort((a, b) => b - a);
     if (!line.highLift || vols.length === 0) return null;
     return {
       ...none,

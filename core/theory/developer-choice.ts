@@ -1,3 +1,4 @@
+import type { Tone, ToneFamily } from '../colour';
 import type { DeveloperPart } from '../measure';
 import { reason, type Reason } from '../reason';
 import type { Line } from '../shades';
@@ -11,6 +12,8 @@ interface Task {
   naturalLevel: number;
   targetLevel: number;
   greyShare: number;
+  /** Red, copper or mahogany on hair never coloured, by {@link asksForRedOnNatural}. */
+  redOnNatural?: boolean;
 }
 
 export type DeveloperChoice =
@@ -27,6 +30,20 @@ export type DeveloperChoice =
 
 /** Standard strength for grey (F8). */
 const GREY_VOL = 20;
+/** Strength that deposits and lifts nothing (D2). */
+const DEPOSITS = 10;
+/** Deepest and lightest natural level on which 20 vol sets a red well (F9), read to the half. */
+const REDS = { from: 3.5, to: 6.5, vol: 20 };
+const RED_FAMILIES: readonly ToneFamily[] = ['red', 'copper', 'mahogany'];
+
+/**
+ * Reds take on natural hair of 4 to 6 by permanent colour and 20 vol; on lighter hair, and where colour or lightener has
+ * been, low-strength colour sets them (F9).
+ * @rule F9
+ */
+export const asksForRedOnNatural = (naturalLevel: number, { primary }: Tone): boolean =>
+  RED_FAMILIES.includes(primary) && naturalLevel >= REDS.from && naturalLevel <= REDS.to;
+
 /** Nearly all white: too little pigment left for a stronger developer to lift (F8). */
 const NEARLY_ALL_WHITE = 0.9;
 
@@ -63,7 +80,8 @@ export function chooseDeveloper(task: Task, line: Line, rules: HouseRules): Deve
     };
   }
   // Nearly all white has too little pigment left to lift; else the stronger need decides, and grey alone never asks above 20.
-  const needed = nearlyWhite ? GREY_VOL : Math.max(covers ? GREY_VOL : 0, forLift!);
+  const forRed = task.redOnNatural ? REDS.vol : 0;
+  const needed = nearlyWhite ? GREY_VOL : Math.max(covers ? GREY_VOL : 0, forRed, forLift!);
   const found = fromShelf(needed, line, rules);
   if (!found)
     return { ok: false, reasons: [reason('developer.notOnShelf', 'D8', { vol: needed, line: line.name })] };
@@ -94,14 +112,20 @@ export function chooseDeveloper(task: Task, line: Line, rules: HouseRules): Deve
     vol < 30 &&
     strengths.includes(30);
   if (stronger) reasons.push(reason('developer.otherSchoolGrey', 'F8', { vol: 30 }));
-  return { ok: true, vol, pour, alsoVol: stronger ? [{ vol: 30, onlyWithExtraNatural: true }] : [], reasons };
+  const alsoVol = stronger ? [{ vol: 30, onlyWithExtraNatural: true }] : [];
+  // Where nothing is lifted or covered a red may be laid on by the strength that only deposits, too (D2, F9).
+  if (forRed > Math.max(forLift ?? 0, covers ? GREY_VOL : 0) && strengths.includes(DEPOSITS))
+    alsoVol.push({ vol: DEPOSITS, onlyWithExtraNatural: false });
+  return { ok: true, vol, pour, alsoVol, reasons };
 }
 
 function whyStrength(task: Task, vol: number, lifting: number, nearlyWhite: boolean): Reason {
   if (!hasGreyToCover(task.greyShare))
     return lifting > 0
       ? reason('developer.forLift', 'D2', { vol, levels: lifting })
-      : reason('developer.depositOnly', 'F7', { vol });
+      : task.redOnNatural
+        ? reason('developer.forRed', 'F9', { vol })
+        : reason('developer.depositOnly', 'F7', { vol });
   if (nearlyWhite) return reason('developer.nearlyAllWhite', 'F8', { vol, grey: task.greyShare });
   return vol > GREY_VOL
     ? reason('developer.forLiftOverGrey', 'D2', { vol, levels: lifting })

@@ -124,6 +124,17 @@ export const keepsWarmthUnder = ({ primary }: Tone): boolean => KEEPS_WARMTH.inc
 export const CANCELLED_UNDER_BEIGE = 2 / 3;
 
 /**
+ * Tone of low-strength colour that puts the warmth of a level back where no filler is at hand: a deposit of copper and gold
+ * beneath the shade (F6, F11).
+ * @rule F6
+ */
+export function fillToneAt(level: number): Tone {
+  if (level < 5) return { primary: 'copper', secondary: 'red' };
+  if (level < 7) return { primary: 'copper' };
+  return level < 8 ? { primary: 'gold', secondary: 'copper' } : { primary: 'gold' };
+}
+
+/**
  * Part of the violet of level 8 that yellow hair of level 9 needs: all of it while the yellow is bright, a third when it
  * is creamy (U5).
  * @rule U5

@@ -1,9 +1,10 @@
 import { SHIPPED_CASES } from '../../core/cases';
 import { defaultRubric, markCard, nearMisses } from '../../core/mark';
-import { BENCH_STEPS } from '../../core/card';
+import { differenceOf } from '../../core/colour';
+import { BENCH_STEPS, partName, targetLab } from '../../core/card';
 import { labOfStrand, lightenedStrand, naturalStrand } from '../../core/hair';
 import { strandUnder, zoneAt, type Mix, type ZoneMoment } from '../../core/process';
-import { solveCase } from '../../core/solve';
+import { choicesFor, colouredBy, jobsOf, solveCase, waysOf, Ways } from '../../core/solve';
 import { SHIPPED_LINES } from '../../core/shades';
 import { colourTress, geometryOf, naturalLook, paintTress, paintTressAs, shapeOf } from '../../core/tress';
 import { DEFAULT_HOUSE_RULES } from '../../core/theory';
@@ -103,6 +104,48 @@ const gradeMs = searches.map(({ solved, rules }) => {
   const plans = [solution.best, ...nearMisses(input).map(({ plan }) => plan)];
   return timeOf(() => plans.forEach((plan) => void markCard(input, plan))) / plans.length;
 });
+/**
+ * What a search does with the bowls it may choose from, against laying every one of them on the hair: of every route of
+ * every part of the shipped cases the best way, and of those that are taken eight more that may be as good.
+ */
+const WAYS_LOOKED_AT = 9;
+const jobs = SHIPPED_CASES.flatMap(({ clientCase: whole, house }) => {
+  const rules = { ...DEFAULT_HOUSE_RULES, ...house };
+  const lines = SHIPPED_LINES.filter(({ id }) => whole.lineIds.includes(id));
+  const solved = solveCase(whole, SHIPPED_LINES, rules);
+  const taken = new Set(
+    solved.ok ? solved.solution.choices.map(({ part, route }) => `${part} ${route}`) : [],
+  );
+  return jobsOf(whole, rules).map((job) => {
+    const looks = taken.has(`${partName(job.task.part)} ${job.route}`) ? [1, WAYS_LOOKED_AT] : [1];
+    return { job, lines, rules, looks };
+  });
+});
+let candidates = 0;
+for (const { job, lines, rules, looks } of jobs)
+  candidates += looks.length * (choicesFor([job], lines, rules)?.candidates?.length ?? 0);
+const plainMs = timeOf(() => {
+  for (const { job, lines, rules, looks } of jobs)
+    for (let look = 0; look < looks.length; look++) {
+      const choices = choicesFor([job], lines, rules);
+      const goal = targetLab(job.task.target);
+      for (const { chosen } of choices?.candidates ?? [])
+        for (const lab of colouredBy(chosen, choices!.strands)) sink += differenceOf(lab, goal);
+    }
+}, 5);
+const chosenMs = timeOf(() => {
+  for (const { job, lines, rules, looks } of jobs) {
+    const ways = new Ways(waysOf([job], lines, rules));
+    for (const most of looks) {
+      let left = most;
+      for (const { cost } of ways) {
+        sink += cost;
+        if (--left === 0) break;
+      }
+    }
+  }
+}, 5);
+
 const meanGradeMs = gradeMs.reduce((sum, ms) => sum + ms, 0) / gradeMs.length;
 const slowestSearch = searches.reduce((a, b) => (b.cold > a.cold ? b : a));
 const warmSearchMs = [...searches].map(({ warm }) => warm).sort((a, b) => a - b)[10];
@@ -117,6 +160,10 @@ const results = {
   wholeHeadMs: headMs,
   wholeHeadWithColourMs: colourOfHeadMs,
   mixesPerSecond: Math.round(mixesPerSecond),
+  candidates,
+  candidatesPerSecond: Math.round((candidates / chosenMs) * 1000),
+  candidatesPerSecondPlain: Math.round((candidates / plainMs) * 1000),
+  searchOverPlain: plainMs / chosenMs,
   tressGeometryMs: geometryMs,
   tressColouringMs: colouringMs,
   tressGeometryOverColouring: geometryMs / colouringMs,
@@ -148,6 +195,9 @@ for (const { skill, median, p99, worst, first } of itemTimes)
   );
 console.log(
   `search of a whole service              worst cold ${round(slowestSearch.cold)} ms (${slowestSearch.id}), median warm ${round(warmSearchMs)} ms   = ${round(results.searchOverWholeHead)} × a whole head`,
+);
+console.log(
+  `bowls to choose from                   ${candidates.toLocaleString('en')}; searched ${results.candidatesPerSecond.toLocaleString('en')} a second, all of them laid on hair ${results.candidatesPerSecondPlain.toLocaleString('en')} a second   = ${round(plainMs / chosenMs)} × (wanted: 3)`,
 );
 console.log(
   `marking a whole service                ${round(meanGradeMs)} ms   = ${round(results.gradeOverWholeHead)} × a whole head; ten thousand ${round(results.tenThousandGradesS)} s (wanted: under 30 s)`,

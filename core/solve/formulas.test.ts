@@ -1,0 +1,210 @@
+import { bowlVol, colourGrams, shadePartsOf, type ClientCase, type PlaceId, type RecordCard } from '../card';
+import { coloured, lightened, makeCase, to, zone } from '../cases/make';
+import { markCard } from '../mark';
+import { SHIPPED_LINES, naturalShare, shippedLine } from '../shades';
+import { gradingFor } from '../testing/solved';
+import { DEFAULT_HOUSE_RULES, asksForRedOnNatural, naturalShareFor } from '../theory';
+import { choicesFor, colouredBy, jobsOf, rightMixes, waysOf, type ShadeNeed } from '.';
+
+type Words = Parameters<typeof makeCase>[0];
+const LINES = ['tarnwick', 'ostrel', 'quillet', 'pellow', 'calder', 'wrenfell', 'lantry', 'hobday'];
+const caseOf = (words: Pick<Words, 'zones' | 'wish'> & Partial<Words>): ClientCase =>
+  makeCase({
+    title: 'Formulas',
+    difficulty: 2,
+    client: { name: 'Anybody', note: '' },
+    lineIds: LINES,
+    facts: { weeksSinceColour: 6 },
+    ...words,
+  });
+const keyOf = (clientCase: ClientCase) => gradingFor(clientCase).solution.best;
+const bowlOn = ({ steps, bowls }: RecordCard, place: PlaceId, nth = 0) => {
+  const step = steps.filter(({ zones }) => zones.includes(place)).sort((a, b) => a.start - b.start)[nth];
+  return bowls.find(({ name }) => name === step.bowl)!;
+};
+const kindOf = (bowl: { lineId: string | null }) => shippedLine(bowl.lineId!)!.kind;
+const isFull = (clientCase: ClientCase) => {
+  const input = gradingFor(clientCase);
+  const { points, max } = markCard(input, input.solution.best);
+  return points === max;
+};
+
+describe('reds (F9)', () => {
+  const red = (natural: number, tone: 'red' | 'gold' = 'red') =>
+    caseOf({
+      zones: [zone('mids', { cm: 18, natural })],
+      wish: { mids: to(natural, tone) },
+    });
+
+  it('are set on natural hair of 4 to 6 by permanent colour and 20 vol, 10 vol as good', () => {
+    expect([3, 3.5, 6.5, 7].map((level) => asksForRedOnNatural(level, { primary: 'copper' }))).toEqual([
+      false,
+      true,
+      true,
+      false,
+    ]);
+    const bowl = bowlOn(keyOf(red(6)), 'mids');
+    expect([kindOf(bowl), bowlVol(bowl)]).toEqual(['permanent', 20]);
+    const input = gradingFor(red(6));
+    const ten = {
+      ...input.solution.best,
+      bowls: input.solution.best.bowls.map((one) => ({
+        ...one,
+        developer: one.developer.map((part) => ({ ...part, vol: 10 })),
+      })),
+    };
+    const developer = markCard(input, ten).criteria.find(({ criterion }) => criterion === 'developer')!;
+    expect(developer.share).toBe(1);
+  });
+
+  it('gold there, and red on lighter hair, are low-strength colour’s', () => {
+    expect(kindOf(bowlOn(keyOf(red(6, 'gold')), 'mids'))).toBe('demi');
+    const light = caseOf({ zones: [zone('mids', { cm: 18, natural: 7 })], wish: { mids: to(7, 'copper') } });
+    expect(kindOf(bowlOn(keyOf(light), 'mids'))).toBe('demi');
+  });
+
+  it('copper over bared hair is a gloss where the demi line has none, not permanent (F4)', () => {
+    const bared = caseOf({
+      zones: [zone('mids', { cm: 18, natural: 6, history: lightened(10), damage: 0.3 })],
+      wish: { mids: to(8, 'copper') },
+    });
+    expect(kindOf(bowlOn(keyOf(bared), 'mids'))).toBe('acidGloss');
+  });
+});
+
+describe('white that has to be covered (F8)', () => {
+  const share = (grey: number) => {
+    const found = caseOf({
+      zones: [zone('mids', { cm: 12, natural: 7, grey })],
+      wish: { mids: to(7, 'beige') },
+    });
+    const bowl = bowlOn(keyOf(found), 'mids');
+    return naturalShare(shadePartsOf(bowl, shippedLine(bowl.lineId!)!));
+  };
+
+  it('gets the natural share of its step and no more', () => {
+    for (const grey of [0.3, 0.4, 0.5, 0.6, 0.75, 0.8]) {
+      const { min, max } = naturalShareFor(grey, DEFAULT_HOUSE_RULES, true);
+      expect(share(grey)).toBeGreaterThanOrEqual(min - 0.03);
+      expect(share(grey)).toBeLessThanOrEqual(max + 0.1);
+    }
+  });
+
+  it('is no reason to lighten: all white is covered for a deep wish and toned for the palest', () => {
+    const white = (level: number, tone: 'gold' | 'pearl') =>
+      caseOf({ zones: [zone('mids', { cm: 10, natural: 6, grey: 1 })], wish: { mids: to(level, tone) } });
+    expect(kindOf(bowlOn(keyOf(white(9, 'gold')), 'mids'))).toBe('permanent');
+    expect(bowlVol(bowlOn(keyOf(white(9, 'gold')), 'mids'))).toBe(20);
+    expect(kindOf(bowlOn(keyOf(white(10, 'pearl')), 'mids'))).toBe('demi');
+  });
+});
+
+describe('what a colourist would mix', () => {
+  it('is one bowl, put on together, where parts of a head are toned alike', () => {
+    const grown = caseOf({
+      zones: [
+        zone('regrowth', { cm: 1.5, natural: 5 }),
+        zone('band', { cm: 3, natural: 5, history: lightened(7), damage: 0.15 }),
+        zone('mids', { cm: 15, natural: 5, history: lightened(9), damage: 0.3 }),
+      ],
+      wish: { regrowth: to(9, 'beige'), band: to(9, 'beige'), mids: to(9, 'beige') },
+    });
+    const { bowls, steps } = keyOf(grown);
+    expect(bowls.filter((bowl) => kindOf(bowl) === 'demi')).toHaveLength(1);
+    expect(steps.filter(({ zones }) => zones.length === 3)).toHaveLength(1);
+    expect(isFull(grown)).toBe(true);
+  });
+
+  it('comes to half or quarter tubes where the amount allows', () => {
+    const key = keyOf(
+      caseOf({
+        zones: [
+          zone('regrowth', { cm: 1.5, natural: 5, grey: 0.6 }),
+          zone('mids', { cm: 18, natural: 5, grey: 0.6, history: coloured(5, 'beige', 0.3), damage: 0.15 }),
+        ],
+        wish: { regrowth: to(5, 'beige') },
+      }),
+    );
+    const bowl = bowlOn(key, 'regrowth');
+    const tube = shippedLine(bowl.lineId!)!.tubeGrams;
+    expect(bowl.shades.map(({ grams }) => (grams / tube) % 0.25)).toEqual([0, 0]);
+    expect(colourGrams(bowl)).toBe(30);
+  });
+
+  it('is one shade of high-lift where a second changes nothing anybody sees', () => {
+    const pale = caseOf({
+      zones: [zone('mids', { cm: 18, natural: 8 })],
+      wish: { mids: to(11, 'pearl') },
+    });
+    const { best } = gradingFor(pale, { levelScale: 'twelve' }).solution;
+    expect(best.bowls[0].shades).toHaveLength(1);
+    expect(bowlVol(best.bowls[0])).toBe(40);
+  });
+});
+
+describe('warmth beneath (F6, F11)', () => {
+  const darker = (level: number, lineIds = LINES, porosity: 'high' | 'normal' = 'high') =>
+    caseOf({
+      zones: [zone('mids', { cm: 18, natural: 5, porosity, history: lightened(9), damage: 0.35 })],
+      wish: { mids: to(level, 'neutral') },
+      lineIds,
+    });
+
+  it('comes from a filler, or where none is at hand from a copper or gold deposit, which is marked as one', () => {
+    const filled = keyOf(darker(5));
+    expect(kindOf(bowlOn(filled, 'mids'))).toBe('filler');
+    const without = darker(
+      5,
+      LINES.filter((id) => id !== 'hobday'),
+    );
+    const key = keyOf(without);
+    expect([0, 1].map((nth) => kindOf(bowlOn(key, 'mids', nth)))).toEqual(['demi', 'demi']);
+    expect(bowlOn(key, 'mids').shades.map(({ label }) => label)).toEqual(['5-F']);
+    expect(gradingFor(without).solution.choices[0].route).toBe('fillThenColour');
+    expect(isFull(without)).toBe(true);
+  });
+
+  it('stands in the mix itself where porous bared hair goes a level or two darker without a filler', () => {
+    const need = (porosity: 'high' | 'normal', level: number) => {
+      const [job] = jobsOf(darker(level, LINES, porosity), DEFAULT_HOUSE_RULES).filter(
+        ({ route }) => route === 'deposit',
+      );
+      return job?.layers[0].need?.over;
+    };
+    expect(need('high', 7.5)).toBeDefined();
+    expect(need('high', 8.5)).toBeUndefined();
+    expect(need('normal', 7.5)).toBeUndefined();
+  });
+});
+
+describe('ways, best first', () => {
+  it('are those of looking at every candidate, in the same order', () => {
+    const mixed = caseOf({
+      zones: [zone('mids', { cm: 18, natural: 6, history: lightened(8), damage: 0.2 })],
+      wish: { mids: to(8, 'beige') },
+    });
+    const lines = SHIPPED_LINES.filter(({ id }) => LINES.includes(id));
+    const jobs = jobsOf(mixed, DEFAULT_HOUSE_RULES).filter(({ route }) => route === 'deposit');
+    const ways = [...waysOf(jobs, lines, DEFAULT_HOUSE_RULES)];
+    const { candidates, strands } = choicesFor(jobs, lines, DEFAULT_HOUSE_RULES)!;
+    expect(ways).toHaveLength(candidates!.length);
+    const costs = ways.map(({ cost }) => cost);
+    expect(costs).toEqual([...costs].sort((a, b) => a - b));
+    for (const { layers, labs } of ways) expect(colouredBy(layers[0], strands)).toEqual(labs);
+  });
+});
+
+describe('natural share in a mix', () => {
+  const need: ShadeNeed = {
+    levels: { min: 7, max: 7 },
+    tone: { primary: 'beige' },
+    naturalShare: { min: 0.25, max: 1 / 3 },
+    covers: true,
+    highLift: false,
+  };
+  it('may be more than asked by less than a tenth, and no half instead of a third', () => {
+    const shares = rightMixes(shippedLine('tarnwick')!, need, 200).map(({ fit }) => fit.share);
+    expect(Math.max(...shares)).toBeLessThanOrEqual(1 / 3 + 0.1);
+    expect(Math.max(...shares)).toBeGreaterThan(0.3);
+  });
+});
