@@ -1,10 +1,10 @@
 import { bowlVol, colourGrams, shadePartsOf, type ClientCase, type PlaceId, type RecordCard } from '../card';
 import { coloured, lightened, makeCase, to, zone } from '../cases/make';
-import { markCard } from '../mark';
+import { markCard } from '.';
 import { SHIPPED_LINES, naturalShare, shippedLine } from '../shades';
 import { gradingFor } from '../testing/solved';
 import { DEFAULT_HOUSE_RULES, asksForRedOnNatural, naturalShareFor } from '../theory';
-import { choicesFor, colouredBy, jobsOf, rightMixes, waysOf, type ShadeNeed } from '.';
+import { choicesFor, colouredBy, jobsOf, rightMixes, waysOf, type ShadeNeed } from '../solve';
 
 type Words = Parameters<typeof makeCase>[0];
 const LINES = ['tarnwick', 'ostrel', 'quillet', 'pellow', 'calder', 'wrenfell', 'lantry', 'hobday'];
