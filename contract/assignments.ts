@@ -26,7 +26,7 @@ import {
 } from '@cimbel/core/card';
 import type { Line } from '@cimbel/core/shades';
 import type { Solution } from '@cimbel/core/solve';
-import type { HouseRules } from '@cimbel/core/theory';
+import { figuresSchema, type HouseFigures, type HouseRules } from '@cimbel/core/theory';
 import type { standingSchema } from './classes';
 import type { Rights } from './people';
 import { libraryExerciseSchema } from './exercises';
@@ -74,7 +74,7 @@ export interface EducatorAssignment {
   rubric: Rubric;
   judgement: Judgement;
   /** What answers were marked by before they were last marked again, to take that back; null where they never were. */
-  former: { rubric: Rubric; judgement: Judgement } | null;
+  former: { rubric: Rubric; judgement: Judgement; figures: HouseFigures } | null;
   max: number;
   dueAt: string;
   terms: Terms;
@@ -266,6 +266,8 @@ export const regradeSchema = z
     judgement: judgementSchema.optional(),
     /** An attempt whose plan is to be right as well as the model answer. */
     accept: z.uuid().optional(),
+    /** Tolerances, pass mark and ceilings to mark by from now on. */
+    figures: figuresSchema.optional(),
   })
   .strict();
 export type RegradeAsked = z.infer<typeof regradeSchema>;
@@ -277,6 +279,18 @@ export interface RegradePreview {
   /** Those whose points would be others, the greatest change first. */
   changes: { attemptId: string; studentName: string; before: number; after: number; max: number }[];
 }
+/** What marking the exercises of a class again by today's standard would change, exercise by exercise. */
+export interface ClassRegradePreview {
+  exercises: (RegradePreview & {
+    assignmentId: string;
+    title: string;
+    /** Whether students see their marks of it already. */
+    released: boolean;
+  })[];
+}
+export const classRegradeSchema = z.object({ assignmentIds: z.array(z.uuid()).min(1).max(200) }).strict();
+export type ClassRegradeAsked = z.infer<typeof classRegradeSchema>;
+
 /** How far marking again has come. */
 export interface Regrade {
   total: number;

@@ -1,22 +1,11 @@
 import type { BenchStep } from '../card';
 import { partName } from '../card';
 import { reason, type Reason } from '../reason';
+import { CEILINGS, HEAD_ROWS, type Ceilings, type HeadRow } from '../theory';
 import { CAME_OUT, conditionLost, outcomesOf, type PlaceOutcome } from './came-out';
 import type { JudgeContext } from './context';
 import { dangersIn, type Danger } from './danger';
 
-/** Rows of the table of ceilings: how the worst place that shows came out, and hair left a class weaker. */
-export const HEAD_ROWS = ['asWished', 'near', 'weaker', 'notice', 'correct'] as const;
-export type HeadRow = (typeof HEAD_ROWS)[number];
-
-/** Most of 100 by the head a plan leaves, and by how many crucial decisions are wrong: none, one, two, three or more. */
-export const CEILINGS: Record<HeadRow, readonly [number, number, number, number]> = {
-  asWished: [100, 70, 55, 40],
-  near: [90, 70, 55, 40],
-  weaker: [85, 60, 45, 40],
-  notice: [75, 55, 45, 40],
-  correct: [55, 40, 30, 30],
-};
 /** Most of 100 for lightener that is never looked at. */
 export const UNWATCHED = 75;
 
@@ -66,9 +55,14 @@ export interface Ceiling {
   why: Reason;
 }
 
-export function ceilingOf({ row, worst, dangers, unwatched }: HeadLeft, wrong: number): Ceiling | null {
+/** @param ceilings The table of the class. @param wrong Crucial decisions that are wrong. */
+export function ceilingOf(
+  { row, worst, dangers, unwatched }: HeadLeft,
+  wrong: number,
+  ceilings: Ceilings,
+): Ceiling | null {
   const found: Ceiling[] = [];
-  const byHead = CEILINGS[row][Math.min(3, wrong)];
+  const byHead = ceilings[row][Math.min(3, wrong)];
   if (byHead < 100)
     found.push({
       most: byHead,
@@ -96,4 +90,4 @@ export function ceilingOf({ row, worst, dangers, unwatched }: HeadLeft, wrong: n
 
 /** The ceiling where only method is marked: nothing but danger holds the mark down. */
 export const dangerCeiling = (left: HeadLeft): Ceiling | null =>
-  ceilingOf({ ...left, row: 'asWished', worst: null, unwatched: null }, 0);
+  ceilingOf({ ...left, row: 'asWished', worst: null, unwatched: null }, 0, CEILINGS);

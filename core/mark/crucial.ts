@@ -2,7 +2,8 @@ import { partName, type BenchStep } from '../card';
 import type { LayerRole } from '../solve';
 import type { Line } from '../shades';
 import { alternativesTo } from './alternatives';
-import { HEAD_ROWS, ceilingOf, headLeft } from './ceiling';
+import { CEILINGS, HEAD_ROWS } from '../theory';
+import { ceilingOf, headLeft } from './ceiling';
 import { contextOf, type JudgeContext } from './context';
 import { DANGER_MOST } from './danger';
 import { lossOf, weightsOf, type Finding, type Weights } from './finding';
@@ -122,7 +123,7 @@ export function standardOf(best: JudgeContext, lines: readonly Line[], open: rea
       BREAKS.includes(criterion) ||
       (criterion === 'tone' && faults.some(({ loss }) => loss >= PRICES.tone.none));
     if (rows <= 0 && !hurts && !breaks) continue;
-    const most = ceilingOf(left, 0)?.most ?? 100;
+    const most = ceilingOf(left, 0, CEILINGS)?.most ?? 100;
     const costs = 100 - Math.min(most, 100 - methodLost(findings, weights));
     const at = placesOf(best, bowl);
     const places = criterion === 'order' || criterion === 'safety' ? [] : at.map(({ place }) => place);

@@ -2,7 +2,7 @@ export * from './marked';
 export * from './rubric';
 export * from './seen';
 export { CAME_OUT, type Because, type CameOut } from './came-out';
-export { CEILINGS, HEAD_ROWS, UNWATCHED, type HeadRow } from './ceiling';
+export { UNWATCHED } from './ceiling';
 export { type CrucialDecision } from './crucial';
 export { DANGER_MOST } from './danger';
 export { PRICES } from './prices';

@@ -1,6 +1,7 @@
 import { EMPTY_CARD, type RecordCard } from '../card';
 import { jotted } from '../testing/card-words';
 import { gradingOf, solved } from '../testing/solved';
+import { CEILINGS, DEFAULT_HOUSE_RULES, type Ceilings } from '../theory';
 import { NO_JUDGEMENT, markCard, standardFor, turnsOn, type Judgement } from '.';
 
 const ID = 'hairline-grey';
@@ -56,6 +57,21 @@ describe('the educator’s word on the marking', () => {
     expect(markCard(input(), tenVol).points).toBeLessThan(grade.points);
     const unasked = { ...tenVol, asked: [], tests: [] };
     expect(of100({ ceilings: 'methodOnly' }, unasked)).toBeLessThanOrEqual(50);
+  });
+
+  it('goes by the ceilings of the class: lower ones hold more down, and none hold a plan without a fault', () => {
+    const by = (ceilings: Ceilings, card: RecordCard) =>
+      markCard({ ...input(), rules: { ...DEFAULT_HOUSE_RULES, ceilings } }, card).points;
+    const strict: Ceilings = {
+      ...CEILINGS,
+      near: [90, 20, 20, 20],
+      weaker: [85, 20, 20, 20],
+      notice: [75, 20, 20, 20],
+    };
+    const stricter: Ceilings = { ...strict, correct: [20, 20, 20, 20] };
+    expect(by(stricter, tenVol)).toBe(20);
+    expect(by(CEILINGS, tenVol)).toBeGreaterThan(20);
+    expect(by(stricter, solved(ID).best)).toBe(by(CEILINGS, solved(ID).best));
   });
 
   it('takes another plan as right: it is full, its likes are marked against it, and nobody loses', () => {

@@ -238,7 +238,7 @@ function markAgainst(input: MarkingInput, answer: RecordCard): Grade {
   );
   const fromRules = faultless && left.dangers.length === 0;
   const ceilingFor = () =>
-    judgement.ceilings === 'methodOnly' ? dangerCeiling(left) : ceilingOf(left, wrongs);
+    judgement.ceilings === 'methodOnly' ? dangerCeiling(left) : ceilingOf(left, wrongs, rules.ceilings);
   const ceiling = fromRules ? null : ceilingFor();
   const ofMax = (of100: number) => Math.floor((of100 / 100) * max * 4) / 4;
   const capPoints = ceiling ? ofMax(ceiling.most) : null;

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { LEVEL_SCALES } from '../colour';
+import { ceilingsSchema } from './ceilings';
 
 /**
  * The points on which good schools differ and that the theory in use here depends on. An educator sets them for a
@@ -27,11 +28,28 @@ export const houseRulesSchema = z
     weighingTolerance: z.number().min(0.5).max(10).default(2),
     /** Per cent of the points from which an answer has passed. */
     passMark: z.number().int().min(1).max(100).default(75),
+    /** How far the head a plan leaves, and wrong crucial decisions, hold its mark down. */
+    ceilings: ceilingsSchema,
   })
   .strict();
 export type HouseRules = z.infer<typeof houseRulesSchema>;
-/** Rules that are a figure rather than a choice between schools. */
-export const HOUSE_FIGURES = ['minutesTolerance', 'weighingTolerance', 'passMark'] as const;
+/** Rules that are figures rather than a choice between schools: how marks are given, never what is right. */
+export const HOUSE_FIGURES = ['minutesTolerance', 'weighingTolerance', 'passMark', 'ceilings'] as const;
+/** What marks are given by: tolerances, pass mark and ceilings. */
+export const figuresSchema = houseRulesSchema.pick({
+  minutesTolerance: true,
+  weighingTolerance: true,
+  passMark: true,
+  ceilings: true,
+});
+export type HouseFigures = z.infer<typeof figuresSchema>;
+/** The figures of a class. */
+export const figuresOf = ({
+  minutesTolerance,
+  weighingTolerance,
+  passMark,
+  ceilings,
+}: HouseRules): HouseFigures => ({ minutesTolerance, weighingTolerance, passMark, ceilings });
 /** Whether so many points of so many are a pass in a class. */
 export const hasPassed = (points: number, max: number, { passMark }: Pick<HouseRules, 'passMark'>): boolean =>
   max > 0 && points * 100 >= passMark * max;

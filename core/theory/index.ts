@@ -1,3 +1,4 @@
+export * from './ceilings';
 export * from './house-rules';
 export * from './underlay';
 export * from './lift';

@@ -1,5 +1,6 @@
-import type { Regrade, RegradeAsked, RegradePreview } from '@cimbel/contract';
-import { MOST_ACCEPTED, withGiven, type Judgement, type Rubric } from '@cimbel/core/mark';
+import type { EducatorAssignment, Regrade, RegradeAsked, RegradePreview } from '@cimbel/contract';
+import { MOST_ACCEPTED, withGiven } from '@cimbel/core/mark';
+import { figuresOf } from '@cimbel/core/theory';
 import type { Knex } from 'knex';
 import { changesOf, effectiveGrade } from '../attempts/marks';
 import { markingOf, type AttemptRow } from '../attempts/store';
@@ -35,13 +36,21 @@ export async function regradeOf(db: Knex, assignmentId: string): Promise<Regrade
   return { total, done, changed, finished: finished_at !== null };
 }
 
+/** What an assignment's answers are marked by. */
+const standardOf = ({ rubric, judgement, house_rules }: AssignmentRow) => ({
+  rubric,
+  judgement,
+  figures: figuresOf(house_rules),
+});
+
 /** An assignment by the points and the word that are asked for; a plan to be accepted joins those that are right. */
 async function standardAsked(
   db: Knex,
   assignment: AssignmentRow,
-  { rubric = assignment.rubric, judgement = assignment.judgement, accept }: RegradeAsked,
+  { rubric = assignment.rubric, judgement = assignment.judgement, accept, figures }: RegradeAsked,
 ): Promise<AssignmentRow> {
-  if (accept === undefined) return { ...assignment, rubric, judgement };
+  const house_rules = { ...assignment.house_rules, ...figures };
+  if (accept === undefined) return { ...assignment, house_rules, rubric, judgement };
   const attempt: AttemptRow | undefined = await db('attempts')
     .where({ id: accept, assignment_id: assignment.id })
     .whereNotNull('submitted_at')
@@ -54,7 +63,7 @@ async function standardAsked(
   const accepted = [...judgement.accepted, plan];
   if (accepted.length > MOST_ACCEPTED)
     throw new HttpError(422, 'regrade.manyRight', 'Ten plans are right already. Take one back first.');
-  return { ...assignment, rubric, judgement: { ...judgement, accepted } };
+  return { ...assignment, house_rules, rubric, judgement: { ...judgement, accepted } };
 }
 
 /** What marking again would change, answer by answer, before it is done. What was changed by hand stays. */
@@ -122,7 +131,12 @@ export async function startRegrade(
     // Waits for hand-ins that are on their way; those after it see the new standard.
     const [{ standard }] = await trx('assignments')
       .where({ id: assignment.id })
-      .update({ rubric: JSON.stringify(next.rubric), judgement, standard: trx.raw('standard + 1') })
+      .update({
+        rubric: JSON.stringify(next.rubric),
+        judgement,
+        house_rules: JSON.stringify(next.house_rules),
+        standard: trx.raw('standard + 1'),
+      })
       .returning('standard');
     // The case knows it from now on, wherever it is set again.
     await trx('exercises').where({ id: assignment.exercise_id }).update({ judgement });
@@ -154,8 +168,8 @@ export async function startRegrade(
       action: 'assignment.regraded',
       classId: assignment.class_id,
       subject: assignment.id,
-      before: { rubric: assignment.rubric, judgement: assignment.judgement },
-      after: { rubric: next.rubric, judgement: next.judgement },
+      before: standardOf(assignment),
+      after: standardOf(next),
     });
     return { total, done: 0, changed: 0, finished: false };
   });
@@ -234,14 +248,19 @@ export async function runRegrade(
 export const unfinishedRegrades = (db: Knex): Promise<string[]> =>
   db('regrades').whereNull('finished_at').pluck('assignment_id');
 
-/** What answers were marked by before they were last marked again, as it was written down then. */
+/**
+ * What answers were marked by before they were last marked again, as it was written down then. Figures were not, before they
+ * could be changed: then they are the assignment's own.
+ */
 export async function formerStandard(
   db: Knex,
-  assignmentId: string,
-): Promise<{ rubric: Rubric; judgement: Judgement } | null> {
-  const last = await db('log')
-    .where({ action: 'assignment.regraded', subject_id: assignmentId })
+  { id, house_rules }: AssignmentRow,
+): Promise<EducatorAssignment['former']> {
+  const last: { before: Partial<NonNullable<EducatorAssignment['former']>> } | undefined = await db('log')
+    .where({ action: 'assignment.regraded', subject_id: id })
     .orderBy('id', 'desc')
     .first('before');
-  return last?.before ?? null;
+  if (!last?.before.rubric || !last.before.judgement) return null;
+  const { rubric, judgement, figures = figuresOf(house_rules) } = last.before;
+  return { rubric, judgement, figures };
 }

@@ -1,5 +1,6 @@
 import {
   assignmentChangeSchema,
+  classRegradeSchema,
   exerciseSchema,
   newAssignmentSchema,
   regradeSchema,
@@ -11,6 +12,7 @@ import { ownClass } from '../classes/access';
 import { route, type Route } from '../http/route';
 import { ownAssignment, seenAssignment } from './access';
 import { answersCsv } from './answers-csv';
+import { previewOfClass, regradeClass } from './regrade-class';
 import { previewRegrade, regradeOf, startRegrade } from './regrade';
 import { changeAssignment, createAssignment, deleteAssignment, editAssignment } from './store';
 import { changeTerms, previewTerms } from './terms';
@@ -101,6 +103,26 @@ export const assignmentRoutes = (): Route[] => [
     reach: ownAssignment,
     body: regradeSchema,
     handle: ({ db, heavy, reached, body }) => previewRegrade(db, heavy, reached, body),
+  }),
+  route({
+    method: 'post',
+    path: '/api/classes/:classId/regrade/preview',
+    who: 'educator',
+    reach: ownClass,
+    handle: ({ db, heavy, now, reached }) => previewOfClass(db, heavy, reached, now()),
+  }),
+  route({
+    method: 'post',
+    path: '/api/classes/:classId/regrade',
+    who: 'educator',
+    reach: ownClass,
+    body: classRegradeSchema,
+    handle: async ({ db, jobs, me, now, reached, body, res }) => {
+      const begun = await regradeClass(db, reached, me.id, body, now());
+      for (const id of begun) await jobs.regrade(id);
+      res.status(202);
+      return { begun: begun.length };
+    },
   }),
   route({
     method: 'post',

@@ -27,7 +27,7 @@ export async function educatorView(
       db,
       attempts.map(({ id }) => id),
     ),
-    formerStandard(db, assignment.id),
+    formerStandard(db, assignment),
   ]);
   const dueOf = new Map<string, Date>(own.map((one) => [one.student_id, one.due_at]));
   const rows = students.flatMap(({ id, name }) => {

@@ -22,6 +22,7 @@ import * as terms from './migrations/019_terms';
 import * as educators from './migrations/020_educators';
 import * as assigning from './migrations/021_assigning';
 import * as passMark from './migrations/022_pass_mark';
+import * as ceilings from './migrations/023_ceilings';
 
 const MIGRATIONS: Record<string, { up: (knex: Knex) => Promise<void>; down: (knex: Knex) => Promise<void> }> =
   {
@@ -47,6 +48,7 @@ const MIGRATIONS: Record<string, { up: (knex: Knex) => Promise<void>; down: (kne
     '020_educators': educators,
     '021_assigning': assigning,
     '022_pass_mark': passMark,
+    '023_ceilings': ceilings,
   };
 
 /** Migrations are code in the bundle rather than files on disk, so that one file is the whole server. */

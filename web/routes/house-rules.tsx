@@ -14,7 +14,9 @@ import { CircleCheck, Circle } from 'lucide-react';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { RuleChip } from '../features/handbook/rule-chip';
+import { CeilingsFields, risingCell } from '../features/marking/ceilings-fields';
 import { ReasonText } from '../features/marking/reasons';
+import { RegradeClassDialog } from '../features/marking/regrade-class-dialog';
 import { ClassTabs } from '../features/reading/class-tabs';
 import { WithClass } from '../features/reading/with-class';
 import { api, asApiError } from '../lib/api';
@@ -130,6 +132,7 @@ function RulesForm({ detail }: { detail: ClassDetail }) {
     () => detail.houseRules,
   );
   const [before, setBefore] = useState<HouseRules | null>(null);
+  const [remarking, setRemarking] = useState(false);
   const saved = detail.houseRules;
   const changed = JSON.stringify(rules) !== JSON.stringify(saved);
   const save = useMutation({
@@ -175,9 +178,22 @@ function RulesForm({ detail }: { detail: ClassDetail }) {
           name={(percent) => t('houseRules.percentOf', { percent })}
           onChange={(passMark) => setRules({ ...rules, passMark })}
         />
+        <CeilingsFields ceilings={rules.ceilings} onChange={(ceilings) => setRules({ ...rules, ceilings })} />
+        <section className="border-line border-t py-3">
+          <h2 className="text-lg">{t('houseRules.remark.title')}</h2>
+          <p className="mt-1 mb-2 max-w-prose text-sm">{t('houseRules.remark.text')}</p>
+          <Button disabled={changed} onClick={() => setRemarking(true)}>
+            {t('houseRules.remark.open')}
+          </Button>
+        </section>
       </div>
+      {remarking ? <RegradeClassDialog classId={detail.id} onClose={() => setRemarking(false)} /> : null}
       <div className="border-strong-line bg-room sticky bottom-0 flex flex-wrap items-center gap-3 border-t py-2">
-        <Button weight="main" disabled={!changed || save.isPending} onClick={() => save.mutate(rules)}>
+        <Button
+          weight="main"
+          disabled={!changed || save.isPending || risingCell(rules.ceilings) !== null}
+          onClick={() => save.mutate(rules)}
+        >
           {t('action.save')}
         </Button>
         {changed ? (

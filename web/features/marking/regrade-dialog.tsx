@@ -1,10 +1,10 @@
 import type { EducatorAssignment } from '@cimbel/contract';
 import { partName, partsOf } from '@cimbel/core/card';
 import type { Judgement, Rubric } from '@cimbel/core/mark';
+import { figuresOf } from '@cimbel/core/theory';
 import { Undo2 } from 'lucide-react';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import {} from '../../lib/api';
 import { Button } from '../../ui/button';
 import { Dialog } from '../../ui/dialog';
 import { Refused } from '../../ui/panel';
@@ -29,7 +29,8 @@ export function RegradeDialog({
   const [judgement, setJudgement] = useState<Judgement>(assignment.judgement);
   const found = usePreview(assignment.clientCase, assignment.lines, assignment.houseRules);
   const { preview, start, regrade, error } = useRegrade(assignment.id);
-  const asked = { rubric, judgement };
+  const [figures, setFigures] = useState(figuresOf(assignment.houseRules));
+  const asked = { rubric, judgement, figures };
   return (
     <Dialog
       open
@@ -64,6 +65,7 @@ export function RegradeDialog({
               onClick={() => {
                 setRubric(assignment.former!.rubric);
                 setJudgement(assignment.former!.judgement);
+                setFigures(assignment.former!.figures);
                 preview.reset();
               }}
             >

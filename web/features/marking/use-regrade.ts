@@ -3,7 +3,8 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect } from 'react';
 import { api } from '../../lib/api';
 
-const LOOKS_AGAIN_MS = 400;
+/** Milliseconds between two looks at how far marking again has come. */
+export const LOOKS_AGAIN_MS = 400;
 
 /** Marking every answer of an assignment again: what it would change, begun, and how far it has come. */
 export function useRegrade(assignmentId: string) {
