@@ -116,6 +116,17 @@ test('a retouch over half grey, done well, gets full marks; marked again it stay
     await dialog.getByRole('button', { name: 'Close' }).click();
     await expect(educator.getByRole('row').filter({ hasText: 'Learner' })).toContainText('97');
   });
+  await test.step('lowers the class’s limits, and sees that a plan with nothing wrong loses nothing', async () => {
+    await educator.getByRole('link', { name: 'Evening' }).first().click();
+    await educator.getByRole('link', { name: 'House rules' }).click();
+    await educator.getByRole('spinbutton', { name: 'near the target, One wrong' }).fill('40');
+    // What may not be higher is lowered with it.
+    await expect(educator.getByRole('spinbutton', { name: 'near the target, Two wrong' })).toHaveValue('40');
+    await educator.getByRole('button', { name: 'Save' }).click();
+    await expect(educator.getByText('Saved.')).toBeVisible();
+    await educator.getByRole('button', { name: 'Re-mark this class’s exercises…' }).click();
+    await expect(educator.getByText('No mark would change.')).toBeVisible();
+  });
 });
 
 test('in the ways of the class: in ounces, a scale of twelve, and the ends from the same bowl', async ({

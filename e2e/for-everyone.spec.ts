@@ -139,6 +139,7 @@ async function educatorDialogs(page: Page): Promise<[string, (page: Page) => Pro
     [`/assignments/${assignments[0].id}`, press('Re-mark all submissions')],
     [`/answers/${attempt}`, press(/^Change the mark for/)],
     [`/answers/${attempt}`, press(/^Rule /)],
+    [`/classes/${id}/house-rules`, press('Re-mark this class’s exercises…')],
     [`/classes/${id}`, press('Keyboard shortcuts')],
     [`/classes/${id}`, press(/^Account of/)],
   ];

@@ -4,6 +4,9 @@ import { register, screenChecked, unique } from './pages';
 const verdict = (page: Page) => page.getByText(/^(Right|Close|Not this time)$/);
 const question = (page: Page) => page.getByRole('heading', { level: 2 });
 
+/** What lays on what was put together by hand. */
+const LETS_GO = /^(Lay it on|Let go of the beam)/;
+
 /** Answers whatever is asked until what is looked for is on the screen: which question comes next is drawn. */
 async function until(page: Page, skill: string, there: () => Promise<boolean>): Promise<void> {
   await page.goto(`/reading/practice?skills=${skill}&minutes=60`);
@@ -13,7 +16,12 @@ async function until(page: Page, skill: string, there: () => Promise<boolean>): 
     const figure = page.locator('input[inputmode="decimal"]');
     const options = page.locator('main [role="group"] button');
     const radios = page.getByRole('radio');
-    if ((await figure.count()) > 0) await figure.first().fill('7');
+    const lets = page.getByRole('button', { name: LETS_GO });
+    if (await lets.isVisible()) {
+      for (const row of await page.getByRole('radiogroup').all())
+        await row.getByRole('radio').first().click();
+      await lets.click();
+    } else if ((await figure.count()) > 0) await figure.first().fill('7');
     else if ((await radios.count()) > 0) await radios.first().check();
     else if ((await options.count()) > 0) await options.first().click();
     if (!(await verdict(page).isVisible())) await page.getByRole('button', { name: /^Answer/ }).click();
@@ -123,9 +131,16 @@ test('one clock: zones are begun, looks are placed, and it is rinsed', async ({ 
   for (const [zone, takes] of Object.entries(minutes))
     await page.getByRole('slider', { name: `Begin: ${zone}` }).fill(String(longest - takes));
   await page.getByRole('slider', { name: 'Rinse' }).fill(String(longest));
+  // Foam hides how far the hair is: a strand is wiped at every look, or a look is set down without one.
   for (let at = 8; at < longest; at += 8) {
     await page.getByRole('slider', { name: 'Look at' }).fill(String(at));
-    await page.getByRole('button', { name: `Look at minute ${at}` }).click();
+    const wipe = page.getByRole('button', { name: 'Wipe a strand: Mid-lengths' });
+    if (at === 8 && minutes['Mid-lengths'] === longest) {
+      await expect(page.getByRole('img', { name: 'Mid-lengths at minute 8: under lightener' })).toBeVisible();
+      await wipe.click();
+      await expect(page.getByRole('img', { name: 'Mid-lengths at minute 8: wiped clean.' })).toBeVisible();
+      await expect(page.getByRole('button', { name: 'Look at minute 8', exact: true })).toBeDisabled();
+    } else await page.getByRole('button', { name: `Look at minute ${at}` }).click();
   }
   await page.getByRole('button', { name: /^Answer/ }).click();
   await expect(page.getByText('Right', { exact: true })).toBeVisible();
@@ -181,6 +196,45 @@ test.describe('with a thumb', () => {
     await until(page, 'label', shows(page, /which label is this shade/));
     await expect(page.getByRole('img', { name: /^Tube of / }).first()).toBeVisible();
     await page.locator('main [role="group"] button').first().tap();
+    await expect(verdict(page)).toBeVisible();
+  });
+});
+
+test('a toner is laid on the strand, by mouse, and what it leaves is shown beside the finish', async ({
+  page,
+}) => {
+  await until(page, 'toner', () => page.getByRole('button', { name: 'Lay it on' }).isVisible());
+  const lay = page.getByRole('button', { name: 'Lay it on' });
+  await expect(lay).toBeDisabled();
+  await page.getByRole('radiogroup', { name: 'Shade' }).getByRole('radio').first().click();
+  await expect(lay).toBeDisabled();
+  await page.getByRole('radio', { name: 'Three quarters clear' }).click();
+  await lay.click();
+  await expect(verdict(page)).toBeVisible();
+  await expect(page.getByText('Desired finish')).toBeVisible();
+  await expect(page.getByText(/^It is .*(clear|undiluted)/)).toBeVisible();
+});
+
+test('the opposite is laid on the beam by keys, and the beam is let go', async ({ page }) => {
+  await until(page, 'predict', () => page.getByRole('button', { name: 'Let go of the beam' }).isVisible());
+  await expect(page.getByText('Warmth in one pan. The beam is held.')).toBeVisible();
+  for (const key of ['1', '6']) await page.keyboard.press(key);
+  await expect(page.getByRole('radio', { name: 'The whole dose' })).toBeChecked();
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/^(It is level|It falls on the side|It does not balance)/)).toBeVisible();
+  await expect(verdict(page)).toBeVisible();
+});
+
+test.describe('on a phone', () => {
+  test.use({ viewport: { width: 390, height: 780 }, hasTouch: true });
+  test('the beam is laid by touch, or asked in words', async ({ page }) => {
+    await until(page, 'predict', () => page.getByRole('button', { name: 'Let go of the beam' }).isVisible());
+    await page.getByRole('button', { name: 'In words instead' }).tap();
+    await expect(page.getByRole('button', { name: /, twice the dose$/ })).toHaveCount(4);
+    await page.getByRole('button', { name: 'By hand instead' }).tap();
+    await page.getByRole('radiogroup', { name: 'Opposite' }).getByRole('radio').nth(1).tap();
+    await page.getByRole('radio', { name: 'Twice the dose' }).tap();
+    await page.getByRole('button', { name: 'Let go of the beam' }).tap();
     await expect(verdict(page)).toBeVisible();
   });
 });

@@ -2,6 +2,7 @@ export * from './skill';
 export * from './item';
 export * from './context';
 export * from './subject';
+export * from './watched';
 export * from './generate';
 export * from './mark';
 export * from './chance';

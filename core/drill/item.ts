@@ -54,7 +54,12 @@ export type Hands =
   /** Bottles and water over a scale; the strength of each in volumes, water 0. */
   | { kind: 'pour'; vols: number[] }
   /** Tubes, correctors and developer over a scale. */
-  | { kind: 'weigh'; tubeGrams: number };
+  | { kind: 'weigh'; tubeGrams: number }
+  /**
+   * Something laid on: one of the things in one of the doses. The options of the choice are every thing in every dose, things
+   * outside. A toner goes on the strand; on the beam it is held until it is let go.
+   */
+  | { kind: 'lay' | 'beam'; things: Term[]; doses: Term[] };
 
 export interface Picture {
   look: TressLook;

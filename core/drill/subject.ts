@@ -15,7 +15,7 @@ import {
   type Porosity,
   type Strand,
 } from '../hair';
-import { strandUnder, type Mix } from '../process';
+import { YELLOWS, strandUnder, type Mix } from '../process';
 import type { Shade } from '../shades';
 import { strandLook, type HairForm, type TressLook } from '../tress';
 import { Unfit } from './draw';
@@ -24,11 +24,20 @@ import type { Apart } from './item';
 /** Hair of one zone in a few words, so that the hair of a wrong answer can be drawn as easily as that of the right one. */
 export type Subject =
   | { kind: 'natural'; level: number; white: number; porosity: Porosity }
-  | { kind: 'lightened'; level: number; white: number }
+  /** Lightened hair; how much yellow was left in it where that is not what is usual. */
+  | { kind: 'lightened'; level: number; white: number; yellow?: 'bright' | 'creamy' }
   /** Coloured hair of a level and tone, as a target is drawn. */
   | { kind: 'toned'; level: number; tone: Tone; white: number }
   /** Lightened hair after a low-strength colour of one shade has worked its full time. */
-  | { kind: 'glossed'; level: number; shade: Shade; white: number; product?: 'demi' | 'acidGloss' };
+  | {
+      kind: 'glossed';
+      level: number;
+      shade: Shade;
+      white: number;
+      product?: 'demi' | 'acidGloss';
+      /** Clear in the bowl: `dose` is the part 0–1 of it that is shade. All of it when left out. */
+      thinned?: { clear: Shade; dose: number };
+    };
 
 /** How each low-strength line is mixed and timed, as its maker has it; a demi where nothing is said. */
 const GLOSS = {
@@ -54,7 +63,10 @@ function pigmented(subject: Subject): Strand {
     case 'natural':
       return naturalStrand(subject.level, { porosity: subject.porosity });
     case 'lightened':
-      return keptStrand(`lightened ${subject.level}`, () => lightenedStrand(subject.level));
+      return keptStrand(`lightened ${subject.level} ${subject.yellow ?? ''}`, () => {
+        const strand = lightenedStrand(subject.level);
+        return subject.yellow ? { ...strand, warmthKept: YELLOWS[subject.yellow] } : strand;
+      });
     case 'toned': {
       const { level, tone } = subject;
       return keptStrand(`${level} ${tone.primary} ${tone.secondary ?? ''}`, () =>
@@ -62,10 +74,15 @@ function pigmented(subject: Subject): Strand {
       );
     }
     case 'glossed': {
-      const { level, shade, product = 'demi' } = subject;
+      const { level, shade, product = 'demi', thinned } = subject;
       const { minutes, ...mixed } = GLOSS[product];
-      const mix: Mix = { product, shades: [{ shade, parts: 1 }], ...mixed };
-      return keptStrand(`${product} ${level} ${shade.level} ${JSON.stringify(shade.tone)}`, () =>
+      const dose = thinned?.dose ?? 1;
+      const shades = [
+        { shade, parts: dose },
+        ...(thinned ? [{ shade: thinned.clear, parts: 1 - dose }] : []),
+      ];
+      const mix: Mix = { product, shades, ...mixed };
+      return keptStrand(`${product} ${level} ${dose} ${shade.level} ${JSON.stringify(shade.tone)}`, () =>
         strandUnder({ mix }, lightenedStrand(level), minutes),
       );
     }

@@ -71,6 +71,9 @@ function mustSpeak(item: Item): void {
   if (form.kind === 'amounts') form.things.forEach((thing) => mustBeWorded(thing, false));
   if (form.kind === 'clock') form.zones.forEach((zone) => mustBeWorded(zone, false));
   if (form.kind === 'shares') [...form.places, ...form.naturals].forEach((one) => mustBeWorded(one, false));
+  const { hands } = question;
+  if (hands?.kind === 'lay' || hands?.kind === 'beam')
+    [...hands.things, ...hands.doses].forEach((one) => mustBeWorded(one, false));
   why.forEach(mustExplain);
   slips.forEach((slip) => mustExplain(slip.why));
   for (const response of wrongResponses(item)) {

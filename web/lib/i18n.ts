@@ -140,6 +140,8 @@ function teach(words: I18n, units: Units): I18n {
     'wash',
     'refreshWay',
     'stretch',
+    'shadeDose',
+    'counterDose',
     'because',
   ] as const) {
     formatter.add(list, (value, _language, options: { cap?: boolean }) => {

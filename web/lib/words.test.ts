@@ -172,6 +172,14 @@ describe('words', () => {
     );
   });
 
+  it('are there for a red on hair never coloured', () => {
+    const red = { naturalLevel: 5, targetLevel: 5, greyShare: 0, redOnNatural: true };
+    chooseDeveloper(red, SHIPPED_LINES[0], DEFAULT_HOUSE_RULES).reasons.forEach((one) => {
+      seen.add(one.code);
+      expectWorded(one);
+    });
+  });
+
   it('are there for a developer that is not on the shelf', () => {
     const [own] = SHIPPED_LINES;
     const grey = { naturalLevel: 5, targetLevel: 5, greyShare: 0.5 };

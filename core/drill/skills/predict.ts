@@ -7,6 +7,7 @@ import { houseFact } from '../house';
 import { term } from '../item';
 import { hasJudgements, judge, judgementFacets } from '../judgement';
 import { at, type Made, type Making, type SkillMaker } from '../make';
+import { BEAM_LEVELS, beam } from './beam';
 import { otherUnderlays, underlayTerm } from './underlay';
 
 const counterTerm = (counter: Counter) => term('option.counter', { counter });
@@ -101,11 +102,13 @@ function counter(making: Making, natural: number, target: number): Made {
 export const predict: SkillMaker = {
   facets: ({ scope }) => [
     ...levelsOf(scope, Math.max(3, scope.minLevel + 1), 10).map(String),
+    ...(levelsOf(scope, BEAM_LEVELS.from, BEAM_LEVELS.to).length > 0 ? ['beam'] : []),
     ...judgementFacets('predict'),
   ],
   make: (making) => {
     const { draw, step, facet, scope } = making;
     if (hasJudgements('predict', facet)) return judge('predict', making);
+    if (facet === 'beam') return beam(making, draw.pick(levelsOf(scope, BEAM_LEVELS.from, BEAM_LEVELS.to)));
     // Whole levels only: between two rows of the table good schools give either name.
     const target = Number(facet);
     const naturals = levelsOf(scope, 1, target - 1);

@@ -1,4 +1,4 @@
-import { differenceOf, isWarm, toneLab, TONES, type ToneFamily } from '../../colour';
+import { differenceOf, isWarm, toneLab } from '../../colour';
 import { readStrand, type HairReading } from '../../hair';
 import { reason } from '../../reason';
 import { shadesOf, type Shade } from '../../shades';
@@ -11,25 +11,21 @@ import { term } from '../item';
 import { hasJudgements, judge, judgementFacets } from '../judgement';
 import { at, type BySteps, type Making, type SkillMaker } from '../make';
 import { labOfSubject, lookOfSubject, strandOfSubject, type Subject } from '../subject';
+import {
+  AS_WISHED,
+  MOST_SHIFT,
+  NEAR,
+  TONER_LINES,
+  WISHES,
+  areOpposite,
+  type TonerLine,
+} from './toner-finish';
+import { tonerLaid } from './toner-laid';
 
-const LINES = { quillet: 'demi', pellow: 'acidGloss' } as const;
-type TonerLine = keyof typeof LINES;
-const WISHES: readonly ToneFamily[] = ['neutral', 'ash', 'violet', 'pearl', 'beige', 'gold'];
 /** The right shade has to come this much nearer to the wish than any wrong one that is offered, ΔE2000, by step. */
 const NEARER_BY: BySteps = [4, 3.5, 3, 2.5, 2];
-/** And this near, as wished, or there is no answer to find. */
-const AS_WISHED = 6;
-/** Levels the right one may shift the hair by: more would not be the finish that was asked for. */
-const MOST_SHIFT = 0.24;
-/** A finish this near, within a level, is near the wish though not it. */
-const NEAR = 8;
-
-/** A finish on the other side of neutral is not near, however little it differs. */
-const areOpposite = (one: ToneFamily, other: ToneFamily) =>
-  [one, other]
-    .map((tone) => TONES[tone].temperature)
-    .sort()
-    .join() === 'cool,warm';
+/** Levels at which a toner is laid on by hand. */
+const LAID = { from: 7, to: 10 };
 
 interface Tried {
   shade: Shade;
@@ -40,11 +36,16 @@ interface Tried {
 
 /** Skill 14: the finish that is wanted, and what the hair model makes of each shade (F4, F5, U2). */
 export const toner: SkillMaker = {
-  facets: ({ scope }) => [...levelsOf(scope, 5, 10).map(String), ...judgementFacets('toner')],
+  facets: ({ scope }) => [
+    ...levelsOf(scope, 5, 10).map(String),
+    ...(levelsOf(scope, LAID.from, LAID.to).length > 0 ? ['laid'] : []),
+    ...judgementFacets('toner'),
+  ],
   make: (making: Making) => {
     const { draw, step, facet, rules, scope } = making;
     if (hasJudgements('toner', facet)) return judge('toner', making);
-    const lineId: TonerLine = draw.pick(Object.keys(LINES) as TonerLine[]);
+    if (facet === 'laid') return tonerLaid(making, draw.pick(levelsOf(scope, LAID.from, LAID.to)));
+    const lineId: TonerLine = draw.pick(Object.keys(TONER_LINES) as TonerLine[]);
     const line = lineNamed(lineId);
     const level = Number(facet);
     const wish = draw.pick(WISHES);
@@ -53,7 +54,7 @@ export const toner: SkillMaker = {
     const tried = shadesOf(line)
       .filter(({ level: depth }) => depth !== null && Math.abs(depth - level) <= 2)
       .map((shade): Tried => {
-        const subject: Subject = { kind: 'glossed', level, shade, white: 0, product: LINES[lineId] };
+        const subject: Subject = { kind: 'glossed', level, shade, white: 0, product: TONER_LINES[lineId] };
         return { shade, subject, deltaE: differenceOf(labOfSubject(subject), goal) };
       })
       .sort((a, b) => a.deltaE - b.deltaE);

@@ -1,5 +1,14 @@
 import { differenceOf, levelOfLightness, neutralLab, toneLab, type ToneFamily } from '../../colour';
-import { JUDGEMENTS, labOfSubject, type DrillContext, type Item, type Skill, type Term } from '..';
+import {
+  JUDGEMENTS,
+  labOfSubject,
+  strandOfSubject,
+  type DrillContext,
+  type Item,
+  type Skill,
+  type Term,
+} from '..';
+import { readStrand } from '../../hair';
 import { SHIPPED_LINES, readLabel, shippedLine } from '../../shades';
 import { zoneMeanLab } from '../../tress';
 
@@ -110,6 +119,15 @@ const underlay = (item: Item, context: DrillContext) => {
 };
 
 const predict = (item: Item, context: DrillContext) => {
+  if (item.facet === 'beam') {
+    const hair = ask(item).level;
+    const opposite = hair >= 8 ? 'violet' : OPPOSITES[hair - 1];
+    const isCreamy = item.question.facts.some(({ code }) => code === 'fact.yellow.creamy');
+    return onlyRight(
+      item,
+      ({ params }) => params.counter === opposite && params.dose === (isCreamy ? 'third' : 'whole'),
+    );
+  }
   if (!/^\d+$/.test(item.facet)) return judgement(item);
   const { natural, target } = ask(item);
   hold(natural < target, 'nothing to lift', item);
@@ -504,8 +522,36 @@ const condition = (item: Item) => {
   }
 };
 
-const toner = (item: Item, { rules }: DrillContext) => {
+const DOSES: Record<string, number> = { quarter: 1, half: 2, whole: 4 };
+/** The finish as asked for, the hair no lighter and no deeper, a depth of this class, and nothing that takes less shade. */
+const laid = (item: Item, { rules }: DrillContext) => {
+  const hair = ask(item).level;
+  const line = shippedLine(item.question.lineId!)!;
+  const goal = toneLab(hair, { primary: askWords(item).tone as ToneFamily });
+  const depths = rules.tonerDepth === 'sameLevel' ? [hair] : [hair, hair - 1];
+  const { form } = item.question;
+  hold(form.kind === 'choice', 'not a choice', item);
+  const fits = form.options.map(({ params }, i) => {
+    const reading = readLabel(line, String(params.label));
+    hold(reading.ok, 'not a label of the line', item);
+    const subject = item.optionSubjects![i];
+    const { level } = readStrand(strandOfSubject(subject));
+    return (
+      differenceOf(labOfSubject(subject), goal) <= 6 &&
+      Math.abs(level - hair) < 0.25 &&
+      depths.includes(reading.shade.level!)
+    );
+  });
+  const least = Math.min(
+    ...form.options.flatMap(({ params }, i) => (fits[i] ? DOSES[params.dose as string] : [])),
+  );
+  onlyRight(item, ({ params }, i) => fits[i] && DOSES[params.dose as string] === least);
+};
+
+const toner = (item: Item, context: DrillContext) => {
+  const { rules } = context;
   if (item.facet === 'depth') return judgement(item);
+  if (item.facet === 'laid') return laid(item, context);
   const hair = Number(item.facet);
   const line = shippedLine(item.question.lineId!)!;
   const wish = askWords(item).tone as ToneFamily;

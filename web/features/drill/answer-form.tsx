@@ -5,6 +5,8 @@ import { useTranslation } from 'react-i18next';
 import { ChoiceForm } from './choice-form';
 import { FigureForm } from './figure-form';
 import { ClockForm } from './hands/clock-form';
+import { needsOf } from './hands/clock-strands';
+import { LayForm } from './hands/lay-form';
 import { PartedForm, type Parted } from './hands/parted-form';
 import { ScaleForm } from './hands/scale-form';
 import { Tube } from './hands/tube';
@@ -21,6 +23,7 @@ export function AnswerForm({
   given,
   parted,
   hands,
+  inWords,
   line,
   text,
   wrongText,
@@ -36,6 +39,8 @@ export function AnswerForm({
   given: Response | null;
   parted: Parted;
   hands: Hands | null;
+  /** Whether all of it is to be asked in words. */
+  inWords: boolean;
   line: Line | null;
   text: string;
   wrongText: boolean;
@@ -65,7 +70,13 @@ export function AnswerForm({
 
   return (
     <>
-      {form.kind === 'choice' ? (
+      {(hands?.kind === 'lay' || hands?.kind === 'beam') && !closed ? (
+        <LayForm
+          {...hands}
+          line={hands.kind === 'lay' ? line : null}
+          onChange={(index) => onDraft({ kind: 'choice', index })}
+        />
+      ) : form.kind === 'choice' && hands?.kind !== 'lay' && hands?.kind !== 'beam' ? (
         <ChoiceForm
           label={termWords(t, question.ask)}
           options={options}
@@ -103,6 +114,7 @@ export function AnswerForm({
       {form.kind === 'clock' && given?.kind === 'clock' && !closed ? (
         <ClockForm
           zones={form.zones}
+          needs={inWords ? null : needsOf(form.zones, question.facts)}
           most={form.most}
           value={given}
           onChange={(next) => onDraft({ kind: 'clock', ...next })}

@@ -63,7 +63,9 @@ const factsOf = (facts: readonly Term[], hands: Hands | null) => {
   return felt ? facts.filter(({ code }) => !code.startsWith(felt)) : facts;
 };
 /** Hands that stand in for words; the others only show what the words are about. */
-const REPLACES_WORDS: readonly Hands['kind'][] = ['stretch', 'feel', 'pour', 'weigh'];
+const REPLACES_WORDS: readonly Hands['kind'][] = ['stretch', 'feel', 'pour', 'weigh', 'lay', 'beam'];
+/** What is put together by hand and then let go, though in words it is a choice; and the word on the button that does it. */
+const LETS_GO: Partial<Record<Hands['kind'], 'layOn' | 'letGo'>> = { lay: 'layOn', beam: 'letGo' };
 
 /** What the answer shows, then why the right one is right; not what the line above has said already. */
 const reasonsOf = ({ item, mark, pattern }: Told) => [
@@ -109,6 +111,7 @@ export function ItemCard({
   const closed = told !== null;
   const given = told ? told.response : draft;
   const hands = inWords ? null : question.hands;
+  const letsGo = hands ? LETS_GO[hands.kind] : undefined;
   const line = question.ownLine ?? (question.lineId ? shippedLine(question.lineId) : undefined) ?? null;
 
   const answer = (response: Response | null) => {
@@ -192,6 +195,7 @@ export function ItemCard({
           given={given}
           parted={parted}
           hands={hands}
+          inWords={inWords}
           line={line}
           text={text}
           wrongText={wrongText}
@@ -210,7 +214,7 @@ export function ItemCard({
           {closed ? (
             <>
               <Verdict mark={told.mark} />
-              {form.kind !== 'choice' || !told.mark ? (
+              {form.kind !== 'choice' || !told.mark || letsGo ? (
                 <p>
                   {t('reading.rightIs')} <strong>{answerWords(t, told.item, 'right')}</strong>
                   {told.response && !told.mark?.right ? (
@@ -233,7 +237,7 @@ export function ItemCard({
         </div>
         {closed ? null : (
           <div className="flex flex-wrap items-center gap-3">
-            {!immediate || PUT_TOGETHER.includes(form.kind) ? (
+            {!immediate || PUT_TOGETHER.includes(form.kind) || letsGo ? (
               <Button
                 weight="main"
                 aria-keyshortcuts="Enter"
@@ -242,7 +246,7 @@ export function ItemCard({
                 }
                 onClick={() => answer(draft)}
               >
-                {t('reading.answer')} <Key>↵</Key>
+                {t(letsGo ? `reading.hands.${letsGo}` : 'reading.answer')} <Key>↵</Key>
               </Button>
             ) : form.kind === 'level' && form.halves ? (
               <Button
@@ -256,7 +260,7 @@ export function ItemCard({
               </Button>
             ) : null}
             {beside}
-            {question.hands && REPLACES_WORDS.includes(question.hands.kind) ? (
+            {form.kind === 'clock' || (question.hands && REPLACES_WORDS.includes(question.hands.kind)) ? (
               <Button weight="quiet" aria-pressed={inWords} onClick={() => setInWords(!inWords)}>
                 {t(inWords ? 'reading.hands.byHand' : 'reading.hands.inWords')}
               </Button>

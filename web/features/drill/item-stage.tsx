@@ -5,6 +5,7 @@ import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import { answerWords } from './answer-words';
 import { HairPicture, type Hair } from '../../ui/hair-picture';
+import { Beam } from './hands/beam';
 import { StrandFeel } from './hands/strand-feel';
 import { StrandStretch } from './hands/strand-stretch';
 import { Tube } from './hands/tube';
@@ -58,10 +59,20 @@ export function ItemStage({
   const names = question.pictures.map(({ caption }) => (caption ? termWords(t, caption) : ''));
   const size = useHairSize(hairs.length);
   const single = useHairSize(1);
+  // Hair that something else is looked at beside.
+  const beside = useHairSize(4);
   const compared =
     question.hands?.kind === 'brush' ? 'brushed' : question.skill === 'toner' ? 'finish' : 'compare';
   const hairLabel = t('reading.hair', { light: question.light });
   if (nudging && told) return <Nudge item={told.item} response={told.response!} size={single} />;
+  const laid = hands?.kind === 'lay' && told?.mark?.right ? comparisonOf(told.item, told.response!) : null;
+  if (laid)
+    return (
+      <figure className="flex flex-col items-center">
+        <HairPicture hair={{ look: laid.answered }} {...single} label={t('reading.finish.truth')} />
+        <figcaption className="pb-2 text-center text-sm">{t('reading.finish.truth')}</figcaption>
+      </figure>
+    );
   if (comparison && told)
     return (
       <div className="flex justify-center gap-6 px-4">
@@ -115,6 +126,19 @@ export function ItemStage({
     return (
       <div className="flex justify-center px-4 py-10">
         <Tube line={line} label={hands.label} large />
+      </div>
+    );
+  if (hands?.kind === 'beam')
+    return (
+      <div className="flex flex-col items-center px-2">
+        <HairPicture hair={hairs[0]} {...beside} label={hairLabel} />
+        <Beam
+          level={Number(question.ask.params.level)}
+          things={hands.things}
+          doses={hands.doses}
+          given={given}
+          told={told}
+        />
       </div>
     );
   return (

@@ -33,7 +33,7 @@ export function CeilingsFields({
   const rising = risingCell(ceilings);
   const words = (row: (typeof HEAD_ROWS)[number], wrong: number) => ({
     row: t(`houseRules.ceilings.row.${row}`),
-    wrong: t(`houseRules.ceilings.wrong_${wrong}`),
+    wrong: t(`houseRules.ceilings.wrong.${wrong}`),
   });
   return (
     <section className="border-line border-t py-3">
@@ -49,7 +49,7 @@ export function CeilingsFields({
               </th>
               {WRONG_COUNTS.map((wrong) => (
                 <th key={wrong} scope="col" className="px-1 text-end font-normal">
-                  {t(`houseRules.ceilings.wrong_${wrong}`)}
+                  {t(`houseRules.ceilings.wrong.${wrong}`)}
                 </th>
               ))}
             </tr>

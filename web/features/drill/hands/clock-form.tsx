@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Button } from '../../../ui/button';
 import { termWords } from '../words';
+import { ClockStrands } from './clock-strands';
 import '../../../lib/words/reading';
 
 /** Minutes from one figure under the clock to the next. */
@@ -18,12 +19,15 @@ export interface Clocked {
 /** One clock for all zones: where each begins, when a strand is looked at, when all of it is rinsed. */
 export function ClockForm({
   zones,
+  needs,
   most,
   value,
   onChange,
   closed,
 }: {
   zones: readonly Term[];
+  /** Minutes each zone needs; null where it is done in words, without strands. */
+  needs: readonly number[] | null;
   most: number;
   value: Clocked;
   onChange: (value: Clocked) => void;
@@ -31,6 +35,8 @@ export function ClockForm({
 }) {
   const { t } = useTranslation(['ui', 'drill']);
   const [look, setLook] = useState(10);
+  /** Zones wiped at the minute that the clock shows. */
+  const [wiped, setWiped] = useState<number[]>([]);
   const { starts, checks, rinse } = value;
   const names = zones.map((zone) => termWords(t, zone));
   const share = (minute: number) => `${(minute / most) * 100}%`;
@@ -86,8 +92,27 @@ export function ClockForm({
           ),
         )}
         {slider(t('reading.hands.rinse'), rinse, (minute) => onChange({ ...value, rinse: minute }))}
-        {slider(t('reading.hands.lookAt'), look, setLook)}
+        {slider(t('reading.hands.lookAt'), look, (minute) => {
+          setWiped([]);
+          setLook(minute);
+        })}
       </div>
+      {needs ? (
+        <ClockStrands
+          zones={zones}
+          needs={needs}
+          starts={starts}
+          rinse={rinse}
+          minute={look}
+          wiped={wiped}
+          onWipe={(zone) => {
+            setWiped([...wiped, zone]);
+            // Whoever wipes a strand has looked.
+            if (!checks.includes(look))
+              onChange({ ...value, checks: [...checks, look].sort((a, b) => a - b) });
+          }}
+        />
+      ) : null}
       <div className="flex flex-wrap items-center gap-2">
         <Button
           disabled={closed || checks.includes(look)}
