@@ -76,12 +76,8 @@ export function tonerLaid({ draw, step, rules, scope }: Making, level: number): 
   );
   const isThinned = level >= THINNED_FROM && draw.chance(THINNED_SHARE);
   const right = draw.pick(found.filter(({ dose }) => !isThinned || dose !== 'whole'));
-  const isAsLittle = (shade: Shade) => {
-    const least = leastOf(shade);
-    return least !== undefined && DOSES[least.dose] <= DOSES[right.dose];
-  };
-  // What comes out as wished with as little or less of it would be right, too.
-  const wrong = shades.filter((shade) => shade !== right.shade && !isAsLittle(shade));
+  // What comes out as wished in any dose would be right for whoever asks no more of it.
+  const wrong = shades.filter((shade) => !leastOf(shade));
   const kinds = [
     wrong.filter((shade) => shade.level === level && shade.tone.primary === wish),
     wrong.filter((shade) => shade.level! > level && shade.tone.primary === wish),
