@@ -76,6 +76,7 @@ export function tonerLaid({ draw, step, rules, scope }: Making, level: number): 
   );
   const isThinned = level >= THINNED_FROM && draw.chance(THINNED_SHARE);
   const right = draw.pick(found.filter(({ dose }) => !isThinned || dose !== 'whole'));
+  insist(tried.get(right.shade)!.filter(fits).length === 1, 'it comes out as wished in another dose, too');
   // What comes out as wished in any dose would be right for whoever asks no more of it.
   const wrong = shades.filter((shade) => !leastOf(shade));
   const kinds = [
@@ -109,7 +110,6 @@ export function tonerLaid({ draw, step, rules, scope }: Making, level: number): 
       why: reason(`drill.lay.${code}`, rule, params),
       subject,
     });
-    if (fits(one)) return is(0.5, 'more', 'F5');
     const near = deltaE <= NEAR && Math.abs(reading.level - level) <= 1 && !areOpposite(reading.tone, wish);
     if (shade === right.shade)
       return is(near ? 0.5 : 0, DOSES[dose] < DOSES[right.dose] ? 'thin' : 'strong', 'U2');
