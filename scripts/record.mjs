@@ -1,0 +1,3 @@
+import { runBundled } from './lib/bundled.mjs';
+
+await runBundled('scripts/record/record.ts', 'record');
