@@ -1,4 +1,4 @@
-import type { Tone, ToneFamily } from '../colour';
+import type { Tone } from '../colour';
 import type { DeveloperPart } from '../measure';
 import { reason, type Reason } from '../reason';
 import type { Line } from '../shades';
@@ -6,6 +6,7 @@ import { mayDilute } from './dilution';
 import { hasGreyToCover } from './grey';
 import type { HouseRules } from './house-rules';
 import { LIFTING, levelsToMove, liftLimit, liftOf } from './lift';
+import { REDS, isRed } from './processing';
 import { STRENGTHS_VOL, pourOf } from './shelf';
 
 interface Task {
@@ -32,17 +33,17 @@ export type DeveloperChoice =
 const GREY_VOL = 20;
 /** Strength that deposits and lifts nothing (D2). */
 const DEPOSITS = 10;
-/** Deepest and lightest natural level on which 20 vol sets a red well (F9), read to the half. */
-const REDS = { from: 3.5, to: 6.5, vol: 20 };
-const RED_FAMILIES: readonly ToneFamily[] = ['red', 'copper', 'mahogany'];
-
+/** Levels are read to the half. */
+const HALF = 0.5;
 /**
  * Reds take on natural hair of 4 to 6 by permanent colour and 20 vol; on lighter hair, and where colour or lightener has
  * been, low-strength colour sets them (F9).
  * @rule F9
  */
 export const asksForRedOnNatural = (naturalLevel: number, { primary }: Tone): boolean =>
-  RED_FAMILIES.includes(primary) && naturalLevel >= REDS.from && naturalLevel <= REDS.to;
+  isRed(primary) &&
+  naturalLevel >= REDS.depositLevels.min - HALF &&
+  naturalLevel <= REDS.depositLevels.max + HALF;
 
 /** Nearly all white: too little pigment left for a stronger developer to lift (F8). */
 const NEARLY_ALL_WHITE = 0.9;
@@ -80,7 +81,7 @@ export function chooseDeveloper(task: Task, line: Line, rules: HouseRules): Deve
     };
   }
   // Nearly all white has too little pigment left to lift; else the stronger need decides, and grey alone never asks above 20.
-  const forRed = task.redOnNatural ? REDS.vol : 0;
+  const forRed = task.redOnNatural ? REDS.depositVol : 0;
   const needed = nearlyWhite ? GREY_VOL : Math.max(covers ? GREY_VOL : 0, forRed, forLift!);
   const found = fromShelf(needed, line, rules);
   if (!found)
