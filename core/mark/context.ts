@@ -2,6 +2,7 @@ import {
   partName,
   partsOf,
   stepsOn,
+  withLeftovers,
   type PlaceId,
   type LineOf,
   type ClientCase,
@@ -53,11 +54,13 @@ function playedBest(solution: Solution, lineOf: LineOf): SimulatedCard {
 
 export function contextOf(
   clientCase: ClientCase,
-  plan: RecordCard,
+  card: RecordCard,
   solution: Solution,
   rules: HouseRules,
   lineOf: LineOf,
 ): JudgeContext {
+  // What is left of a bowl is seen as what is in it.
+  const plan = withLeftovers(card);
   const tasks = tasksOf(clientCase);
   const unasked = partsOf(clientCase).flatMap(({ zone, woven, target }) => {
     if (target || woven) return [];

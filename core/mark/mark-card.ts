@@ -28,7 +28,7 @@ import { misconceptionsIn, type MisconceptionFound } from './misconception';
 import { CRITERIA, withGiven, type Criterion, type Rubric } from './rubric';
 
 /** Raised whenever the same answer could get another mark; stored with every grade. */
-export const MARKING_VERSION = 3;
+export const MARKING_VERSION = 4;
 
 export interface CriterionMark extends Marked {
   criterion: Criterion;

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { SHIPPED_CASES } from '../cases';
 import { lightened, makeCase, to, zone } from '../cases/make';
-import { type RecordCard } from '../card';
+import { bowlGrams, withLeftovers, type RecordCard } from '../card';
 import { SHIPPED_LINES } from '../shades';
 import { solveCase } from '../solve';
 import { DEFAULT_HOUSE_RULES, HOUSE_RULES, choicesOf, type HouseRules } from '../theory';
@@ -33,7 +33,13 @@ describe('ends refreshed (A1)', () => {
       diluted.steps.find(({ zones }) => zones.includes('regrowth'))!,
       refreshStep(diluted),
     ];
-    const bowlOf = (name: string) => diluted.bowls.find((bowl) => bowl.name === name)!;
+    // The card says what it is left of; what is in it follows.
+    const left = diluted.bowls.find(({ name }) => name === ends.bowl)!;
+    expect(left).toMatchObject({ lineId: null, shades: [], from: { bowl: root.bowl } });
+    const { bowls } = withLeftovers(diluted);
+    const bowlOf = (name: string) => bowls.find((bowl) => bowl.name === name)!;
+    const alone = bestOf(RETOUCH).bowls.find(({ name }) => name === root.bowl)!;
+    expect(bowlGrams(bowlOf(root.bowl))).toBeCloseTo(bowlGrams(alone), 0);
     expect(bowlOf(ends.bowl).lineId).toBe(bowlOf(root.bowl).lineId);
     expect(bowlOf(ends.bowl).shades.map(({ label }) => label)).toEqual(
       bowlOf(root.bowl).shades.map(({ label }) => label),

@@ -7,6 +7,7 @@ import {
   productOf,
   shadePartsOf,
   stepsOn,
+  withLeftovers,
   type Bowl,
   type LineOf,
   type RecordCard,
@@ -157,7 +158,8 @@ export function routeSeen(task: Task, steps: readonly SeenStep[]): Route {
   return topsUp && same && line.kind !== 'direct' ? 'refresh' : 'deposit';
 }
 
-export function seePart(plan: RecordCard, task: Task, lineOf: LineOf, rules: HouseRules): SeenPart {
+export function seePart(card: RecordCard, task: Task, lineOf: LineOf, rules: HouseRules): SeenPart {
+  const plan = withLeftovers(card);
   const steps = seenStepsOn(plan, task, lineOf);
   const route = routeSeen(task, steps);
   const way = route === 'refresh' ? leftoverWay(task, steps) : null;

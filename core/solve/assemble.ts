@@ -172,6 +172,33 @@ const isThinned = ({ jobs, way }: Group) =>
   jobs.every(({ route }) => route === 'refresh') &&
   way.layers.every(({ line }) => LIFTING.includes(line.kind));
 
+/** As much of it held back, and water weighed to it: the bowl that ends are refreshed from (A1). */
+function leftOver(name: string, whole: Bowl, grams: number): Bowl {
+  const of = bowlGrams(whole);
+  const poured = whole.developer.reduce((sum, part) => sum + part.grams, 0);
+  const water = (poured / of) * LEFTOVER_WATER;
+  const taken = tenth(grams / (1 + water));
+  return {
+    name,
+    lineId: null,
+    shades: [],
+    productGrams: 0,
+    developer: [{ vol: 0, grams: tenth(grams - taken) }],
+    additive: false,
+    from: { bowl: whole.name, grams: taken },
+  };
+}
+
+/** A bowl with so much more in it, so that something is left. */
+function enlarged(bowl: Bowl, grams: number): Bowl {
+  const by = 1 + grams / bowlGrams(bowl);
+  return {
+    ...bowl,
+    shades: bowl.shades.map((shade) => ({ ...shade, grams: tenth(shade.grams * by) })),
+    developer: bowl.developer.map((part) => ({ ...part, grams: tenth(part.grams * by) })),
+  };
+}
+
 /** The same mix with water in it. */
 function thinned(bowl: Bowl): Bowl {
   const poured = bowl.developer.reduce((sum, { grams }) => sum + grams, 0);
@@ -344,8 +371,13 @@ export function assemble(
           share: Math.max(shared?.share ?? 0, share),
         };
         const bowl = weigh(name, layer, clientCase.head, serves.zones, serves.share);
+        const origin = donor && bowls.findIndex((one) => one.name === mixed.get(donor));
         if (shared) bowls[bowls.findIndex((one) => one.name === name)] = bowl;
-        else bowls.push(isThin ? thinned(bowl) : bowl);
+        else if (origin !== undefined && origin >= 0) {
+          const left = leftOver(name, bowls[origin], bowlGrams(bowl));
+          bowls[origin] = enlarged(bowls[origin], left.from!.grams);
+          bowls.push(left);
+        } else bowls.push(isThin ? thinned(bowl) : bowl);
         if (!isThin) byFormula.set(formulaOf(layer), serves);
       }
       mixed.set(group, name);

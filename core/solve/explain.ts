@@ -1,5 +1,5 @@
 import { isFashion } from '../colour';
-import { amountFor, partName, type Bowl, type LineOf, type Step } from '../card';
+import { amountFor, partName, withLeftovers, type Bowl, type LineOf, type Step } from '../card';
 import { reason, type Reason } from '../reason';
 import { hasShades, type Line } from '../shades';
 import {
@@ -118,7 +118,8 @@ function notesOn(task: Task, route: Route): Reason[] {
  * (U1–U3), depth and natural share (F2, F8), developer (D2, D8), ratio, amount and minutes (M1, M2, R7).
  */
 export function explain(solution: Solution, lineOf: LineOf, rules: HouseRules): Explanation[] {
-  const { visit, best, choices } = solution;
+  const { visit, choices } = solution;
+  const best = withLeftovers(solution.best);
   return tasksOf(visit).flatMap((task): Explanation[] => {
     const part = partName(task.part);
     const route = choices.find((choice) => choice.part === part)?.route;
