@@ -1,2 +1,3 @@
 export * from './simulate';
 export * from './shown';
+export * from './through';

@@ -27,6 +27,12 @@ describe('lightener and developer (D4)', () => {
     expect(lightenerVols('onScalp', rules({ fortyVolLightener: 'offScalp' }))).not.toContain(40);
     // Whatever the school, a class that allows 20 at the scalp does not allow 40 there.
     expect(lightenerVols('onScalp', rules({ fortyVolLightener: 'always' }))).not.toContain(40);
+    expect(
+      lightenerVols('onScalp', rules({ fortyVolLightener: 'always', lightenerOnScalp: 'max30' })),
+    ).toContain(40);
+    expect(
+      lightenerVols('onScalp', rules({ fortyVolLightener: 'offScalp', lightenerOnScalp: 'max30' })),
+    ).not.toContain(40);
   });
 
   it('never allows more at the scalp than off it', () => {

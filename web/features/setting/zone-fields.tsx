@@ -14,6 +14,7 @@ import { placeWord } from '../../lib/i18n';
 import { Field, NumberInput, Tick } from '../../ui/field';
 import { Pick } from '../bench/pick';
 import { PastFields } from '../hair/past-fields';
+import { PlacePictures } from './place-pictures';
 import { WishFields, levelsUpTo } from './wish-fields';
 import '../../lib/words/craft';
 import '../../lib/words/educating';
@@ -100,6 +101,7 @@ export function ZoneFields({
           />
         </div>
       ) : null}
+      <PlacePictures clientCase={clientCase} zone={zone} />
       <div className="col-span-2 flex flex-col gap-1 sm:col-span-4">
         <h4 className="text-sm font-semibold">{t('service.history')}</h4>
         <PastFields
