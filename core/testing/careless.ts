@@ -3,7 +3,7 @@ import { COUNTERS, UNDERLAYS } from '../theory';
 
 /** A plan with what is other than in the one it was made from. */
 export interface Careless {
-  of: 'bowls' | 'steps' | 'consult' | 'read' | 'besides';
+  of: 'bowls' | 'steps' | 'consult' | 'read' | 'besides' | 'several';
   plan: RecordCard;
 }
 
@@ -152,4 +152,25 @@ export function* carelessPlans(best: RecordCard): Generator<Careless> {
   yield { of: 'besides', plan: { ...EMPTY_CARD, readings: best.readings } };
   yield { of: 'besides', plan: { ...best, steps: [] } };
   yield { of: 'besides', plan: { ...best, bowls: [], steps: [] } };
+}
+
+/** Plans with several things otherwise at once: bowls, steps, questions and readings each from another careless plan. */
+export function* severalAtOnce(best: RecordCard, count: number): Generator<Careless> {
+  const all = [...carelessPlans(best)];
+  const ofKind = (kind: Careless['of']) => all.flatMap(({ of, plan }) => (of === kind ? [plan] : []));
+  const kinds = {
+    bowls: ofKind('bowls'),
+    steps: ofKind('steps'),
+    consult: ofKind('consult'),
+    read: ofKind('read'),
+  };
+  // Strides without a common factor with the lists, so that the pairs differ.
+  const nth = (plans: readonly RecordCard[], at: number) => plans[at % plans.length] ?? best;
+  for (let i = 0; i < count; i++) {
+    const { bowls } = nth(kinds.bowls, 7 * i);
+    const { steps } = nth(kinds.steps, 11 * i + 1);
+    const { asked, tests, decision, visits } = nth(kinds.consult, 5 * i);
+    const { readings } = nth(kinds.read, 13 * i);
+    yield { of: 'several', plan: { ...best, bowls, steps, asked, tests, decision, visits, readings } };
+  }
 }

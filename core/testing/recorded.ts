@@ -12,7 +12,7 @@ import {
 import { SHIPPED_LINES, shippedLine } from '../shades';
 import { SOLVER_VERSION, explain, solveCase, type SolveResult } from '../solve';
 import { DEFAULT_HOUSE_RULES, HOUSE_RULES, choicesOf, type HouseRules } from '../theory';
-import { carelessPlans } from './careless';
+import { carelessPlans, severalAtOnce } from './careless';
 import { SURVEY_HEADS } from './survey-heads';
 
 /** A short name of a text; two texts that differ hardly ever have the same (FNV-1a, 32 bit). */
@@ -33,6 +33,8 @@ const CASES: readonly { id: string; clientCase: ClientCase; house?: Partial<Hous
 const EVERY = 9;
 /** And what people do otherwise, on every so-many-th: some thousands of plans in all. */
 const MARKED_EVERY = 4;
+/** Plans of a head with several things otherwise at once. */
+const SEVERAL = 60;
 
 const solveBy = (clientCase: ClientCase, house: Partial<HouseRules> = {}): SolveResult =>
   solveCase(clientCase, SHIPPED_LINES, { ...DEFAULT_HOUSE_RULES, ...house });
@@ -52,7 +54,8 @@ const saidOf = ({ criteria, dangers, misconceptions, crucial, decided, points, m
 /** Marks of what people do otherwise than the model answer, kind by kind: how many, their mean of 100, and the name of all. */
 function markLines(id: string, input: MarkingInput): string[] {
   const kinds = new Map<string, { sum: number; count: number; said: string }>();
-  for (const { of, plan } of carelessPlans(input.solution.best)) {
+  const { best } = input.solution;
+  for (const { of, plan } of [...carelessPlans(best), ...severalAtOnce(best, SEVERAL)]) {
     const grade = markCard(input, plan);
     const kind = kinds.get(of) ?? { sum: 0, count: 0, said: '' };
     kind.sum += (100 * grade.points) / grade.max;

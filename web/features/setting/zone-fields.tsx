@@ -51,7 +51,7 @@ export function ZoneFields({
   };
   const level = presentLevel(zone);
   return (
-    <fieldset className="border-line grid grid-cols-2 gap-x-5 gap-y-2 rounded-sm border p-3 sm:grid-cols-4">
+    <fieldset className="border-line grid grid-cols-2 gap-x-3 gap-y-2 rounded-sm border p-3 sm:grid-cols-4">
       <legend className="font-display px-1 text-lg font-semibold first-letter:uppercase">{name}</legend>
       <Field label={t('service.lengthCm')}>
         <NumberInput
