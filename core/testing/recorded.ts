@@ -2,9 +2,11 @@ import { BENCH_STEPS, type ClientCase } from '../card';
 import { SHIPPED_CASES } from '../cases';
 import {
   MARKING_VERSION,
+  MISCONCEPTIONS,
   defaultRubric,
   markCard,
   nearMisses,
+  slip,
   standardFor,
   type Grade,
   type MarkingInput,
@@ -100,6 +102,7 @@ export function recorded(): string[] {
     const slips = nearMisses(input);
     lines.push(
       `slips ${id} | ${slips.map(({ misconception }) => misconception).join(' ')} | ${nameOf(written(slips.map(({ plan, grade }) => [plan, saidOf(grade)])))}`,
+      `thought so ${id} | ${nameOf(written(MISCONCEPTIONS.map((name) => slip(name, { plan: solution.best, solution, lines: SHIPPED_LINES }))))}`,
       `turns on ${id} | ${nameOf(written(standardFor(input)))}`,
       `why ${id} | ${nameOf(written(explain(solution, shippedLine, input.rules)))}`,
     );
