@@ -1,6 +1,6 @@
 import { LIGHTS, TONES, type Light, type ToneFamily } from '../colour';
 import { confusionOf, type ConfusionCell, type Reading } from './analysis';
-import { memoryOf, type Answered } from './memory';
+import { stepAfter, type Answered } from './memory';
 import { SKILLS, type Skill } from './skill';
 
 /** One answer as the record keeps it. */
@@ -72,7 +72,12 @@ const tally = (answers: readonly Pick<EyeAnswer, 'score' | 'chance'>[]): Tally =
 });
 function grouped<T, K>(values: readonly T[], keyOf: (value: T) => K): Map<K, T[]> {
   const groups = new Map<K, T[]>();
-  for (const value of values) groups.set(keyOf(value), [...(groups.get(keyOf(value)) ?? []), value]);
+  for (const value of values) {
+    const key = keyOf(value);
+    const group = groups.get(key);
+    if (group) group.push(value);
+    else groups.set(key, [value]);
+  }
   return groups;
 }
 const WARMTH = { cool: -1, neutral: 0, warm: 1 } as const;
@@ -97,12 +102,12 @@ export function eyeOf(all: readonly EyeAnswer[]): Eye {
     ...tally(some),
     bias: mean(some.map(({ given, truth }) => given - truth)),
   });
-  const { reach } = memoryOf(own);
+  const bySkill = grouped(own, ({ skill }) => skill);
   const skills = SKILLS.flatMap((skill): SkillTally[] => {
-    const some = own.filter((answer) => answer.skill === skill);
-    if (some.length === 0) return [];
+    const some = bySkill.get(skill);
+    if (!some) return [];
     return [
-      { skill, ...tally(some), step: reach[skill].step, seconds: median(some.map(({ seconds }) => seconds)) },
+      { skill, ...tally(some), step: stepAfter(some), seconds: median(some.map(({ seconds }) => seconds)) },
     ];
   });
   const known = skills.filter(({ answers }) => answers >= ENOUGH);

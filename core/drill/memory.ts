@@ -31,10 +31,9 @@ export interface Memory {
 const scheduler = fsrs({ enable_fuzz: false, request_retention: 0.9 });
 export const facetKey = (skill: Skill, facet: string) => `${skill} ${facet}`;
 
-export const emptyMemory = (): Memory => ({
-  facets: {},
-  reach: Object.fromEntries(SKILLS.map((skill) => [skill, { step: 1, answers: 0 }])) as Memory['reach'],
-});
+const nothingReached = () =>
+  Object.fromEntries(SKILLS.map((skill) => [skill, { step: 1, answers: 0 }])) as Memory['reach'];
+export const emptyMemory = (): Memory => ({ facets: {}, reach: nothingReached() });
 
 const gradeOf = (score: number): Grade => (score >= 1 ? Rating.Good : score > 0 ? Rating.Hard : Rating.Again);
 
@@ -73,6 +72,10 @@ export function afterAnswer(memory: Memory, answered: Answered): Memory {
     reach: { ...memory.reach, [skill]: climbed(memory.reach[skill], step, score) },
   };
 }
+
+/** Place 1–5 on the steps of one skill after its unassisted answers, oldest first. */
+export const stepAfter = (answers: readonly Pick<Answered, 'step' | 'score'>[]): number =>
+  answers.reduce((from, { step, score }) => climbed(from, step, score), { step: 1, answers: 0 }).step;
 
 export const memoryOf = (answers: readonly Answered[]): Memory => answers.reduce(afterAnswer, emptyMemory());
 

@@ -4,7 +4,7 @@ import type { Knex } from 'knex';
 import type { AssignmentRow } from '../assignments/row';
 import { invalidField } from '../http/errors';
 import { record } from '../log/store';
-import type { AttemptRow } from './store';
+import type { AttemptRow, AttemptStub } from './store';
 
 /** Changes of marks, oldest first, by attempt. */
 export async function changesOf(db: Knex, attemptIds: string[]): Promise<Map<string, MarkChange[]>> {
@@ -78,9 +78,32 @@ export async function pointsOf(db: Knex, attempts: readonly AttemptRow[]): Promi
   );
 }
 
+/** The same of attempts without their grades: only those are fetched whose marks somebody has changed. */
+export async function pointsOfStubs(db: Knex, stubs: readonly AttemptStub[]): Promise<Map<string, number>> {
+  const changes = await changesOf(
+    db,
+    stubs.map(({ id }) => id),
+  );
+  const changed: Pick<AttemptRow, 'id' | 'grade'>[] =
+    changes.size > 0
+      ? await db('attempts')
+          .whereIn('id', [...changes.keys()])
+          .select('id', 'grade')
+      : [];
+  return new Map([
+    ...stubs.flatMap(({ id, points }): [string, number][] => (points === null ? [] : [[id, points]])),
+    ...changed.flatMap(({ id, grade }): [string, number][] =>
+      grade ? [[id, effectiveGrade(grade, changes.get(id)!).points]] : [],
+    ),
+  ]);
+}
+
+/** What of an attempt says whether it counts. */
+type Counted = Pick<AttemptRow, 'id' | 'number' | 'submitted_at'>;
+
 /** What an attempt is worth in the end; null before it is handed in. */
 export const worthOf = (
-  attempt: AttemptRow,
+  attempt: Pick<AttemptRow, 'id' | 'submitted_at'>,
   terms: Lateness,
   points: ReadonlyMap<string, number>,
 ): number | null => {
@@ -89,17 +112,17 @@ export const worthOf = (
 };
 
 /** Which of a student's attempts counts: the last that is in, or the best, the earlier of two alike. */
-export function countingOf(
-  attempts: readonly AttemptRow[],
+export function countingOf<A extends Counted>(
+  attempts: readonly A[],
   terms: Lateness & Pick<AssignmentRow, 'counted'>,
   points: ReadonlyMap<string, number>,
-): AttemptRow | undefined {
+): A | undefined {
   const handedIn = attempts
     .filter(({ submitted_at }) => submitted_at !== null)
     .sort((a, b) => a.number - b.number);
   if (terms.counted === 'last') return handedIn[handedIn.length - 1];
-  const worth = (attempt: AttemptRow) => worthOf(attempt, terms, points) ?? 0;
-  return handedIn.reduce<AttemptRow | undefined>(
+  const worth = (attempt: A) => worthOf(attempt, terms, points) ?? 0;
+  return handedIn.reduce<A | undefined>(
     (best, one) => (best && worth(best) >= worth(one) ? best : one),
     undefined,
   );
@@ -107,7 +130,7 @@ export function countingOf(
 
 /** Where a student stands with an assignment, whose dates are their own; null where it is not set to them. */
 export function standingOf(
-  attempts: readonly AttemptRow[],
+  attempts: readonly Counted[],
   terms: (Lateness & Pick<AssignmentRow, 'counted'>) | null,
   points: ReadonlyMap<string, number>,
 ): Standing {

@@ -58,6 +58,20 @@ export const receiptOf = ({ receipt, digest }: Pick<AttemptRow, 'receipt' | 'dig
 export const attemptsOf = (db: Knex, assignmentIds: string[]): Promise<AttemptRow[]> =>
   db('attempts').whereIn('assignment_id', assignmentIds);
 
+/** What of an attempt says where its student stands, without the card and what was said of it. */
+export type AttemptStub = Pick<
+  AttemptRow,
+  'id' | 'assignment_id' | 'student_id' | 'number' | 'submitted_at'
+> & {
+  /** As computed; null before it is handed in. */
+  points: number | null;
+};
+export const attemptStubsOf = (db: Knex, assignmentIds: string[]): Promise<AttemptStub[]> =>
+  db('attempts')
+    .whereIn('assignment_id', assignmentIds)
+    .select('id', 'assignment_id', 'student_id', 'number', 'submitted_at')
+    .select({ points: db.raw("(grade->>'points')::float") });
+
 /** A student's attempts, first to last. */
 export const attemptsOfStudent = (db: Knex, assignmentId: string, studentId: string): Promise<AttemptRow[]> =>
   db('attempts').where({ assignment_id: assignmentId, student_id: studentId }).orderBy('number');

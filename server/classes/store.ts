@@ -2,8 +2,8 @@ import type { ClassDetail, ClassSummary, Standing } from '@cimbel/contract';
 import { DEFAULT_HOUSE_RULES } from '@cimbel/core/theory';
 import type { Knex } from 'knex';
 import { ownLinesOf } from '../shade-books/store';
-import { pointsOf, standingOf } from '../attempts/marks';
-import { attemptsOf, type AttemptRow } from '../attempts/store';
+import { pointsOfStubs, standingOf } from '../attempts/marks';
+import { attemptStubsOf, type AttemptStub } from '../attempts/store';
 import { isReleased, maxPoints, type AssignmentRow } from '../assignments/row';
 import type { ClassRow, LedClass } from './access';
 import { newJoinCode } from './roster';
@@ -45,20 +45,41 @@ export function studentsOf(db: Knex, classId: string): Promise<{ id: string; nam
     .select('users.id', 'users.name');
 }
 
+/** What the table of a class needs of an assignment: not its case, its lines or its answer. */
+const OF_TABLE = [
+  'id',
+  'title',
+  'due_at',
+  'last_due_at',
+  'rubric',
+  'house_rules',
+  'release',
+  'released_at',
+  'closed_at',
+  'late',
+  'late_percent',
+  'attempts_allowed',
+  'counted',
+] as const satisfies readonly (keyof AssignmentRow)[];
+
 export async function classDetail(db: Knex, row: LedClass, now: Date): Promise<ClassDetail> {
   const [students, assignments, ownLines, waiting] = await Promise.all([
     studentsOf(db, row.id),
-    db<AssignmentRow>('assignments').where({ class_id: row.id }).orderBy('due_at'),
+    db<AssignmentRow>('assignments').where({ class_id: row.id }).orderBy('due_at').select(...OF_TABLE),
     ownLinesOf(db, row.educator_id),
     db('memberships').where({ class_id: row.id, state: 'waiting' }).pluck('student_id'),
   ]);
   const ids = assignments.map(({ id }) => id);
-  const attempts = await attemptsOf(db, ids);
-  const points = await pointsOf(db, attempts);
+  const attempts = await attemptStubsOf(db, ids);
+  const points = await pointsOfStubs(db, attempts);
   const name = (one: { assignment_id: string; student_id: string }) =>
     `${one.assignment_id} ${one.student_id}`;
-  const attemptsBy = new Map<string, AttemptRow[]>();
-  for (const one of attempts) attemptsBy.set(name(one), [...(attemptsBy.get(name(one)) ?? []), one]);
+  const attemptsBy = new Map<string, AttemptStub[]>();
+  for (const one of attempts) {
+    const there = attemptsBy.get(name(one));
+    if (there) there.push(one);
+    else attemptsBy.set(name(one), [one]);
+  }
   const own: { assignment_id: string; student_id: string; due_at: Date }[] = await db('set_for').where({
     class_id: row.id,
   });

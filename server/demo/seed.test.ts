@@ -1,6 +1,7 @@
 import type { ClassDetail, ReadingDesk } from '@cimbel/contract';
 import { browser, harness, type Harness } from '../testing/harness';
 import { seedDemo } from './seed';
+import { eyeOfStudent } from '../practice/store';
 import { STUDENTS } from './scene';
 
 let h: Harness;
@@ -73,5 +74,28 @@ describe('the demo class', () => {
     expect(desk.tests.map(({ finished }) => finished)).toEqual([10, 3]);
     expect(desk.tests[0].mean).toBeGreaterThan(0.4);
     expect(desk.tests[0].mean).toBeLessThan(0.9);
+  });
+
+  it('is summed up on the desk as answer by answer, for every student', async () => {
+    const page = browser(h.app);
+    const { demo } = (await page.get('/api/session')).body;
+    await page.post('/api/demo-session', {
+      accountId: demo.find((a: { role: string }) => a.role === 'educator').id,
+    });
+    const [{ id }] = (await page.get('/api/classes')).body;
+    const desk: ReadingDesk = (await page.get(`/api/classes/${id}/reading`)).body;
+    expect(desk.students.some(({ answers }) => answers > 50)).toBe(true);
+    for (const { id: studentId, answers, levelBias, skills } of desk.students) {
+      const eye = await eyeOfStudent(h.db, studentId, id);
+      expect(answers).toBe(eye.answers);
+      if (eye.level.all) expect(levelBias).toBeCloseTo(eye.level.all.bias, 9);
+      else expect(levelBias).toBeNull();
+      expect(Object.keys(skills)).toHaveLength(eye.skills.length);
+      for (const one of eye.skills) {
+        expect(skills[one.skill]).toMatchObject({ answers: one.answers });
+        expect(skills[one.skill]!.accuracy).toBeCloseTo(one.accuracy, 9);
+        expect(skills[one.skill]!.step).toBeCloseTo(one.step, 9);
+      }
+    }
   });
 });

@@ -68,7 +68,23 @@ export async function createPractice(
   return row;
 }
 
-const asEyeAnswer = (row: AnswerRow): EyeAnswer => ({
+/** What of an answer tells about the eye; question and answer themselves stay where they are. */
+const OF_EYE = [
+  'student_id',
+  'skill',
+  'facet',
+  'step',
+  'score',
+  'assisted',
+  'answered_at',
+  'seconds',
+  'light',
+  'reading',
+  'chance',
+] as const satisfies readonly (keyof AnswerRow)[];
+type EyeRow = Pick<AnswerRow, (typeof OF_EYE)[number]>;
+
+const asEyeAnswer = (row: EyeRow): EyeAnswer => ({
   skill: row.skill,
   facet: row.facet,
   step: row.step,
@@ -83,9 +99,10 @@ const asEyeAnswer = (row: AnswerRow): EyeAnswer => ({
 
 /** A student's answers, oldest first; with a class only those that were given for it. */
 export async function answersOf(db: Knex, studentId: string, classId?: string): Promise<EyeAnswer[]> {
-  const rows: AnswerRow[] = await db('drill_answers')
+  const rows: EyeRow[] = await db('drill_answers')
     .where({ student_id: studentId, ...(classId ? { class_id: classId } : {}) })
-    .orderBy('answered_at');
+    .orderBy('answered_at')
+    .select(...OF_EYE);
   return rows.map(asEyeAnswer);
 }
 export const eyeOfStudent = async (db: Knex, studentId: string, classId?: string): Promise<Eye> =>
@@ -94,15 +111,69 @@ export const eyeOfStudent = async (db: Knex, studentId: string, classId?: string
 const minutesOf = (rows: readonly Pick<AnswerRow, 'seconds'>[]) =>
   rows.reduce((sum, { seconds }) => sum + countedSeconds(seconds), 0) / 60;
 
-/** Answers of everyone in a class, by student. */
-export async function answersOfClass(db: Knex, classId: string): Promise<Map<string, EyeAnswer[]>> {
-  const rows: AnswerRow[] = await db('drill_answers').where({ class_id: classId }).orderBy('answered_at');
-  const byStudent = new Map<string, EyeAnswer[]>();
-  for (const row of rows) {
-    const own = byStudent.get(row.student_id);
-    if (own) own.push(asEyeAnswer(row));
-    else byStudent.set(row.student_id, [asEyeAnswer(row)]);
-  }
+/** What a class's answers come to for one student and skill, assisted ones left out. */
+export interface PractisedSkill {
+  skill: Skill;
+  answers: number;
+  /** Sums over the answers: what they scored, and what guessing earns at them. */
+  score: number;
+  chance: number;
+  /** Step and score of each, oldest first. */
+  steps: EyeAnswer['step'][];
+  scores: number[];
+}
+/** What a class's answers come to for one student. */
+export interface Practised {
+  minutesThisWeek: number;
+  /** Mean of level given minus level true; null where no level was read. */
+  levelBias: number | null;
+  skills: PractisedSkill[];
+}
+
+/** The practice of everyone in a class, summed up where the answers lie. */
+export async function practisedInClass(
+  db: Knex,
+  classId: string,
+  now: Date,
+): Promise<Map<string, Practised>> {
+  const of = () => db('drill_answers').where({ class_id: classId });
+  const [totals, skills]: [
+    { student_id: string; minutes: number; bias: number | null }[],
+    ({ student_id: string } & PractisedSkill)[],
+  ] = await Promise.all([
+    of()
+      .groupBy('student_id')
+      .select('student_id')
+      .select({
+        // As `countedSeconds` has it: a look that lasted longer was none.
+        minutes: db.raw(
+          'coalesce(sum(least(?, greatest(0, seconds))) filter (where answered_at >= ?), 0)::float / 60',
+          [MOST_SECONDS, new Date(startOfWeek(now.getTime()))],
+        ),
+        bias: db.raw(
+          `avg((reading->>'given')::float - (reading->>'truth')::float)
+             filter (where reading->>'of' = 'level' and not assisted)`,
+        ),
+      }),
+    of()
+      .where({ assisted: false })
+      .groupBy('student_id', 'skill')
+      .select('student_id', 'skill')
+      .select({
+        answers: db.raw('count(*)::int'),
+        score: db.raw('sum(score)::float'),
+        chance: db.raw('sum(chance)::float'),
+        steps: db.raw('json_agg(step order by answered_at)'),
+        scores: db.raw('json_agg(score order by answered_at)'),
+      }),
+  ]);
+  const byStudent = new Map(
+    totals.map(({ student_id, minutes, bias }): [string, Practised] => [
+      student_id,
+      { minutesThisWeek: minutes, levelBias: bias, skills: [] },
+    ]),
+  );
+  for (const { student_id, ...skill } of skills) byStudent.get(student_id)!.skills.push(skill);
   return byStudent;
 }
 

@@ -1,19 +1,17 @@
 import type { NewTest, ReadingDesk, TestChange } from '@cimbel/contract';
-import {
-  eyeOf,
-  itemsOfSitting,
-  NothingToAsk,
-  planTest,
-  sittingOf,
-  startOfWeek,
-  countedSeconds,
-} from '@cimbel/core/drill';
+import { SKILLS, itemsOfSitting, NothingToAsk, planTest, sittingOf, stepAfter } from '@cimbel/core/drill';
 import type { Knex } from 'knex';
 import { randomBytes, randomInt } from 'node:crypto';
 import type { ClassRow } from '../classes/access';
 import { HttpError, invalidField } from '../http/errors';
 import { ownLinesOf } from '../shade-books/store';
-import { answersOfClass, minutesThisWeek, type PracticeRow } from '../practice/store';
+import {
+  minutesThisWeek,
+  practisedInClass,
+  type Practised,
+  type PractisedSkill,
+  type PracticeRow,
+} from '../practice/store';
 import { hasEnded, testFacts, type SittingRow, type TestRow } from './rows';
 import { answersOfSittings, scoreOf, seedsBy } from './sitting-store';
 
@@ -106,6 +104,15 @@ export function bestSittings<T extends { sitting: SittingRow; score: number }>(
   return best;
 }
 
+const UNPRACTISED: Practised = { minutesThisWeek: 0, levelBias: null, skills: [] };
+
+/** As `beyondChance` has it, from sums; and how far up the steps the answers lead. */
+const tallyOf = ({ answers, score, chance, steps, scores }: PractisedSkill) => ({
+  answers,
+  accuracy: Math.max(0, (score - chance) / (answers - chance)),
+  step: stepAfter(steps.map((step, i) => ({ step, score: scores[i] }))),
+});
+
 export async function readingDesk(db: Knex, inClass: ClassRow, now: Date): Promise<ReadingDesk> {
   const [practices, tests, members, byStudent] = await Promise.all([
     db<PracticeRow>('practices').where({ class_id: inClass.id }).orderBy('created_at'),
@@ -115,7 +122,7 @@ export async function readingDesk(db: Knex, inClass: ClassRow, now: Date): Promi
       .where({ class_id: inClass.id })
       .orderBy('users.name')
       .select('users.id', 'users.name', 'members.extra_time_share'),
-    answersOfClass(db, inClass.id),
+    practisedInClass(db, inClass.id, now),
   ]);
   const minutes = await minutesThisWeek(
     db,
@@ -131,7 +138,6 @@ export async function readingDesk(db: Knex, inClass: ClassRow, now: Date): Promi
     db,
     ended.map(({ id }) => id),
   );
-  const week = startOfWeek(now.getTime());
   return {
     classId: inClass.id,
     className: inClass.name,
@@ -152,23 +158,22 @@ export async function readingDesk(db: Knex, inClass: ClassRow, now: Date): Promi
       return { ...testFacts(test), finished: best.length, mean: meanOf(best.map(({ score }) => score)) };
     }),
     students: members.map((member) => {
-      const own = byStudent.get(member.id) ?? [];
-      const eye = eyeOf(own);
+      const { minutesThisWeek: spent, levelBias, skills } = byStudent.get(member.id) ?? UNPRACTISED;
+      const answered = skills.reduce((sum, one) => sum + one.answers, 0);
+      const scored = skills.reduce((sum, one) => sum + one.score, 0);
       return {
         id: member.id,
         name: member.name,
         extraTimeShare: member.extra_time_share,
-        minutesThisWeek:
-          own.filter(({ at }) => at >= week).reduce((sum, { seconds }) => sum + countedSeconds(seconds), 0) /
-          60,
-        answers: eye.answers,
-        accuracy: meanOf(own.filter(({ assisted }) => !assisted).map(({ score }) => score)),
-        levelBias: eye.level.all?.bias ?? null,
+        minutesThisWeek: spent,
+        answers: answered,
+        accuracy: answered > 0 ? scored / answered : null,
+        levelBias,
         skills: Object.fromEntries(
-          eye.skills.map(({ skill, answers: count, accuracy, step }) => [
-            skill,
-            { answers: count, accuracy, step },
-          ]),
+          SKILLS.flatMap((skill) => {
+            const one = skills.find((other) => other.skill === skill);
+            return one ? [[skill, tallyOf(one)]] : [];
+          }),
         ),
       };
     }),
