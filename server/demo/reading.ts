@@ -34,7 +34,7 @@ interface Eye {
 const EYES: readonly Eye[] = [
   { ability: 3.6, bias: 0.3, weeks: 6, perSitting: 16 },
   { ability: 4.6, bias: 0, weeks: 6, perSitting: 18 },
-  { ability: 2.4, bias: -0.7, weeks: 5, perSitting: 12 },
+  { ability: 2.4, bias: -1, weeks: 5, perSitting: 12 },
   { ability: 3.2, bias: 0.1, weeks: 6, perSitting: 14 },
   { ability: 1.6, bias: 0.8, weeks: 4, perSitting: 9 },
   { ability: 3, bias: -0.2, weeks: 5, perSitting: 12 },

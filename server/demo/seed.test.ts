@@ -88,13 +88,13 @@ describe('the demo class', () => {
     for (const { id: studentId, answers, levelBias, skills } of desk.students) {
       const eye = await eyeOfStudent(h.db, studentId, id);
       expect(answers).toBe(eye.answers);
-      if (eye.level.all) expect(levelBias).toBeCloseTo(eye.level.all.bias, 9);
+      if (eye.level.all) expect(levelBias).toBeCloseTo(eye.level.all.bias, 6);
       else expect(levelBias).toBeNull();
       expect(Object.keys(skills)).toHaveLength(eye.skills.length);
       for (const one of eye.skills) {
         expect(skills[one.skill]).toMatchObject({ answers: one.answers });
-        expect(skills[one.skill]!.accuracy).toBeCloseTo(one.accuracy, 9);
-        expect(skills[one.skill]!.step).toBeCloseTo(one.step, 9);
+        expect(skills[one.skill]!.accuracy).toBeCloseTo(one.accuracy, 6);
+        expect(skills[one.skill]!.step).toBeCloseTo(one.step, 6);
       }
     }
   });

@@ -161,8 +161,8 @@ export async function practisedInClass(
       .select('student_id', 'skill')
       .select({
         answers: db.raw('count(*)::int'),
-        score: db.raw('sum(score)::float'),
-        chance: db.raw('sum(chance)::float'),
+        score: db.raw('sum(score::float8)'),
+        chance: db.raw('sum(chance::float8)'),
         steps: db.raw('json_agg(step order by answered_at)'),
         scores: db.raw('json_agg(score order by answered_at)'),
       }),
