@@ -2,7 +2,8 @@ import { bowlVol, colourGrams, shadePartsOf, type ClientCase, type PlaceId, type
 import { coloured, lightened, makeCase, to, zone } from '../cases/make';
 import { markCard } from '.';
 import { SHIPPED_LINES, naturalShare, shippedLine } from '../shades';
-import { gradingFor } from '../testing/solved';
+import { gradingFor, gradingOf } from '../testing/solved';
+import { SURVEY_HEADS } from '../testing/survey-heads';
 import { DEFAULT_HOUSE_RULES, asksForRedOnNatural, naturalShareFor } from '../theory';
 import { choicesFor, colouredBy, jobsOf, rightMixes, waysOf, type ShadeNeed } from '../solve';
 
@@ -206,5 +207,31 @@ describe('natural share in a mix', () => {
     const shares = rightMixes(shippedLine('tarnwick')!, need, 200).map(({ fit }) => fit.share);
     expect(Math.max(...shares)).toBeLessThanOrEqual(1 / 3 + 0.1);
     expect(Math.max(...shares)).toBeGreaterThan(0.3);
+  });
+});
+
+describe('two products at once where places meet (A6, C5, P3)', () => {
+  const input = gradingOf('green-lengths');
+  const { best } = input.solution;
+  const orderOf = (plan: RecordCard) =>
+    markCard(input, plan).criteria.find(({ criterion }) => criterion === 'order')!;
+  it('are kept apart by foils: remover below powder, one powder beside another', () => {
+    const placements = (card: RecordCard, roles: number) =>
+      card.steps.slice(0, roles).map((step) => step.placement);
+    expect(placements(best, 2)).toEqual(['foils', 'foils']);
+    expect(placements(keyOf(SURVEY_HEADS.orangeBand), 2)).toEqual(['foils', 'foils']);
+    // One after the other nothing runs into anything.
+    expect(keyOf(SURVEY_HEADS.blueOut).steps.every(({ placement }) => placement === 'open')).toBe(true);
+  });
+  it('run into one another in the open, unless the joint is creamed', () => {
+    expect(orderOf(best).share).toBe(1);
+    const open: RecordCard = { ...best, steps: best.steps.map((step) => ({ ...step, placement: 'open' })) };
+    expect(orderOf(open).share).toBeLessThan(1);
+    expect(orderOf(open).findings.map(({ code }) => code)).toContain('mark.order.notApart');
+    const creamed: RecordCard = {
+      ...open,
+      care: [...best.care, { do: 'protect', zones: ['mids'], start: 0 }],
+    };
+    expect(orderOf(creamed).findings.map(({ code }) => code)).not.toContain('mark.order.notApart');
   });
 });

@@ -4,7 +4,7 @@ import { HEAD_START } from '../solve';
 import { washBefore } from '../theory';
 import { isLeftoverStep, zoneReason, type JudgeContext } from './context';
 import { finding, type Finding } from './finding';
-import { jointsProtected, melted, whereFirst, woven } from './mark-placement';
+import { jointsProtected, keptApart, melted, whereFirst, woven } from './mark-placement';
 import { ofOrder as is } from './of-order';
 import { PRICES } from './prices';
 import type { SeenPart, SeenStep } from './seen';
@@ -193,6 +193,7 @@ export function markOrder(context: JudgeContext): Finding[] {
     whereFirst,
     darkestFirst,
     jointsProtected,
+    keptApart,
     melted,
     layerOrder,
     refreshLast,

@@ -12,6 +12,7 @@ import {
 } from '../card';
 import { AREA_BEARS, type Area } from '../hair';
 import { DENSITY_FACTOR } from '../measure';
+import type { LayerRole } from '../solve';
 import { hasGreyToCover } from '../theory';
 import { zoneReason, type JudgeContext } from './context';
 import type { Finding } from './finding';
@@ -108,6 +109,33 @@ export function jointsProtected({ clientCase, parts, plan }: JudgeContext): Find
       }
     }
   return found;
+}
+
+/** What must not run into another product beside it: powders and removers (P3, C5). */
+const RUNS: readonly LayerRole[] = ['lighten', 'remove'];
+
+/** A6, C5, P3: two such products at once on places that meet are kept apart by foil, or the joint by cream. */
+export function keptApart({ clientCase, parts, plan }: JudgeContext): Finding[] {
+  const working = parts.flatMap(({ task, steps }) =>
+    steps.flatMap(({ step, line, role }) =>
+      RUNS.includes(role) && !task.part.woven ? [{ task, step, line }] : [],
+    ),
+  );
+  return working.flatMap(({ task, step, line }, i) =>
+    working.slice(i + 1).flatMap((other): Finding[] => {
+      const near = besideOf(clientCase.head, task.part.zone).includes(other.task.part.zone);
+      const atOnce =
+        step.start < other.step.start + other.step.minutes && other.step.start < step.start + step.minutes;
+      if (!near || !atOnce || line.kind === other.line.kind) return [];
+      const params = { ...zoneReason(task), other: other.task.part.zone };
+      const apart =
+        [step, other.step].every(({ placement }) => placement === 'foils') ||
+        [task, other.task].some(({ part }) =>
+          isProtectedAt(plan, part.zone, Math.max(step.start, other.step.start)),
+        );
+      return [apart ? is(0, 'apart', 'C5', params) : is(price.unprotected, 'notApart', 'C5', params)];
+    }),
+  );
 }
 
 /** F10: where two colours are to flow into one another they are worked together. */

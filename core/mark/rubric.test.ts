@@ -1,5 +1,5 @@
 import { BENCH_STEPS, EMPTY_CARD, OPEN_STEPS, type BenchStep, type RecordCard } from '../card';
-import { CRITERIA, cardRubric, defaultRubric, isOpenIn, markCard, withGiven } from '.';
+import { CRITERIA, cardRubric, defaultRubric, isOpenIn, markCard, rubricSchema, withGiven } from '.';
 import { gradingOf, solved } from '../testing/solved';
 
 const id = 'first-blonde';
@@ -82,5 +82,16 @@ describe('marks of a short exercise', () => {
     const cost = criteria.map((mark) => ({ ...mark, share: mark.criterion === 'timing' ? 0.5 : 1 }));
     expect(Object.keys(cardRubric({ criteria: cost }))).toEqual(['timing']);
     expect(cardRubric({ criteria: cost }, ['mix'])).toEqual({});
+  });
+});
+
+describe('points of a criterion', () => {
+  it('are halves from 0 to 100, and not all of them nothing', () => {
+    const holds = (rubric: object) => rubricSchema.safeParse(rubric).success;
+    expect([0.5, 12, 100].map((depth) => holds({ depth }))).toEqual([true, true, true]);
+    expect([0.25, 0.75, -0.5, 100.5].map((depth) => holds({ depth }))).toEqual([false, false, false, false]);
+    expect(holds({ depth: 0, tone: 0 })).toBe(false);
+    expect(holds({ depth: 0, tone: 0.5 })).toBe(true);
+    expect(holds({})).toBe(false);
   });
 });

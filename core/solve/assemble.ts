@@ -3,6 +3,7 @@ import {
   STATION,
   amountFor,
   areasOf,
+  besideOf,
   bowlGrams,
   placementOn,
   regionsOf,
@@ -15,6 +16,7 @@ import {
   type Step,
 } from '../card';
 import type { Area } from '../hair';
+import type { Line } from '../shades';
 import {
   LEFTOVER_WATER,
   CHECKS,
@@ -324,6 +326,38 @@ function washOf(groups: readonly Group[], rules: HouseRules): RecordCard['wash']
   return lightener ? washBefore(lightener.line, rules) : null;
 }
 
+/** Kinds of line that must not run into another beside them (C5). */
+const RUNS: readonly Line['kind'][] = ['lightenerStrong', 'lightenerGentle', 'remover'];
+
+/**
+ * Two products that work at once on places that meet, each in foils of its own: two powders, or a remover below a powder
+ * (A6, C5, P3).
+ */
+function keptApart(
+  steps: readonly Step[],
+  kindOf: (bowl: string) => Line['kind'] | undefined,
+  head: Head,
+): Step[] {
+  const meets = (a: Step, b: Step) =>
+    a.start < b.start + b.minutes &&
+    b.start < a.start + a.minutes &&
+    a.zones.some((zone) => besideOf(head, zone).some((near) => b.zones.includes(near)));
+  const runs = (step: Step) => {
+    const kind = kindOf(step.bowl);
+    return step.placement === 'open' && kind !== undefined && RUNS.includes(kind) ? kind : null;
+  };
+  return steps.map((step) => {
+    const kind = runs(step);
+    const beside =
+      kind !== null &&
+      steps.some((other) => {
+        const theirs = runs(other);
+        return other !== step && theirs !== null && theirs !== kind && meets(step, other);
+      });
+    return beside ? { ...step, placement: 'foils' as const } : step;
+  });
+}
+
 /** The card for a head: bowls weighed, zones in order, times that end together. */
 export function assemble(
   clientCase: ClientCase,
@@ -398,6 +432,10 @@ export function assemble(
     const stays = placed.every(({ layer }) => layer.line.kind === 'filler');
     from = end + (stays ? 0 : BETWEEN_MINUTES);
   }
+  const kinds = new Map(
+    groups.flatMap(({ way }) => way.layers.map(({ line }): [string, Line['kind']] => [line.id, line.kind])),
+  );
+  const kindOf = (name: string) => kinds.get(bowls.find((bowl) => bowl.name === name)?.lineId ?? '');
   return {
     readings: readingsOf(clientCase, jobs, rules),
     asked: [...NEEDED_QUESTIONS],
@@ -407,7 +445,11 @@ export function assemble(
     visits,
     bowls,
     wash: washOf(groups, rules),
-    steps: steps.sort((a, b) => a.start - b.start),
+    steps: keptApart(
+      steps.sort((a, b) => a.start - b.start),
+      kindOf,
+      clientCase.head,
+    ),
     care: careOf(clientCase, groups, steps),
     ...aftercareFor(jobs),
   };
