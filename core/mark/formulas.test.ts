@@ -195,6 +195,28 @@ describe('ways, best first', () => {
   });
 });
 
+describe('coloured ends with nothing but permanent at hand (A1)', () => {
+  const onlyPermanent = (from: 'gold' | 'neutral') =>
+    keyOf(
+      caseOf({
+        zones: [
+          zone('regrowth', { cm: 1.5, natural: 5, grey: 0.3 }),
+          zone('mids', { cm: 18, natural: 5, history: coloured(5, from, 0.3), damage: 0.12 }),
+        ],
+        wish: { regrowth: to(5, 'neutral'), mids: to(5, 'neutral') },
+        lineIds: ['tarnwick', 'calder'],
+      }),
+    );
+  it('never have it for its full time: a thinned leftover for their own tone, a short deposit for another', () => {
+    for (const from of ['neutral', 'gold'] as const) {
+      const { steps } = onlyPermanent(from);
+      const on = steps.filter(({ zones }) => zones.includes('mids'));
+      expect(on.length).toBeGreaterThan(0);
+      for (const { minutes } of on) expect(minutes).toBeLessThanOrEqual(from === 'neutral' ? 10 : 20);
+    }
+  });
+});
+
 describe('natural share in a mix', () => {
   const need: ShadeNeed = {
     levels: { min: 7, max: 7 },

@@ -131,7 +131,7 @@ const porous = (task: Task, route: Route, level: { min: number; max: number }) =
 };
 
 /** Coloured hair that is to have the level it shows: permanent over it would be an overlap (A1, F11). */
-const overItsOwn = ({ history, present, target }: Task) =>
+export const overItsOwn = ({ history, present, target }: Task) =>
   history.kind === 'coloured' && !target.vivid && Math.abs(target.level - present) <= 0.5;
 
 /** Kinds of line that may colour hair as it then is. */

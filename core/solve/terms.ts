@@ -11,7 +11,7 @@ import {
   type DeveloperChoice,
   type HouseRules,
 } from '../theory';
-import { coversGrey, type Layer } from './layer';
+import { coversGrey, overItsOwn, type Layer } from './layer';
 import type { Route } from './route';
 import type { Task } from './task';
 
@@ -35,6 +35,11 @@ export const TONER_LEAST = 5;
 export const CLEANSE = { vol: 10, minutes: { best: 15, min: 10, max: 20 } } as const;
 /** A clear gloss lies from five to twenty minutes (section 6). */
 const GLOSS_MINUTES = { best: 15, min: 5, max: 20 };
+/**
+ * Permanent colour over coloured hair of the level it is to have, where nothing gentler is at hand: long enough for another
+ * tone, never the full time, which lies deeper and flatter each month (A1, F11).
+ */
+const OVER_COLOURED_MINUTES = { best: 15, min: 10, max: 20 };
 /** Grey is blended with low-strength colour that is watched from five minutes on (section 6). */
 const BLEND_MINUTES = { best: 10, min: 5, max: 12 };
 const none: Omit<Terms, 'minutes'> = { vols: [], volsWithExtraNatural: [], ratios: [] };
@@ -144,6 +149,8 @@ export function termsOf(
   const covers = coversGrey(task, route) && hasGreyToCover(grey);
   if (deposits && task.target.grey === 'blend' && task.greyShare > 0)
     return { vols, volsWithExtraNatural, ratios: line.ratios, minutes: BLEND_MINUTES };
+  if (!deposits && route === 'deposit' && overItsOwn(task))
+    return { vols, volsWithExtraNatural, ratios: line.ratios, minutes: OVER_COLOURED_MINUTES };
   const usual = covers ? (task.resistant && minutes.resistant) || minutes.grey : minutes.standard;
   const bared = deposits && tonesBared(task, route);
   const time = bared
