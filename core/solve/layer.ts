@@ -85,7 +85,6 @@ const overOtherTone = (
 /**
  * Bared porous hair that goes darker without a filler has no warmth of its own for the colour to stand on, and takes it
  * green: a tone step warmer is right (F11).
- * @rule F11
  */
 const lacksWarmth = ({ history, porosity, target, present }: Task, route: Route): boolean =>
   route === 'deposit' && history.kind === 'lightened' && porosity === 'high' && target.level <= present - 1;

@@ -38,7 +38,6 @@ const HALF = 0.5;
 /**
  * Reds take on natural hair of 4 to 6 by permanent colour and 20 vol; on lighter hair, and where colour or lightener has
  * been, low-strength colour sets them (F9).
- * @rule F9
  */
 export const asksForRedOnNatural = (naturalLevel: number, { primary }: Tone): boolean =>
   isRed(primary) &&

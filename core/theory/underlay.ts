@@ -126,7 +126,6 @@ export const CANCELLED_UNDER_BEIGE = 2 / 3;
 /**
  * Tone of low-strength colour that puts the warmth of a level back where no filler is at hand: a deposit of copper and gold
  * beneath the shade (F6, F11).
- * @rule F6
  */
 export function fillToneAt(level: number): Tone {
   if (level < 5) return { primary: 'copper', secondary: 'red' };
