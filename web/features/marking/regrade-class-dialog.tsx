@@ -1,6 +1,6 @@
-import type { ClassRegradePreview, Regrade, RegradePreview } from '@cimbel/contract';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useEffect, useState } from 'react';
+import type { ClassRegradePreview, RegradePreview } from '@cimbel/contract';
+import { useMutation, useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { api } from '../../lib/api';
 import { Button } from '../../ui/button';
@@ -8,7 +8,7 @@ import { Dialog } from '../../ui/dialog';
 import { Tick } from '../../ui/field';
 import { Refused } from '../../ui/panel';
 import { RegradeChanges, RegradeProgress } from './regrade-parts';
-import { LOOKS_AGAIN_MS } from './use-regrade';
+import { useRegradeProgress } from './use-regrade';
 import '../../lib/words/house-rules';
 
 /** How many marks would rise and fall. */
@@ -19,21 +19,7 @@ const movesOf = (changes: RegradePreview['changes']) => ({
 
 /** How far one exercise of the class has come. */
 function ExerciseProgress({ assignmentId, title }: { assignmentId: string; title: string }) {
-  const client = useQueryClient();
-  const { data } = useQuery({
-    queryKey: ['regrade', assignmentId],
-    queryFn: () => api<{ regrade: Regrade | null }>('GET', `/api/assignments/${assignmentId}/regrade`),
-    gcTime: 0,
-    refetchInterval: ({ state }) => (state.data?.regrade?.finished ? false : LOOKS_AGAIN_MS),
-  });
-  const regrade = data?.regrade;
-  const finished = regrade?.finished ?? false;
-  useEffect(() => {
-    if (!finished) return;
-    void client.invalidateQueries({ queryKey: ['assignment', assignmentId] });
-    void client.invalidateQueries({ queryKey: ['answer'] });
-    void client.invalidateQueries({ queryKey: ['class'] });
-  }, [finished, client, assignmentId]);
+  const regrade = useRegradeProgress(assignmentId, true);
   return (
     <li>
       <p className="font-semibold">{title}</p>
