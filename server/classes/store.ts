@@ -65,7 +65,10 @@ const OF_TABLE = [
 export async function classDetail(db: Knex, row: LedClass, now: Date): Promise<ClassDetail> {
   const [students, assignments, ownLines, waiting] = await Promise.all([
     studentsOf(db, row.id),
-    db<AssignmentRow>('assignments').where({ class_id: row.id }).orderBy('due_at').select(...OF_TABLE),
+    db<AssignmentRow>('assignments')
+      .where({ class_id: row.id })
+      .orderBy('due_at')
+      .select(...OF_TABLE),
     ownLinesOf(db, row.educator_id),
     db('memberships').where({ class_id: row.id, state: 'waiting' }).pluck('student_id'),
   ]);
