@@ -117,7 +117,10 @@ test('a retouch over half grey, done well, gets full marks; marked again it stay
     await expect(educator.getByRole('row').filter({ hasText: 'Learner' })).toContainText('97');
   });
   await test.step('lowers the class’s limits, and sees that a plan with nothing wrong loses nothing', async () => {
-    await educator.getByRole('link', { name: /^Class \S+/ }).first().click();
+    await educator
+      .getByRole('link', { name: /^Class \S+/ })
+      .first()
+      .click();
     await educator.getByRole('link', { name: 'House rules' }).click();
     await educator.getByRole('spinbutton', { name: 'near the target, One wrong' }).fill('40');
     // What may not be higher is lowered with it.
