@@ -1,4 +1,7 @@
-import { TONES, type ToneFamily } from '../../colour';
+import { TONES, isWarm, type ToneFamily } from '../../colour';
+import type { HairReading } from '../../hair';
+import type { Shade } from '../../shades';
+import type { Draw } from '../draw';
 
 /** Low-strength lines that toners are taken from, and the kind of each. */
 export const TONER_LINES = { quillet: 'demi', pellow: 'acidGloss' } as const;
@@ -10,11 +13,35 @@ export const AS_WISHED = 6;
 /** Levels the right one may shift the hair by: more would not be the finish that was asked for. */
 export const MOST_SHIFT = 0.24;
 /** A finish this near, within a level, is near the wish though not it. */
-export const NEAR = 8;
+const NEAR = 8;
 
 /** A finish on the other side of neutral is not near, however little it differs. */
-export const areOpposite = (one: ToneFamily, other: ToneFamily) =>
+const areOpposite = (one: ToneFamily, other: ToneFamily) =>
   [one, other]
     .map((tone) => TONES[tone].temperature)
     .sort()
     .join() === 'cool,warm';
+
+/** Whether a finish is near the wish, though it need not be it: little apart, within a level, and on its side of neutral. */
+export const comesNear = (deltaE: number, reading: HairReading, level: number, wish: ToneFamily) =>
+  deltaE <= NEAR && Math.abs(reading.level - level) <= 1 && !areOpposite(reading.tone, wish);
+
+/**
+ * The mistakes people make, two of each kind and the first of every kind before any second: the label that reads like the
+ * wish, lighter than the hair, the other side of neutral, deeper.
+ */
+export function mistakesAmong<T extends { shade: Shade }>(
+  wrong: readonly T[],
+  level: number,
+  wish: ToneFamily,
+  draw: Draw,
+): T[] {
+  const kinds = [
+    wrong.filter(({ shade }) => shade.level === level && shade.tone.primary === wish),
+    wrong.filter(({ shade }) => shade.level! > level && shade.tone.primary === wish),
+    wrong.filter(({ shade }) => shade.level === level && isWarm(shade.tone)),
+    wrong.filter(({ shade }) => shade.level === level && !isWarm(shade.tone)),
+    wrong.filter(({ shade }) => shade.level! < level && shade.tone.primary === wish),
+  ].map((some) => draw.shuffled(some));
+  return [...new Set([0, 1].flatMap((i) => kinds.flatMap((some) => some.slice(i, i + 1))))];
+}

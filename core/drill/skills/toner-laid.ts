@@ -13,10 +13,10 @@ import { labOfSubject, lookOfSubject, strandOfSubject, type Subject } from '../s
 import {
   AS_WISHED,
   MOST_SHIFT,
-  NEAR,
   TONER_LINES,
   WISHES,
-  areOpposite,
+  comesNear,
+  mistakesAmong,
   type TonerLine,
 } from './toner-finish';
 
@@ -79,14 +79,12 @@ export function tonerLaid({ draw, step, rules, scope }: Making, level: number): 
   insist(tried.get(right.shade)!.filter(fits).length === 1, 'it comes out as wished in another dose, too');
   // What comes out as wished in any dose would be right for whoever asks no more of it.
   const wrong = shades.filter((shade) => !leastOf(shade));
-  const kinds = [
-    wrong.filter((shade) => shade.level === level && shade.tone.primary === wish),
-    wrong.filter((shade) => shade.level! > level && shade.tone.primary === wish),
-    wrong.filter((shade) => shade.level === level && isWarm(shade.tone)),
-    wrong.filter((shade) => shade.level === level && !isWarm(shade.tone)),
-    wrong.filter((shade) => shade.level! < level && shade.tone.primary === wish),
-  ].map((some) => draw.shuffled(some));
-  const others = [...new Set([0, 1].flatMap((i) => kinds.flatMap((some) => some.slice(i, i + 1))))];
+  const others = mistakesAmong(
+    wrong.map((shade) => ({ shade })),
+    level,
+    wish,
+    draw,
+  ).map(({ shade }) => shade);
   insist(others.length >= THINGS - 1, 'too few other shades');
   const things = draw.shuffled([right.shade, ...others.slice(0, THINGS - 1)]);
 
@@ -110,7 +108,7 @@ export function tonerLaid({ draw, step, rules, scope }: Making, level: number): 
       why: reason(`drill.lay.${code}`, rule, params),
       subject,
     });
-    const near = deltaE <= NEAR && Math.abs(reading.level - level) <= 1 && !areOpposite(reading.tone, wish);
+    const near = comesNear(deltaE, reading, level, wish);
     if (shade === right.shade)
       return is(near ? 0.5 : 0, DOSES[dose] < DOSES[right.dose] ? 'thin' : 'strong', 'U2');
     if (shade.level! > level) return is(near ? 0.5 : 0, 'tooLight', 'F4');

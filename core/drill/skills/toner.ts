@@ -14,10 +14,10 @@ import { labOfSubject, lookOfSubject, strandOfSubject, type Subject } from '../s
 import {
   AS_WISHED,
   MOST_SHIFT,
-  NEAR,
   TONER_LINES,
   WISHES,
-  areOpposite,
+  comesNear,
+  mistakesAmong,
   type TonerLine,
 } from './toner-finish';
 import { tonerLaid } from './toner-laid';
@@ -64,14 +64,7 @@ export const toner: SkillMaker = {
     insist(right.deltaE <= AS_WISHED, 'the model does not get there');
     insist(Math.abs(readingOf(right).level - level) <= MOST_SHIFT, 'it changes the level');
     const apart = others.filter(({ deltaE }) => deltaE >= right.deltaE + at(NEARER_BY, step));
-    const lighter = apart.filter(({ shade }) => shade.level! > level && shade.tone.primary === wish);
-    const namedLikeIt = apart.filter(({ shade }) => shade.level === level && shade.tone.primary === wish);
-    const warm = apart.filter(({ shade }) => shade.level === level && isWarm(shade.tone));
-    const cool = apart.filter(({ shade }) => shade.level === level && !isWarm(shade.tone));
-    const deeper = apart.filter(({ shade }) => shade.level! < level && shade.tone.primary === wish);
-    // The mistakes people make come first: the label that reads like the wish, lighter than the hair, the other side.
-    const kinds = [namedLikeIt, lighter, warm, cool, deeper].map((some) => draw.shuffled(some));
-    const wrong = [0, 1].flatMap((i) => kinds.flatMap((some) => some.slice(i, i + 1)));
+    const wrong = mistakesAmong(apart, level, wish, draw);
     const slipOf = (one: Tried) => {
       const { shade } = one;
       const leaves = readingOf(one);
@@ -83,8 +76,7 @@ export const toner: SkillMaker = {
         tone: leaves.tone,
         wish,
       };
-      const near =
-        one.deltaE <= NEAR && Math.abs(leaves.level - level) <= 1 && !areOpposite(leaves.tone, wish);
+      const near = comesNear(one.deltaE, leaves, level, wish);
       const kind =
         shade.level === level && shade.tone.primary === wish
           ? 'namedLikeIt'

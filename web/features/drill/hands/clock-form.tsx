@@ -39,6 +39,9 @@ export function ClockForm({
   const [wiped, setWiped] = useState<number[]>([]);
   const { starts, checks, rinse } = value;
   const names = zones.map((zone) => termWords(t, zone));
+  const addLook = () => {
+    if (!checks.includes(look)) onChange({ ...value, checks: [...checks, look].sort((a, b) => a - b) });
+  };
   const share = (minute: number) => `${(minute / most) * 100}%`;
   const slider = (label: string, minute: number, set: (minute: number) => void) => (
     <label key={label} className="contents">
@@ -108,16 +111,12 @@ export function ClockForm({
           onWipe={(zone) => {
             setWiped([...wiped, zone]);
             // Whoever wipes a strand has looked.
-            if (!checks.includes(look))
-              onChange({ ...value, checks: [...checks, look].sort((a, b) => a - b) });
+            addLook();
           }}
         />
       ) : null}
       <div className="flex flex-wrap items-center gap-2">
-        <Button
-          disabled={closed || checks.includes(look)}
-          onClick={() => onChange({ ...value, checks: [...checks, look].sort((a, b) => a - b) })}
-        >
+        <Button disabled={closed || checks.includes(look)} onClick={addLook}>
           {t('reading.hands.addLook', { minute: look })}
         </Button>
         {checks.length === 0 ? (
