@@ -23,5 +23,7 @@ const project = (name, extra = {}) => ({
 export default {
   // On two busy cores a painted picture or a hashed password can take seconds.
   testTimeout: 30_000,
+  // All cores: by itself Jest leaves one of them to whoever watches, which of two is half.
+  maxWorkers: '100%',
   projects: ['core', 'contract', 'web', 'server', 'scripts'].map((name) => project(name)),
 };

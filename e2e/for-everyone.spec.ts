@@ -1,14 +1,17 @@
 import { expect, test, type Page } from '@playwright/test';
 import { createRequire } from 'node:module';
 import { readFileSync } from 'node:fs';
-import { expectNoSidewaysScroll, signOut, walkIn } from './pages';
+import { expectNoSidewaysScroll, walkIn } from './pages';
 
 const axeSource = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
 
+/** By the colours of a page: all that the checker finds otherwise in the dark room than in the light. */
+const BY_COLOUR = ['color-contrast', 'link-in-text-block'];
+const STANDARDS = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'];
+
 /** Serious findings of the accessibility checker, each with the element it is about. */
-async function findings(page: Page): Promise<string[]> {
-  await page.evaluate(axeSource);
-  return page.evaluate(async () => {
+async function findings(page: Page, runOnly: string[]): Promise<string[]> {
+  return page.evaluate(async (only) => {
     const axe = (
       window as unknown as {
         axe: {
@@ -18,13 +21,24 @@ async function findings(page: Page): Promise<string[]> {
         };
       }
     ).axe;
-    const { violations } = await axe.run({
-      runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'],
-    });
+    const { violations } = await axe.run({ runOnly: only });
     return violations.flatMap(({ id, nodes }) =>
       nodes.map(({ target, failureSummary }) => `${id}: ${target.join(' ')} ${failureSummary ?? ''}`),
     );
-  });
+  }, runOnly);
+}
+
+/** A page as it is opened, in both rooms: it is not loaded again for the dark one, only its colours change. */
+async function findingsInBothRooms(page: Page): Promise<string[]> {
+  const inRoom = (theme: string) =>
+    page.evaluate((room) => void (document.documentElement.dataset.theme = room), theme);
+  await page.evaluate(axeSource);
+  await inRoom('light');
+  const light = await findings(page, STANDARDS);
+  await inRoom('dark');
+  const dark = await findings(page, BY_COLOUR);
+  await inRoom('light');
+  return [...light, ...dark.map((text) => `in the dark room ${text}`)];
 }
 
 async function studentPages(page: Page): Promise<string[]> {
@@ -85,13 +99,19 @@ async function educatorPages(page: Page): Promise<string[]> {
   ];
 }
 
-const THEMES = ['light', 'dark'] as const;
-for (const colorScheme of THEMES) {
-  test(`every page can be used by everyone, in the ${colorScheme} room, and logs no error`, async ({
-    browser,
+/** Whose pages they are; each journey has a browser of its own, so they go side by side. */
+test.describe.configure({ mode: 'parallel' });
+const STUDENTS = { who: 'a student', pages: studentPages };
+const EDUCATORS = { who: 'an educator', name: 'Odile Brandvoort', pages: educatorPages };
+
+for (const { who, name, pages, before } of [
+  { ...STUDENTS, name: 'Amina Tessaly', before: ['/sign-in', '/register', '/code'] },
+  { ...EDUCATORS, before: [] },
+])
+  test(`every page of ${who} can be used by everyone, in the light room and the dark, and logs no error`, async ({
+    page,
   }) => {
     test.setTimeout(300_000);
-    const page = await (await browser.newContext({ colorScheme })).newPage();
     const errors: string[] = [];
     page.on('pageerror', (error) => errors.push(error.message));
     page.on('console', (message) => message.type() === 'error' && errors.push(message.text()));
@@ -104,24 +124,20 @@ for (const colorScheme of THEMES) {
         await expect(page.getByRole('heading', { level: 1 })).toHaveCount(1);
         await page.waitForLoadState('networkidle');
         titles.push(await page.title());
-        found.push(...(await findings(page)).map((text) => `${path} ${text}`));
-        alike.push(...(await alikeLinks(page)).map((name) => `${path} ${name}`));
+        found.push(...(await findingsInBothRooms(page)).map((text) => `${path} ${text}`));
+        alike.push(...(await alikeLinks(page)).map((link) => `${path} ${link}`));
         await expectNoSidewaysScroll(page);
       }
     };
-    await visit(['/sign-in', '/register', '/code']);
-    await walkIn(page, 'Amina Tessaly');
-    await visit(await studentPages(page));
-    await signOut(page);
-    await walkIn(page, 'Odile Brandvoort');
-    await visit(await educatorPages(page));
+    await visit(before);
+    await walkIn(page, name);
+    await visit(await pages(page));
     expect(found).toEqual([]);
     expect(alike).toEqual([]);
     // A name of its own for every page, after which the application's.
     for (const title of titles) expect(title).toMatch(/^\S.* · Cimbel$/);
     expect(errors).toEqual([]);
   });
-}
 
 /** What opens over pages: where it is, and what opens it. */
 async function educatorDialogs(page: Page): Promise<[string, (page: Page) => Promise<void>][]> {
@@ -156,24 +172,22 @@ const alikeLinks = (page: Page): Promise<string[]> =>
     return [...places].filter(([, to]) => to.size > 1).map(([name]) => name);
   });
 
-for (const colorScheme of THEMES)
-  test(`what opens over a page can be used by everyone, in the ${colorScheme} room`, async ({ browser }) => {
-    test.setTimeout(120_000);
-    const page = await (await browser.newContext({ colorScheme })).newPage();
-    const found: string[] = [];
-    await walkIn(page, 'Odile Brandvoort');
-    for (const [path, open] of await educatorDialogs(page)) {
-      await page.goto(path);
-      await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
-      await open(page);
-      const over = page.getByRole('dialog').or(page.getByRole('menu'));
-      await expect(over.getByRole('heading').or(page.getByRole('menuitem')).first()).toBeVisible();
-      found.push(...(await findings(page)).map((text) => `${path} ${text}`));
-      await page.keyboard.press('Escape');
-      await expect(over).toHaveCount(0);
-    }
-    expect(found).toEqual([]);
-  });
+test('what opens over a page can be used by everyone, in the light room and the dark', async ({ page }) => {
+  test.setTimeout(120_000);
+  const found: string[] = [];
+  await walkIn(page, 'Odile Brandvoort');
+  for (const [path, open] of await educatorDialogs(page)) {
+    await page.goto(path);
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+    await open(page);
+    const over = page.getByRole('dialog').or(page.getByRole('menu'));
+    await expect(over.getByRole('heading').or(page.getByRole('menuitem')).first()).toBeVisible();
+    found.push(...(await findingsInBothRooms(page)).map((text) => `${path} ${text}`));
+    await page.keyboard.press('Escape');
+    await expect(over).toHaveCount(0);
+  }
+  expect(found).toEqual([]);
+});
 
 /** What is pressed and is smaller than a finger, links within a line of text aside. */
 const tooSmall = (page: Page): Promise<string[]> =>
@@ -194,31 +208,34 @@ const tooSmall = (page: Page): Promise<string[]> =>
     });
   });
 
-for (const width of [320, 390])
-  test(`on a phone of ${width} pixels everything is large enough to press, and nothing scrolls sideways`, async ({
+/** Widths of phones, in pixels of the page. */
+const PHONES = [320, 390];
+for (const { who, name, pages } of [{ ...STUDENTS, name: 'Ivo Santarel' }, EDUCATORS])
+  test(`on a phone everything of ${who} is large enough to press, and nothing scrolls sideways`, async ({
     browser,
   }) => {
     test.setTimeout(180_000);
     const page = await (
-      await browser.newContext({ viewport: { width, height: 844 }, hasTouch: true, isMobile: true })
+      await browser.newContext({
+        viewport: { width: PHONES[0], height: 844 },
+        hasTouch: true,
+        isMobile: true,
+      })
     ).newPage();
     const small: string[] = [];
-    const visit = async (paths: string[]) => {
-      for (const path of paths) {
-        await page.goto(path);
-        await expect(page.getByRole('heading').first()).toBeVisible();
-        await page.waitForLoadState('networkidle');
+    await walkIn(page, name);
+    for (const path of await pages(page)) {
+      await page.goto(path);
+      await expect(page.getByRole('heading').first()).toBeVisible();
+      await page.waitForLoadState('networkidle');
+      for (const width of PHONES) {
+        await page.setViewportSize({ width, height: 844 });
         await expectNoSidewaysScroll(page);
-        small.push(...(await tooSmall(page)).map((one) => `${path} ${one}`));
+        small.push(...(await tooSmall(page)).map((one) => `${path} at ${width} ${one}`));
         if (path.includes('step='))
           await expect(page.getByRole('img', { name: /root at the top/ })).toBeInViewport();
       }
-    };
-    await walkIn(page, 'Ivo Santarel');
-    await visit(await studentPages(page));
-    await signOut(page);
-    await walkIn(page, 'Odile Brandvoort');
-    await visit(await educatorPages(page));
+    }
     expect(small).toEqual([]);
   });
 

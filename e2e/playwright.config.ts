@@ -11,7 +11,8 @@ export default defineConfig({
   timeout: 120_000,
   // Two cores run browser, server and database; what is right after six seconds is right.
   expect: { timeout: 15_000 },
-  workers: 2,
+  // One more than the cores: while one waits for the server, another goes on.
+  workers: 3,
   retries: 0,
   reporter: [['list'], ['json']],
   use: {

@@ -4,7 +4,6 @@ import { createRoot } from 'react-dom/client';
 import { I18nextProvider } from 'react-i18next';
 import { RouterProvider } from 'react-router';
 import { ApiError } from './lib/api';
-import { workOffline } from './lib/new-version';
 import { tellNewVersion } from './ui/new-version-notice';
 import { i18n } from './lib/i18n';
 import { speak } from './lib/languages';
@@ -24,7 +23,11 @@ const client = new QueryClient({
   },
 });
 
-void workOffline(tellNewVersion);
+// Comes after the page: nobody waits for what is for later.
+void import('./lib/new-version').then(
+  ({ workOffline }) => workOffline(tellNewVersion),
+  () => undefined,
+);
 await speak();
 createRoot(document.getElementById('root')!).render(
   <StrictMode>

@@ -1,6 +1,6 @@
 /** How Debian's Chromium is started here: headless, and with nothing of its own that asks the network. */
 export const CHROMIUM = {
-  executablePath: '/usr/bin/chromium',
+  executablePath: '/usr/bin/chromium-headless-shell',
   args: [
     '--no-sandbox',
     '--disable-gpu',

@@ -1,4 +1,4 @@
-import { errorSchema, type ErrorBody } from '@cimbel/contract';
+import type { ErrorBody } from '@cimbel/contract';
 import type { Reason } from '@cimbel/core';
 
 /** What the server said was wrong, or that it could not be reached (`network`). */
@@ -20,10 +20,14 @@ export class ApiError extends Error {
 
 const notReached = () => new ApiError(0, 'network', 'The server cannot be reached.');
 
+/** Ours say what is wrong; something between us and the server may answer with anything. */
+const isOurs = (body: unknown): body is ErrorBody =>
+  typeof (body as Partial<ErrorBody> | null)?.error?.code === 'string';
+
 async function toError(response: Response): Promise<ApiError> {
-  const body = errorSchema.safeParse(await response.json().catch(() => null));
-  if (!body.success) return new ApiError(response.status, 'server.unexpected', response.statusText);
-  const { code, message, fields, reasons } = body.data.error;
+  const body: unknown = await response.json().catch(() => null);
+  if (!isOurs(body)) return new ApiError(response.status, 'server.unexpected', response.statusText);
+  const { code, message, fields, reasons } = body.error;
   return new ApiError(response.status, code, message, fields, reasons);
 }
 

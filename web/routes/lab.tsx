@@ -23,7 +23,7 @@ import { BalanceBeam } from '../features/marking/balance';
 import { ReasonList } from '../features/marking/reasons';
 import { MinuteSlider } from '../ui/minute-slider';
 import { Button } from '../ui/button';
-import { Choice } from '../ui/field';
+import { Choice } from '../ui/choice';
 import { Notice } from '../ui/panel';
 import { Tress } from '../ui/tress';
 import { PageTitle } from '../ui/page-title';

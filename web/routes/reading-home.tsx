@@ -10,7 +10,7 @@ import { api } from '../lib/api';
 import { dateTime } from '../lib/i18n';
 import { useMe } from '../lib/session';
 import { Button, ButtonLink } from '../ui/button';
-import { Choice } from '../ui/field';
+import { Choice } from '../ui/choice';
 import { Empty, Failure, Loading, Notice, Sheet } from '../ui/panel';
 import { PageTitle } from '../ui/page-title';
 import '../lib/words/drills';

@@ -9,7 +9,8 @@ import { api, asApiError } from '../lib/api';
 import { fieldError, useFieldWords } from '../lib/form';
 import { useSession, useSessionChange } from '../lib/session';
 import { Button } from '../ui/button';
-import { Choice, Field, Input } from '../ui/field';
+import { Choice } from '../ui/choice';
+import { Field, Input } from '../ui/field';
 import { Notice, Sheet } from '../ui/panel';
 import { PageTitle } from '../ui/page-title';
 

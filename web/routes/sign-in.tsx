@@ -1,20 +1,15 @@
-import { signInSchema, type Account } from '@cimbel/contract';
-import { zodResolver } from '@hookform/resolvers/zod';
+import type { Account } from '@cimbel/contract';
 import { useMutation } from '@tanstack/react-query';
-import { lazy, Suspense } from 'react';
-import { useForm } from 'react-hook-form';
+import { lazy, Suspense, useRef } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link, Navigate } from 'react-router';
-import type { z } from 'zod';
-import { api } from '../lib/api';
-import { useFieldWords } from '../lib/form';
+import { api, asApiError } from '../lib/api';
+import { fieldError, useFieldWords } from '../lib/form';
 import { useSession, useSessionChange } from '../lib/session';
 import { Button } from '../ui/button';
 import { Field, Input } from '../ui/field';
 import { Loading, Refused, Sheet } from '../ui/panel';
 import { PageTitle } from '../ui/page-title';
-
-type Form = z.input<typeof signInSchema>;
 
 // Drawn once the way in is there: nobody waits for hair to sign in.
 const HangingRow = lazy(() => import('../features/drill/hanging-row'));
@@ -61,15 +56,18 @@ export function SignIn() {
   const words = useFieldWords();
   const session = useSession();
   const sessionChanged = useSessionChange();
-  const form = useForm<Form>({
-    resolver: zodResolver(signInSchema),
-    defaultValues: { email: '', password: '' },
-  });
+  // What is wrong with a field the server says: schemas and forms would be a third of what comes before this page.
+  const form = useRef<HTMLFormElement>(null);
   const signIn = useMutation({
-    mutationFn: (body: Form) => api<Account>('POST', '/api/session', body),
+    mutationFn: (body: object) => api<Account>('POST', '/api/session', body),
     onSuccess: sessionChanged,
+    onError: (error) => {
+      const [first] = asApiError(error).fields;
+      form.current?.querySelector<HTMLElement>(`[name="${first?.path}"]`)?.focus();
+    },
   });
-  const { errors } = form.formState;
+  const email = fieldError(signIn.error, 'email') && words('email');
+  const password = fieldError(signIn.error, 'password') && t('signIn.noPassword');
 
   if (session.isPending) return <Loading />;
   if (session.data?.me) return <Navigate to="/" replace />;
@@ -80,26 +78,25 @@ export function SignIn() {
         {session.data?.demo ? <DemoDoor accounts={session.data.demo} /> : null}
         <Sheet>
           <form
+            ref={form}
             className="flex flex-col gap-3"
-            onSubmit={form.handleSubmit((body) => signIn.mutate(body))}
+            onSubmit={(event) => {
+              event.preventDefault();
+              signIn.mutate(Object.fromEntries(new FormData(event.currentTarget)));
+            }}
             noValidate
           >
             <PageTitle className="text-lg">{t('signIn.title')}</PageTitle>
-            <Refused error={signIn.error} />
-            <Field label={t('signIn.email')} error={errors.email ? words('email') : null}>
-              <Input
-                type="email"
-                autoComplete="username"
-                aria-invalid={Boolean(errors.email)}
-                {...form.register('email')}
-              />
+            <Refused error={email || password ? null : signIn.error} />
+            <Field label={t('signIn.email')} error={email}>
+              <Input type="email" name="email" autoComplete="username" aria-invalid={Boolean(email)} />
             </Field>
-            <Field label={t('signIn.password')} error={errors.password ? words('password') : null}>
+            <Field label={t('signIn.password')} error={password}>
               <Input
                 type="password"
+                name="password"
                 autoComplete="current-password"
-                aria-invalid={Boolean(errors.password)}
-                {...form.register('password')}
+                aria-invalid={Boolean(password)}
               />
             </Field>
             <div className="flex flex-wrap items-center justify-between gap-2">

@@ -1,4 +1,4 @@
-import { joinSchema, type Joined, type MyClass, type StudentAssignmentSummary } from '@cimbel/contract';
+import type { Joined, MyClass, StudentAssignmentSummary } from '@cimbel/contract';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -16,7 +16,6 @@ function JoinClass() {
   const words = useFieldWords();
   const client = useQueryClient();
   const [code, setCode] = useState('');
-  const [malformed, setMalformed] = useState(false);
   const join = useMutation({
     mutationFn: (joinCode: string) => api<Joined>('POST', '/api/memberships', { joinCode }),
     onSuccess: () => {
@@ -26,22 +25,18 @@ function JoinClass() {
     },
   });
   const refused = fieldError(join.error, 'joinCode');
-  const error = malformed
-    ? words('code')
-    : refused
-      ? words('code', 'unknownCode')
-      : join.isError
-        ? t(`error.${asApiError(join.error).code}`)
-        : null;
+  const error = refused
+    ? words('code', refused.code)
+    : join.isError
+      ? t(`error.${asApiError(join.error).code}`)
+      : null;
   return (
     <form
       className="flex flex-wrap items-end gap-3"
       noValidate
       onSubmit={(event) => {
         event.preventDefault();
-        const parsed = joinSchema.safeParse({ joinCode: code });
-        setMalformed(!parsed.success);
-        if (parsed.success) join.mutate(parsed.data.joinCode);
+        join.mutate(code);
       }}
     >
       <Field label={t('student.joinLabel')} error={error}>

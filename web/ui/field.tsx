@@ -1,14 +1,4 @@
-import {
-  Description,
-  Field as HeadlessField,
-  Input as HeadlessInput,
-  Label,
-  Radio,
-  RadioGroup,
-  Select as HeadlessSelect,
-  Textarea as HeadlessTextarea,
-} from '@headlessui/react';
-import { useState, type ComponentProps, type ReactNode } from 'react';
+import { createContext, useContext, useId, useState, type ComponentProps, type ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import { figureIn } from '../lib/figure-in';
 import { figure } from '../lib/i18n';
@@ -18,7 +8,14 @@ const INPUT =
 
 const STEPS_OF: Partial<Record<string, number>> = { ArrowUp: 1, ArrowDown: -1, PageUp: 10, PageDown: -10 };
 
-/** Label, control, hint and error, tied together for screen readers. */
+/** Names by which the control of a field is tied to what is written about it. */
+interface Tied {
+  id: string;
+  'aria-describedby'?: string;
+}
+const TiedTo = createContext<Tied | undefined>(undefined);
+
+/** Label, control, hint and error, tied together for screen readers. Plain elements: the first page is written with them. */
 export function Field({
   label,
   hint,
@@ -32,17 +29,25 @@ export function Field({
   children: ReactNode;
   className?: string;
 }) {
+  const id = useId();
+  const about = [hint && `${id}hint`, error && `${id}error`].filter(Boolean).join(' ');
   return (
-    <HeadlessField className={`flex flex-col gap-1 ${className}`}>
-      <Label className="text-sm font-semibold">{label}</Label>
-      {children}
-      {hint ? <Description className="text-quiet text-sm">{hint}</Description> : null}
+    <div className={`flex flex-col gap-1 ${className}`}>
+      <label className="text-sm font-semibold" htmlFor={id}>
+        {label}
+      </label>
+      <TiedTo value={{ id, 'aria-describedby': about || undefined }}>{children}</TiedTo>
+      {hint ? (
+        <p id={`${id}hint`} className="text-quiet text-sm">
+          {hint}
+        </p>
+      ) : null}
       {error ? (
-        <p role="alert" className="text-bad text-sm font-semibold">
+        <p id={`${id}error`} role="alert" className="text-bad text-sm font-semibold">
           {error}
         </p>
       ) : null}
-    </HeadlessField>
+    </div>
   );
 }
 
@@ -78,8 +83,9 @@ export function NumberInput({
   // What is being typed, "0." on the way to 0.5 say, stays as it is until the field is left.
   const [typed, setTyped] = useState<string | null>(null);
   const { i18n } = useTranslation();
+  const field = useContext(TiedTo);
   // One that has a name of its own keeps it within a field with another.
-  const Control = rest['aria-label'] ? 'input' : HeadlessInput;
+  const tied = rest['aria-label'] ? undefined : field;
   const shown = value === null ? '' : figure(value, i18n.language);
   const stepBy = (steps: number) => {
     const next = Math.min(max, Math.max(min, (value ?? min) + steps * step));
@@ -88,7 +94,8 @@ export function NumberInput({
   };
   return (
     <span className="inline-flex items-center gap-2">
-      <Control
+      <input
+        {...tied}
         type="text"
         inputMode="decimal"
         role="spinbutton"
@@ -118,50 +125,16 @@ export function NumberInput({
   );
 }
 
-/** One of a few, as a row of boxes; arrow keys move along it. */
-export function Choice<T extends string>({
-  label,
-  value,
-  options,
-  onChange,
-  disabled = false,
-}: {
-  label: string;
-  value: T | null;
-  options: readonly { value: T; text: string }[];
-  onChange: (value: T) => void;
-  disabled?: boolean;
-}) {
-  return (
-    <RadioGroup
-      // Null is no choice; undefined would let the row keep a choice of its own.
-      value={value}
-      onChange={(chosen) => chosen !== null && onChange(chosen)}
-      disabled={disabled}
-      aria-label={label}
-      className="flex flex-wrap gap-2"
-    >
-      {options.map((option) => (
-        <Radio
-          key={option.value}
-          value={option.value}
-          className="border-strong-line bg-raised data-checked:border-accent data-checked:bg-accent data-checked:text-on-accent min-h-10 rounded-sm border px-3 py-1.5 data-disabled:opacity-60"
-        >
-          {option.text}
-        </Radio>
-      ))}
-    </RadioGroup>
-  );
-}
-
 /** The controls of a {@link Field}: they take its label, hint and error by themselves. */
 export const Input = ({ className = '', ...rest }: ComponentProps<'input'>) => (
-  <HeadlessInput className={`${INPUT} ${className}`} {...rest} />
+  <input {...useContext(TiedTo)} className={`${INPUT} ${className}`} {...rest} />
 );
 export const Textarea = ({ className = '', ...rest }: ComponentProps<'textarea'>) => (
-  <HeadlessTextarea className={`${INPUT} ${className}`} {...rest} />
+  <textarea {...useContext(TiedTo)} className={`${INPUT} ${className}`} {...rest} />
 );
-export const Select = (props: ComponentProps<'select'>) => <HeadlessSelect className={INPUT} {...props} />;
+export const Select = (props: ComponentProps<'select'>) => (
+  <select {...useContext(TiedTo)} className={INPUT} {...props} />
+);
 
 /** One thing that is so or not. */
 export function Tick({

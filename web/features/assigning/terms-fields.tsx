@@ -2,7 +2,8 @@ import { COUNTED, LATE_RULES, MOST_ATTEMPTS, RELEASES, WORKING_MINUTES } from '@
 import { useTranslation } from 'react-i18next';
 import { useFieldWords } from '../../lib/form';
 import '../../lib/words/assigning';
-import { Choice, Field, Input, NumberInput } from '../../ui/field';
+import { Choice } from '../../ui/choice';
+import { Field, Input, NumberInput } from '../../ui/field';
 import { StudentsFields, type Named } from './student-terms';
 import type { TermsForm } from './terms-form';
 import '../../lib/words/educating';
@@ -31,14 +32,17 @@ export function TermsFields({
   };
   return (
     <div className="flex flex-col gap-4">
-      <Field label={t('terms.who')}>
+      <div className="flex flex-col gap-1">
+        <p aria-hidden className="text-sm font-semibold">
+          {t('terms.who')}
+        </p>
         <Choice
           label={t('terms.who')}
           value={terms.everyone ? 'everyone' : 'some'}
           options={(['everyone', 'some'] as const).map((value) => ({ value, text: t(`terms.${value}`) }))}
           onChange={(value) => set({ everyone: value === 'everyone' })}
         />
-      </Field>
+      </div>
       <div className="grid gap-4 md:grid-cols-2">
         <Field label={t('terms.opens')} hint={t('terms.opensHint')} error={faultOf('opensAt')}>
           <Input

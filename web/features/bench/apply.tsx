@@ -5,7 +5,7 @@ import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Button } from '../../ui/button';
-import { Choice } from '../../ui/field';
+import { Choice } from '../../ui/choice';
 import { Empty } from '../../ui/panel';
 import { fittedOrder, paintBy, placesOf } from '../head/places';
 import type { DraftOf } from './use-draft';

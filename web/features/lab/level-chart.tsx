@@ -2,7 +2,7 @@ import { LAB_MINUTES, LAB_ZONES, levelsOver, type LabState, type LabZone } from 
 import { useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { CartesianGrid, Line, LineChart, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts';
-import { Choice } from '../../ui/field';
+import { Choice } from '../../ui/choice';
 import '../../lib/words/craft';
 import '../../lib/words/lab';
 

@@ -17,7 +17,7 @@ import { capital, placeWord } from '../../lib/i18n';
 import { useClock } from '../../lib/use-clock';
 import { MinuteSlider } from '../../ui/minute-slider';
 import { Sheet } from '../../ui/panel';
-import { Choice } from '../../ui/field';
+import { Choice } from '../../ui/choice';
 import { Tress } from '../../ui/tress';
 import { HeadSheet } from '../head/head-sheet';
 import { paintBy } from '../head/places';

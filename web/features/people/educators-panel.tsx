@@ -5,7 +5,8 @@ import { api } from '../../lib/api';
 import { fieldError, useFieldWords } from '../../lib/form';
 import '../../lib/words/people';
 import { Button } from '../../ui/button';
-import { Choice, Field, Input } from '../../ui/field';
+import { Choice } from '../../ui/choice';
+import { Field, Input } from '../../ui/field';
 import { Refused, Sheet } from '../../ui/panel';
 import { useRosterChange } from './use-roster';
 

@@ -7,7 +7,7 @@ import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { capital } from '../../lib/i18n';
 import { Button } from '../../ui/button';
-import { Choice } from '../../ui/field';
+import { Choice } from '../../ui/choice';
 import { Pick } from '../bench/pick';
 import { HeadSheet } from '../head/head-sheet';
 import { paintBy } from '../head/places';

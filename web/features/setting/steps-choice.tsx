@@ -1,7 +1,8 @@
 import { type NearMiss, type Misconception } from '@cimbel/core/mark';
 import { CARD_STEPS } from '@cimbel/core/card';
 import { useTranslation } from 'react-i18next';
-import { Choice, Field, Select } from '../../ui/field';
+import { Choice } from '../../ui/choice';
+import { Field, Select } from '../../ui/field';
 import { CARD, SETS, setOf, type Form } from './exercise-form';
 import '../../lib/words/craft';
 import '../../lib/words/service';
