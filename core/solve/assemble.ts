@@ -1,7 +1,5 @@
-import { splitByParts } from '../measure';
 import {
   STATION,
-  amountFor,
   areasOf,
   besideOf,
   bowlGrams,
@@ -18,11 +16,9 @@ import {
 import type { Area } from '../hair';
 import type { Line } from '../shades';
 import {
-  LEFTOVER_WATER,
   CHECKS,
   LIFTING,
   RINSING,
-  pourOf,
   areasInOrder,
   startsToEndTogether,
   washBefore,
@@ -34,6 +30,7 @@ import { aftercareFor, readingsOf } from './readings';
 import type { ChosenLayer, Job, Way } from './job';
 import { HEAD_START, tonesBared } from './terms';
 import { NEEDED_QUESTIONS, neededTests } from './safety';
+import { enlarged, formulaOf, leftOver, thinned, weigh } from './weigh';
 
 /** Jobs that share their bowls, and the way chosen for them. */
 export interface Group {
@@ -44,69 +41,7 @@ export interface Group {
 /** Minutes for rinsing and two gentle washes between one bowl and the next (R5). */
 export const BETWEEN_MINUTES = RINSING.minutes;
 
-const tenth = (grams: number) => Math.round(grams * 10) / 10;
 const NAMES = 'ABCDEFGH';
-
-/** Developer of a strength out of what the line has: as it is, mixed, or thinned with water (D8). */
-function poured({ line }: ChosenLayer, vol: number, grams: number): Bowl['developer'] {
-  // That the class may dilute was settled when the strength was chosen.
-  const pour = pourOf(vol, line.developersVol, true) ?? [{ vol, parts: 1 }];
-  const weights = splitByParts(
-    grams,
-    pour.map(({ parts }) => parts),
-  );
-  return pour.map((part, i) => ({ vol: part.vol, grams: tenth(weights[i]) }));
-}
-
-/** Parts of a tube that are pressed out by its marks, the likeliest first (M3). */
-const OF_TUBE = [1 / 2, 1 / 4];
-const isWhole = (value: number) => Math.abs(value - Math.round(value)) < 1e-9;
-
-/**
- * Grams of a bowl: the middle of its guide, or where whole, half or quarter tubes of every shade come to an amount within
- * the guide, the nearest of those to the middle (M2, M3).
- */
-function totalGrams(
-  layer: ChosenLayer,
-  { minGrams, maxGrams }: { minGrams: number; maxGrams: number },
-): number {
-  const middle = (minGrams + maxGrams) / 2;
-  const parts = layer.shades.map((one) => one.parts);
-  if (parts.length > 0 && layer.ratio !== null && parts.every(isWhole)) {
-    const all = parts.reduce((sum, one) => sum + one, 0);
-    for (const part of OF_TUBE) {
-      const step = layer.line.tubeGrams * part * all * (1 + layer.ratio);
-      const total = Math.max(1, Math.round(middle / step)) * step;
-      if (total >= minGrams && total <= maxGrams) return total;
-    }
-  }
-  return Math.max(5, Math.round(middle / 5) * 5);
-}
-
-/** The bowl as it is weighed out for some zones. */
-function weigh(name: string, layer: ChosenLayer, head: Head, zones: PlaceId[], share: number): Bowl {
-  const total = totalGrams(layer, amountFor(head, zones, share));
-  // A cleanse holds as much conditioner as powder.
-  const addition = layer.role === 'cleanse' ? 1 : 0;
-  const colour = layer.ratio === null ? total : total / (1 + layer.ratio + addition);
-  const shares = splitByParts(
-    colour,
-    layer.shades.map(({ parts }) => parts),
-  );
-  return {
-    name,
-    lineId: layer.line.id,
-    shades: layer.shades.map(({ shade }, i) => ({ label: shade.label, grams: tenth(shares[i]) })),
-    productGrams: layer.shades.length === 0 ? tenth(colour) : 0,
-    developer: layer.vol === null ? [] : poured(layer, layer.vol, total - colour * (1 + addition)),
-    additive: false,
-    ...(addition > 0 ? { others: [{ kind: 'conditioner' as const, grams: tenth(colour) }] } : {}),
-  };
-}
-
-/** What makes two bowls one: what they hold, whatever the grams. */
-const formulaOf = ({ role, line, shades, ratio, vol }: ChosenLayer): string =>
-  JSON.stringify([role, line.id, shades.map(({ shade, parts }) => [shade.label, parts]), ratio, vol]);
 
 /** Hair that others are woven out of: it is coloured between their foils, or the colour would reach them too (A6). */
 const isBetween = ({ task: { part } }: Job, jobs: readonly Job[]): boolean =>
@@ -173,49 +108,6 @@ function leftoverFor(
 const isThinned = ({ jobs, way }: Group) =>
   jobs.every(({ route }) => route === 'refresh') &&
   way.layers.every(({ line }) => LIFTING.includes(line.kind));
-
-/** As much of it held back, and water weighed to it: the bowl that ends are refreshed from (A1). */
-function leftOver(name: string, whole: Bowl, grams: number): Bowl {
-  const of = bowlGrams(whole);
-  const poured = whole.developer.reduce((sum, part) => sum + part.grams, 0);
-  const water = (poured / of) * LEFTOVER_WATER;
-  const taken = tenth(grams / (1 + water));
-  return {
-    name,
-    lineId: null,
-    shades: [],
-    productGrams: 0,
-    developer: [{ vol: 0, grams: tenth(grams - taken) }],
-    additive: false,
-    from: { bowl: whole.name, grams: taken },
-  };
-}
-
-/** A bowl with so much more in it, so that something is left. */
-function enlarged(bowl: Bowl, grams: number): Bowl {
-  const by = 1 + grams / bowlGrams(bowl);
-  return {
-    ...bowl,
-    shades: bowl.shades.map((shade) => ({ ...shade, grams: tenth(shade.grams * by) })),
-    developer: bowl.developer.map((part) => ({ ...part, grams: tenth(part.grams * by) })),
-  };
-}
-
-/** The same mix with water in it. */
-function thinned(bowl: Bowl): Bowl {
-  const poured = bowl.developer.reduce((sum, { grams }) => sum + grams, 0);
-  const water = poured * LEFTOVER_WATER;
-  const all = bowlGrams(bowl);
-  const less = (grams: number) => tenth((grams * all) / (all + water));
-  return {
-    ...bowl,
-    shades: bowl.shades.map((shade) => ({ ...shade, grams: less(shade.grams) })),
-    developer: [
-      ...bowl.developer.map((part) => ({ ...part, grams: less(part.grams) })),
-      { vol: 0, grams: less(water) },
-    ],
-  };
-}
 
 /**
  * Lightening hair that has never been coloured: the warm root waits (A2).
@@ -335,7 +227,8 @@ const RUNS: readonly Line['kind'][] = ['lightenerStrong', 'lightenerGentle', 're
  */
 function keptApart(
   steps: readonly Step[],
-  kindOf: (bowl: string) => Line['kind'] | undefined,
+  /** Kinds of line in the bowls, by their names. */
+  kinds: ReadonlyMap<string, Line['kind']>,
   head: Head,
 ): Step[] {
   const meets = (a: Step, b: Step) =>
@@ -343,7 +236,7 @@ function keptApart(
     b.start < a.start + a.minutes &&
     a.zones.some((zone) => besideOf(head, zone).some((near) => b.zones.includes(near)));
   const runs = (step: Step) => {
-    const kind = kindOf(step.bowl);
+    const kind = kinds.get(step.bowl);
     return step.placement === 'open' && kind !== undefined && RUNS.includes(kind) ? kind : null;
   };
   return steps.map((step) => {
@@ -370,6 +263,7 @@ export function assemble(
   const jobs = groups.flatMap((group) => group.jobs);
   const phases = Math.max(0, ...groups.map(({ way }) => way.layers.length));
   const bowls: Bowl[] = [];
+  const kinds = new Map<string, Line['kind']>();
   const steps: Step[] = [];
   let from = 0;
   const begins = new Map(groups.map((group) => [group, beginsIn(group, groups, jobs, phases)]));
@@ -411,7 +305,10 @@ export function assemble(
           const left = leftOver(name, bowls[origin], bowlGrams(bowl));
           bowls[origin] = enlarged(bowls[origin], left.from!.grams);
           bowls.push(left);
-        } else bowls.push(isThin ? thinned(bowl) : bowl);
+        } else {
+          bowls.push(isThin ? thinned(bowl) : bowl);
+          kinds.set(name, layer.line.kind);
+        }
         if (!isThin) byFormula.set(formulaOf(layer), serves);
       }
       mixed.set(group, name);
@@ -432,10 +329,6 @@ export function assemble(
     const stays = placed.every(({ layer }) => layer.line.kind === 'filler');
     from = end + (stays ? 0 : BETWEEN_MINUTES);
   }
-  const kinds = new Map(
-    groups.flatMap(({ way }) => way.layers.map(({ line }): [string, Line['kind']] => [line.id, line.kind])),
-  );
-  const kindOf = (name: string) => kinds.get(bowls.find((bowl) => bowl.name === name)?.lineId ?? '');
   return {
     readings: readingsOf(clientCase, jobs, rules),
     asked: [...NEEDED_QUESTIONS],
@@ -447,7 +340,7 @@ export function assemble(
     wash: washOf(groups, rules),
     steps: keptApart(
       steps.sort((a, b) => a.start - b.start),
-      kindOf,
+      kinds,
       clientCase.head,
     ),
     care: careOf(clientCase, groups, steps),

@@ -7,6 +7,7 @@ import {
   outlineOf,
   seenFrom,
   type Bundle,
+  type FormFacts,
   type Outline,
 } from './forms';
 import { AMBIENT, BROAD, BROAD_LIGHT, LIGHT, NARROW, bellOf, bendAt } from './lamp';
@@ -22,10 +23,8 @@ const TAU = Math.PI * 2;
 const FIBRE = { from: 0.34, to: 0.48 };
 /** A fibre that winds is followed in steps of so many pixels. */
 const STEP = 0.8;
-/** Steps that are lit as one. */
+/** Steps that are straight and lit as one. */
 const PIECE = 4;
-/** Steps at once where nothing of a fibre is seen. */
-const STRIDE = 4;
 /** Part of its length from which a fibre that is split parts. */
 const SPLIT_FROM = 0.84;
 /** How far a lock is deep against how wide it is. */
@@ -123,14 +122,173 @@ function fibresOf(
     };
   });
   const nearness = ({ depth, deep, thick }: Fibre) => DEEP * depth * outline.belly * width + deep * thick;
-  return fibres.sort((a, b) => nearness(b) - nearness(a));
+  const near = Float32Array.from(fibres, nearness);
+  return fibres.sort((a, b) => near[b.number] - near[a.number]);
 }
 
 /** Rows a lock hangs down: the same hair hangs shorter the more it turns. */
 const hangsOf = (shape: Shape, height: number) =>
   (shape.cut === 'swatch' ? 1 : 1 - formOf(shape).shrinks * 0.75) * height;
 
-/** Draws every fibre of a lock, root to tip. */
+/** What all fibres of a lock are drawn on and by. */
+interface Lock extends TressSize {
+  nearest: Nearest;
+  pieces: Pieces;
+  /** Rows it hangs down, and of each of them half the width of the lock and where its middle is, pixels. */
+  hangs: number;
+  halves: Float32Array;
+  middle: Float32Array;
+  facts: FormFacts;
+  swatch: boolean;
+}
+
+/** Keeps a piece of a pixel in place of the furthest that is kept. A fibre that has come there before covers it further. */
+function lay(
+  { depth: depths, piece: kept, cover: covers, gate }: Nearest,
+  pixel: number,
+  piece: number,
+  ofFibreFrom: number,
+  depth: number,
+  cover: number,
+): void {
+  const first = KEPT * pixel;
+  let furthest = first;
+  let next = Infinity;
+  for (let k = first; k < first + KEPT; k++) {
+    if (kept[k] >= ofFibreFrom) {
+      if (cover > covers[k]) covers[k] = cover;
+      return;
+    }
+    if (k === first) continue;
+    if (depths[k] < depths[furthest]) {
+      next = depths[furthest];
+      furthest = k;
+    } else if (depths[k] < next) next = depths[k];
+  }
+  depths[furthest] = depth;
+  kept[furthest] = piece;
+  covers[furthest] = cover;
+  gate[2 * pixel + 1] = min(depth, next);
+}
+
+/** Draws one fibre, root to tip, about the axis of its bundle. Not a part of {@link drawFibres}: compiled once for all. */
+function drawFibre(fibre: Fibre, axis: Float32Array, lock: Lock): void {
+  const { nearest, pieces, width, height, hangs, halves, middle, facts, swatch } = lock;
+  const { gate } = nearest;
+  const { loops, gathers } = facts;
+  const curled = loops > 0;
+  const { number, bundle, at, depth, across, deep, thick, winds, phase, turns } = fibre;
+  const { tilt, wide, own, frizz, splits, jitter, first, last } = fibre;
+  // Where the fibre winds wide it is longer than the rows it passes.
+  const omega = (TAU * turns) / hangs;
+  const step = curled ? STEP / sqrt(1 + 0.7 * (winds * omega) ** 2) : 1;
+  const steps = floor((last - first) / step);
+  let sn = sin(phase);
+  let cs = cos(phase);
+  let frizzSin = sin(frizz.phase);
+  let frizzCos = cos(frizz.phase);
+  const frizzBy = frizz.by;
+  // Waves as turning vectors: a rotation a piece instead of a sine.
+  const turn = omega * step * PIECE;
+  const frizzTurn = (TAU * frizz.turns * step * PIECE) / hangs;
+  const turnCos = cos(turn);
+  const turnSin = sin(turn);
+  const frizzTurnCos = cos(frizzTurn);
+  const frizzTurnSin = sin(frizzTurn);
+  const fades = 0.06 * height;
+  const emerges = 0.03 * height;
+  const base = (0.8 + 0.2 * depth) * (bundle < 0 ? 0.8 : 0.76 + 0.24 * deep);
+  const ofFibreFrom = pieces.count + 1;
+  let [fromX, fromY, fromZ] = [0, 0, 0];
+  // Where each piece begins and ends is worked out; between them a fibre is straight, a few hundredths of a pixel beside it.
+  for (let i = 0; i < steps + PIECE; i += PIECE) {
+    const row = first + i * step;
+    const t = row / hangs;
+    const y0 = min(row | 0, halves.length - 1);
+    const half = halves[y0];
+    // A curl winds up away from the scalp; wisps draw together towards their tips.
+    const wound = curled ? winds * min(1, 0.15 + 3 * t) : winds;
+    const ended = row / last;
+    const gather = swatch ? 1 : 1.1 - (1.1 - gathers) * ended * ended;
+    const x =
+      middle[y0] +
+      at * half +
+      axis[y0] +
+      across * thick * gather +
+      wound * cs +
+      frizzBy * frizzSin * (t < 0.333 ? 3 * t : 1) +
+      (ended > SPLIT_FROM ? splits * ((ended - SPLIT_FROM) / (1 - SPLIT_FROM)) ** 2 : 0);
+    const y = row + loops * wound * sn;
+    const z = DEEP * depth * half + deep * thick * gather + wound * sn;
+    const stepX = (x - fromX) / PIECE;
+    const stepY = (y - fromY) / PIECE;
+    const stepZ = (z - fromZ) / PIECE;
+    if (i > 0) {
+      // Between the two pixels it lies on, across the way it runs.
+      const steep = stepX * stepX > stepY * stepY;
+      const toOther = steep ? 1 : height;
+      const left = last - row;
+      const shown = swatch
+        ? wide
+        : wide *
+          (left < fades ? 0.35 + (0.65 * max(0, left)) / fades : 1) *
+          min(1, 0.4 + (row - first) / emerges);
+      const until = min(PIECE, steps + 1 + PIECE - i);
+      let piece = 0;
+      for (let k = 0; k < until; k++, fromX += stepX, fromY += stepY, fromZ += stepZ) {
+        const px = steep ? fromX | 0 : floor(fromX - 0.5);
+        const py = steep ? floor(fromY - 0.5) : fromY | 0;
+        if (px < 0 || px >= width - 1 || py < 0 || py >= height - 1) continue;
+        const one = px * height + py;
+        const other = one + toOther;
+        // What lies behind the nearest few only closes the pixel, and where all is closed the piece is passed over.
+        const seen = fromZ > gate[2 * one + 1];
+        const seenToo = fromZ > gate[2 * other + 1];
+        if (!seen && !seenToo && gate[2 * one] <= CLOSED && gate[2 * other] <= CLOSED) break;
+        const beyond = steep ? fromY - 0.5 - py : fromX - 0.5 - px;
+        const coverOne = shown * (1 - beyond);
+        const coverOther = shown * beyond;
+        gate[2 * one] *= 1 - coverOne;
+        gate[2 * other] *= 1 - coverOther;
+        if (!seen && !seenToo) continue;
+        if (piece === 0) {
+          const dx = -wound * omega * sn;
+          const dy = 1 + loops * wound * omega * cs;
+          const dz = wound * omega * cs + bendAt(t) + tilt;
+          const long = sqrt(dx * dx + dy * dy + dz * dz);
+          const toLight = (dx * LIGHT.x + dy * LIGHT.y + dz * LIGHT.z) / long;
+          const between = 0.5 * (toLight + dz / long);
+          const narrow = bellOf((between - NARROW.at) / NARROW.width);
+          const broad = bellOf((between - BROAD.at) / BROAD.width);
+          const diffuse = AMBIENT + (1 - AMBIENT) * sqrt(max(0, 1 - toLight * toLight));
+          // The lock is round, and so are its bundles and their curls: what turns away or lies behind is in shade.
+          const side = half > 0 ? (x - middle[y0]) / half : 0;
+          const shade = base * (1 - 0.26 * min(1, side * side)) * (curled ? 0.78 + 0.22 * sn : 1);
+          const place = t * (STEPS_ALONG - 1) + jitter;
+          piece = pieces.add(
+            number,
+            shade * own * diffuse * (1 + BROAD_LIGHT * broad),
+            narrow * shade,
+            place < 0 ? 0 : place > STEPS_ALONG - 1 ? STEPS_ALONG - 1 : place,
+          );
+        }
+        if (seen) lay(nearest, one, piece, ofFibreFrom, fromZ, coverOne);
+        if (seenToo) lay(nearest, other, piece, ofFibreFrom, fromZ, coverOther);
+      }
+    }
+    fromX = x;
+    fromY = y;
+    fromZ = z;
+    const swing = cs;
+    cs = swing * turnCos - sn * turnSin;
+    sn = sn * turnCos + swing * turnSin;
+    const frizzNext = frizzSin * frizzTurnCos + frizzCos * frizzTurnSin;
+    frizzCos = frizzCos * frizzTurnCos - frizzSin * frizzTurnSin;
+    frizzSin = frizzNext;
+  }
+}
+
+/** Draws every fibre of a lock. */
 export function drawFibres(
   nearest: Nearest,
   pieces: Pieces,
@@ -139,171 +297,30 @@ export function drawFibres(
   count: number,
 ): void {
   const { width, height } = size;
-  const { depth: depths, piece: kept, cover: covers, gate } = nearest;
-  /** Keeps a piece if it is among the nearest of its pixel. A fibre that has come there before covers it further. */
-  const lay = (pixel: number, piece: number, ofFibreFrom: number, depth: number, cover: number) => {
-    const first = KEPT * pixel;
-    let at = first + KEPT - 1;
-    for (let k = first; k <= at; k++)
-      if (kept[k] >= ofFibreFrom) {
-        if (cover > covers[k]) covers[k] = cover;
-        return;
-      }
-    while (at > first && depths[at - 1] < depth) {
-      depths[at] = depths[at - 1];
-      kept[at] = kept[at - 1];
-      covers[at] = covers[at - 1];
-      at--;
-    }
-    depths[at] = depth;
-    kept[at] = piece;
-    covers[at] = cover;
-    gate[2 * pixel + 1] = depths[first + KEPT - 1];
-  };
   const facts = formOf(shape);
-  const { loops, gathers } = facts;
   const random = seededRandom(shape.seed);
   const outline = outlineOf(random, shape.cut, facts);
-  const swatch = shape.cut === 'swatch';
-  const curled = loops > 0;
   const hangs = hangsOf(shape, height);
   const rows = ceil(hangs) + 1;
-  const halves = Float32Array.from({ length: rows }, (_, y) => width * halfWidthAt(outline, y / hangs));
-  const middle = Float32Array.from({ length: rows }, (_, y) => width * middleAt(outline, y / hangs));
+  const alongRows = (of: (y: number) => number) => Float32Array.from({ length: rows }, (_, y) => of(y));
+  const lock: Lock = {
+    width,
+    height,
+    nearest,
+    pieces,
+    hangs,
+    halves: alongRows((y) => width * halfWidthAt(outline, y / hangs)),
+    middle: alongRows((y) => width * middleAt(outline, y / hangs)),
+    facts,
+    swatch: shape.cut === 'swatch',
+  };
   const bundles = bundlesOf(random, facts, outline);
   const fibres = fibresOf(shape, size, count, random, outline, bundles);
   const still = new Float32Array(rows);
   const axes = bundles.map(({ strays: { by, turns, phase } }) =>
-    still.map(
-      (_, y) =>
-        facts.strays * width * by * (0.3 + (0.7 * y) / hangs) * sin(phase + (turns * TAU * y) / hangs),
+    alongRows(
+      (y) => facts.strays * width * by * (0.3 + (0.7 * y) / hangs) * sin(phase + (turns * TAU * y) / hangs),
     ),
   );
-
-  for (const {
-    number: f,
-    bundle,
-    at,
-    depth,
-    across,
-    deep,
-    thick,
-    winds,
-    phase,
-    turns,
-    tilt,
-    wide,
-    own,
-    frizz,
-    splits,
-    jitter,
-    first,
-    last,
-  } of fibres) {
-    const axis = bundle < 0 ? still : axes[bundle];
-    // Where the fibre winds wide it is longer than the rows it passes.
-    const omega = (TAU * turns) / hangs;
-    const step = curled ? STEP / sqrt(1 + 0.7 * (winds * omega) ** 2) : 1;
-    const steps = floor((last - first) / step);
-    let sn = sin(phase);
-    let cs = cos(phase);
-    let frizzSin = sin(frizz.phase);
-    let frizzCos = cos(frizz.phase);
-    // Waves as turning vectors: a rotation a step, or a stride, instead of a sine.
-    const turn = omega * step;
-    const frizzTurn = (TAU * frizz.turns * step) / hangs;
-    const turnCos = cos(turn);
-    const turnSin = sin(turn);
-    const frizzTurnCos = cos(frizzTurn);
-    const frizzTurnSin = sin(frizzTurn);
-    const strideCos = cos(STRIDE * turn);
-    const strideSin = sin(STRIDE * turn);
-    const frizzStrideCos = cos(STRIDE * frizzTurn);
-    const frizzStrideSin = sin(STRIDE * frizzTurn);
-    const fades = 0.06 * height;
-    const emerges = 0.03 * height;
-    const base = (0.8 + 0.2 * depth) * (bundle < 0 ? 0.8 : 0.76 + 0.24 * deep);
-    const ofFibreFrom = pieces.count + 1;
-    let piece = 0;
-    let litUntil = -1;
-    for (let i = 0; i <= steps;) {
-      const row = first + i * step;
-      const t = row / hangs;
-      const y0 = row | 0;
-      const half = halves[y0];
-      // A curl winds up away from the scalp; wisps draw together towards their tips.
-      const wound = curled ? winds * min(1, 0.15 + 3 * t) : winds;
-      const ended = row / last;
-      const gather = swatch ? 1 : 1.1 - (1.1 - gathers) * ended * ended;
-      const facing = sn;
-      const swing = cs;
-      const x =
-        middle[y0] +
-        at * half +
-        axis[y0] +
-        across * thick * gather +
-        wound * swing +
-        frizz.by * frizzSin * (t < 0.333 ? 3 * t : 1) +
-        (ended > SPLIT_FROM ? splits * ((ended - SPLIT_FROM) / (1 - SPLIT_FROM)) ** 2 : 0);
-      const y = row + loops * wound * facing;
-      const z = DEEP * depth * half + deep * thick * gather + wound * facing;
-
-      // Between the two pixels it lies on, across the way it runs.
-      const dx = -wound * omega * facing;
-      const dy = 1 + loops * wound * omega * swing;
-      const steep = dx * dx > dy * dy;
-      const px = steep ? x | 0 : floor(x - 0.5);
-      const py = steep ? floor(y - 0.5) : y | 0;
-      const inside = px >= 0 && px < width - 1 && py >= 0 && py < height - 1;
-      const one = inside ? px * height + py : 0;
-      const other = steep ? one + 1 : one + height;
-      const beyond = steep ? y - 0.5 - py : x - 0.5 - px;
-      // What lies behind the nearest few only closes the pixel, and where all is closed it is followed in strides.
-      const seen = inside && z > gate[2 * one + 1];
-      const seenToo = inside && z > gate[2 * other + 1];
-      const open = inside && (gate[2 * one] > CLOSED || gate[2 * other] > CLOSED);
-      const hidden = !seen && !seenToo && !open;
-      i += hidden ? STRIDE : 1;
-      const c1 = hidden ? strideCos : turnCos;
-      const s1 = hidden ? strideSin : turnSin;
-      const c2 = hidden ? frizzStrideCos : frizzTurnCos;
-      const s2 = hidden ? frizzStrideSin : frizzTurnSin;
-      cs = swing * c1 - facing * s1;
-      sn = facing * c1 + swing * s1;
-      const frizzNext = frizzSin * c2 + frizzCos * s2;
-      frizzCos = frizzCos * c2 - frizzSin * s2;
-      frizzSin = frizzNext;
-      if (hidden) continue;
-
-      const left = last - row;
-      const shown = swatch
-        ? wide
-        : wide * (left < fades ? 0.35 + (0.65 * left) / fades : 1) * min(1, 0.4 + (row - first) / emerges);
-      gate[2 * one] *= 1 - shown * (1 - beyond);
-      gate[2 * other] *= 1 - shown * beyond;
-      if (!seen && !seenToo) continue;
-      if (i > litUntil) {
-        const dz = wound * omega * swing + bendAt(t) + tilt;
-        const long = sqrt(dx * dx + dy * dy + dz * dz);
-        const toLight = (dx * LIGHT.x + dy * LIGHT.y + dz * LIGHT.z) / long;
-        const between = 0.5 * (toLight + dz / long);
-        const narrow = bellOf((between - NARROW.at) / NARROW.width);
-        const broad = bellOf((between - BROAD.at) / BROAD.width);
-        const diffuse = AMBIENT + (1 - AMBIENT) * sqrt(max(0, 1 - toLight * toLight));
-        // The lock is round, and so are its bundles and their curls: what turns away or lies behind is in shade.
-        const side = half > 0 ? (x - middle[y0]) / half : 0;
-        const shade = base * (1 - 0.26 * min(1, side * side)) * (curled ? 0.78 + 0.22 * facing : 1);
-        const place = t * (STEPS_ALONG - 1) + jitter;
-        piece = pieces.add(
-          f,
-          shade * own * diffuse * (1 + BROAD_LIGHT * broad),
-          narrow * shade,
-          place < 0 ? 0 : place > STEPS_ALONG - 1 ? STEPS_ALONG - 1 : place,
-        );
-        litUntil = i + PIECE - 1;
-      }
-      if (seen) lay(one, piece, ofFibreFrom, z, shown * (1 - beyond));
-      if (seenToo) lay(other, piece, ofFibreFrom, z, shown * beyond);
-    }
-  }
+  for (const fibre of fibres) drawFibre(fibre, fibre.bundle < 0 ? still : axes[fibre.bundle], lock);
 }

@@ -8,7 +8,7 @@ const TAU = Math.PI * 2;
  * Forms as bundles of fibres that hang together, in straight hair wisps and in curled hair ringlets, each winding about an
  * axis of its own. Lengths across are fractions of the picture's width.
  */
-interface FormFacts {
+export interface FormFacts {
   /** Bundles a lock is made of. */
   bundles: number;
   /** Turns of a ringlet from root to tip, and how wide it winds. */

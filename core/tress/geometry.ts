@@ -1,7 +1,7 @@
 import { seededRandom, type Random } from '../random';
 import { drawFibres } from './fibres';
 import type { TressSize } from './look';
-import { CLOSED, KEPT, Pieces, nothingDrawn } from './nearest';
+import { ALONG, CLOSED, FIBRE, KEPT, LIGHT_ON, Pieces, SPARK, nothingDrawn } from './nearest';
 import { RANKS, STEPS_ALONG, type Shape } from './shape';
 
 const { floor, max, min, round } = Math;
@@ -12,7 +12,7 @@ const { floor, max, min, round } = Math;
  * covered pixels only.
  */
 export interface Geometry extends TressSize {
-  /** Place of each covered pixel in the picture, row by row. */
+  /** Place of each covered pixel in the picture, counted row by row; they run down the columns, as they were drawn. */
   readonly pixel: Uint32Array;
   /** How far it is covered, 0–255. */
   readonly cover: Uint8Array;
@@ -62,7 +62,8 @@ export function geometryOf(shape: Shape, size: TressSize): Geometry {
   const nearest = nothingDrawn(size);
   const pieces = new Pieces();
   drawFibres(nearest, pieces, shape, size, count);
-  const { gate, piece, cover } = nearest;
+  const { gate, piece, depth, cover } = nearest;
+  const { facts } = pieces;
   const pixels = width * height;
 
   const seenOf = (p: number) => min(1, (1 - gate[2 * p]) / (1 - CLOSED));
@@ -79,44 +80,55 @@ export function geometryOf(shape: Shape, size: TressSize): Geometry {
     spark: new Float32Array(covered),
     sums: new Float64Array(3 * STEPS_ALONG),
   };
+  /** Places of a pixel's pieces, nearest first. */
+  const order = new Uint32Array(KEPT);
   const parts = new Float32Array(KEPT);
-  /** Where a pixel of the picture is among those that run down the columns. */
-  const columnwise = (pixel: number) => (pixel % width) * height + floor(pixel / width);
-  for (let pixel = 0, at = 0; pixel < pixels; pixel++) {
-    const p = columnwise(pixel);
+  for (let p = 0, at = 0, x = 0, y = 0; p < pixels; p++, y++) {
+    if (y === height) {
+      y = 0;
+      x++;
+    }
     const seen = seenOf(p);
     if (seen <= LEAST_COVER) continue;
-    const first = KEPT * p;
+    for (let k = 0; k < KEPT; k++) {
+      const one = KEPT * p + k;
+      let to = k;
+      for (; to > 0 && depth[order[to - 1]] < depth[one]; to--) order[to] = order[to - 1];
+      order[to] = one;
+    }
     let [open, sum] = [1, 0];
     for (let k = 0; k < KEPT; k++) {
-      parts[k] = open * cover[first + k];
+      parts[k] = open * cover[order[k]];
       open -= parts[k];
       sum += parts[k];
     }
-    out.pixel[at] = pixel;
-    out.cover[at] = round(255 * seen);
-    const along = pieces.along[piece[first]];
-    out.along[at] = along;
+    const step = facts[Pieces.at(piece[order[0]]) + ALONG];
+    let [allLight, spark] = [0, 0];
     for (let k = 0; k < KEPT; k++) {
       const part = parts[k] / sum;
       if (part === 0) continue;
-      const shown = piece[first + k];
-      area[pieces.fibre[shown]] += seen * part;
-      out.light[KEPT * at + k] = part * pieces.light[shown];
-      out.allLight[at] += part * pieces.light[shown];
-      out.spark[at] += part * pieces.spark[shown];
+      const shown = Pieces.at(piece[order[k]]);
+      const fibre = facts[shown + FIBRE];
+      area[fibre] += seen * part;
+      // Its number, until ranks are given.
+      out.ranks[KEPT * at + k] = fibre;
+      const light = part * facts[shown + LIGHT_ON];
+      out.light[KEPT * at + k] = light;
+      allLight += light;
+      spark += part * facts[shown + SPARK];
     }
-    const sums = 3 * along;
-    out.sums[sums] += out.cover[at] * out.allLight[at];
-    out.sums[sums + 1] += out.cover[at] * out.spark[at];
+    out.pixel[at] = y * width + x;
+    out.cover[at] = round(255 * seen);
+    out.along[at] = step;
+    out.allLight[at] = allLight;
+    out.spark[at] = spark;
+    const sums = 3 * step;
+    out.sums[sums] += out.cover[at] * allLight;
+    out.sums[sums + 1] += out.cover[at] * spark;
     out.sums[sums + 2] += out.cover[at];
     at++;
   }
-  const ranks = ranksOf(area, seededRandom(shape.seed ^ 0x5eed));
-  for (let at = 0; at < covered; at++)
-    for (let k = 0; k < KEPT; k++) {
-      const shown = piece[KEPT * columnwise(out.pixel[at]) + k];
-      if (shown > 0) out.ranks[KEPT * at + k] = RANKS * ranks[pieces.fibre[shown]];
-    }
+  const ranks = Uint16Array.from(ranksOf(area, seededRandom(shape.seed ^ 0x5eed)), (rank) => RANKS * rank);
+  for (let i = 0; i < out.ranks.length; i++) out.ranks[i] = ranks[out.ranks[i]];
   return { width, height, ...out, mostLight: out.allLight.reduce((most, one) => max(most, one), 0) };
 }

@@ -3,8 +3,8 @@ import type { TressSize } from './look';
 import { KEPT } from './nearest';
 import type { Shape } from './shape';
 
-/** Bytes of a geometry, about. */
-const bytesOf = ({ pixel }: Geometry) => pixel.length * (4 + 1 + 1 + 4 + 4 + KEPT * (2 + 4));
+/** Bytes of a geometry, about, and of how light falls on it where some of it is white (`paint.ts`). */
+const bytesOf = ({ pixel }: Geometry) => pixel.length * (4 + 1 + 1 + 4 + 4 + 4 + KEPT * (2 + 4));
 /** Most that is kept of geometries, bytes: two dozen large locks, or a chart of hundreds of swatches. */
 const MOST_KEPT = 96 * 1024 * 1024;
 const kept = new Map<string, Geometry>();

@@ -87,8 +87,18 @@ function unparted({ allLight, sums }: Geometry): Parted {
   return { own: allLight, sums: all };
 }
 
+/** How light fell on a geometry the last time, and for which share of grey along the hair: it seldom changes between pictures. */
+const partedLast = new WeakMap<Geometry, { grey: Int32Array; light: Parted }>();
+function parted(geometry: Geometry, grey: Int32Array): Parted {
+  const last = partedLast.get(geometry);
+  if (last && last.grey.every((limit, step) => limit === grey[step])) return last.light;
+  const light = partedAnew(geometry, grey);
+  partedLast.set(geometry, { grey, light });
+  return light;
+}
+
 /** White or not is the sign of a difference: a branch would be guessed wrong at every other pixel of grey hair. */
-function parted({ cover, along, ranks, light, allLight, spark }: Geometry, grey: Int32Array): Parted {
+function partedAnew({ cover, along, ranks, light, allLight, spark }: Geometry, grey: Int32Array): Parted {
   const own = new Float32Array(cover.length);
   const sums = new Float64Array(4 * STEPS_ALONG);
   for (let i = 0, k = 0; i < cover.length; i++, k += KEPT) {
@@ -217,19 +227,25 @@ export function colourTress(geometry: Geometry, look: TressLook): TressPixels {
   const { colours, glint } = tables;
   const { own } = light;
   // Light in steps of the table of bytes.
-  const stepped = colours.map((v) => v * STEPS);
+  const stepped = Float64Array.from(colours, (v) => v * STEPS);
   const lamp = glint * STEPS;
   const data = new Uint8ClampedArray(width * height * 4);
   // Four bytes at once, in the little-endian order of every machine this runs on.
   const words = new Int32Array(data.buffer);
+  const hasWhite = own !== allLight;
   for (let i = 0; i < pixel.length; i++) {
     const a = 3 * along[i];
     const pigmented = own[i];
-    const white = allLight[i] - pigmented;
     const s = lamp * spark[i];
-    const r = stepped[a] * pigmented + stepped[WHITE_AT + a] * white + s;
-    const g = stepped[a + 1] * pigmented + stepped[WHITE_AT + a + 1] * white + s;
-    const u = stepped[a + 2] * pigmented + stepped[WHITE_AT + a + 2] * white + s;
+    let r = stepped[a] * pigmented + s;
+    let g = stepped[a + 1] * pigmented + s;
+    let u = stepped[a + 2] * pigmented + s;
+    if (hasWhite) {
+      const white = allLight[i] - pigmented;
+      r += stepped[WHITE_AT + a] * white;
+      g += stepped[WHITE_AT + a + 1] * white;
+      u += stepped[WHITE_AT + a + 2] * white;
+    }
     words[pixel[i]] =
       (cover[i] << 24) |
       (BYTE_OF[u < STEPS ? u | 0 : STEPS] << 16) |

@@ -12,6 +12,7 @@ import {
   toneLook,
   zoneMeanLab,
   type Coating,
+  type Geometry,
   type HairForm,
   type TressLook,
   type TressPixels,
@@ -33,6 +34,9 @@ function meanLab({ data, width, height }: TressPixels, from = 0, to = 1) {
   const [r, g, b] = sum.map((v) => fromLinear(v / weight));
   return labOfRgb({ r, g, b });
 }
+
+const lowestRow = ({ pixel, width }: Geometry) =>
+  Math.floor(pixel.reduce((most, at) => Math.max(most, at), 0) / width);
 
 describe('a drawn tress', () => {
   it('has the mean colour of the state it is drawn from, at every level, tone, grey share and form', () => {
@@ -197,12 +201,33 @@ describe('a drawn tress', () => {
     ).toBe(true);
   });
 
-  it('hangs shorter the more it curls, and breaks off where it is broken', () => {
-    const lowest = (form: HairForm, broken = 0) => {
-      const { pixel, width } = geometryOf(shapeOf({ seed: 3, form, cut: 'lock', broken }), SIZE);
-      return Math.floor(pixel[pixel.length - 1] / width);
+  it('keeps how light falls on white hair for as long as its share stays, and no longer', () => {
+    const geometry = geometryOf(shapeOf({ seed: 11, form: 'wavy', cut: 'lock' }), SIZE);
+    const look = (share: number, level = 5): TressLook => {
+      const plain = toneLook(level, { primary: 'neutral' }, 11);
+      return { ...plain, form: 'wavy', zones: plain.zones.map((zone) => ({ ...zone, greyShare: share })) };
     };
-    const lengths = HAIR_FORMS.map((form) => lowest(form));
+    const bytes = (one: TressLook) => Buffer.from(colourTress(geometry, one).data);
+    const anew = (one: TressLook) => Buffer.from(colourTress(geometryOf(shapeOf(one), SIZE), one).data);
+    fc.assert(
+      fc.property(
+        fc.array(fc.tuple(fc.constantFrom(0, 0.2, 0.25, 0.9, 1), fc.constantFrom(3, 8)), {
+          minLength: 2,
+          maxLength: 6,
+        }),
+        (states) => {
+          for (const [share, level] of states)
+            expect(bytes(look(share, level)).equals(anew(look(share, level)))).toBe(true);
+        },
+      ),
+      { numRuns: 8 },
+    );
+  });
+
+  it('hangs shorter the more it curls, and breaks off where it is broken', () => {
+    const lengths = HAIR_FORMS.map((form) =>
+      lowestRow(geometryOf(shapeOf({ seed: 3, form, cut: 'lock' }), SIZE)),
+    );
     lengths.slice(1).forEach((length, i) => expect(length).toBeLessThanOrEqual(lengths[i]));
     const area = (broken: number) =>
       geometryOf(shapeOf({ seed: 3, form: 'straight', cut: 'lock', broken }), SIZE).pixel.filter(
@@ -221,7 +246,7 @@ describe('a drawn tress', () => {
     expect(widest({ wet: true })).toBeLessThan(widest({}));
     expect(widest({ limp: 1 })).toBeLessThan(widest({}));
     const lowest = (change: Partial<TressLook>) =>
-      geometryOf(shapeOf({ ...shape, ...change }), SIZE).pixel.at(-1)! / SIZE.width;
+      lowestRow(geometryOf(shapeOf({ ...shape, ...change }), SIZE));
     expect(lowest({ limp: 1 })).toBeGreaterThan(lowest({}));
     const tips = (split: number) =>
       geometryOf(shapeOf({ ...shape, form: 'straight', split }), SIZE).pixel.filter(

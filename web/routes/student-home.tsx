@@ -26,7 +26,7 @@ function JoinClass() {
   });
   const refused = fieldError(join.error, 'joinCode');
   const error = refused
-    ? words('code', refused.code)
+    ? words('code', refused.code === 'unknown' ? 'unknownCode' : refused.code)
     : join.isError
       ? t(`error.${asApiError(join.error).code}`)
       : null;
