@@ -1,6 +1,6 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { accented } from '../web/lib/pseudo';
-import { joinClass, makeClass, register, unique } from './pages';
+import { joinClass, makeClass, register, test, unique } from './pages';
 
 const local = (hours: number) => {
   const at = new Date(Date.now() + hours * 3600_000);

@@ -1,4 +1,4 @@
-import { expect, test, type Browser, type Page } from '@playwright/test';
+import { expect, type Browser, type Page } from '@playwright/test';
 import {
   FULL,
   consultWell,
@@ -15,6 +15,7 @@ import {
   setExercise,
   startExercise,
   stepTo,
+  test,
   timeIt,
   unique,
   washFirst,

@@ -1,4 +1,5 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
+import { test } from './pages';
 import { build } from 'esbuild';
 import { resolve } from 'node:path';
 

@@ -1,5 +1,5 @@
-import { expect, test, type Page } from '@playwright/test';
-import { makeClass, register, setExercise, unique, walkIn, signOut } from './pages';
+import { expect, type Page } from '@playwright/test';
+import { makeClass, register, setExercise, signOut, test, unique, walkIn } from './pages';
 
 async function openGraded(page: Page): Promise<void> {
   await walkIn(page, 'Odile Brandvoort');

@@ -14,5 +14,10 @@ export default async function firstAdministrator({ projects: [{ use }] }: FullCo
   await page.getByRole('button', { name: 'Create account' }).click();
   await page.getByRole('button', { name: 'Account of First of all' }).click();
   await expect(page.getByRole('menuitem', { name: 'Educators' })).toBeVisible();
+  // Their session, from which every test invites its educators.
+  process.env.FIRST_ADMINISTRATOR = JSON.stringify({
+    baseURL: use.baseURL,
+    storageState: await page.context().storageState(),
+  });
   await browser.close();
 }

@@ -1,5 +1,5 @@
-import { expect, test, type Page } from '@playwright/test';
-import { register, screenChecked, unique } from './pages';
+import { expect, type Page } from '@playwright/test';
+import { register, screenChecked, test, unique } from './pages';
 
 const verdict = (page: Page) => page.getByText(/^(Right|Close|Not this time)$/);
 const question = (page: Page) => page.getByRole('heading', { level: 2 });

@@ -1,6 +1,6 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { arrowTo, countKeys, tabTo, typeInto } from './keys';
-import { joinClass, makeClass, register, setExercise, startExercise, unique, walkIn } from './pages';
+import { joinClass, makeClass, register, setExercise, startExercise, test, unique, walkIn } from './pages';
 
 test('a whole service is worked by the keyboard alone, in fewer than 250 keys', async ({ browser }) => {
   test.setTimeout(180_000);

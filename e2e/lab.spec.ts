@@ -1,5 +1,5 @@
-import { expect, test, type Page } from '@playwright/test';
-import { walkIn } from './pages';
+import { expect, type Page } from '@playwright/test';
+import { test, walkIn } from './pages';
 
 const stage = (page: Page, side: 'A' | 'B') =>
   page.getByRole('img', { name: new RegExp(`^Side ${side} at`) });

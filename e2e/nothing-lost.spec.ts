@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import {
   handItIn,
   joinClass,
@@ -9,6 +9,7 @@ import {
   setExercise,
   signOut,
   startExercise,
+  test,
   unique,
   walkIn,
 } from './pages';
@@ -73,10 +74,13 @@ test('two tabs of one browser are two writers', async ({ context }) => {
   await open(other, 'mix');
   await mix(one);
   await saved(one);
+  // A page behind another may be given no frames.
+  await other.bringToFront();
   await other.getByRole('button', { name: 'Add bowl' }).click();
   const dialog = other.getByRole('dialog', { name: 'Another device or tab has a newer version' });
   await expect(dialog.getByRole('button', { name: 'Use the newer version' })).toBeVisible();
   // A reload is the same writer: nothing is asked.
+  await one.bringToFront();
   await one.reload();
   await amount(one).fill('77');
   await saved(one);

@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import {
   joinClass,
   makeClass,
@@ -8,6 +8,7 @@ import {
   setExercise,
   signOut,
   startExercise,
+  test,
   unique,
 } from './pages';
 

@@ -1,5 +1,5 @@
-import { expect, test, type Browser, type Page } from '@playwright/test';
-import { PASSWORD, fromTerminal, makeClass, register, signOut, unique } from './pages';
+import { expect, type Browser, type Page } from '@playwright/test';
+import { PASSWORD, fromTerminal, makeClass, register, signOut, test, unique } from './pages';
 
 const newPage = async (browser: Browser, options = {}) => (await browser.newContext(options)).newPage();
 const rosterOf = async (page: Page) => {

@@ -1,10 +1,11 @@
-import { expect, test, type Browser, type Page } from '@playwright/test';
+import { expect, type Browser, type Page } from '@playwright/test';
 import {
   expectNoSidewaysScroll,
   joinClass,
   makeClass,
   register,
   screenChecked,
+  test,
   textOf,
   unique,
   walkIn,

@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { arrowTo, tabTo, typeInto } from './keys';
 import {
   handItIn,
@@ -9,8 +9,9 @@ import {
   register,
   startExercise,
   stepTo,
-  timeIt,
+  test,
   textOf,
+  timeIt,
   unique,
 } from './pages';
 

@@ -1,5 +1,5 @@
-import { expect, test, type Page } from '@playwright/test';
-import { makeClass, register, textOf, unique } from './pages';
+import { expect, type Page } from '@playwright/test';
+import { makeClass, register, test, textOf, unique } from './pages';
 
 /** What a spreadsheet puts on the clipboard, pasted where the focus is. */
 async function paste(page: Page, text: string): Promise<void> {
@@ -17,6 +17,7 @@ test('the college’s own line is entered, pasted, mended, saved, set in an exer
   page,
 }) => {
   await register(page, 'an educator', unique('Colourist'));
+  await page.goto('/');
   await page.getByRole('link', { name: 'Shade charts' }).click();
   await expect(page.getByText('None yet. Start a new one', { exact: false })).toBeVisible();
   await page.getByRole('link', { name: 'New shade chart' }).click();

@@ -1,17 +1,20 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import {
   FULL,
   criterion,
   handItIn,
-  joinClass,
+  joinClassByHand,
   makeClass,
+  makeClassByHand,
   mixBowl,
   readZone,
   register,
+  registerByHand,
   saved,
   setExercise,
   startExercise,
   stepTo,
+  test,
   timeIt,
   unique,
 } from './pages';
@@ -28,11 +31,11 @@ test('an educator sets a small exercise, a student solves it, it is marked, and 
   const title = unique('Grey and gold');
 
   await test.step('the educator makes a class and sets a case whose answer is computed', async () => {
-    await register(educator, 'an educator', teacher);
-    const code = await makeClass(educator, unique('Morning'));
+    await registerByHand(educator, 'an educator', teacher);
+    const code = await makeClassByHand(educator, unique('Morning'));
     await setExercise(educator, { from: SMALL, title });
-    await register(student, 'a student', learner);
-    await joinClass(student, code, educator);
+    await registerByHand(student, 'a student', learner);
+    await joinClassByHand(student, code, educator);
     await startExercise(student, title);
   });
 

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { execFileSync, spawn, type ChildProcess } from 'node:child_process';
 import { chmodSync, mkdtempSync, readdirSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -6,14 +6,15 @@ import path from 'node:path';
 import pg from 'pg';
 import { Cluster, versionPlan } from '../scripts/lib/postgres.mjs';
 import {
-  makeClass,
   PASSWORD,
   handItIn,
   joinClass,
+  makeClass,
   mixBowl,
   register,
   setExercise,
   startExercise,
+  test,
   unique,
 } from './pages';
 import { ROOT, freePort, startProxy, startServer, stopServer } from './servers';

@@ -49,7 +49,7 @@ function bubbles(x: number, y: number, salt: number): number {
     }
   return sqrt(highest);
 }
-/** Sharp ups and downs as of a fold, 0–1. */
+/** Straight ups and downs as of a sheet that was folded, 0–1. */
 const fold = (t: number) => 2 * Math.abs(t - floor(t) - 0.5);
 
 const BODIES: Record<Coating, Body> = {
@@ -83,23 +83,64 @@ const BODIES: Record<Coating, Body> = {
   foil: {
     l: 64,
     hides: 1,
-    relief: 1.3,
-    height: (x, y) =>
-      0.4 * fold(y / 74 + 0.1 * noise(x / 60, y / 60, 17)) +
-      0.35 * fold(x / 46 + 0.5 * noise(x / 40, y / 30, 18)) +
-      0.25 * noise(x / 8, y / 10, 19),
+    relief: 1.7,
+    // Creases run straight and cross; none lies quite where the last one did.
+    height: (x, y) => {
+      const slack = noise(x / 70, y / 70, 17);
+      return (
+        0.36 * fold((0.95 * x + 0.31 * y) / 83 + 0.5 * slack) +
+        0.34 * fold((0.79 * y - 0.62 * x) / 97 + 0.7 * slack) +
+        0.3 * fold((0.24 * x + 0.97 * y) / 61 + 0.4 * noise(x / 50, y / 50, 18))
+      );
+    },
   },
 };
 
-/** Light on a coating at every covered pixel, in 128ths of its own: worked out once and kept as long as the geometry is. */
-const kept = new WeakMap<Geometry, Map<Coating, Uint8Array>>();
-function reliefOf(geometry: Geometry, coating: Coating, seed: number): Uint8Array {
-  const known = kept.get(geometry) ?? new Map<Coating, Uint8Array>();
+/** Pixels that a coating may lie on, and how far along the hair each is, 0 to `STEPS_ALONG` − 1. */
+type Ground = Pick<Geometry, 'pixel' | 'along'>;
+
+/** A foil is a packet about the whole lock, as wide as its widest and a little more, and folded straight across. */
+function packetOf({ pixel, along, width, height }: Geometry): Ground {
+  const sums = new Float64Array(height);
+  const counts = new Uint32Array(height);
+  let [left, right] = [width, 0];
+  for (let i = 0; i < pixel.length; i++) {
+    const y = floor(pixel[i] / width);
+    const x = pixel[i] % width;
+    sums[y] += along[i];
+    counts[y]++;
+    if (x < left) left = x;
+    if (x > right) right = x;
+  }
+  const beside = round(PACKET_BESIDE * width);
+  const from = max(0, left - beside);
+  const wide = min(width, right + beside + 1) - from;
+  const rows = Array.from(counts.keys()).filter((y) => counts[y] > 0);
+  // Hair that curls back up does not bend the fold: a row is never nearer the root than the one above it.
+  let furthest = 0;
+  const steps = rows.map((y) => (furthest = max(furthest, sums[y] / counts[y])));
+  return {
+    pixel: Uint32Array.from(
+      { length: rows.length * wide },
+      (_, i) => rows[floor(i / wide)] * width + from + (i % wide),
+    ),
+    along: Uint8Array.from({ length: rows.length * wide }, (_, i) => steps[floor(i / wide)]),
+  };
+}
+
+/** Where a coating may lie, and the light on it there in 128ths of its own: worked out once and kept as long as the geometry is. */
+interface Surface extends Ground {
+  light: Uint8Array;
+}
+const kept = new WeakMap<Geometry, Map<Coating, Surface>>();
+function surfaceOn(geometry: Geometry, coating: Coating, seed: number): Surface {
+  const known = kept.get(geometry) ?? new Map<Coating, Surface>();
   kept.set(geometry, known);
   const had = known.get(coating);
   if (had) return had;
-  const { pixel, width } = geometry;
+  const { width } = geometry;
   const { height, relief } = BODIES[coating];
+  const { pixel, along } = coating === 'foil' ? packetOf(geometry) : geometry;
   const scale = 300 / width;
   // Another lock is coated elsewhere.
   const aside = 97 * (seed % 89);
@@ -111,8 +152,9 @@ function reliefOf(geometry: Geometry, coating: Coating, seed: number): Uint8Arra
     const rise = 0.45 * (height(x + 1.4, y) - here) + 0.9 * (height(x, y + 1.4) - here);
     return round(128 * min(1.45, max(0.55, 1 + relief * (rise * 3 + 0.16 * (here - 0.5)))));
   });
-  known.set(coating, light);
-  return light;
+  const surface = { pixel, along, light };
+  known.set(coating, surface);
+  return surface;
 }
 
 /** What the eye sees of a stretch from afar: its hair, or what hides it. */
@@ -126,17 +168,21 @@ export function surfaceOf({
   return { colour: { l: BODIES[under].l, a: 0, b: 0 }, greyShare: 0, grey };
 }
 
-/** How far the edge of a coating strays, in steps along the hair. */
+/** How far the edge of a coating strays, in steps along the hair; that of a foil is a fold. */
 const EDGE = 5;
+const FOLD = 1;
+/** How far a packet of foil stands out on either side, fraction of the picture's width. */
+const PACKET_BESIDE = 0.03;
 
 /** Lays on the drawn hair what is on it, zone by zone. */
 export function layCoatings(data: Uint8ClampedArray, geometry: Geometry, { zones, seed }: TressLook): void {
-  const { pixel, along } = geometry;
   const coatings = [...new Set(zones.flatMap(({ under }) => (under ? [under] : [])))];
   for (const coating of coatings) {
     const { l, hides } = BODIES[coating];
     const tone = 255 * fromLinear(linearOf({ l, a: 0, b: 0 })[1]);
-    const relief = reliefOf(geometry, coating, seed);
+    const { pixel, along, light } = surfaceOn(geometry, coating, seed);
+    const isFoil = coating === 'foil';
+    const soft = isFoil ? FOLD : EDGE;
     const coated = Array.from({ length: STEPS_ALONG }, (_, step) =>
       zones.some(
         ({ from, to, under }) => under === coating && step >= from * STEPS_ALONG && step < to * STEPS_ALONG,
@@ -150,12 +196,13 @@ export function layCoatings(data: Uint8ClampedArray, geometry: Geometry, { zones
     });
     for (let i = 0; i < pixel.length; i++) {
       const depth = inside[along[i]];
-      if (depth < -EDGE) continue;
-      const strays = (EDGE * (relief[i] - 128)) / 40;
-      const edge = min(1, max(0, (depth + strays) / EDGE + 0.5));
+      if (depth < -soft) continue;
+      const strays = isFoil ? 0 : (EDGE * (light[i] - 128)) / 40;
+      const edge = min(1, max(0, (depth + strays) / soft + 0.5));
       const share = hides * edge;
-      const lit = (tone * relief[i]) / 128;
+      const lit = (tone * light[i]) / 128;
       const at = 4 * pixel[i];
+      if (isFoil) data[at + 3] = max(data[at + 3], 255 * edge);
       for (let c = 0; c < 3; c++) data[at + c] = data[at + c] * (1 - share) + lit * share;
     }
   }

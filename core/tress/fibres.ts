@@ -25,6 +25,8 @@ const FIBRE = { from: 0.34, to: 0.48 };
 const STEP = 0.8;
 /** Steps that are straight and lit as one. */
 const PIECE = 4;
+/** Pieces at once where nothing of a fibre is seen. */
+const LEAP = 2;
 /** Part of its length from which a fibre that is split parts. */
 const SPLIT_FROM = 0.84;
 /** How far a lock is deep against how wide it is. */
@@ -171,6 +173,13 @@ function lay(
   gate[2 * pixel + 1] = min(depth, next);
 }
 
+/** Whether at two pixels nothing of what is so near is seen any more, and nothing is left to be closed. */
+const isHidden = (gate: Float32Array, one: number, other: number, depth: number): boolean =>
+  depth <= gate[2 * one + 1] &&
+  depth <= gate[2 * other + 1] &&
+  gate[2 * one] <= CLOSED &&
+  gate[2 * other] <= CLOSED;
+
 /** Draws one fibre, root to tip, about the axis of its bundle. Not a part of {@link drawFibres}: compiled once for all. */
 function drawFibre(fibre: Fibre, axis: Float32Array, lock: Lock): void {
   const { nearest, pieces, width, height, hangs, halves, middle, facts, swatch } = lock;
@@ -188,6 +197,8 @@ function drawFibre(fibre: Fibre, axis: Float32Array, lock: Lock): void {
   let frizzSin = sin(frizz.phase);
   let frizzCos = cos(frizz.phase);
   const frizzBy = frizz.by;
+  const perHangs = 1 / hangs;
+  const perLast = 1 / last;
   // Waves as turning vectors: a rotation a piece instead of a sine.
   const turn = omega * step * PIECE;
   const frizzTurn = (TAU * frizz.turns * step * PIECE) / hangs;
@@ -195,20 +206,25 @@ function drawFibre(fibre: Fibre, axis: Float32Array, lock: Lock): void {
   const turnSin = sin(turn);
   const frizzTurnCos = cos(frizzTurn);
   const frizzTurnSin = sin(frizzTurn);
+  const leapCos = cos(LEAP * turn);
+  const leapSin = sin(LEAP * turn);
+  const frizzLeapCos = cos(LEAP * frizzTurn);
+  const frizzLeapSin = sin(LEAP * frizzTurn);
+  let hidden = false;
   const fades = 0.06 * height;
   const emerges = 0.03 * height;
   const base = (0.8 + 0.2 * depth) * (bundle < 0 ? 0.8 : 0.76 + 0.24 * deep);
   const ofFibreFrom = pieces.count + 1;
   let [fromX, fromY, fromZ] = [0, 0, 0];
   // Where each piece begins and ends is worked out; between them a fibre is straight, a few hundredths of a pixel beside it.
-  for (let i = 0; i < steps + PIECE; i += PIECE) {
+  for (let i = 0; i < steps + PIECE;) {
     const row = first + i * step;
-    const t = row / hangs;
+    const t = row * perHangs;
     const y0 = min(row | 0, halves.length - 1);
     const half = halves[y0];
     // A curl winds up away from the scalp; wisps draw together towards their tips.
     const wound = curled ? winds * min(1, 0.15 + 3 * t) : winds;
-    const ended = row / last;
+    const ended = row * perLast;
     const gather = swatch ? 1 : 1.1 - (1.1 - gathers) * ended * ended;
     const x =
       middle[y0] +
@@ -223,15 +239,19 @@ function drawFibre(fibre: Fibre, axis: Float32Array, lock: Lock): void {
     const stepX = (x - fromX) / PIECE;
     const stepY = (y - fromY) / PIECE;
     const stepZ = (z - fromZ) / PIECE;
-    if (i > 0) {
+    if (hidden) {
+      // Only where it comes out again is it followed piece by piece.
+      const one = floor(x - 0.5) * height + (y | 0);
+      const inside = x >= 0.5 && x < width - 0.5 && y >= 0 && y < height - 1;
+      hidden = inside && isHidden(gate, one, one + height, z);
+    } else if (i > 0) {
       // Between the two pixels it lies on, across the way it runs.
       const steep = stepX * stepX > stepY * stepY;
       const toOther = steep ? 1 : height;
-      const left = last - row;
       const shown = swatch
         ? wide
         : wide *
-          (left < fades ? 0.35 + (0.65 * max(0, left)) / fades : 1) *
+          (last - row < fades ? 0.35 + (0.65 * max(0, last - row)) / fades : 1) *
           min(1, 0.4 + (row - first) / emerges);
       const until = min(PIECE, steps + 1 + PIECE - i);
       let piece = 0;
@@ -244,7 +264,8 @@ function drawFibre(fibre: Fibre, axis: Float32Array, lock: Lock): void {
         // What lies behind the nearest few only closes the pixel, and where all is closed the piece is passed over.
         const seen = fromZ > gate[2 * one + 1];
         const seenToo = fromZ > gate[2 * other + 1];
-        if (!seen && !seenToo && gate[2 * one] <= CLOSED && gate[2 * other] <= CLOSED) break;
+        hidden = !seen && !seenToo && isHidden(gate, one, other, fromZ);
+        if (hidden) break;
         const beyond = steep ? fromY - 0.5 - py : fromX - 0.5 - px;
         const coverOne = shown * (1 - beyond);
         const coverOther = shown * beyond;
@@ -279,12 +300,22 @@ function drawFibre(fibre: Fibre, axis: Float32Array, lock: Lock): void {
     fromX = x;
     fromY = y;
     fromZ = z;
+    // Written out: a pair of numbers chosen once would be made anew at every piece.
     const swing = cs;
-    cs = swing * turnCos - sn * turnSin;
-    sn = sn * turnCos + swing * turnSin;
-    const frizzNext = frizzSin * frizzTurnCos + frizzCos * frizzTurnSin;
-    frizzCos = frizzCos * frizzTurnCos - frizzSin * frizzTurnSin;
-    frizzSin = frizzNext;
+    const frizzWas = frizzSin;
+    if (hidden) {
+      i += LEAP * PIECE;
+      cs = swing * leapCos - sn * leapSin;
+      sn = sn * leapCos + swing * leapSin;
+      frizzSin = frizzWas * frizzLeapCos + frizzCos * frizzLeapSin;
+      frizzCos = frizzCos * frizzLeapCos - frizzWas * frizzLeapSin;
+    } else {
+      i += PIECE;
+      cs = swing * turnCos - sn * turnSin;
+      sn = sn * turnCos + swing * turnSin;
+      frizzSin = frizzWas * frizzTurnCos + frizzCos * frizzTurnSin;
+      frizzCos = frizzCos * frizzTurnCos - frizzWas * frizzTurnSin;
+    }
   }
 }
 

@@ -313,6 +313,48 @@ describe('a drawn tress', () => {
     }
   });
 
+  it('lies in a foil that is folded straight across and stands out beside it, in any form', () => {
+    for (const form of HAIR_FORMS) {
+      const plain = toneLook(8, { primary: 'gold' }, 21);
+      const [zone] = plain.zones;
+      const { data, width, height } = paintTress(
+        {
+          ...plain,
+          form,
+          zones: [
+            { ...zone, from: 0, to: 0.5, under: 'foil' },
+            { ...zone, from: 0.5, to: 1 },
+          ],
+        },
+        SIZE,
+      );
+      const isFoil = (x: number, y: number) => {
+        const at = 4 * (y * width + x);
+        return (
+          data[at + 3] === 255 &&
+          Math.max(...data.slice(at, at + 3)) - Math.min(...data.slice(at, at + 3)) < 3
+        );
+      };
+      const rows = Array.from({ length: height }, (_, y) =>
+        Array.from({ length: width }, (_, x) => x).filter((x) => isFoil(x, y)),
+      );
+      const foiled = rows.filter((row) => row.length > 0.2 * width);
+      expect(foiled.length).toBeGreaterThan(0.15 * height);
+      const [first] = foiled;
+      // Every row of it from the same edge to the same edge, without a gap.
+      for (const row of foiled) expect(row).toEqual(first);
+      expect(first.at(-1)! - first[0]).toBe(first.length - 1);
+      const firstRow = rows.indexOf(first);
+      expect(rows.slice(firstRow, firstRow + foiled.length)).toEqual(foiled);
+      const hair = geometryOf(shapeOf({ ...plain, form }), SIZE).pixel.reduce(
+        ([least, most], at) => [Math.min(least, at % width), Math.max(most, at % width)],
+        [width, 0],
+      );
+      expect(first[0]).toBeLessThan(hair[0]);
+      expect(first.at(-1)!).toBeGreaterThan(hair[1]);
+    }
+  });
+
   it('is hair, not a chip: strands differ among themselves, and nothing is drawn outside the lock', () => {
     const { data, width } = paintTress(toneLook(7, { primary: 'neutral' }, 5), SIZE);
     const row = 90 * width;
