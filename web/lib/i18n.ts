@@ -14,12 +14,21 @@ const FIRST = { en: { ui } } as const;
 const PSEUDO = 'en-XB';
 const RIGHT_TO_LEFT = new Set(['ar', 'fa', 'he', 'ur', PSEUDO]);
 
+const formats = new Map<string, Intl.NumberFormat>();
+/** A way to write figures, made once: making one takes longer than a hundred figures, and a page writes hundreds with every key. */
+function formatIn(language: string | undefined, options: Intl.NumberFormatOptions): Intl.NumberFormat {
+  const name = JSON.stringify([language, options]);
+  const format = formats.get(name) ?? new Intl.NumberFormat(language, options);
+  formats.set(name, format);
+  return format;
+}
+
 const number = (digits: number) => (value: number, language?: string) =>
-  new Intl.NumberFormat(language, { maximumFractionDigits: digits }).format(value);
+  formatIn(language, { maximumFractionDigits: digits }).format(value);
 
 /** A figure as the language of the page writes it, thousands not set apart; `digits` behind the point, always all of them. */
 export const figure = (value: number, language?: string, digits?: number): string =>
-  new Intl.NumberFormat(language ?? i18n.language, {
+  formatIn(language ?? i18n.language, {
     useGrouping: false,
     minimumFractionDigits: digits ?? 0,
     maximumFractionDigits: digits ?? 3,
@@ -36,16 +45,12 @@ const WRITTEN: Record<Units, (grams: number, language?: string, least?: number) 
   grams: (grams, language, least = 0) =>
     measured(
       'grams',
-      new Intl.NumberFormat(language, { minimumFractionDigits: least, maximumFractionDigits: 1 }).format(
-        grams,
-      ),
+      formatIn(language, { minimumFractionDigits: least, maximumFractionDigits: 1 }).format(grams),
     ),
   flOz: (grams, language) =>
     measured(
       'flOz',
-      new Intl.NumberFormat(language, { minimumFractionDigits: 2, maximumFractionDigits: 2 }).format(
-        flOzOfGrams(grams),
-      ),
+      formatIn(language, { minimumFractionDigits: 2, maximumFractionDigits: 2 }).format(flOzOfGrams(grams)),
     ),
 };
 
@@ -83,7 +88,7 @@ function teach(words: I18n, units: Units): I18n {
   formatter.add('whole', number(0));
   formatter.add('tenths', number(1));
   formatter.add('signed', (value, language) =>
-    new Intl.NumberFormat(language, { maximumFractionDigits: 1, signDisplay: 'exceptZero' }).format(value),
+    formatIn(language, { maximumFractionDigits: 1, signDisplay: 'exceptZero' }).format(value),
   );
   formatter.add('percent', (value, language) => measured('percent', number(1)(value, language)));
   formatter.add('flOz', (value, language) => measured('flOz', number(2)(value, language)));
@@ -109,7 +114,7 @@ function teach(words: I18n, units: Units): I18n {
   );
   formatter.add('ratio', (value, language) => measured('ratio', number(2)(value, language)));
   formatter.add('share', (value, language) =>
-    new Intl.NumberFormat(language, { style: 'percent', maximumFractionDigits: 0 }).format(value),
+    formatIn(language, { style: 'percent', maximumFractionDigits: 0 }).format(value),
   );
   for (const list of [
     'tone',

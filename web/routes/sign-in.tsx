@@ -38,7 +38,7 @@ function DemoDoor({ accounts }: { accounts: Account[] }) {
         {students.map(({ id, name }) => (
           <li key={id}>
             <Button
-              className="w-full px-2 text-sm"
+              className="h-full w-full px-2 text-sm"
               disabled={walkIn.isPending}
               onClick={() => walkIn.mutate(id)}
             >

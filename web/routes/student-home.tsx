@@ -32,7 +32,7 @@ function JoinClass() {
       : null;
   return (
     <form
-      className="flex flex-wrap items-end gap-3"
+      className="flex flex-wrap items-start gap-3"
       noValidate
       onSubmit={(event) => {
         event.preventDefault();
@@ -48,7 +48,8 @@ function JoinClass() {
           spellCheck={false}
         />
       </Field>
-      <Button type="submit" disabled={join.isPending}>
+      {/* Beside the field, whatever is written under it. */}
+      <Button type="submit" disabled={join.isPending} className="mt-6">
         {t('student.join')}
       </Button>
       {join.isSuccess ? (

@@ -1,9 +1,12 @@
 import type { TressLook, TressPixels } from '@cimbel/core/tress';
-import { useEffect, useRef } from 'react';
+import { memo, useEffect, useRef } from 'react';
 import { paintInWorker } from '../workers/tress-painter';
 
-/** A drawn lock; without a label it is an ornament of something that has one. Sizes are CSS pixels; it is drawn at the screen's own resolution. */
-export function Tress({
+/**
+ * A drawn lock; without a label it is an ornament of something that has one. Sizes are CSS pixels; it is drawn at the
+ * screen's own resolution. The same look is the same picture, and is not even looked at again.
+ */
+export const Tress = memo(function Tress({
   look,
   width,
   height,
@@ -53,4 +56,4 @@ export function Tress({
   }, [name, width, height]);
   const named = label ? { role: 'img', 'aria-label': label } : { 'aria-hidden': true };
   return <canvas ref={canvas} {...named} style={{ width, height }} className={className} />;
-}
+});

@@ -1,14 +1,14 @@
 import { Radio, RadioGroup } from '@headlessui/react';
 import { TOP_OF_TEN } from '@cimbel/core/colour';
 import { lightenedStrand } from '@cimbel/core/hair';
-import { asSwatch, naturalLook, strandLook } from '@cimbel/core/tress';
+import { asSwatch, naturalLook, strandLook, type TressLook } from '@cimbel/core/tress';
 import { useTranslation } from 'react-i18next';
 import { Tress } from '../../ui/tress';
 import '../../lib/words/craft';
 import '../../lib/words/service';
 
 /** The ring's own locks: natural, even, the same for everyone; beyond 10 hair that was lightened to there. */
-const ringLook = (level: number) =>
+const madeLook = (level: number) =>
   asSwatch(
     level > TOP_OF_TEN
       ? strandLook(
@@ -22,6 +22,14 @@ const ringLook = (level: number) =>
           700 + level,
         ),
   );
+
+const looks = new Map<number, TressLook>();
+/** Made once: they are the same in every ring, and a ring is drawn again with every choice. */
+function ringLook(level: number): TressLook {
+  const look = looks.get(level) ?? madeLook(level);
+  looks.set(level, look);
+  return look;
+}
 
 /**
  * The level ring laid out as a ruler: a lock for each level, and a narrow step between each two for the half levels.

@@ -1,7 +1,7 @@
 import { seedFrom } from '@cimbel/core';
 import { shadesOf, type Line, type Shade, splitLabel } from '@cimbel/core/shades';
 import { shadeLook } from '@cimbel/core/tress';
-import { useMemo, type ReactNode } from 'react';
+import { memo, useMemo, type ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useGridKeys } from '../../lib/use-grid-keys';
 import { Tress } from '../../ui/tress';
@@ -11,16 +11,16 @@ import '../../lib/words/service';
 /** Signs of a label after its separator: the column a shade stands in. */
 const signsOf = (line: Line, label: string) => splitLabel(line, label)?.signs ?? '';
 
-/** A swatch with its label under it. */
-export function Swatch({ shade }: { shade: Shade }) {
-  const look = shadeLook(shade, seedFrom(shade.label));
+/** A swatch with its label under it. A chart has a hundred of them, and is drawn again with every key. */
+export const Swatch = memo(function Swatch({ shade }: { shade: Shade }) {
+  const look = useMemo(() => shadeLook(shade, seedFrom(shade.label)), [shade]);
   return (
     <>
       {look ? <Tress look={look} width={30} height={40} label="" /> : null}
       <span className="text-xs font-semibold">{shade.label}</span>
     </>
   );
-}
+});
 
 /** Rows are levels, columns the line's own signs in the order of its key; what has no level stands below. */
 export function ShadeGrid({

@@ -2,7 +2,7 @@ import { seededRandom } from '@cimbel/core';
 import { type Lab } from '@cimbel/core/colour';
 import { AREAS, type Area, type Density } from '@cimbel/core/hair';
 import type { HairForm } from '@cimbel/core/tress';
-import { useId } from 'react';
+import { memo, useId } from 'react';
 import { useTranslation } from 'react-i18next';
 import { cssOf } from '../../lib/css-colour';
 import { DRAWN, VIEWS, VIEW_SIZE, hairsOf, pathOf, type View } from './sheet-views';
@@ -25,57 +25,70 @@ const SCALP: Lab = { l: 62, a: 0, b: 0 };
 
 const shaded = ({ l, a, b }: Lab, by: number): Lab => ({ l: Math.min(96, Math.max(3, l + by)), a, b });
 
-function AreaDrawing({
-  view,
-  area,
-  paint: { colour, grey, density, form },
-}: {
-  view: View;
-  area: Area;
-  paint: AreaPaint;
-}) {
-  const hairs = hairsOf(view, area, form, seededRandom).slice();
-  const shown = hairs.slice(0, Math.round(hairs.length * DRAWN_OF[density]));
-  const of = (isGrey: boolean, by: number) =>
-    shown
-      .filter(
-        ({ rank, shade }) =>
-          rank < grey.share === isGrey && SHADES[Math.min(2, Math.floor((shade + 1) * 1.5))] === by,
-      )
-      .map(({ path }) => path)
-      .join('');
-  return (
-    <>
-      <path
-        d={pathOf(DRAWN[view].areas[area]!)}
-        fill={cssOf(shaded(colour, -4))}
-        fillOpacity={DRAWN_OF[density]}
-      />
-      {SHADES.map((by) => (
+const sameColour = (a: Lab, b: Lab) => a.l === b.l && a.a === b.a && a.b === b.b;
+const samePaint = (a: AreaPaint, b: AreaPaint) =>
+  a.form === b.form &&
+  a.density === b.density &&
+  a.grey.share === b.grey.share &&
+  sameColour(a.colour, b.colour) &&
+  sameColour(a.grey.colour, b.grey.colour);
+
+/** Hundreds of hairs: drawn anew only when their area looks otherwise, not with every key that is pressed beside them. */
+const AreaDrawing = memo(
+  function AreaDrawing({
+    view,
+    area,
+    paint: { colour, grey, density, form },
+  }: {
+    view: View;
+    area: Area;
+    paint: AreaPaint;
+  }) {
+    const hairs = hairsOf(view, area, form, seededRandom).slice();
+    const shown = hairs.slice(0, Math.round(hairs.length * DRAWN_OF[density]));
+    const of = (isGrey: boolean, by: number) =>
+      shown
+        .filter(
+          ({ rank, shade }) =>
+            rank < grey.share === isGrey && SHADES[Math.min(2, Math.floor((shade + 1) * 1.5))] === by,
+        )
+        .map(({ path }) => path)
+        .join('');
+    return (
+      <>
         <path
-          key={by}
-          d={of(false, by)}
-          fill="none"
-          stroke={cssOf(shaded(colour, by))}
-          strokeWidth={0.9}
-          strokeLinecap="round"
+          d={pathOf(DRAWN[view].areas[area]!)}
+          fill={cssOf(shaded(colour, -4))}
+          fillOpacity={DRAWN_OF[density]}
         />
-      ))}
-      {grey.share > 0
-        ? SHADES.map((by) => (
-            <path
-              key={`grey ${by}`}
-              d={of(true, by)}
-              fill="none"
-              stroke={cssOf(shaded(grey.colour, by))}
-              strokeWidth={0.9}
-              strokeLinecap="round"
-            />
-          ))
-        : null}
-    </>
-  );
-}
+        {SHADES.map((by) => (
+          <path
+            key={by}
+            d={of(false, by)}
+            fill="none"
+            stroke={cssOf(shaded(colour, by))}
+            strokeWidth={0.9}
+            strokeLinecap="round"
+          />
+        ))}
+        {grey.share > 0
+          ? SHADES.map((by) => (
+              <path
+                key={`grey ${by}`}
+                d={of(true, by)}
+                fill="none"
+                stroke={cssOf(shaded(grey.colour, by))}
+                strokeWidth={0.9}
+                strokeLinecap="round"
+              />
+            ))
+          : null}
+      </>
+    );
+  },
+  (before, after) =>
+    before.view === after.view && before.area === after.area && samePaint(before.paint, after.paint),
+);
 
 /**
  * The head in four drawings, each area with its own hair: its colour, its white, how dense it grows. Areas can be chosen
