@@ -25,10 +25,9 @@ export default tseslint.config(
   ...tseslint.configs.recommended,
   {
     files: ['**/*.{ts,tsx}'],
-    plugins: { 'import-x': importX, 'react-hooks': reactHooks },
+    plugins: { 'import-x': importX },
     settings: { 'import-x/resolver-next': [createTypeScriptImportResolver({ project: './tsconfig.json' })] },
     rules: {
-      ...reactHooks.configs['recommended-latest'].rules,
       '@typescript-eslint/no-explicit-any': 'error',
       '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
       '@typescript-eslint/consistent-type-imports': 'error',
@@ -50,6 +49,12 @@ export default tseslint.config(
         },
       ],
     },
+  },
+  {
+    // They compile what they look at, so they are kept to where there is React.
+    files: ['web/**/*.{ts,tsx}'],
+    plugins: { 'react-hooks': reactHooks },
+    rules: reactHooks.configs['recommended-latest'].rules,
   },
   {
     files: ['core/**/*.ts'],

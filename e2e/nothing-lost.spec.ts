@@ -72,6 +72,9 @@ test('two tabs of one browser are two writers', async ({ context }) => {
   await walkIn(one, 'Greta Paulsund');
   await open(one, 'mix');
   await open(other, 'mix');
+  // It has what there was before the first tab wrote anything.
+  await expect(other.getByRole('button', { name: 'Add bowl' })).toBeVisible();
+  await one.bringToFront();
   await mix(one);
   await saved(one);
   // A page behind another may be given no frames.

@@ -1,13 +1,14 @@
 import type { Account, Role } from '@cimbel/contract';
 import { hash, verify } from '@node-rs/argon2';
 import type { Knex } from 'knex';
+import { availableParallelism } from 'node:os';
 import pLimit from 'p-limit';
 
 /**
- * Hashing fills a core and a thread that files and name lookups wait for as well: a class that signs in at nine does so two
- * at a time, and everything else goes on meanwhile.
+ * Hashing fills a core and a thread that files and name lookups wait for as well. While a college signs in at nine, half of
+ * the cores is left for those who are in already.
  */
-const HASHED_AT_ONCE = 2;
+const HASHED_AT_ONCE = Math.max(1, Math.floor(availableParallelism() / 2));
 const oneOfFew = pLimit(HASHED_AT_ONCE);
 
 export interface UserRow {

@@ -181,7 +181,9 @@ export const attemptRoutes = (): Route[] => [
     // Here and not in the browser, so that the head's figures stay here.
     handle: ({ heavy, reached: { id, client_case, lines, open_steps }, body }) => {
       checkCard(body, lines);
-      return heavy('simulate', id, client_case, lines, body, !open_steps.includes('read'));
+      // What goes to another thread is copied: only the lines that were mixed.
+      const mixed = lines.filter(({ id: line }) => body.bowls.some(({ lineId }) => lineId === line));
+      return heavy('simulate', id, client_case, mixed, body, !open_steps.includes('read'));
     },
   }),
   route({

@@ -1,0 +1,44 @@
+import { shippedCase } from '@cimbel/core/cases';
+import { BENCH_STEPS } from '@cimbel/core/card';
+import { defaultRubric, markCard, nearMisses, type MarkingInput } from '@cimbel/core/mark';
+import { SHIPPED_LINES } from '@cimbel/core/shades';
+import { solveCase } from '@cimbel/core/solve';
+import { DEFAULT_HOUSE_RULES } from '@cimbel/core/theory';
+import { asBefore, doHeavy } from './heavy';
+
+const solved = solveCase(shippedCase('retouch-grey')!.clientCase, SHIPPED_LINES, DEFAULT_HOUSE_RULES);
+if (!solved.ok) throw new Error('the case has no answer');
+const input: MarkingInput = {
+  solution: solved.solution,
+  rules: DEFAULT_HOUSE_RULES,
+  rubric: defaultRubric(solved.solution, solved.solution.visit),
+  lines: SHIPPED_LINES,
+  open: BENCH_STEPS,
+};
+/** As it comes from another thread. */
+const sent = (one: MarkingInput): MarkingInput => structuredClone(one);
+
+describe('what is marked by', () => {
+  it('is known again when it comes once more, and is another when anything in it is', () => {
+    const first = asBefore(sent(input));
+    expect(asBefore(sent(input))).toBe(first);
+    const others: MarkingInput[] = [
+      { ...input, rubric: { ...input.rubric, depth: 9 } },
+      { ...input, rules: { ...input.rules, units: input.rules.units === 'grams' ? 'flOz' : 'grams' } },
+      { ...input, open: input.open.slice(1) },
+      { ...input, lines: input.lines.slice(1) },
+      { ...input, judgement: { ceilings: 'methodOnly', struck: [], added: [], accepted: [] } },
+    ];
+    for (const other of others) expect(asBefore(sent(other))).not.toBe(first);
+    expect(asBefore(sent(input))).toBe(first);
+  });
+
+  it('gives the marks that it gives by itself, whatever was marked before', () => {
+    const cards = [solved.solution.best, ...nearMisses(input).map(({ plan }) => plan)];
+    const heavier = { ...input, rubric: { ...input.rubric, tone: 12 } };
+    for (const one of [input, heavier, input])
+      expect(doHeavy('mark', [sent(one), structuredClone(cards)])).toEqual(
+        cards.map((card) => markCard(one, card)),
+      );
+  });
+});
