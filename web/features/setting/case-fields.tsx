@@ -56,13 +56,16 @@ export function CaseFields({
             onChange={({ target }) => onChange({ ...clientCase, client: { ...client, note: target.value } })}
           />
         </Field>
-        <div className="grid grid-cols-2 gap-3 sm:grid-cols-4">
-          <Pick
-            label={t('bench.consult.service')}
-            value={head.length}
-            options={APPLICATION_AREAS.map((value) => ({ value, text: t(`craft:service.${value}`) }))}
-            onChange={(length) => setHead({ length })}
-          />
+        <div className="grid grid-cols-2 gap-3 sm:grid-cols-3">
+          {/* Its words are long. */}
+          <div className="col-span-full">
+            <Pick
+              label={t('bench.consult.service')}
+              value={head.length}
+              options={APPLICATION_AREAS.map((value) => ({ value, text: t(`craft:service.${value}`) }))}
+              onChange={(length) => setHead({ length })}
+            />
+          </div>
           <Pick
             label={t('bench.consult.density')}
             value={head.density}
