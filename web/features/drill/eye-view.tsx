@@ -28,6 +28,8 @@ const ENOUGH_OF_A_LIGHT = 6;
 
 const AXIS = { stroke: 'var(--quiet)', fontSize: 13 } as const;
 const TIP = {
+  // Not in the colour of its bar, which is too faint to be read.
+  itemStyle: { color: 'var(--ink)' },
   contentStyle: { background: 'var(--raised)', border: '1px solid var(--strong-line)', color: 'var(--ink)' },
   cursor: { fill: 'transparent' },
 } as const;
