@@ -178,12 +178,11 @@ export async function textOf(download: Download): Promise<string> {
   return all;
 }
 
-/** No page may scroll sideways; one that does is named. */
+/** No page may scroll sideways; one that does is named. What draws itself to its width may take a frame to take a new one. */
 export async function expectNoSidewaysScroll(page: Page): Promise<void> {
-  const wider = await page.evaluate(
-    () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
-  );
-  expect(wider, page.url()).toBeLessThanOrEqual(0);
+  const wider = () =>
+    page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+  await expect.poll(wider, { message: page.url() }).toBeLessThanOrEqual(0);
 }
 
 export async function startExercise(page: Page, title: string): Promise<void> {
