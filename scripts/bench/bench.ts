@@ -74,7 +74,8 @@ const geometryMs = timeOf(() => void geometryOf(shape, BIG), 7);
 const slowestFormMs = Math.max(
   ...HAIR_FORMS.map((form) => timeOf(() => void geometryOf({ ...shape, form }, BIG), 7)),
 );
-const colouringMs = timeOf(() => void colourTress(geometry, look), 15);
+/** As many rounds as it takes to be compiled: a time-lapse colours hundreds. */
+const colouringMs = timeOf(() => void colourTress(geometry, look), 61);
 /** The same with another share of white each time, so that how light falls on it is worked out anew. */
 let share = 0;
 const otherShareMs = timeOf(() => {
