@@ -262,10 +262,10 @@ function drawFibre(fibre: Fibre, axis: Float32Array, lock: Lock): void {
         const one = px * height + py;
         const other = one + toOther;
         // What lies behind the nearest few only closes the pixel, and where all is closed the piece is passed over.
+        hidden = isHidden(gate, one, other, fromZ);
+        if (hidden) break;
         const seen = fromZ > gate[2 * one + 1];
         const seenToo = fromZ > gate[2 * other + 1];
-        hidden = !seen && !seenToo && isHidden(gate, one, other, fromZ);
-        if (hidden) break;
         const beyond = steep ? fromY - 0.5 - py : fromX - 0.5 - px;
         const coverOne = shown * (1 - beyond);
         const coverOther = shown * beyond;

@@ -13,7 +13,7 @@ const signsOf = (line: Line, label: string) => splitLabel(line, label)?.signs ??
 
 /** A swatch with its label under it. A chart has a hundred of them, and is drawn again with every key. */
 export const Swatch = memo(function Swatch({ shade }: { shade: Shade }) {
-  const look = useMemo(() => shadeLook(shade, seedFrom(shade.label)), [shade]);
+  const look = shadeLook(shade, seedFrom(shade.label));
   return (
     <>
       {look ? <Tress look={look} width={30} height={40} label="" /> : null}

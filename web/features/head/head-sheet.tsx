@@ -25,14 +25,6 @@ const SCALP: Lab = { l: 62, a: 0, b: 0 };
 
 const shaded = ({ l, a, b }: Lab, by: number): Lab => ({ l: Math.min(96, Math.max(3, l + by)), a, b });
 
-const sameColour = (a: Lab, b: Lab) => a.l === b.l && a.a === b.a && a.b === b.b;
-const samePaint = (a: AreaPaint, b: AreaPaint) =>
-  a.form === b.form &&
-  a.density === b.density &&
-  a.grey.share === b.grey.share &&
-  sameColour(a.colour, b.colour) &&
-  sameColour(a.grey.colour, b.grey.colour);
-
 /** Hundreds of hairs: drawn anew only when their area looks otherwise, not with every key that is pressed beside them. */
 const AreaDrawing = memo(
   function AreaDrawing({
@@ -44,7 +36,7 @@ const AreaDrawing = memo(
     area: Area;
     paint: AreaPaint;
   }) {
-    const hairs = hairsOf(view, area, form, seededRandom).slice();
+    const hairs = hairsOf(view, area, form, seededRandom);
     const shown = hairs.slice(0, Math.round(hairs.length * DRAWN_OF[density]));
     const of = (isGrey: boolean, by: number) =>
       shown
@@ -86,8 +78,7 @@ const AreaDrawing = memo(
       </>
     );
   },
-  (before, after) =>
-    before.view === after.view && before.area === after.area && samePaint(before.paint, after.paint),
+  (before, after) => JSON.stringify(before) === JSON.stringify(after),
 );
 
 /**
