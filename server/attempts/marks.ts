@@ -10,7 +10,7 @@ import type { AttemptRow, AttemptStub } from './store';
 export async function changesOf(db: Knex, attemptIds: string[]): Promise<Map<string, MarkChange[]>> {
   const rows = await db('mark_changes')
     .join('users', 'users.id', 'mark_changes.educator_id')
-    .whereIn('attempt_id', attemptIds)
+    .whereRaw('attempt_id = any(?)', [attemptIds])
     .orderBy('mark_changes.id')
     .select('mark_changes.*', 'users.name as educator_name');
   const byAttempt = new Map<string, MarkChange[]>();

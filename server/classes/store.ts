@@ -83,10 +83,16 @@ export async function classDetail(db: Knex, row: LedClass, now: Date): Promise<C
     if (there) there.push(one);
     else attemptsBy.set(name(one), [one]);
   }
-  const own: { assignment_id: string; student_id: string; due_at: Date }[] = await db('set_for').where({
-    class_id: row.id,
-  });
-  const dueBy = new Map(own.map((one) => [name(one), one.due_at]));
+  // For most the due time is that of everybody, so a row for each time costs a fraction of one for each student.
+  const own: { assignment_id: string; due_at: Date; student_ids: string[] }[] = await db('set_for')
+    .where({ class_id: row.id })
+    .groupBy('assignment_id', 'due_at')
+    .select('assignment_id', 'due_at', db.raw('array_agg(student_id) as student_ids'));
+  const dueBy = new Map(
+    own.flatMap(({ assignment_id, due_at, student_ids }) =>
+      student_ids.map((student_id) => [name({ assignment_id, student_id }), due_at]),
+    ),
+  );
   const standings = (studentId: string): Record<string, Standing> =>
     Object.fromEntries(
       assignments.map((assignment) => {
