@@ -10,9 +10,9 @@ import {
   type FormFacts,
   type Outline,
 } from './forms';
-import { AMBIENT, BROAD, BROAD_LIGHT, LIGHT, NARROW, bellOf, bendAt } from './lamp';
+import { bendAt } from './lamp';
 import type { TressSize } from './look';
-import { CLOSED, KEPT, type Nearest, type Pieces } from './nearest';
+import { Run, isHidden, type Ground } from './run';
 import { STEPS_ALONG, type Shape } from './shape';
 
 // Bound once: these run millions of times a picture.
@@ -133,9 +133,8 @@ const hangsOf = (shape: Shape, height: number) =>
   (shape.cut === 'swatch' ? 1 : 1 - formOf(shape).shrinks * 0.75) * height;
 
 /** What all fibres of a lock are drawn on and by. */
-interface Lock extends TressSize {
-  nearest: Nearest;
-  pieces: Pieces;
+interface Lock extends Ground {
+  run: Run;
   /** Rows it hangs down, and of each of them half the width of the lock and where its middle is, pixels. */
   hangs: number;
   halves: Float32Array;
@@ -144,46 +143,10 @@ interface Lock extends TressSize {
   swatch: boolean;
 }
 
-/** Keeps a piece of a pixel in place of the furthest that is kept. A fibre that has come there before covers it further. */
-function lay(
-  { depth: depths, piece: kept, cover: covers, gate }: Nearest,
-  pixel: number,
-  piece: number,
-  ofFibreFrom: number,
-  depth: number,
-  cover: number,
-): void {
-  const first = KEPT * pixel;
-  let furthest = first;
-  let next = Infinity;
-  for (let k = first; k < first + KEPT; k++) {
-    if (kept[k] >= ofFibreFrom) {
-      if (cover > covers[k]) covers[k] = cover;
-      return;
-    }
-    if (k === first) continue;
-    if (depths[k] < depths[furthest]) {
-      next = depths[furthest];
-      furthest = k;
-    } else if (depths[k] < next) next = depths[k];
-  }
-  depths[furthest] = depth;
-  kept[furthest] = piece;
-  covers[furthest] = cover;
-  gate[2 * pixel + 1] = min(depth, next);
-}
-
-/** Whether at two pixels nothing of what is so near is seen any more, and nothing is left to be closed. */
-const isHidden = (gate: Float32Array, one: number, other: number, depth: number): boolean =>
-  depth <= gate[2 * one + 1] &&
-  depth <= gate[2 * other + 1] &&
-  gate[2 * one] <= CLOSED &&
-  gate[2 * other] <= CLOSED;
-
 /** Draws one fibre, root to tip, about the axis of its bundle. Not a part of {@link drawFibres}: compiled once for all. */
 function drawFibre(fibre: Fibre, axis: Float32Array, lock: Lock): void {
-  const { nearest, pieces, width, height, hangs, halves, middle, facts, swatch } = lock;
-  const { gate } = nearest;
+  const { width, height, hangs, halves, middle, facts, swatch } = lock;
+  const { gate } = lock.nearest;
   const { loops, gathers } = facts;
   const curled = loops > 0;
   const { number, bundle, at, depth, across, deep, thick, winds, phase, turns } = fibre;
@@ -214,7 +177,10 @@ function drawFibre(fibre: Fibre, axis: Float32Array, lock: Lock): void {
   const fades = 0.06 * height;
   const emerges = 0.03 * height;
   const base = (0.8 + 0.2 * depth) * (bundle < 0 ? 0.8 : 0.76 + 0.24 * deep);
-  const ofFibreFrom = pieces.count + 1;
+  const { run } = lock;
+  run.fibre = number;
+  run.ofFibreFrom = lock.pieces.count + 1;
+  run.own = own;
   let [fromX, fromY, fromZ] = [0, 0, 0];
   // Where each piece begins and ends is worked out; between them a fibre is straight, a few hundredths of a pixel beside it.
   for (let i = 0; i < steps + PIECE;) {
@@ -245,57 +211,26 @@ function drawFibre(fibre: Fibre, axis: Float32Array, lock: Lock): void {
       const inside = x >= 0.5 && x < width - 0.5 && y >= 0 && y < height - 1;
       hidden = inside && isHidden(gate, one, one + height, z);
     } else if (i > 0) {
-      // Between the two pixels it lies on, across the way it runs.
-      const steep = stepX * stepX > stepY * stepY;
-      const toOther = steep ? 1 : height;
-      const shown = swatch
+      run.x = fromX;
+      run.y = fromY;
+      run.z = fromZ;
+      run.stepX = stepX;
+      run.stepY = stepY;
+      run.stepZ = stepZ;
+      run.wide = swatch
         ? wide
         : wide *
           (last - row < fades ? 0.35 + (0.65 * max(0, last - row)) / fades : 1) *
           min(1, 0.4 + (row - first) / emerges);
-      const until = min(PIECE, steps + 1 + PIECE - i);
-      let piece = 0;
-      for (let k = 0; k < until; k++, fromX += stepX, fromY += stepY, fromZ += stepZ) {
-        const px = steep ? fromX | 0 : floor(fromX - 0.5);
-        const py = steep ? floor(fromY - 0.5) : fromY | 0;
-        if (px < 0 || px >= width - 1 || py < 0 || py >= height - 1) continue;
-        const one = px * height + py;
-        const other = one + toOther;
-        // What lies behind the nearest few only closes the pixel, and where all is closed the piece is passed over.
-        hidden = isHidden(gate, one, other, fromZ);
-        if (hidden) break;
-        const seen = fromZ > gate[2 * one + 1];
-        const seenToo = fromZ > gate[2 * other + 1];
-        const beyond = steep ? fromY - 0.5 - py : fromX - 0.5 - px;
-        const coverOne = shown * (1 - beyond);
-        const coverOther = shown * beyond;
-        gate[2 * one] *= 1 - coverOne;
-        gate[2 * other] *= 1 - coverOther;
-        if (!seen && !seenToo) continue;
-        if (piece === 0) {
-          const dx = -wound * omega * sn;
-          const dy = 1 + loops * wound * omega * cs;
-          const dz = wound * omega * cs + bendAt(t) + tilt;
-          const long = sqrt(dx * dx + dy * dy + dz * dz);
-          const toLight = (dx * LIGHT.x + dy * LIGHT.y + dz * LIGHT.z) / long;
-          const between = 0.5 * (toLight + dz / long);
-          const narrow = bellOf((between - NARROW.at) / NARROW.width);
-          const broad = bellOf((between - BROAD.at) / BROAD.width);
-          const diffuse = AMBIENT + (1 - AMBIENT) * sqrt(max(0, 1 - toLight * toLight));
-          // The lock is round, and so are its bundles and their curls: what turns away or lies behind is in shade.
-          const side = half > 0 ? (x - middle[y0]) / half : 0;
-          const shade = base * (1 - 0.26 * min(1, side * side)) * (curled ? 0.78 + 0.22 * sn : 1);
-          const place = t * (STEPS_ALONG - 1) + jitter;
-          piece = pieces.add(
-            number,
-            shade * own * diffuse * (1 + BROAD_LIGHT * broad),
-            narrow * shade,
-            place < 0 ? 0 : place > STEPS_ALONG - 1 ? STEPS_ALONG - 1 : place,
-          );
-        }
-        if (seen) lay(nearest, one, piece, ofFibreFrom, fromZ, coverOne);
-        if (seenToo) lay(nearest, other, piece, ofFibreFrom, fromZ, coverOther);
-      }
+      run.dx = -wound * omega * sn;
+      run.dy = 1 + loops * wound * omega * cs;
+      run.dz = wound * omega * cs + bendAt(t) + tilt;
+      // The lock is round, and so are its bundles and their curls: what turns away or lies behind is in shade.
+      const side = half > 0 ? (x - middle[y0]) / half : 0;
+      run.shade = base * (1 - 0.26 * min(1, side * side)) * (curled ? 0.78 + 0.22 * sn : 1);
+      const place = t * (STEPS_ALONG - 1) + jitter;
+      run.along = place < 0 ? 0 : place > STEPS_ALONG - 1 ? STEPS_ALONG - 1 : place;
+      hidden = run.draw(lock, min(PIECE, steps + 1 + PIECE - i));
     }
     fromX = x;
     fromY = y;
@@ -320,14 +255,8 @@ function drawFibre(fibre: Fibre, axis: Float32Array, lock: Lock): void {
 }
 
 /** Draws every fibre of a lock. */
-export function drawFibres(
-  nearest: Nearest,
-  pieces: Pieces,
-  shape: Shape,
-  size: TressSize,
-  count: number,
-): void {
-  const { width, height } = size;
+export function drawFibres(ground: Ground, shape: Shape, count: number): void {
+  const { width, height } = ground;
   const facts = formOf(shape);
   const random = seededRandom(shape.seed);
   const outline = outlineOf(random, shape.cut, facts);
@@ -335,10 +264,8 @@ export function drawFibres(
   const rows = ceil(hangs) + 1;
   const alongRows = (of: (y: number) => number) => Float32Array.from({ length: rows }, (_, y) => of(y));
   const lock: Lock = {
-    width,
-    height,
-    nearest,
-    pieces,
+    ...ground,
+    run: new Run(),
     hangs,
     halves: alongRows((y) => width * halfWidthAt(outline, y / hangs)),
     middle: alongRows((y) => width * middleAt(outline, y / hangs)),
@@ -346,7 +273,7 @@ export function drawFibres(
     swatch: shape.cut === 'swatch',
   };
   const bundles = bundlesOf(random, facts, outline);
-  const fibres = fibresOf(shape, size, count, random, outline, bundles);
+  const fibres = fibresOf(shape, ground, count, random, outline, bundles);
   const still = new Float32Array(rows);
   const axes = bundles.map(({ strays: { by, turns, phase } }) =>
     alongRows(

@@ -1,7 +1,8 @@
 import { seededRandom, type Random } from '../random';
 import { drawFibres } from './fibres';
 import type { TressSize } from './look';
-import { ALONG, CLOSED, FIBRE, KEPT, LIGHT_ON, Pieces, SPARK, nothingDrawn } from './nearest';
+import { ALONG, CLOSED, FIBRE, KEPT, LIGHT_ON, Pieces, SPARK } from './nearest';
+import { groundOf, type Ground } from './run';
 import { RANKS, STEPS_ALONG, type Shape } from './shape';
 
 const { floor, max, min, round } = Math;
@@ -35,7 +36,7 @@ export interface Geometry extends TressSize {
 const FIBRES_A_PIXEL = 10;
 const LEAST_FIBRES = 1600;
 /** As many as have a number of their own. */
-const MOST_FIBRES = 60_000;
+export const MOST_FIBRES = 60_000;
 /** Cover under which a pixel is empty. */
 const LEAST_COVER = 0.02;
 
@@ -56,12 +57,23 @@ export function ranksOf(area: Float64Array, random: Random): Float32Array {
   return ranks;
 }
 
+/** A lock of a shape. */
 export function geometryOf(shape: Shape, size: TressSize): Geometry {
-  const { width, height } = size;
-  const count = min(MOST_FIBRES, max(LEAST_FIBRES, round(FIBRES_A_PIXEL * width)));
-  const nearest = nothingDrawn(size);
-  const pieces = new Pieces();
-  drawFibres(nearest, pieces, shape, size, count);
+  const count = min(MOST_FIBRES, max(LEAST_FIBRES, round(FIBRES_A_PIXEL * size.width)));
+  const ground = groundOf(size);
+  drawFibres(ground, shape, count);
+  return gathered(ground, count, (area) => ranksOf(area, seededRandom(shape.seed ^ 0x5eed)));
+}
+
+/**
+ * What is drawn on a ground, as it is coloured. `ranks` gives each of so many fibres its rank, in [0, 1), by the area it
+ * shows, pixels.
+ */
+export function gathered(
+  { width, height, nearest, pieces }: Ground,
+  count: number,
+  ranks: (area: Float64Array) => Float32Array,
+): Geometry {
   const { gate, piece, depth, cover } = nearest;
   const { facts } = pieces;
   const pixels = width * height;
@@ -128,7 +140,7 @@ export function geometryOf(shape: Shape, size: TressSize): Geometry {
     out.sums[sums + 2] += out.cover[at];
     at++;
   }
-  const ranks = Uint16Array.from(ranksOf(area, seededRandom(shape.seed ^ 0x5eed)), (rank) => RANKS * rank);
-  for (let i = 0; i < out.ranks.length; i++) out.ranks[i] = ranks[out.ranks[i]];
+  const ranked = Uint16Array.from(ranks(area), (rank) => RANKS * rank);
+  for (let i = 0; i < out.ranks.length; i++) out.ranks[i] = ranked[out.ranks[i]];
   return { width, height, ...out, mostLight: out.allLight.reduce((most, one) => max(most, one), 0) };
 }

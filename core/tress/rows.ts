@@ -44,11 +44,18 @@ export function rowColours(
   return rows;
 }
 
-/** What a whole zone reads as from a step away: the strands and the white among them, mixed as light. */
-export function zoneMean(zone: TressZone): Rgb {
-  const [strands, grey] = [linearOf(zone.colour), linearOf(zone.grey)];
-  const [r, g, b] = strands.map((v, c) => fromLinear(v * (1 - zone.greyShare) + grey[c] * zone.greyShare));
+type Fibres = Pick<TressZone, 'colour' | 'greyShare' | 'grey'>;
+
+/** What hair reads as from a step away, linear light: the strands and the white among them, mixed. */
+export function zoneMeanLinear({ colour, greyShare, grey }: Fibres): Triple {
+  const [strands, white] = [linearOf(colour), linearOf(grey)];
+  return strands.map((v, c) => v * (1 - greyShare) + white[c] * greyShare) as Triple;
+}
+
+/** The same as a colour of a screen. */
+export function zoneMean(zone: Fibres): Rgb {
+  const [r, g, b] = zoneMeanLinear(zone).map(fromLinear);
   return { r, g, b };
 }
 
-export const zoneMeanLab = (zone: TressZone): Lab => labOfRgb(zoneMean(zone));
+export const zoneMeanLab = (zone: Fibres): Lab => labOfRgb(zoneMean(zone));

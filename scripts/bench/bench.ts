@@ -2,7 +2,7 @@ import { SHIPPED_CASES } from '../../core/cases';
 import { defaultRubric, markCard, nearMisses } from '../../core/mark';
 import { differenceOf } from '../../core/colour';
 import { BENCH_STEPS, partName, targetLab } from '../../core/card';
-import { labOfStrand, lightenedStrand, naturalStrand } from '../../core/hair';
+import { AREAS, labOfStrand, lightenedStrand, naturalStrand } from '../../core/hair';
 import { strandUnder, zoneAt, type Mix, type ZoneMoment } from '../../core/process';
 import { choicesFor, colouredBy, jobsOf, solveCase, waysOf, Ways } from '../../core/solve';
 import { SHIPPED_LINES } from '../../core/shades';
@@ -11,10 +11,14 @@ import {
   colourTress,
   geometryOf,
   naturalLook,
+  paintHead,
   paintTress,
   paintTressAs,
   shapeOf,
+  type HeadLook,
 } from '../../core/tress';
+import { headGeometryOf } from '../../core/tress/growth';
+import { VIEWS, headOf } from '../../web/features/head/sheet-views';
 import { DEFAULT_HOUSE_RULES } from '../../core/theory';
 import { facetsOf, generate, PLAIN_CONTEXT, SKILLS, STEPS } from '../../core/drill';
 
@@ -88,6 +92,25 @@ const frameMs = timeOf(() => threeLocks.forEach((one) => void colourTress(one, l
 /** A chart: thirty swatches, each a shape of its own that has been drawn before. */
 const swatches = Array.from({ length: 30 }, (_, i) => ({ ...look, seed: 900 + i, cut: 'swatch' as const }));
 const chartMs = timeOf(() => swatches.forEach((one) => void paintTress(one, { width: 76, height: 184 })), 7);
+/** A head sheet of the size it has on a screen: its four views grown, and coloured anew. */
+const SHEET = { width: 160, height: 200 };
+const sheet = VIEWS.map(headOf);
+const headOfLook: HeadLook = Object.fromEntries(
+  AREAS.map((area) => [area, { ...look.zones[0], form: 'straight' as const, density: 'dense' as const }]),
+);
+const growMs = timeOf(
+  () =>
+    sheet.forEach(
+      (head) =>
+        void headGeometryOf(
+          head,
+          AREAS.filter((area) => head.areas[area]).map((area) => [area, 'straight', 'dense']),
+          SHEET,
+        ),
+    ),
+  5,
+);
+const sheetMs = timeOf(() => sheet.forEach((head) => void paintHead(head, headOfLook, SHEET)), 31);
 /** A whole picture as it was drawn before geometry was kept apart from colour. */
 const wholeAsFirstMs = timeOf(() => void paintTressAs(1, look, BIG), 7);
 const tressMs = geometryMs + colouringMs;
@@ -192,6 +215,8 @@ const results = {
   timeLapseFrameMs: frameMs,
   tressGeometryOverColouring: geometryMs / colouringMs,
   chartOf30Ms: chartMs,
+  headSheetGrownMs: growMs,
+  headSheetMs: sheetMs,
   firstWholeOverColouring: wholeAsFirstMs / colouringMs,
   tressColouringOverWholeHead: colouringMs / headMs,
   itemMedianMs: Math.max(...itemTimes.map(({ median }) => median)),
@@ -209,6 +234,7 @@ console.log(
 );
 console.log(
   `tress 300 × 600                        geometry once ${round(geometryMs)} ms (slowest form ${round(slowestFormMs)}; wanted: under 120), colouring ${round(colouringMs)} ms, another share of white ${round(otherShareMs)} ms (wanted: under 4), a frame of three locks ${round(frameMs)} ms (wanted: under 16.7) (1 : ${round(geometryMs / colouringMs)}; the first drawing whole is ${round(wholeAsFirstMs / colouringMs)} × as long); chart of 30 swatches ${round(chartMs)} ms`,
+  `head sheet, 4 × 160 × 200              grown once ${round(growMs)} ms, coloured ${round(sheetMs)} ms   = ${round(growMs / geometryMs)} and ${round(sheetMs / colouringMs)} × a tress`,
 );
 console.log(
   `drill item, slowest skill (${slowest.skill})   median ${round(slowest.median)} ms, 1 in 100 ${round(slowest.p99)} ms   = ${round(results.itemP99OverTress)} × a tress`,

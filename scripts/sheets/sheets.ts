@@ -6,37 +6,37 @@ import { mkdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { PNG } from 'pngjs';
 import { LIGHTS, TONE_FAMILIES } from '../../core/colour';
-import { lightenedStrand, naturalStrand } from '../../core/hair';
+import { AREAS, lightenedStrand, naturalStrand, type Density } from '../../core/hair';
 import {
   COATINGS,
   HAIR_FORMS,
   naturalLook,
+  paintHead,
   paintTress,
   strandLook,
   toneLook,
+  type HairForm,
+  type HeadLook,
   type TressLook,
+  type TressPixels,
 } from '../../core/tress';
+import { VIEWS, headOf } from '../../web/features/head/sheet-views';
 
 const folder = process.argv[2] ?? 'contact-sheets';
 const GAP = 10;
 /** The grey of the room: sRGB 119. */
 const ROOM = 119;
 
-function drawSheet(
-  name: string,
-  rows: readonly (readonly TressLook[])[],
-  width: number,
-  height: number,
-): void {
+function drawSheet(name: string, rows: readonly (readonly TressPixels[])[]): void {
   const columns = Math.max(...rows.map((row) => row.length));
+  const { width, height } = rows[0][0];
   const sheet = new PNG({
     width: columns * (width + GAP) + GAP,
     height: rows.length * (height + GAP) + GAP,
   });
   for (let i = 0; i < sheet.data.length; i++) sheet.data[i] = i % 4 === 3 ? 255 : ROOM;
   rows.forEach((row, down) =>
-    row.forEach((look, across) => {
-      const { data } = paintTress(look, { width, height });
+    row.forEach(({ data }, across) => {
       const [left, top] = [GAP + across * (width + GAP), GAP + down * (height + GAP)];
       for (let i = 0; i < width * height; i++) {
         const at = 4 * ((top + Math.floor(i / width)) * sheet.width + left + (i % width));
@@ -49,6 +49,17 @@ function drawSheet(
   writeFileSync(join(folder, `${name}.png`), PNG.sync.write(sheet));
   console.log(`${name}: ${rows.length} × ${columns}`);
 }
+
+const drawLocks = (
+  name: string,
+  rows: readonly (readonly TressLook[])[],
+  width: number,
+  height: number,
+): void =>
+  drawSheet(
+    name,
+    rows.map((row) => row.map((look) => paintTress(look, { width, height }))),
+  );
 
 const levels = Array.from({ length: 10 }, (_, i) => i + 1);
 const natural = (level: number, greyShare = 0): TressLook =>
@@ -64,20 +75,20 @@ const half = (look: TressLook, under: (typeof COATINGS)[number]): TressLook => (
 });
 
 mkdirSync(folder, { recursive: true });
-drawSheet('levels', [levels.map((level) => natural(level)), levels.map(lightened)], 110, 260);
-drawSheet(
+drawLocks('levels', [levels.map((level) => natural(level)), levels.map(lightened)], 110, 260);
+drawLocks(
   'tones',
   [5, 7, 9].map((level) => TONE_FAMILIES.map((primary, i) => toneLook(level, { primary }, 60 + i))),
   96,
   220,
 );
-drawSheet(
+drawLocks(
   'grey',
   [3, 5, 7].map((level) => Array.from({ length: 11 }, (_, tenth) => natural(level, tenth / 10))),
   110,
   250,
 );
-drawSheet(
+drawLocks(
   'forms',
   [2, 5, 8].map((level) => HAIR_FORMS.map((form) => ({ ...natural(level), form }))),
   220,
@@ -91,13 +102,13 @@ const worn: Partial<TressLook>[] = [
   { limp: 1 },
   { wet: true },
 ];
-drawSheet(
+drawLocks(
   'conditions',
   (['straight', 'curly'] as const).map((form) => worn.map((wear) => ({ ...natural(6), form, ...wear }))),
   190,
   320,
 );
-drawSheet(
+drawLocks(
   'coatings',
   [
     COATINGS.map((coating) => half(natural(6), coating)),
@@ -106,7 +117,7 @@ drawSheet(
   190,
   320,
 );
-drawSheet(
+drawLocks(
   'lights',
   LIGHTS.map((light) =>
     [4, 6, 8].flatMap((level) => [
@@ -117,3 +128,20 @@ drawSheet(
   150,
   250,
 );
+
+/** A head whose hair is alike all over but for its front, which is half white. */
+const head = (level: number, form: HairForm, density: Density): HeadLook => {
+  const { zones } = natural(level);
+  const all = { ...zones[0], form, density };
+  return Object.fromEntries(
+    AREAS.map((area) => [area, area === 'hairline' || area === 'temples' ? { ...all, greyShare: 0.5 } : all]),
+  );
+};
+const HEAD_SIZE = { width: 320, height: 400 };
+drawSheet('heads', [
+  VIEWS.map((view) => paintHead(headOf(view), head(5, 'straight', 'dense'), HEAD_SIZE)),
+  VIEWS.map((view, i) => paintHead(headOf(view), head(3, HAIR_FORMS[i + 1], 'dense'), HEAD_SIZE)),
+  VIEWS.map((view, i) =>
+    paintHead(headOf(view), head(7, HAIR_FORMS[i], i < 2 ? 'sparse' : 'medium'), HEAD_SIZE),
+  ),
+]);

@@ -1,17 +1,17 @@
-import type { TressLook, TressPixels } from '@cimbel/core/tress';
-import { memo, useEffect, useRef } from 'react';
-import { paintInWorker } from '../workers/tress-painter';
+import type { TressLook } from '@cimbel/core/tress';
+import { memo } from 'react';
+import { DrawnHair } from './drawn-hair';
 
 /**
- * A drawn lock; without a label it is an ornament of something that has one. Sizes are CSS pixels; it is drawn at the
- * screen's own resolution. The same look is the same picture, and is not even looked at again.
+ * A drawn lock, of a size in CSS pixels; without a label it is an ornament of something that has one. The same look is not
+ * even looked at again.
  */
 export const Tress = memo(function Tress({
   look,
   width,
   height,
   label,
-  className = '',
+  className,
 }: {
   look: TressLook;
   width: number;
@@ -19,41 +19,14 @@ export const Tress = memo(function Tress({
   label: string;
   className?: string;
 }) {
-  const canvas = useRef<HTMLCanvasElement>(null);
-  const name = JSON.stringify(look);
-  const queue = useRef<{ busy: boolean; next: (() => void) | null }>({ busy: false, next: null });
-  useEffect(() => {
-    const line = queue.current;
-    const ratio = Math.min(2, window.devicePixelRatio || 1);
-    const size = { width: Math.round(width * ratio), height: Math.round(height * ratio) };
-    const paint = () => {
-      line.busy = true;
-      const draw = (picture: TressPixels) => {
-        const target = canvas.current;
-        if (target) {
-          target.width = picture.width;
-          target.height = picture.height;
-          target
-            .getContext('2d')!
-            .putImageData(new ImageData(picture.data, picture.width, picture.height), 0, 0);
-          target.dataset.drawn = 'true';
-        }
-      };
-      const goOn = () => {
-        line.busy = false;
-        const next = line.next;
-        line.next = null;
-        next?.();
-      };
-      // A picture that failed stays empty; whatever is asked for next is drawn all the same.
-      paintInWorker(JSON.parse(name) as TressLook, size)
-        .then(draw)
-        .then(goOn, goOn);
-    };
-    // While one is being painted only the newest wish waits: a slider that is dragged never builds a queue.
-    if (line.busy) line.next = paint;
-    else paint();
-  }, [name, width, height]);
-  const named = label ? { role: 'img', 'aria-label': label } : { 'aria-hidden': true };
-  return <canvas ref={canvas} {...named} style={{ width, height }} className={className} />;
+  return (
+    <DrawnHair
+      drawing={{ kind: 'lock', look }}
+      width={width}
+      height={height}
+      label={label}
+      className={className}
+      style={{ width, height }}
+    />
+  );
 });

@@ -1,5 +1,5 @@
-import type { TressLook, TressPixels, TressSize } from '@cimbel/core/tress';
-import type { TressJob } from './tress.worker';
+import type { TressPixels, TressSize } from '@cimbel/core/tress';
+import type { HairDrawing, TressJob } from './tress.worker';
 
 /** One worker draws for the whole page, so that the page never misses a frame; what was drawn is kept. */
 let worker: Worker | null = null;
@@ -29,14 +29,14 @@ function start(): Worker {
   return made;
 }
 
-export function paintInWorker(look: TressLook, size: TressSize): Promise<TressPixels> {
-  const name = JSON.stringify([look, size]);
+export function paintInWorker(drawing: HairDrawing, size: TressSize): Promise<TressPixels> {
+  const name = JSON.stringify([drawing, size]);
   const kept = drawn.get(name);
   if (kept) return kept;
   worker ??= start();
   const id = nextId++;
   const picture = new Promise<TressPixels>((resolve, reject) => waiting.set(id, { resolve, reject }));
-  worker.postMessage({ id, look, size } satisfies TressJob);
+  worker.postMessage({ id, drawing, size } satisfies TressJob);
   if (drawn.size >= KEPT) drawn.delete(drawn.keys().next().value!);
   drawn.set(name, picture);
   return picture;

@@ -1,12 +1,28 @@
-import { paintTress, type TressLook, type TressSize } from '@cimbel/core/tress';
+import {
+  paintHead,
+  paintTress,
+  type HeadLook,
+  type TressLook,
+  type TressPixels,
+  type TressSize,
+} from '@cimbel/core/tress';
+import { headOf, type View } from '../features/head/sheet-views';
+
+/** Hair to be drawn: a lock, or that of a head in one of its drawings. */
+export type HairDrawing = { kind: 'lock'; look: TressLook } | { kind: 'head'; view: View; look: HeadLook };
 
 export interface TressJob {
   id: number;
-  look: TressLook;
+  drawing: HairDrawing;
   size: TressSize;
 }
 
-self.onmessage = ({ data: { id, look, size } }: MessageEvent<TressJob>) => {
-  const picture = paintTress(look, size);
+const paint = (drawing: HairDrawing, size: TressSize): TressPixels =>
+  drawing.kind === 'lock'
+    ? paintTress(drawing.look, size)
+    : paintHead(headOf(drawing.view), drawing.look, size);
+
+self.onmessage = ({ data: { id, drawing, size } }: MessageEvent<TressJob>) => {
+  const picture = paint(drawing, size);
   self.postMessage({ id, picture }, { transfer: [picture.data.buffer] });
 };

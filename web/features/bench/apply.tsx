@@ -7,7 +7,7 @@ import { useTranslation } from 'react-i18next';
 import { Button } from '../../ui/button';
 import { Choice } from '../../ui/choice';
 import { Empty } from '../../ui/panel';
-import { fittedOrder, paintBy, placesOf } from '../head/places';
+import { fittedOrder, headLook, placesOf } from '../head/places';
 import type { DraftOf } from './use-draft';
 import { CareForm } from './care-form';
 import { newStep } from './schedule';
@@ -88,7 +88,7 @@ export function Apply({
         <StepForm
           step={step}
           regions={assignment.regions}
-          paintOf={paintBy(assignment.regions, assignment.looks.now)}
+          headLook={headLook(assignment.regions, assignment.looks.now)}
           bowls={plan.bowls}
           lines={assignment.lines}
           placements={assignment.placements}

@@ -8,7 +8,7 @@ import { Dialog } from '../../ui/dialog';
 import { PrintSheet } from '../../ui/print-sheet';
 import { Facts } from '../../ui/panel';
 import { HeadSheet } from '../head/head-sheet';
-import { paintBy } from '../head/places';
+import { headLook } from '../head/places';
 import { RecordCardView } from './record-card';
 import { useWishes } from './words';
 import '../../lib/words/service';
@@ -56,7 +56,7 @@ export function CardDialog({
           }))}
         />
         <HeadSheet
-          paintOf={paintBy(assignment.regions, assignment.looks.now)}
+          look={headLook(assignment.regions, assignment.looks.now)}
           label={t('head.sheet')}
           order={card.steps[0]?.areas}
         />

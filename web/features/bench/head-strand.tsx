@@ -8,7 +8,7 @@ import { HungHair } from '../hair/hung-hair';
 import { Tress } from '../../ui/tress';
 import { useIsWide } from '../../ui/use-is-wide';
 import { HeadSheet } from '../head/head-sheet';
-import { paintBy } from '../head/places';
+import { headLook } from '../head/places';
 import '../../lib/words/craft';
 import '../../lib/words/service';
 
@@ -139,7 +139,7 @@ export function HeadStrand({
       </div>
       {wide ? (
         <HeadSheet
-          paintOf={paintBy(regions, looks.now)}
+          look={headLook(regions, looks.now)}
           label={t('head.sheet')}
           chosen={several ? region.areas : []}
           onArea={

@@ -1,5 +1,5 @@
 import { PLACEMENTS, areasOf, type Bowl, type PlacementWish, type Step } from '@cimbel/core/card';
-import type { Area } from '@cimbel/core/hair';
+import type { HeadLook } from '@cimbel/core/tress';
 import type { RegionAsSet } from '@cimbel/core/mark';
 import type { Line } from '@cimbel/core/shades';
 import { Trash2 } from 'lucide-react';
@@ -10,7 +10,6 @@ import { Choice } from '../../ui/choice';
 import { NumberInput, Select, Tick } from '../../ui/field';
 import { Sheet } from '../../ui/panel';
 import { AreaOrder } from '../head/area-order';
-import type { AreaPaint } from '../head/head-sheet';
 import { PlaceTicks } from '../head/place-ticks';
 import { fittedOrder, placesOf } from '../head/places';
 import '../../lib/words/craft';
@@ -60,7 +59,7 @@ function OptionalNumber({
 export function StepForm({
   step,
   regions,
-  paintOf,
+  headLook,
   bowls,
   lines,
   placements,
@@ -69,7 +68,7 @@ export function StepForm({
 }: {
   step: Step;
   regions: readonly RegionAsSet[];
-  paintOf: (area: Area) => AreaPaint;
+  headLook: HeadLook;
   bowls: readonly Bowl[];
   lines: readonly Line[];
   onChange: (step: Step) => void;
@@ -207,7 +206,7 @@ export function StepForm({
         />
       </div>
       <div className="lg:col-span-2">
-        <AreaOrder order={step.areas} paintOf={paintOf} onChange={(areas) => set({ areas })} />
+        <AreaOrder order={step.areas} look={headLook} onChange={(areas) => set({ areas })} />
       </div>
       <div className="flex items-center justify-end lg:col-span-2">
         <Button weight="quiet" icon={<Trash2 aria-hidden className="size-4" />} onClick={onRemove}>

@@ -64,7 +64,8 @@ function useNext(run: Run, memory: Memory) {
         const ratio = Math.min(2, window.devicePixelRatio || 1);
         const { width, height } = hairSize(made?.item.question.pictures.length ?? 0, wide);
         made?.item.question.pictures.forEach(
-          ({ look }) => void paintInWorker(look, { width: width * ratio, height: height * ratio }),
+          ({ look }) =>
+            void paintInWorker({ kind: 'lock', look }, { width: width * ratio, height: height * ratio }),
         );
         return made;
       });

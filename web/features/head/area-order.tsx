@@ -1,10 +1,11 @@
 import type { Area } from '@cimbel/core/hair';
 import { AREA_ORDERS } from '@cimbel/core/theory';
+import type { HeadLook } from '@cimbel/core/tress';
 import { ArrowUpToLine } from 'lucide-react';
 import { useTranslation } from 'react-i18next';
 import { Choice } from '../../ui/choice';
 import { Tick } from '../../ui/field';
-import { HeadSheet, type AreaPaint } from './head-sheet';
+import { HeadSheet } from './head-sheet';
 import { again, begunAt, isTwice, orderName } from './places';
 import '../../lib/words/craft';
 import '../../lib/words/service';
@@ -14,12 +15,12 @@ const PRESETS = Object.keys(AREA_ORDERS) as (keyof typeof AREA_ORDERS)[];
 /** The order in which areas are worked, on the head sheet and as a list: press one to begin with it. */
 export function AreaOrder({
   order,
-  paintOf,
+  look,
   onChange,
 }: {
   /** Every area there is to work, one perhaps again at the end. */
   order: readonly Area[];
-  paintOf: (area: Area) => AreaPaint;
+  look: HeadLook;
   onChange: (order: Area[]) => void;
 }) {
   const { t } = useTranslation(['ui', 'craft']);
@@ -29,7 +30,7 @@ export function AreaOrder({
     <fieldset className="flex min-w-0 flex-col gap-2">
       <legend className="font-semibold">{t('head.order')}</legend>
       <HeadSheet
-        paintOf={paintOf}
+        look={look}
         label={t('head.orderOn')}
         chosen={once.slice(0, 1)}
         order={order}

@@ -1,9 +1,8 @@
 import type { PlaceId, Stretch } from '@cimbel/core/card';
-import type { Area } from '@cimbel/core/hair';
+import { AREAS, type Area } from '@cimbel/core/hair';
 import type { Hair, RegionAsSet } from '@cimbel/core/mark';
 import { AREA_ORDERS } from '@cimbel/core/theory';
-import { surfaceOf } from '@cimbel/core/tress';
-import type { AreaPaint } from './head-sheet';
+import { surfaceOf, type AreaLook, type HeadLook } from '@cimbel/core/tress';
 
 type Regions = readonly RegionAsSet[];
 
@@ -19,26 +18,25 @@ export const regionAt = (regions: Regions, place: PlaceId): number =>
   );
 
 /** Where only the colour from a step away is known, the white in it is not told apart. */
-const NO_GREY = { share: 0, colour: { l: 0, a: 0, b: 0 } };
+const NO_GREY = { greyShare: 0, grey: { l: 0, a: 0, b: 0 } };
 
-/** How each area is drawn: the hair of its region where it leaves the scalp, or what lies on it. */
-export const paintBy =
-  (regions: Regions, hair: readonly Hair[]) =>
-  (area: Area): AreaPaint => {
-    const at = Math.max(
-      0,
-      regions.findIndex(({ areas }) => areas.includes(area)),
-    );
-    const [one, { density }] = [hair[at], regions[at]];
-    if (!('look' in one)) return { colour: one.root, grey: NO_GREY, density, form: one.form };
-    const root = surfaceOf(one.look.zones[0]);
-    return {
-      colour: root.colour,
-      grey: { share: root.greyShare, colour: root.grey },
-      density,
-      form: one.look.form,
-    };
-  };
+/** How a region is drawn on the head sheet: its hair where it leaves the scalp, or what lies on it. */
+const areaLook = ({ density }: RegionAsSet, hair: Hair): AreaLook =>
+  'look' in hair
+    ? { ...surfaceOf(hair.look.zones[0]), density, form: hair.look.form }
+    : { colour: hair.root, ...NO_GREY, density, form: hair.form };
+
+/** How each area is drawn; one that no region has, as the first region is. */
+export const headLook = (regions: Regions, hair: readonly Hair[]): HeadLook =>
+  Object.fromEntries(
+    AREAS.map((area) => {
+      const at = Math.max(
+        0,
+        regions.findIndex(({ areas }) => areas.includes(area)),
+      );
+      return [area, areaLook(regions[at], hair[at])];
+    }),
+  );
 
 /** The named order that areas are worked in, each once; null where it is another. */
 export const orderName = (order: readonly Area[]): keyof typeof AREA_ORDERS | null => {

@@ -1,9 +1,5 @@
 import type { Area } from '@cimbel/core/hair';
-import type { HairForm } from '@cimbel/core/tress';
-
-type Point = readonly [x: number, y: number];
-/** A closed line through points. */
-type Outline = readonly Point[];
+import type { ClosedLine, DrawnHead, Point } from '@cimbel/core/tress';
 
 /** The four drawings of a head: from the front, from the side, from the back and from above. */
 export const VIEWS = ['front', 'side', 'back', 'above'] as const;
@@ -15,23 +11,23 @@ interface DrawnView {
   skin: readonly string[];
   /** The edge of the hair, an SVG path that areas are cut to. */
   hair: string;
-  areas: Partial<Record<Area, readonly Outline[]>>;
+  areas: Partial<Record<Area, readonly ClosedLine[]>>;
   /** Where the number of an area stands. */
   numbers: Partial<Record<Area, Point>>;
   /** Lines that part the head into its quadrants (A4). */
   partings: readonly string[];
-  /** How hair falls at a point: a direction of length about 1. */
-  falls: (x: number, y: number) => Point;
+  falls: DrawnHead['falls'];
+  round: DrawnHead['round'];
 }
 
-const mirrored = (outline: Outline): Outline =>
-  outline.map(([x, y]): Point => [VIEW_SIZE.width - x, y]).reverse();
-const both = (outline: Outline): readonly Outline[] => [outline, mirrored(outline)];
+const mirrored = (line: ClosedLine): ClosedLine =>
+  line.map(([x, y]): Point => [VIEW_SIZE.width - x, y]).reverse();
+const both = (line: ClosedLine): readonly ClosedLine[] => [line, mirrored(line)];
 
 const outward =
   (fromX: number, fromY: number) =>
   (x: number, y: number): Point => {
-    const length = Math.hypot(x - fromX, y - fromY) || 1;
+    const length = Math.sqrt((x - fromX) ** 2 + (y - fromY) ** 2) || 1;
     return [(x - fromX) / length, (y - fromY) / length];
   };
 
@@ -88,6 +84,7 @@ export const DRAWN: Record<View, DrawnView> = {
     numbers: { top: [60, 14], hairline: [60, 38], temples: [27, 54], sides: [21, 84] },
     partings: ['M60 6 V41'],
     falls: (x, y) => outward(60, -30)(x, y),
+    round: { x: 60, y: 66, across: 48, down: 62 },
   },
   side: {
     skin: [
@@ -182,6 +179,7 @@ export const DRAWN: Record<View, DrawnView> = {
     },
     partings: ['M76 8 L68 100'],
     falls: (x, y) => outward(74, 10)(x, y + 18),
+    round: { x: 74, y: 70, across: 44, down: 64 },
   },
   back: {
     skin: ['M42 112 L42 150 L78 150 L78 112'],
@@ -231,6 +229,7 @@ export const DRAWN: Record<View, DrawnView> = {
     numbers: { crown: [60, 28], back: [60, 76], sides: [21, 62], nape: [60, 118] },
     partings: ['M60 6 V134'],
     falls: (x, y) => outward(60, -40)(x, y),
+    round: { x: 60, y: 70, across: 47, down: 66 },
   },
   above: {
     skin: [
@@ -307,76 +306,48 @@ export const DRAWN: Record<View, DrawnView> = {
     },
     partings: ['M60 14 V142', 'M14 76 Q60 82 106 76'],
     falls: outward(60, 92),
+    round: { x: 60, y: 78, across: 48, down: 66 },
   },
 };
 
-export const pathOf = (outlines: readonly Outline[]) =>
-  outlines.map((outline) => `M${outline.map(([x, y]) => `${x} ${y}`).join('L')}Z`).join('');
+export const pathOf = (lines: readonly ClosedLine[]) =>
+  lines.map((line) => `M${line.map(([x, y]) => `${x} ${y}`).join('L')}Z`).join('');
 
-const isInside = ([x, y]: Point, outline: Outline) =>
-  outline.reduce((odd, [ax, ay], i) => {
-    const [bx, by] = outline[(i + 1) % outline.length];
-    return ay > y !== by > y && x < ((bx - ax) * (y - ay)) / (by - ay) + ax ? !odd : odd;
-  }, false);
+/** Straight pieces that a curve of an outline is drawn as when hair grows inside it. */
+const PIECES = 8;
 
-/** A hair as it is drawn, and where it stands among the others, 0–1, when white ones are counted off. */
-export interface Hair {
-  path: string;
-  rank: number;
-  /** How much lighter or darker than the others it is drawn, -1 to 1. */
-  shade: number;
+/** A closed path of absolute moves, lines and cubic curves as the points it passes. */
+function pointsOf(path: string): Point[] {
+  const points: Point[] = [];
+  for (const [, letter, rest] of path.matchAll(/([MLC])([^A-Z]*)/g)) {
+    const numbers = rest
+      .trim()
+      .split(/[\s,]+/)
+      .map(Number);
+    const pairs = Array.from({ length: numbers.length / 2 }, (_, i): Point => [
+      numbers[2 * i],
+      numbers[2 * i + 1],
+    ]);
+    if (letter !== 'C') points.push(...pairs);
+    else
+      for (let i = 0; i < pairs.length; i += 3) {
+        const curve = [points[points.length - 1], ...pairs.slice(i, i + 3)];
+        for (let n = 1; n <= PIECES; n++) {
+          const [t, u] = [n / PIECES, 1 - n / PIECES];
+          const at = (c: 0 | 1) =>
+            u ** 3 * curve[0][c] +
+            3 * u * u * t * curve[1][c] +
+            3 * u * t * t * curve[2][c] +
+            t ** 3 * curve[3][c];
+          points.push([at(0), at(1)]);
+        }
+      }
+  }
+  return points;
 }
 
-/** Half waves of a hair of each form, how wide it swings and how much shorter it hangs, in units of the sheet. */
-const WAVES: Record<HairForm, { halves: number; wide: number; hangs: number }> = {
-  straight: { halves: 1, wide: 1.5, hangs: 1 },
-  wavy: { halves: 2, wide: 2.4, hangs: 1 },
-  curly: { halves: 4, wide: 2.6, hangs: 0.85 },
-  coily: { halves: 6, wide: 2.1, hangs: 0.7 },
-  tightlyCoiled: { halves: 8, wide: 1.5, hangs: 0.6 },
-};
-
-const HAIRS_PER_UNIT = 0.16;
-const hairsKept = new Map<string, Hair[]>();
-
-/** The hairs of an area in a view, of a form; the same each time. */
-export function hairsOf(
-  view: View,
-  area: Area,
-  form: HairForm,
-  random: (seed: number) => () => number,
-): Hair[] {
-  const place = `${view} ${area}`;
-  const name = `${place} ${form}`;
-  const kept = hairsKept.get(name);
-  if (kept) return kept;
-  const { halves, wide: swings, hangs } = WAVES[form];
-  const { areas, falls } = DRAWN[view];
-  const next = random([...place].reduce((sum, letter) => sum * 31 + letter.charCodeAt(0), 7) >>> 0);
-  const hairs: Hair[] = [];
-  for (const outline of areas[area] ?? []) {
-    const xs = outline.map(([x]) => x);
-    const ys = outline.map(([, y]) => y);
-    const [left, top] = [Math.min(...xs), Math.min(...ys)];
-    const [wide, high] = [Math.max(...xs) - left, Math.max(...ys) - top];
-    for (let i = 0; i < wide * high * HAIRS_PER_UNIT; i++) {
-      const at: Point = [left + next() * wide, top + next() * high];
-      if (!isInside(at, outline)) continue;
-      const [dx, dy] = falls(...at);
-      const length = (7 + 5 * next()) * hangs;
-      const bend = (next() - 0.5) * 2 * swings;
-      const point = (along: number, aside: number) =>
-        `${(at[0] + dx * along - dy * aside).toFixed(1)} ${(at[1] + dy * along + dx * aside).toFixed(1)}`;
-      hairs.push({
-        path: `M${point(0, 0)}Q${point(length / halves / 2, bend)} ${point(length / halves, 0)}${Array.from(
-          { length: halves - 1 },
-          (_, half) => `T${point(((half + 2) * length) / halves, 0)}`,
-        ).join('')}`,
-        rank: next(),
-        shade: next() * 2 - 1,
-      });
-    }
-  }
-  hairsKept.set(name, hairs);
-  return hairs;
+/** A view as hair is grown on it. */
+export function headOf(view: View): DrawnHead {
+  const { hair, areas, falls, round } = DRAWN[view];
+  return { name: view, ...VIEW_SIZE, hair: pointsOf(hair), areas, falls, round };
 }

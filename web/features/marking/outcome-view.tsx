@@ -20,7 +20,7 @@ import { Sheet } from '../../ui/panel';
 import { Choice } from '../../ui/choice';
 import { Tress } from '../../ui/tress';
 import { HeadSheet } from '../head/head-sheet';
-import { paintBy } from '../head/places';
+import { headLook } from '../head/places';
 import '../../lib/words/craft';
 import '../../lib/words/service';
 
@@ -101,7 +101,7 @@ export function OutcomeView({
             {heads.map(({ name, looks }) => (
               <HeadSheet
                 key={name}
-                paintOf={paintBy(
+                look={headLook(
                   regions,
                   looks.map((look) => ({ look })),
                 )}

@@ -10,7 +10,7 @@ import { Button } from '../../ui/button';
 import { Choice } from '../../ui/choice';
 import { Pick } from '../bench/pick';
 import { HeadSheet } from '../head/head-sheet';
-import { paintBy } from '../head/places';
+import { headLook } from '../head/places';
 import { canDivide, joined, painted, withRegion } from './case-form';
 import '../../lib/words/craft';
 import '../../lib/words/service';
@@ -59,7 +59,7 @@ export function RegionFields({
       <legend className="font-display text-lg font-semibold">{t('head.regions')}</legend>
       <p className="text-quiet text-sm">{t(head.regions ? 'head.paintHint' : 'head.alikeHint')}</p>
       <HeadSheet
-        paintOf={paintBy(
+        look={headLook(
           regions,
           nowLooks(clientCase, 'daylight', SEED).map((look) => ({ look })),
         )}
