@@ -35,25 +35,28 @@ export function HeadSheet({
 }) {
   const { t } = useTranslation(['ui', 'craft']);
   const id = useId();
-  const [sheet, sheetWidth] = useWidth<HTMLDivElement>();
-  const width = Math.min(WIDEST, WIDER * Math.ceil(sheetWidth / VIEWS.length / WIDER));
+  const [figure, figureWidth] = useWidth<HTMLElement>();
+  const width = Math.min(WIDEST, WIDER * Math.ceil(figureWidth / WIDER));
   const seen = (view: View): HeadLook =>
     Object.fromEntries(AREAS.filter((area) => DRAWN[view].areas[area]).map((area) => [area, look[area]]));
   const numberOf = (area: Area) => order.flatMap((one, i) => (one === area ? [i + 1] : [])).join('·');
   return (
     <div
-      ref={sheet}
       role="img"
       aria-label={label}
       // Left and right are the head's, whichever way the page is read.
       dir="ltr"
-      className={`bg-surround text-on-surround grid grid-cols-4 gap-1 rounded-sm p-1.5 ${className}`}
+      className={`bg-surround text-on-surround grid grid-cols-2 gap-1 sm:grid-cols-4 rounded-sm p-1.5 ${className}`}
     >
       {VIEWS.map((view) => {
         const { skin, hair, areas, numbers, partings } = DRAWN[view];
         const there = AREAS.filter((area) => areas[area]);
         return (
-          <figure key={view} className="flex min-w-0 flex-col items-center">
+          <figure
+            key={view}
+            ref={view === VIEWS[0] ? figure : undefined}
+            className="flex min-w-0 flex-col items-center"
+          >
             <div className="relative w-full max-w-40">
               <svg viewBox={BOX} className="block h-auto w-full">
                 {skin.map((d) => (
