@@ -313,6 +313,32 @@ describe('a drawn tress', () => {
     }
   });
 
+  it('lies in a paste that stands out beside it, without a gap, to its very tips', () => {
+    for (const form of ['straight', 'curly', 'tightlyCoiled'] as const)
+      for (const under of ['cream', 'foam', 'suds'] as const) {
+        const plain = toneLook(8, { primary: 'gold' }, 33);
+        const [zone] = plain.zones;
+        const bare = paintTress({ ...plain, form }, SIZE);
+        const coated = paintTress({ ...plain, form, zones: [{ ...zone, under }] }, SIZE);
+        const isCovered = ({ data, width }: TressPixels, x: number, y: number) =>
+          data[4 * (y * width + x) + 3] > 200;
+        // Rows well within the lock: everything from edge to edge is covered, and more of it than hair covers.
+        for (const y of [20, 40, 60, 80]) {
+          const xs = Array.from({ length: SIZE.width }, (_, x) => x);
+          const hair = xs.filter((x) => isCovered(bare, x, y));
+          const middle = hair[hair.length >> 1];
+          const left = middle - xs.findIndex((away) => !isCovered(coated, middle - away, y));
+          const right = middle + xs.findIndex((away) => !isCovered(coated, middle + away, y));
+          expect(right - left).toBeGreaterThan(hair.length);
+        }
+        // Nothing of the gold is seen anywhere that it hides all.
+        if (under === 'foam') {
+          const { a, b } = meanLab(coated);
+          expect(Math.hypot(a, b)).toBeLessThan(2);
+        }
+      }
+  });
+
   it('lies in a foil that is folded straight across and stands out beside it, in any form', () => {
     for (const form of HAIR_FORMS) {
       const plain = toneLook(8, { primary: 'gold' }, 21);
