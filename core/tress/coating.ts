@@ -1,5 +1,5 @@
 import type { Geometry } from './geometry';
-import type { Coating, TressLook, TressZone } from './look';
+import type { Coating, TressLook } from './look';
 import { fromLinear, linearOf } from './rows';
 import { STEPS_ALONG } from './shape';
 
@@ -213,51 +213,86 @@ function pasteOf(geometry: Geometry, stands: number, aside: number): Ground {
   return ground;
 }
 
-/** Where a coating may lie, and the light on it there in 128ths of its own: worked out once and kept as long as the geometry is. */
-interface Surface extends Ground {
-  light: Uint8Array;
-}
-const kept = new WeakMap<Geometry, Map<Coating, Surface>>();
-function surfaceOn(geometry: Geometry, coating: Coating, seed: number): Surface {
-  const known = kept.get(geometry) ?? new Map<Coating, Surface>();
-  kept.set(geometry, known);
-  const had = known.get(coating);
-  if (had) return had;
-  const { width } = geometry;
-  const { height, relief, stands } = BODIES[coating];
-  // Another lock is coated elsewhere.
-  const aside = 97 * (seed % 89);
-  const ground: Ground =
-    coating === 'foil'
-      ? packetOf(geometry, stands)
-      : stands > 0
-        ? pasteOf(geometry, stands, aside)
-        : geometry;
-  const { turned } = ground;
-  const scale = 300 / width;
-  const light = Uint8Array.from(ground.pixel, (at, i) => {
-    const x = (at % width) * scale + aside;
-    const y = floor(at / width) * scale;
+/** Light on a coating in 128ths of its own, where it may lie; `size` is how large a pixel is, in those of a picture 300 wide. */
+function lightOn(
+  { pixel, turned }: Ground,
+  coating: Coating,
+  width: number,
+  size: number,
+  aside: number,
+): Uint8Array {
+  const { height, relief } = BODIES[coating];
+  return Uint8Array.from(pixel, (at, i) => {
+    const x = (at % width) * size + aside;
+    const y = floor(at / width) * size;
     const here = height(x, y);
     // The light stands above, a little to the left: what rises towards it is lit, and a body is round.
     const rise = 0.45 * (height(x + 1.4, y) - here) + 0.9 * (height(x, y + 1.4) - here);
     const roundness = turned ? 1.06 - 0.36 * turned[i] ** 3 : 1;
     return round(128 * roundness * min(1.45, max(0.55, 1 + relief * (rise * 3 + 0.16 * (here - 0.5)))));
   });
-  const surface = { ...ground, light };
+}
+
+/** Where a coating may lie, and the light on it there: worked out once and kept as long as the geometry is. */
+interface Surface extends Ground {
+  light: Uint8Array;
+}
+const kept = new WeakMap<Geometry, Map<Coating, Surface>>();
+function keptSurface(geometry: Geometry, coating: Coating, make: () => Surface): Surface {
+  const known = kept.get(geometry) ?? new Map<Coating, Surface>();
+  kept.set(geometry, known);
+  const surface = known.get(coating) ?? make();
   known.set(coating, surface);
   return surface;
 }
 
-/** What the eye sees of a stretch from afar: its hair, or what hides it. */
-export function surfaceOf({
-  colour,
-  greyShare,
-  grey,
-  under,
-}: TressZone): Pick<TressZone, 'colour' | 'greyShare' | 'grey'> {
-  if (!under || BODIES[under].hides < 0.5) return { colour, greyShare, grey };
-  return { colour: { l: BODIES[under].l, a: 0, b: 0 }, greyShare: 0, grey };
+function surfaceOn(geometry: Geometry, coating: Coating, seed: number): Surface {
+  return keptSurface(geometry, coating, () => {
+    const { width } = geometry;
+    const { stands } = BODIES[coating];
+    // Another lock is coated elsewhere.
+    const aside = 97 * (seed % 89);
+    const ground: Ground =
+      coating === 'foil'
+        ? packetOf(geometry, stands)
+        : stands > 0
+          ? pasteOf(geometry, stands, aside)
+          : geometry;
+    return { ...ground, light: lightOn(ground, coating, width, 300 / width, aside) };
+  });
+}
+
+/** Light of a coating as bytes: it is grey. */
+const toneOf = (coating: Coating) => 255 * fromLinear(linearOf({ l: BODIES[coating].l, a: 0, b: 0 })[1]);
+
+/** A head is looked at from further off than a lock: how much larger a pixel of it is. */
+const FURTHER_OFF = 1.6;
+
+/**
+ * Lays on the hair of a drawn head what is on it, area by area: they stand where steps along the hair do in a lock.
+ * `turned` says of each pixel how far it is turned away from the eye, 0 to 1.
+ */
+export function coatAreas(
+  data: Uint8ClampedArray,
+  geometry: Geometry,
+  underOf: readonly (Coating | undefined)[],
+  turned: () => Float32Array,
+): void {
+  const { pixel, along, width } = geometry;
+  for (const coating of new Set(underOf)) {
+    if (!coating) continue;
+    const { hides } = BODIES[coating];
+    const tone = toneOf(coating) / 128;
+    const { light } = keptSurface(geometry, coating, () => {
+      const ground = { pixel, along, turned: turned() };
+      return { ...ground, light: lightOn(ground, coating, width, (FURTHER_OFF * 300) / width, 0) };
+    });
+    for (let i = 0; i < pixel.length; i++) {
+      if (underOf[along[i]] !== coating) continue;
+      const at = 4 * pixel[i];
+      for (let c = 0; c < 3; c++) data[at + c] = data[at + c] * (1 - hides) + tone * light[i] * hides;
+    }
+  }
 }
 
 /** How far the edge of a coating strays, in steps along the hair; that of a foil is a fold. */
@@ -270,8 +305,8 @@ const BRINK = 7;
 export function layCoatings(data: Uint8ClampedArray, geometry: Geometry, { zones, seed }: TressLook): void {
   const coatings = [...new Set(zones.flatMap(({ under }) => (under ? [under] : [])))];
   for (const coating of coatings) {
-    const { l, hides } = BODIES[coating];
-    const tone = 255 * fromLinear(linearOf({ l, a: 0, b: 0 })[1]);
+    const { hides } = BODIES[coating];
+    const tone = toneOf(coating);
     const { pixel, along, light, body, turned } = surfaceOn(geometry, coating, seed);
     const isFoil = coating === 'foil';
     const soft = isFoil ? FOLD : EDGE;

@@ -174,6 +174,16 @@ describe('hair on a drawn head', () => {
     }
   });
 
+  it('is hidden in each area by what lies on it there, and only there', () => {
+    const copper = hair(6, { colour: { l: 45, a: 30, b: 40 } });
+    const look: HeadLook = { top: { ...copper, under: 'foam' }, back: copper };
+    const [top, back] = [meanOf(look, 'top'), meanOf(look, 'back')];
+    expect(Math.hypot(top.a, top.b)).toBeLessThan(1);
+    expect(differenceOf(back, meanOf(all(copper), 'back'))).toBeLessThan(0.1);
+    const through = meanOf({ ...look, top: { ...copper, under: 'gel' } }, 'top');
+    expect(Math.hypot(through.a, through.b)).toBeGreaterThan(20);
+  });
+
   it('is the same picture each time, and says which area it was given no look of', () => {
     const bytes = () =>
       Buffer.from(paintHead(ROUND, all(hair(4, { greyShare: 0.4 })), SIZE).data).toString('base64');

@@ -1,5 +1,7 @@
 import type { Area, Density } from '../hair';
+import { coatAreas } from './coating';
 import { WHITE_AT, coloured, greyBelow, type Palette, type Part } from './colouring';
+import type { Geometry } from './geometry';
 import { headGeometryOf, type DrawnHead, type Grown } from './growth';
 import { keptGeometry } from './kept';
 import type { HairForm, TressPixels, TressSize, TressZone } from './look';
@@ -8,7 +10,7 @@ import { linearOf, zoneMeanLinear, type Triple } from './rows';
 import { STEPS_ALONG } from './shape';
 
 /** How the hair of an area looks, in the light the picture is for. */
-export interface AreaLook extends Pick<TressZone, 'colour' | 'greyShare' | 'grey'> {
+export interface AreaLook extends Pick<TressZone, 'colour' | 'greyShare' | 'grey' | 'under'> {
   density: Density;
   form: HairForm;
 }
@@ -38,10 +40,27 @@ export function paintHead(head: DrawnHead, look: HeadLook, size: TressSize): Tre
     alike.set(name, part);
   }
   const parts: Part[] = [...alike.values()];
-  return coloured(geometry, paletteOf(looks), parts, (gains) => {
+  const picture = coloured(geometry, paletteOf(looks), parts, (gains) => {
     const bySteps = new Float32Array(WHITE_AT);
     parts.forEach(({ steps }, i) => steps.forEach((step) => bySteps.set(gains[i], 3 * step)));
     return bySteps;
+  });
+  coatAreas(
+    picture.data,
+    geometry,
+    looks.map(({ under }) => under),
+    () => turnedOn(head, geometry),
+  );
+  return picture;
+}
+
+/** How far each pixel of a head is turned away from the eye, 0 to 1. */
+function turnedOn({ round, width: units }: DrawnHead, { pixel, width }: Geometry): Float32Array {
+  const scale = units / width;
+  return Float32Array.from(pixel, (at) => {
+    const u = ((at % width) * scale - round.x) / round.across;
+    const v = (Math.floor(at / width) * scale - round.y) / round.down;
+    return Math.min(1, Math.sqrt(u * u + v * v));
   });
 }
 

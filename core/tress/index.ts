@@ -2,7 +2,6 @@ export * from './look';
 export * from './paint';
 export * from './head-hair';
 export type { ClosedLine, DrawnHead, Point } from './growth';
-export { surfaceOf } from './coating';
 export { geometryOf, type Geometry } from './geometry';
 export { shapeOf, type Shape } from './shape';
 export { zoneMean, zoneMeanLab } from './rows';

@@ -8,7 +8,6 @@ import {
   naturalLook,
   paintTress,
   shapeOf,
-  surfaceOf,
   toneLook,
   zoneMeanLab,
   type Coating,
@@ -294,9 +293,6 @@ describe('a drawn tress', () => {
     expect(seen('cream')).toBeLessThan(5);
     expect(seen('suds')).toBeLessThan(bare / 2);
     expect(seen('gel')).toBeGreaterThan(bare / 2);
-    const [zone] = coated('gel', 4).zones;
-    expect(surfaceOf(zone).colour).toEqual(zone.colour);
-    expect(surfaceOf({ ...zone, under: 'foam' })).toMatchObject({ colour: { a: 0, b: 0 }, greyShare: 0 });
     // Two coated stretches that meet are coated through.
     const through = coated('foam', 9);
     const [upper, lower] = through.zones;

@@ -2,7 +2,7 @@ import type { PlaceId, Stretch } from '@cimbel/core/card';
 import { AREAS, type Area } from '@cimbel/core/hair';
 import type { Hair, RegionAsSet } from '@cimbel/core/mark';
 import { AREA_ORDERS } from '@cimbel/core/theory';
-import { surfaceOf, type AreaLook, type HeadLook } from '@cimbel/core/tress';
+import type { AreaLook, HeadLook } from '@cimbel/core/tress';
 
 type Regions = readonly RegionAsSet[];
 
@@ -21,10 +21,11 @@ export const regionAt = (regions: Regions, place: PlaceId): number =>
 const NO_GREY = { greyShare: 0, grey: { l: 0, a: 0, b: 0 } };
 
 /** How a region is drawn on the head sheet: its hair where it leaves the scalp, or what lies on it. */
-const areaLook = ({ density }: RegionAsSet, hair: Hair): AreaLook =>
-  'look' in hair
-    ? { ...surfaceOf(hair.look.zones[0]), density, form: hair.look.form }
-    : { colour: hair.root, ...NO_GREY, density, form: hair.form };
+function areaLook({ density }: RegionAsSet, hair: Hair): AreaLook {
+  if (!('look' in hair)) return { colour: hair.root, ...NO_GREY, density, form: hair.form };
+  const [{ colour, greyShare, grey, under }] = hair.look.zones;
+  return { colour, greyShare, grey, under, density, form: hair.look.form };
+}
 
 /** How each area is drawn; one that no region has, as the first region is. */
 export const headLook = (regions: Regions, hair: readonly Hair[]): HeadLook =>
