@@ -3,16 +3,24 @@ import { test } from './pages';
 import { build } from 'esbuild';
 import { resolve } from 'node:path';
 
-/** Draws locks of every kind and folds their bytes into one number each (FNV-1a). */
+/** Draws locks of every kind, and heads, and folds their bytes into one number each (FNV-1a). */
 const DRAWS = `
-  import { HAIR_FORMS, COATINGS, naturalLook, paintTress } from './core/tress';
-  globalThis.drawn = HAIR_FORMS.map((form, i) => {
+  import { HAIR_FORMS, COATINGS, naturalLook, paintHead, paintTress } from './core/tress';
+  import { DRAWN, VIEWS, headOf } from './web/features/head/sheet-views';
+  const folded = ({ data }) => data.reduce((hash, byte) => Math.imul(hash ^ byte, 0x01000193), 0x811c9dc5);
+  const locks = HAIR_FORMS.map((form, i) => {
     const look = naturalLook({ naturalLevel: 3 + i, greyShare: i / 5, porosity: 'high', diameter: 'fine' }, 7 + i);
     const [zone] = look.zones;
     const zones = [{ ...zone, to: 0.4, under: COATINGS[i] }, { ...zone, from: 0.4 }];
-    const { data } = paintTress({ ...look, form, zones, frizz: i / 4, wet: i === 1, limp: i === 2 ? 1 : 0 }, { width: 150, height: 300 });
-    return data.reduce((hash, byte) => Math.imul(hash ^ byte, 0x01000193), 0x811c9dc5);
+    return folded(paintTress({ ...look, form, zones, frizz: i / 4, wet: i === 1, limp: i === 2 ? 1 : 0 }, { width: 150, height: 300 }));
   });
+  const heads = VIEWS.map((view, i) => {
+    const [zone] = naturalLook({ naturalLevel: 3 + i, greyShare: i / 4, porosity: 'high', diameter: 'fine' }, 7).zones;
+    const area = { ...zone, form: HAIR_FORMS[i + 1], density: 'medium' };
+    const areas = Object.keys(DRAWN[view].areas).map((name, n) => [name, n === 0 ? { ...area, under: COATINGS[i] } : area]);
+    return folded(paintHead(headOf(view), Object.fromEntries(areas), { width: 120, height: 150 }));
+  });
+  globalThis.drawn = [...locks, ...heads];
 `;
 
 test('a browser and the server draw the same hair, to the bit', async ({ page }) => {
