@@ -53,9 +53,9 @@ const LAYERS: Record<Density, number> = { sparse: 1.1, medium: 2.6, dense: 4.8 }
 /** A hair reaches so far to either side of its place, units, if its area does. */
 const REACH = { from: 9, to: 20 };
 /** Width of a hair, pixels at the least and of a unit at the most. */
-const WIDE = { from: 0.34, to: 0.16 };
+const WIDE = { from: 0.22, to: 0.14 };
 /** How far a hair may come out of its area, units: over hair, and beyond where any grows. */
-const OVER = { hair: 1.1, edge: 2.6 };
+const OVER = { hair: 1.1, edge: 1.8 };
 /** How near the eye wisps come, and how far a hair rises on its way, units. */
 const NEAR = 2.4;
 const RISES = 0.5;

@@ -234,6 +234,8 @@ console.log(
 );
 console.log(
   `tress 300 × 600                        geometry once ${round(geometryMs)} ms (slowest form ${round(slowestFormMs)}; wanted: under 120), colouring ${round(colouringMs)} ms, another share of white ${round(otherShareMs)} ms (wanted: under 4), a frame of three locks ${round(frameMs)} ms (wanted: under 16.7) (1 : ${round(geometryMs / colouringMs)}; the first drawing whole is ${round(wholeAsFirstMs / colouringMs)} × as long); chart of 30 swatches ${round(chartMs)} ms`,
+);
+console.log(
   `head sheet, 4 × 160 × 200              grown once ${round(growMs)} ms, coloured ${round(sheetMs)} ms   = ${round(growMs / geometryMs)} and ${round(sheetMs / colouringMs)} × a tress`,
 );
 console.log(
