@@ -173,13 +173,20 @@ test('a practice on a phone, through a lost connection: answers wait, then arriv
     await expectNoSidewaysScroll(page);
     await options.first().tap();
     await expect(verdict(page)).toBeVisible();
-    await expect(page.getByRole('button', { name: /^Next/ })).toBeInViewport();
-    await page.getByRole('button', { name: /^Next/ }).tap();
+    await expect(next).toBeInViewport();
   };
+  const next = page.getByRole('button', { name: /^Next/ });
   await answerByThumb();
+  await next.tap();
   await context.setOffline(true);
   await answerByThumb();
+  // What is said of it comes later, and nothing moves under the thumb for it.
+  const place = await next.boundingBox();
+  await expect(page.getByText('1 answer waits on this device')).toBeVisible();
+  expect(await next.boundingBox()).toEqual(place);
+  await next.tap();
   await answerByThumb();
+  await next.tap();
   await expect(page.getByText('2 answers wait on this device')).toBeVisible();
   await page.getByRole('button', { name: /^Stop/ }).tap();
   await expect(page.getByText('2 answers wait on this device')).toBeVisible();

@@ -1,7 +1,7 @@
-import { CloudOff } from 'lucide-react';
 import { useTranslation } from 'react-i18next';
 import { useParams } from 'react-router';
 import { ItemCard } from '../features/drill/item-card';
+import { Unsent } from '../features/drill/unsent';
 import { pictureAddress, useSitting } from '../features/drill/use-sitting';
 import { Button, ButtonLink } from '../ui/button';
 import { Failure, Loading, Notice } from '../ui/panel';
@@ -45,12 +45,7 @@ export function SittingPage() {
         <p className="text-sm">
           {t('reading.test.position', { position: Math.min(position + 1, state.total), total: state.total })}
         </p>
-        {waiting > 0 ? (
-          <p role="status" className="text-warn flex items-center gap-1 text-sm">
-            <CloudOff aria-hidden className="size-4" />
-            {t('reading.test.sending', { count: waiting })}
-          </p>
-        ) : null}
+        <Unsent count={waiting} text={t('reading.test.sending', { count: waiting })} />
         <p
           className={`ms-auto text-lg font-semibold ${millisecondsLeft < 60_000 ? 'text-warn' : ''}`}
           role="timer"

@@ -14,7 +14,7 @@ import {
   type Response,
   type Skill,
 } from '@cimbel/core/drill';
-import { CloudOff, Square } from 'lucide-react';
+import { Square } from 'lucide-react';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { newId } from '../../lib/id';
@@ -32,6 +32,7 @@ import { ItemCard } from './item-card';
 import type { Told } from './told';
 import { hairSize } from './sizes';
 import { PracticeSummary, type Done } from './practice-summary';
+import { Unsent } from './unsent';
 import { PageTitle } from '../../ui/page-title';
 import '../../lib/words/reading';
 
@@ -196,12 +197,7 @@ export function PracticeRun({
         {t('reading.left', { minutes: Math.ceil(secondsLeft / 60) })} ·{' '}
         {t('reading.answered', { count: done.length })}
       </p>
-      {waiting > 0 ? (
-        <p role="status" className="text-warn flex items-center gap-1 text-sm">
-          <CloudOff aria-hidden className="size-4" />
-          {t('reading.waiting', { count: waiting })}
-        </p>
-      ) : null}
+      {preview ? null : <Unsent count={waiting} text={t('reading.waiting', { count: waiting })} />}
       <label className="ms-auto flex min-h-10 items-center gap-2 text-sm">
         <input
           type="checkbox"
