@@ -110,7 +110,7 @@ async function main() {
   const folder = mkdtempSync(path.join(tmpdir(), 'cimbel-test-'));
   chmodSync(folder, 0o755);
   mkdirSync(inRoot('.cache'), { recursive: true });
-  const cluster = new Cluster(folder);
+  const cluster = new Cluster(folder, { throwAway: true });
   const clean = () => {
     cluster.remove();
     rmSync(folder, { recursive: true, force: true });

@@ -145,18 +145,24 @@ const yardstick = () => {
   return JSON.stringify([...byId.values()].map(({ at, ...row }) => ({ ...row, at: at.toISOString() })));
 };
 
+const median = (values: readonly number[]) => [...values].sort((a, b) => a - b)[values.length >> 1];
+
 /**
- * What a page costs, in milliseconds of a processor that takes `YARDSTICK_MS` for the yardstick: the least of some rounds,
- * beside the least of the yardstick in the same rounds. An older machine, or whoever else works on it, slows both.
+ * What a page costs, in milliseconds of a processor that takes `YARDSTICK_MS` for the yardstick: the median of the last
+ * rounds, beside that of the yardstick in the same rounds. An older machine, or whoever else works on it, slows both; the
+ * least of each would be that of its own luckiest moment.
  */
 async function costOf(fetch: () => PromiseLike<unknown>): Promise<number> {
-  let [page, measure] = [Infinity, Infinity];
+  const [pages, yardsticks]: [number[], number[]] = [[], []];
+  let least = Infinity;
   for (let since = 0; since < ROUNDS; since++) {
     const cost = await cpuOf(fetch);
-    if (cost < page) since = 0;
-    page = Math.min(page, cost);
-    measure = Math.min(measure, await cpuOf(yardstick));
+    if (cost < least) since = 0;
+    least = Math.min(least, cost);
+    pages.push(cost);
+    yardsticks.push(await cpuOf(yardstick));
   }
+  const [page, measure] = [pages, yardsticks].map((all) => median(all.slice(-ROUNDS)));
   return (page * YARDSTICK_MS) / measure;
 }
 

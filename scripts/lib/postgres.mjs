@@ -64,10 +64,13 @@ export class Cluster {
   #folder;
   #bin = null;
   #user = null;
+  #throwAway;
   port = 0;
 
-  constructor(folder) {
+  /** One that is thrown away after it was used need not outlive a crash: it waits for no disk. */
+  constructor(folder, { throwAway = false } = {}) {
     this.#folder = folder;
+    this.#throwAway = throwAway;
   }
 
   get data() {
@@ -278,6 +281,7 @@ export class Cluster {
       `-p ${this.port}`,
       '-c listen_addresses=127.0.0.1',
       "-c unix_socket_directories=''",
+      ...(this.#throwAway ? ['-c fsync=off', '-c synchronous_commit=off', '-c full_page_writes=off'] : []),
     ].join(' ');
     const started = this.#run('pg_ctl', [
       'start',
