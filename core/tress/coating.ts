@@ -262,8 +262,9 @@ function surfaceOn(geometry: Geometry, coating: Coating, seed: number): Surface 
   });
 }
 
-/** Light of a coating as bytes: it is grey. */
-const toneOf = (coating: Coating) => 255 * fromLinear(linearOf({ l: BODIES[coating].l, a: 0, b: 0 })[1]);
+/** A 128th of the light of a coating, as bytes: it is grey. */
+const toneOf = (coating: Coating) =>
+  (255 / 128) * fromLinear(linearOf({ l: BODIES[coating].l, a: 0, b: 0 })[1]);
 
 /** A head is looked at from further off than a lock: how much larger a pixel of it is. */
 const FURTHER_OFF = 1.6;
@@ -282,7 +283,7 @@ export function coatAreas(
   for (const coating of new Set(underOf)) {
     if (!coating) continue;
     const { hides } = BODIES[coating];
-    const tone = toneOf(coating) / 128;
+    const tone = toneOf(coating);
     const { light } = keptSurface(geometry, coating, () => {
       const ground = { pixel, along, turned: turned() };
       return { ...ground, light: lightOn(ground, coating, width, (FURTHER_OFF * 300) / width, 0) };
@@ -334,7 +335,7 @@ export function layCoatings(data: Uint8ClampedArray, geometry: Geometry, { zones
       const share = hides * edge * (body ? body[i] : 1);
       // A paste is thin towards its edge, and turns away there.
       const brink = turned ? max(0, 1 - depth / BRINK) : 0;
-      const lit = ((tone * light[i]) / 128) * (1 - 0.3 * brink * brink);
+      const lit = tone * light[i] * (1 - 0.3 * brink * brink);
       if (share === 1) {
         data[at] = data[at + 1] = data[at + 2] = lit;
         data[at + 3] = 255;

@@ -1,5 +1,5 @@
 import type { Area, Density } from '../hair';
-import { seededRandom, type Random } from '../random';
+import { seedFrom, seededRandom, type Random } from '../random';
 import { MOST_FIBRES, gathered, ranksOf, type Geometry } from './geometry';
 import type { HairForm, TressSize } from './look';
 import { Run, groundOf, type Ground } from './run';
@@ -96,11 +96,11 @@ function fill(
   }
 }
 
-/** Which area each pixel is of, by its place among them, from 1; 0 where no hair grows. */
-function mapOf({ hair, areas, width }: DrawnHead, size: TressSize): Uint8Array {
+/** Which of some areas each pixel is of, by its place among them, from 1; 0 where none of their hair grows. */
+function mapOf({ hair, areas, width }: DrawnHead, shown: readonly Area[], size: TressSize): Uint8Array {
   const scale = size.width / width;
   const [map, grows] = [new Uint8Array(size.width * size.height), new Uint8Array(size.width * size.height)];
-  Object.values(areas).forEach((lines, i) => lines.forEach((line) => fill(map, size, scale, line, i + 1)));
+  shown.forEach((area, i) => areas[area]!.forEach((line) => fill(map, size, scale, line, i + 1)));
   fill(grows, size, scale, hair, 1);
   return map.map((area, p) => area * grows[p]);
 }
@@ -346,7 +346,11 @@ export type Grown = readonly [Area, HairForm, Density];
 /** The hair of a head in one of its drawings; areas stand where steps along the hair do in a lock. */
 export function headGeometryOf(head: DrawnHead, grown: readonly Grown[], size: TressSize): Geometry {
   const ground = groundOf(size);
-  const map = mapOf(head, size);
+  const map = mapOf(
+    head,
+    grown.map(([area]) => area),
+    size,
+  );
   const shared = {
     ...ground,
     head,
@@ -363,9 +367,7 @@ export function headGeometryOf(head: DrawnHead, grown: readonly Grown[], size: T
   const from = [0];
   for (const [i, [area, form, density]] of grown.entries()) {
     // An area grows the same whatever its neighbours are like.
-    const random = seededRandom(
-      [...`${head.name} ${area}`].reduce((sum, c) => sum * 31 + c.charCodeAt(0), 7) >>> 0,
-    );
+    const random = seededRandom(seedFrom(`${head.name} ${area}`));
     const growth: Growth = { ...shared, area: i + 1, lie: LIES[form], wisps: new Map(), random };
     // Hairs of narrow areas are short, so they are counted by how much they may cover.
     let open = LAYERS[density] * places[i].length;

@@ -4,7 +4,7 @@ import { useId } from 'react';
 import { useTranslation } from 'react-i18next';
 import { DrawnHair } from '../../ui/drawn-hair';
 import { useWidth } from '../../ui/use-width';
-import { DRAWN, VIEWS, VIEW_SIZE, pathOf, type View } from './sheet-views';
+import { DRAWN, VIEWS, VIEW_SIZE, pathOf } from './sheet-views';
 import '../../lib/words/craft';
 
 const BOX = `0 0 ${VIEW_SIZE.width} ${VIEW_SIZE.height}`;
@@ -37,8 +37,6 @@ export function HeadSheet({
   const id = useId();
   const [figure, figureWidth] = useWidth<HTMLElement>();
   const width = Math.min(WIDEST, WIDER * Math.ceil(figureWidth / WIDER));
-  const seen = (view: View): HeadLook =>
-    Object.fromEntries(AREAS.filter((area) => DRAWN[view].areas[area]).map((area) => [area, look[area]]));
   const numberOf = (area: Area) => order.flatMap((one, i) => (one === area ? [i + 1] : [])).join('·');
   return (
     <div
@@ -66,7 +64,11 @@ export function HeadSheet({
               </svg>
               {width > 0 ? (
                 <DrawnHair
-                  drawing={{ kind: 'head', view, look: seen(view) }}
+                  drawing={{
+                    kind: 'head',
+                    view,
+                    look: Object.fromEntries(there.map((area) => [area, look[area]])),
+                  }}
                   width={width}
                   height={(width * VIEW_SIZE.height) / VIEW_SIZE.width}
                   label=""

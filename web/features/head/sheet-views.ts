@@ -83,7 +83,7 @@ export const DRAWN: Record<View, DrawnView> = {
     },
     numbers: { top: [60, 14], hairline: [60, 38], temples: [27, 54], sides: [21, 84] },
     partings: ['M60 6 V41'],
-    falls: (x, y) => outward(60, -30)(x, y),
+    falls: outward(60, -30),
     round: { x: 60, y: 66, across: 48, down: 62 },
   },
   side: {
@@ -178,7 +178,7 @@ export const DRAWN: Record<View, DrawnView> = {
       nape: [92, 119],
     },
     partings: ['M76 8 L68 100'],
-    falls: (x, y) => outward(74, 10)(x, y + 18),
+    falls: outward(74, -8),
     round: { x: 74, y: 70, across: 44, down: 64 },
   },
   back: {
@@ -228,7 +228,7 @@ export const DRAWN: Record<View, DrawnView> = {
     },
     numbers: { crown: [60, 28], back: [60, 76], sides: [21, 62], nape: [60, 118] },
     partings: ['M60 6 V134'],
-    falls: (x, y) => outward(60, -40)(x, y),
+    falls: outward(60, -40),
     round: { x: 60, y: 70, across: 47, down: 66 },
   },
   above: {
