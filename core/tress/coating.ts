@@ -1,113 +1,11 @@
+import { BODIES, noise, type Body } from './bodies';
 import type { Geometry } from './geometry';
 import type { Coating, TressLook } from './look';
 import { fromLinear, linearOf } from './rows';
 import { STEPS_ALONG } from './shape';
 
 // Bound once: these run millions of times a picture.
-const { abs, ceil, floor, imul, max, min, round, sqrt } = Math;
-
-/**
- * How each lies on hair. Grey and no brighter than the room, or hair judged beside it would look darker than it is; the
- * fraction 0–1 of the hair it hides; how far its light goes up and down with its surface; how far it stands out beside the
- * hair, in pixels of a picture 300 wide: a film follows every strand, a paste lies about the whole lock.
- */
-interface Body {
-  l: number;
-  hides: number;
-  relief: number;
-  /** 0 for a film. */
-  stands: number;
-  /** Height of its surface at a place, 0–1, in pixels of a picture 300 wide. */
-  height: (x: number, y: number) => number;
-}
-
-/** A number in [0, 1) for a place of a grid (integer hash after Wellons, public domain). */
-function hash(x: number, y: number, salt: number): number {
-  let h = (imul(x, 0x9e3779b1) ^ imul(y, 0x85ebca6b) ^ imul(salt, 0xc2b2ae35)) >>> 0;
-  h = imul(h ^ (h >>> 16), 0x7feb352d);
-  h = imul(h ^ (h >>> 15), 0x846ca68b);
-  return ((h ^ (h >>> 16)) >>> 0) / 4294967296;
-}
-const ease = (t: number) => t * t * (3 - 2 * t);
-
-/** Values of a grid with smooth ways between them, 0–1. */
-function noise(x: number, y: number, salt: number): number {
-  const [x0, y0] = [floor(x), floor(y)];
-  const [u, v] = [ease(x - x0), ease(y - y0)];
-  const top = hash(x0, y0, salt) * (1 - u) + hash(x0 + 1, y0, salt) * u;
-  const low = hash(x0, y0 + 1, salt) * (1 - u) + hash(x0 + 1, y0 + 1, salt) * u;
-  return top * (1 - v) + low * v;
-}
-
-/** Bubbles: round heads about points scattered over some of the cells, 0–1. */
-function bubbles(x: number, y: number, salt: number): number {
-  const [cx, cy] = [floor(x), floor(y)];
-  let highest = 0;
-  for (let gy = cy - 1; gy <= cy + 1; gy++)
-    for (let gx = cx - 1; gx <= cx + 1; gx++) {
-      if (hash(gx, gy, salt + 3) > 0.55) continue;
-      const r = 0.25 + 0.45 * hash(gx, gy, salt + 2);
-      const dx = gx + hash(gx, gy, salt) - x;
-      const dy = gy + hash(gx, gy, salt + 1) - y;
-      const head = (1 - (dx * dx + dy * dy) / (r * r)) * r;
-      if (head > highest) highest = head;
-    }
-  return sqrt(highest);
-}
-/** Straight ups and downs as of a sheet that was folded, 0–1. */
-const fold = (t: number) => 2 * abs(t - floor(t) - 0.5);
-
-const BODIES: Record<Coating, Body> = {
-  // Strokes of the brush run down the hair.
-  cream: {
-    l: 68,
-    hides: 0.94,
-    relief: 0.85,
-    stands: 4,
-    height: (x, y) =>
-      0.55 * noise(x / 9, y / 60, 1) + 0.2 * noise(x / 3.6, y / 34, 2) + 0.25 * noise(x / 26, y / 34, 3),
-  },
-  // Swollen and soft.
-  foam: {
-    l: 68,
-    hides: 1,
-    relief: 0.9,
-    stands: 11,
-    height: (x, y) =>
-      0.66 * noise(x / 34, y / 26, 4) + 0.26 * noise(x / 15, y / 12, 5) + 0.08 * noise(x / 6, y / 5, 6),
-  },
-  gel: {
-    l: 66,
-    hides: 0.34,
-    relief: 1.6,
-    stands: 0,
-    height: (x, y) => 0.7 * noise(x / 11, y / 60, 8) + 0.3 * noise(x / 5, y / 30, 9),
-  },
-  // Bubbles, large ones among small.
-  suds: {
-    l: 68,
-    hides: 0.78,
-    relief: 0.4,
-    stands: 8,
-    height: (x, y) =>
-      0.5 * noise(x / 24, y / 20, 10) + 0.3 * bubbles(x / 15, y / 15, 11) + 0.2 * bubbles(x / 7, y / 7, 14),
-  },
-  foil: {
-    l: 64,
-    hides: 1,
-    relief: 1.7,
-    stands: 9,
-    // Creases run straight and cross; none lies quite where the last one did.
-    height: (x, y) => {
-      const slack = noise(x / 70, y / 70, 17);
-      return (
-        0.36 * fold((0.95 * x + 0.31 * y) / 83 + 0.5 * slack) +
-        0.34 * fold((0.79 * y - 0.62 * x) / 97 + 0.7 * slack) +
-        0.3 * fold((0.24 * x + 0.97 * y) / 61 + 0.4 * noise(x / 50, y / 50, 18))
-      );
-    },
-  },
-};
+const { abs, ceil, floor, max, min, round } = Math;
 
 /** Pixels that a coating may lie on, how far along the hair each is, 0 to `STEPS_ALONG` − 1, and what it is there by itself. */
 interface Ground extends Pick<Geometry, 'pixel' | 'along'> {
@@ -246,18 +144,19 @@ function keptSurface(geometry: Geometry, coating: Coating, make: () => Surface):
   return surface;
 }
 
+const GROUNDS: Record<Body['lies'], (geometry: Geometry, stands: number, aside: number) => Ground> = {
+  film: (geometry) => geometry,
+  paste: pasteOf,
+  packet: packetOf,
+};
+
 function surfaceOn(geometry: Geometry, coating: Coating, seed: number): Surface {
   return keptSurface(geometry, coating, () => {
     const { width } = geometry;
-    const { stands } = BODIES[coating];
+    const { lies, stands } = BODIES[coating];
     // Another lock is coated elsewhere.
     const aside = 97 * (seed % 89);
-    const ground: Ground =
-      coating === 'foil'
-        ? packetOf(geometry, stands)
-        : stands > 0
-          ? pasteOf(geometry, stands, aside)
-          : geometry;
+    const ground = GROUNDS[lies](geometry, stands, aside);
     return { ...ground, light: lightOn(ground, coating, width, 300 / width, aside) };
   });
 }
@@ -296,9 +195,13 @@ export function coatAreas(
   }
 }
 
-/** How far the edge of a coating strays, in steps along the hair; that of a foil is a fold. */
+/** How soft the edge of a coating is and how far it hangs down in tongues, in steps along the hair; that of a packet is a fold. */
 const EDGE = 5;
-const FOLD = 1;
+const EDGES: Record<Body['lies'], { soft: number; strays: number }> = {
+  film: { soft: EDGE, strays: EDGE },
+  paste: { soft: EDGE, strays: EDGE },
+  packet: { soft: 1, strays: 0 },
+};
 /** Steps along the hair over which a paste falls off to its edge. */
 const BRINK = 7;
 
@@ -306,11 +209,10 @@ const BRINK = 7;
 export function layCoatings(data: Uint8ClampedArray, geometry: Geometry, { zones, seed }: TressLook): void {
   const coatings = [...new Set(zones.flatMap(({ under }) => (under ? [under] : [])))];
   for (const coating of coatings) {
-    const { hides } = BODIES[coating];
+    const { hides, lies } = BODIES[coating];
+    const { soft, strays } = EDGES[lies];
     const tone = toneOf(coating);
     const { pixel, along, light, body, turned } = surfaceOn(geometry, coating, seed);
-    const isFoil = coating === 'foil';
-    const soft = isFoil ? FOLD : EDGE;
     const coated = Array.from({ length: STEPS_ALONG }, (_, step) =>
       zones.some(
         ({ from, to, under }) => under === coating && step >= from * STEPS_ALONG && step < to * STEPS_ALONG,
@@ -323,13 +225,13 @@ export function layCoatings(data: Uint8ClampedArray, geometry: Geometry, { zones
       return is ? 2 * EDGE : -2 * EDGE;
     });
     const { width } = geometry;
-    // It hangs down in tongues.
-    const strays = Float32Array.from({ length: width }, (_, x) =>
-      isFoil ? 0 : EDGE * (2 * noise((x * 300) / width / 14, 0.5, seed % 89) - 1),
+    const tongues = Float32Array.from(
+      { length: width },
+      (_, x) => strays * (2 * noise((x * 300) / width / 14, 0.5, seed % 89) - 1),
     );
     for (let i = 0; i < pixel.length; i++) {
       if (inside[along[i]] < -soft) continue;
-      const depth = inside[along[i]] + strays[pixel[i] % width];
+      const depth = inside[along[i]] + tongues[pixel[i] % width];
       const edge = min(1, max(0, depth / soft + 0.5));
       const at = 4 * pixel[i];
       const share = hides * edge * (body ? body[i] : 1);

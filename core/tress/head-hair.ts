@@ -1,8 +1,9 @@
 import type { Area, Density } from '../hair';
 import { coatAreas } from './coating';
 import { WHITE_AT, coloured, greyBelow, type Palette, type Part } from './colouring';
+import type { DrawnHead } from './drawn-head';
 import type { Geometry } from './geometry';
-import { headGeometryOf, type DrawnHead, type Grown } from './growth';
+import { headGeometryOf, type Grown } from './growth';
 import { keptGeometry } from './kept';
 import type { HairForm, TressPixels, TressSize, TressZone } from './look';
 import { glintOf } from './paint';

@@ -1,7 +1,7 @@
 export * from './look';
 export * from './paint';
 export * from './head-hair';
-export type { ClosedLine, DrawnHead, Point } from './growth';
+export type { ClosedLine, DrawnHead, Point } from './drawn-head';
 export { geometryOf, type Geometry } from './geometry';
 export { shapeOf, type Shape } from './shape';
 export { zoneMean, zoneMeanLab } from './rows';
