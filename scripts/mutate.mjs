@@ -77,10 +77,9 @@ async function isAsRecorded() {
   return spawnSync('node', [outfile], { cwd: ROOT, stdio: 'ignore', timeout: 300_000 }).status === 0;
 }
 const CHECK = `
-  import { readFileSync } from 'node:fs';
-  import { recorded } from './core/testing/recorded';
-  const kept = readFileSync('core/mark/tests/recorded.txt', 'utf8');
-  process.exit(recorded().join('\\n') + '\\n' === kept ? 0 : 1);
+  import { differences, readRecorded, recordAll } from './scripts/record/recorded';
+  const was = readRecorded();
+  process.exit(recordAll().every((now, i) => differences(now, was[i]).length === 0) ? 0 : 1);
 `;
 
 /** Whether all tests of some folders pass. */
