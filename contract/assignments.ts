@@ -2,31 +2,26 @@ import { z } from 'zod';
 import type { Reason } from '@cimbel/core';
 import {
   CRITERIA,
-  judgementSchema,
   rubricSchema,
   type Criterion,
   type ExerciseAsSet,
   type Hair,
-  type Grade,
-  type Judgement,
-  type Misconception,
   type Rubric,
-} from '@cimbel/core/mark';
-import {
   type BenchStep,
-  QUESTIONS,
-  TESTS,
+} from '@cimbel/core/exercise';
+import { judgementSchema, type Grade, type Judgement, type Misconception } from '@cimbel/core/mark';
+import { QUESTIONS, TESTS, type ClientCase } from '@cimbel/core/case';
+import {
   MOST_CARE,
   bowlSchema,
   careSchema,
   recordCardSchema,
   stepSchema,
-  type ClientCase,
   type RecordCard,
 } from '@cimbel/core/card';
-import type { Line } from '@cimbel/core/shades';
+import type { Line } from '@cimbel/core/product';
 import type { Solution } from '@cimbel/core/solve';
-import { figuresSchema, type HouseFigures, type HouseRules } from '@cimbel/core/theory';
+import { figuresSchema, type HouseFigures, type HouseRules } from '@cimbel/core/rules';
 import type { standingSchema } from './classes';
 import type { Rights } from './people';
 import { libraryExerciseSchema } from './exercises';

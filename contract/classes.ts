@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import type { Line } from '@cimbel/core/shades';
-import type { HouseRules } from '@cimbel/core/theory';
+import type { Line } from '@cimbel/core/product';
+import type { HouseRules } from '@cimbel/core/rules';
 import type { Rights } from './people';
 import { oneLine } from './text';
 

@@ -19,8 +19,8 @@ import {
   type ConfusionCell,
   type Step,
 } from '@cimbel/core/drill';
-import type { Line } from '@cimbel/core/shades';
-import { houseRulesSchema, type HouseRules } from '@cimbel/core/theory';
+import type { Line } from '@cimbel/core/product';
+import { houseRulesSchema, type HouseRules } from '@cimbel/core/rules';
 import { oneLine } from './text';
 
 const skillsSchema = z

@@ -1,6 +1,7 @@
 import { z } from 'zod';
-import { OPEN_STEPS, clientCaseSchema } from '@cimbel/core/card';
-import { MISCONCEPTIONS, NO_JUDGEMENT, judgementSchema, rubricSchema } from '@cimbel/core/mark';
+import { OPEN_STEPS, rubricSchema } from '@cimbel/core/exercise';
+import { clientCaseSchema } from '@cimbel/core/case';
+import { MISCONCEPTIONS, NO_JUDGEMENT, judgementSchema } from '@cimbel/core/mark';
 import { oneLine } from './text';
 
 /** A case with the steps that are worked and the points they are worth: what an educator keeps, and sets to a class. */

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { lineSchema, type Line } from '@cimbel/core/shades';
+import { lineSchema, type Line } from '@cimbel/core/product';
 
 /** A line as it is entered: its id and version are the server's to give. */
 export const shadeBookWriteSchema = z.object({

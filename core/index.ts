@@ -1,3 +1,2 @@
 export * from './reason';
 export * from './random';
-export * from './rules';

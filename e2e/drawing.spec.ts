@@ -5,7 +5,8 @@ import { resolve } from 'node:path';
 
 /** Draws locks of every kind, and heads, and folds their bytes into one number each (FNV-1a). */
 const DRAWS = `
-  import { HAIR_FORMS, COATINGS, naturalLook, paintHead, paintTress } from './core/tress';
+  import { COATINGS, naturalLook, paintHead, paintTress } from './core/draw';
+  import { HAIR_FORMS } from './core/hair';
   import { DRAWN, VIEWS, headOf } from './web/features/head/sheet-views';
   const folded = ({ data }) => data.reduce((hash, byte) => Math.imul(hash ^ byte, 0x01000193), 0x811c9dc5);
   const locks = HAIR_FORMS.map((form, i) => {

@@ -1,8 +1,7 @@
-import { AREA_BEARS, type Area } from '../hair';
-import type { Line } from '../shades';
-import type { Part } from './client-case';
-import { regionOf, type Head, type PlaceId } from './head';
-import type { Bowl, RecordCard, Step } from './record-card';
+import type { Part } from '../case';
+import { type PlaceId, type Head, regionOf, type Area, AREA_BEARS } from '../hair';
+import { type Line, hasDeveloper } from '../product';
+import type { RecordCard, Step, Bowl } from './record-card';
 
 /** A line at hand by its id. */
 export type LineOf = (id: string) => Line | undefined;
@@ -85,3 +84,28 @@ export const isWorkedDuring = (steps: readonly Step[], place: PlaceId, { start, 
 /** Whether two places are worked into one another (F10). */
 export const isMelted = ({ care }: Pick<RecordCard, 'care'>, [above, below]: readonly PlaceId[]): boolean =>
   care.some((one) => one.do === 'melt' && one.zones.includes(above) && one.zones.includes(below));
+
+/** Whether lightener or oxidative colour is still on the hair at the end of the visit: no later rinse takes it along. */
+export function isNeverRinsed(
+  step: Step,
+  { bowls, steps, care }: Pick<RecordCard, 'bowls' | 'steps' | 'care'>,
+  lineOf: LineOf,
+): boolean {
+  const bowl = bowls.find(({ name }) => name === step.bowl);
+  const line = bowl?.lineId ? lineOf(bowl.lineId) : undefined;
+  if (!line || !hasDeveloper(line.kind) || step.ends !== 'stay') return false;
+  const end = step.start + step.minutes;
+  const rinsedApart = step.zones.every((zone) =>
+    care.some(
+      (one) => (one.do === 'rinse' || one.do === 'wash') && one.start >= end && one.zones.includes(zone),
+    ),
+  );
+  if (rinsedApart) return false;
+  return !steps.some(
+    (other) =>
+      other !== step &&
+      other.ends === 'rinse' &&
+      other.start + other.minutes >= end &&
+      step.zones.every((zone) => other.zones.includes(zone)),
+  );
+}

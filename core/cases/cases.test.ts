@@ -1,11 +1,13 @@
 import fc from 'fast-check';
-import { clientCaseSchema, recordCardSchema, type LineOf } from '../card';
+import { type LineOf, recordCardSchema } from '../card';
+import { clientCaseSchema } from '../case';
+import { markCard, nearMisses, MISCONCEPTIONS } from '../mark';
+import { ROUTES, rulingsFor, tasksOf } from '../method';
+import { shippedLine } from '../product';
+import { HOUSE_RULES, choicesOf, type HouseRules } from '../rules';
 import { simulateCard } from '../simulate';
-import { shippedLine } from '../shades';
-import { REACHED_DELTA_E, ROUTES, rulingsFor, tasksOf } from '../solve';
-import { MISCONCEPTIONS, markCard, nearMisses } from '../mark';
-import { gradingOf, solved } from '../testing/solved';
-import { choicesOf, HOUSE_RULES, type HouseRules } from '../theory';
+import { REACHED_DELTA_E } from '../solve';
+import { solved, gradingOf } from '../testing/solved';
 import { SHIPPED_CASES } from '.';
 
 const lineOf: LineOf = (id) => shippedLine(id);

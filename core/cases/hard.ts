@@ -1,4 +1,4 @@
-import { coloured, lightened, makeCase, to, zone, type ShippedCase } from './make';
+import { type ShippedCase, makeCase, zone, coloured, to, lightened } from './case-maker';
 
 /** Third difficulty: several zones with a history, or a decision that matters more than a mix. */
 export const HARD_CASES: readonly ShippedCase[] = [

@@ -1,8 +1,8 @@
+import type { ShippedCase } from './case-maker';
 import { HARD_CASES } from './hard';
-import type { ShippedCase } from './make';
-import { MIDDLE_CASES } from './middle';
+import { MIDDLE_CASES } from './intermediate';
 import { PLAIN_CASES } from './plain';
-import { CORRECT_CASES } from './practice/correct';
+import { CORRECT_CASES } from './practice/corrections';
 import { GREY_CASES } from './practice/grey';
 import { LIFT_CASES } from './practice/lift';
 import { REGION_CASES } from './regions';
@@ -20,4 +20,4 @@ export const SHIPPED_CASES: readonly ShippedCase[] = [
   ...REGION_CASES,
 ];
 export const shippedCase = (id: string) => SHIPPED_CASES.find((one) => one.id === id);
-export { makeCase, zone, type ShippedCase } from './make';
+export { makeCase, zone, type ShippedCase } from './case-maker';

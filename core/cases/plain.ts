@@ -1,4 +1,4 @@
-import { coloured, lightened, makeCase, to, zone, type ShippedCase } from './make';
+import { type ShippedCase, makeCase, zone, coloured, to, lightened } from './case-maker';
 
 /** First difficulty: one route, one or two bowls. */
 export const PLAIN_CASES: readonly ShippedCase[] = [

@@ -1,6 +1,5 @@
-import { AREAS, type Area } from '../hair';
-import type { RegionName } from '../card';
-import { coloured, makeCase, to, zone, type ShippedCase } from './make';
+import { type RegionName, type Area, AREAS } from '../hair';
+import { type ShippedCase, makeCase, zone, coloured, to } from './case-maker';
 
 /** A region of some areas, and one of all the others. */
 const around = (name: RegionName, areas: Area[], of: object = {}, rest: object = {}) => [

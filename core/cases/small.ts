@@ -1,5 +1,5 @@
-import { FORMULATE } from '../card';
-import { makeCase, to, zone, type ShippedCase } from './make';
+import { FORMULATE } from '../exercise';
+import { type ShippedCase, makeCase, zone, to } from './case-maker';
 
 /** Small exercises: hair alike from root to tip, one bowl, read, mixed and timed. */
 export const SMALL_CASES: readonly ShippedCase[] = [

@@ -1,25 +1,16 @@
 import fc from 'fast-check';
+import { LIGHTS, WEIGHTS } from './illuminants';
+import { labOf, chromaOf, differenceOf, rgbOf, hueOf } from './lab';
 import {
   LEVEL_ANCHORS,
-  LIGHTS,
-  TONE_FAMILIES,
-  WEIGHTS,
-  chromaOf,
-  darkeningOf,
-  neutralLab,
-  differenceOf,
-  hueOf,
-  labOf,
   levelOfLightness,
   lightnessOfLevel,
   namedLevel,
   topLevel,
-  rgbOf,
-  spectrum,
   toHalfLevel,
-  toneLab,
-  toneVector,
-} from '.';
+} from './level-scale';
+import { spectrum } from './spectrum';
+import { toneVector, TONE_FAMILIES, toneLab, neutralLab, darkeningOf } from './tone';
 
 describe('spectra and lights', () => {
   it.each(LIGHTS)('a perfect white is white under %s, and a flat grey stays grey', (light) => {

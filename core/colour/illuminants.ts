@@ -1,4 +1,4 @@
-import { BANDS, WAVELENGTHS_NM, X_BAR, Y_BAR, Z_BAR, type Spectrum, spectrum } from './spectrum';
+import { spectrum, type Spectrum, BANDS, Y_BAR, WAVELENGTHS_NM, X_BAR, Z_BAR } from './spectrum';
 
 /** The lights a head is looked at under. `coolWhite` is a narrow-band shop tube of our own making. */
 export const LIGHTS = ['daylight', 'warmLamp', 'coolWhite'] as const;

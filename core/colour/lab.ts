@@ -1,6 +1,6 @@
 import { converter, differenceCiede2000 } from 'culori';
+import { type Light, WEIGHTS } from './illuminants';
 import type { Spectrum } from './spectrum';
-import { WEIGHTS, type Light } from './illuminants';
 
 /** CIELAB against the white of the light in use: L* 0–100, a* and b* roughly −60…80 for hair. */
 export interface Lab {

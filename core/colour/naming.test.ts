@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { TONE_FAMILIES, nameColour, neutralLab, toneLab } from '.';
+import { nameColour } from './naming';
+import { neutralLab, TONE_FAMILIES, toneLab } from './tone';
 
 describe('naming the tone of a colour whose level is known', () => {
   it.each([3, 4, 5, 6, 7, 8, 9, 10])('names every plain tone of level %d as itself', (level) => {

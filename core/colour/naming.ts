@@ -1,5 +1,5 @@
 import type { Lab } from './lab';
-import { TONE_FAMILIES, neutralLab, toneLab, type ToneFamily } from './tone';
+import { type ToneFamily, neutralLab, TONE_FAMILIES, toneLab } from './tone';
 
 // Bound once: these run millions of times in a search.
 const { abs, hypot, log, max, min } = Math;

@@ -1,6 +1,6 @@
-import { lightnessOfLevel } from './level-scale';
 import { z } from 'zod';
 import type { Lab } from './lab';
+import { lightnessOfLevel } from './level-scale';
 
 // Bound once: these run millions of times in a search.
 const { cos, floor, max, min, sin, sqrt } = Math;

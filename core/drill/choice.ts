@@ -1,6 +1,6 @@
 import type { Reason } from '../reason';
-import { insist, type Draw } from './draw';
-import type { Form, Slip, Solution, Term } from './item';
+import type { Term, Form, Solution, Slip } from './item';
+import { type Draw, insist } from './random-draw';
 import type { Subject } from './subject';
 
 export interface Candidate<T> {

@@ -1,8 +1,9 @@
 import { z } from 'zod';
 import { LIGHTS, type Light } from '../colour';
-import { FORMULA_KINDS, FORMULA_LINES, shippedLine, type Line } from '../shades';
-import { DEFAULT_HOUSE_RULES, type HouseRules } from '../theory';
-import { Unfit } from './draw';
+import { type Line, FORMULA_KINDS, shippedLine, FORMULA_LINES } from '../product';
+import { type HouseRules, DEFAULT_HOUSE_RULES, type HouseRule } from '../rules';
+import { type Term, term } from './item';
+import { Unfit } from './random-draw';
 
 /** What an educator may narrow practice to. */
 export const scopeSchema = z
@@ -50,3 +51,10 @@ export const formulaLines = ({ ownLines = [] }: Pick<DrillContext, 'ownLines'>):
   ...FORMULA_LINES,
   ...ownLines.filter(({ kind }) => FORMULA_KINDS.includes(kind)),
 ];
+
+/**
+ * The school that holds in this class on a point where good schools differ, said beside every question whose answer
+ * rests on it; the words say that another school exists.
+ */
+export const houseFact = (rules: HouseRules, rule: HouseRule): Term =>
+  term(`fact.house.${rule}.${rules[rule]}`, { rule });

@@ -1,9 +1,9 @@
 import { seedFrom } from '../random';
-import { drawFrom, Unfit } from './draw';
 import type { DrillContext } from './context';
-import type { Item, ItemSpec } from './item';
+import type { ItemSpec, Item } from './item';
+import { drawFrom, Unfit } from './random-draw';
+import { type Skill, SKILLS } from './skill';
 import { MAKERS } from './skills';
-import { SKILLS, type Skill } from './skill';
 
 /** Draws after which a spec is given up; a spec that needs so many is a defect, and a test looks for it. */
 const MOST_DRAWS = 200;

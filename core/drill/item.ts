@@ -1,9 +1,9 @@
 import { z } from 'zod';
 import type { Light } from '../colour';
+import type { TressLook } from '../draw';
 import type { StretchTest } from '../process';
 import type { Reason } from '../reason';
-import type { TressLook } from '../tress';
-import { skillSchema, stepSchema, type Skill, type Step } from './skill';
+import { type Skill, type Step, skillSchema, stepSchema } from './skill';
 import type { Subject } from './subject';
 
 /** Words as data: a code of the interface's word list with its parameters. */

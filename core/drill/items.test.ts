@@ -1,24 +1,13 @@
 import fc from 'fast-check';
 import { LIGHTS, levelOfLightness } from '../colour';
-import { houseRulesSchema, type HouseRules } from '../theory';
-import {
-  chanceOf,
-  facetsOf,
-  fitsForm,
-  FULL_SCOPE,
-  generate,
-  markItem,
-  PLAIN_CONTEXT,
-  rightResponse,
-  SKILLS,
-  STEPS,
-  type DrillContext,
-  type Item,
-  type ItemSpec,
-  type Response,
-  type Skill,
-} from '.';
 import { seedFrom } from '../random';
+import { type HouseRules, houseRulesSchema } from '../rules';
+import { chanceOf } from './chance';
+import { type DrillContext, PLAIN_CONTEXT, FULL_SCOPE } from './context';
+import { generate, facetsOf } from './generate';
+import type { Item, Response, ItemSpec } from './item';
+import { markItem, fitsForm, rightResponse } from './mark';
+import { type Skill, STEPS, SKILLS } from './skill';
 import { ORACLES } from './tests/oracles';
 
 const rules: fc.Arbitrary<HouseRules> = fc

@@ -1,10 +1,10 @@
 import { reason } from '../reason';
-import type { HouseRule } from '../theory';
+import type { HouseRule } from '../rules';
 import { chooseAmong } from './choice';
-import { houseFact } from './house';
+import { houseFact } from './context';
 import { term } from './item';
 import { JUDGEMENTS } from './judgements';
-import type { Made, Making } from './make';
+import type { Making, Made } from './maker';
 import type { Skill, Step } from './skill';
 
 /**

@@ -1,5 +1,5 @@
 import type { Judgement } from './judgement';
-import type { Skill, Step } from './skill';
+import type { Step, Skill } from './skill';
 
 type Row = readonly [
   facet: string,

@@ -1,20 +1,11 @@
 import fc from 'fast-check';
-import {
-  comparisonOf,
-  fitsForm,
-  generate,
-  markItem,
-  PLAIN_CONTEXT,
-  responseKindOf,
-  rightResponse,
-  SKILLS,
-  facetsOf,
-  STEPS,
-  type Item,
-  type ItemSpec,
-  type Response,
-} from '.';
 import { PULLED_TOO_FAR } from '../process';
+import { PLAIN_CONTEXT } from './context';
+import { generate, facetsOf } from './generate';
+import { type ItemSpec, type Item, type Response, responseKindOf } from './item';
+import { markItem, rightResponse, fitsForm } from './mark';
+import { comparisonOf } from './picture';
+import { SKILLS, STEPS } from './skill';
 
 const make = (spec: Omit<ItemSpec, 'seed'>, fits: (item: Item) => boolean = () => true): Item => {
   for (let seed = 0; seed < 400; seed++) {

@@ -1,6 +1,6 @@
 import type { Reason } from '../reason';
 import { type Item, type Response, responseKindOf } from './item';
-import { HALF, scoreOf } from './score';
+import { scoreOf, HALF } from './score';
 import { pulledTooFar, SLIPS } from './slips';
 
 export interface DrillMark {

@@ -1,7 +1,7 @@
-import { createEmptyCard, fsrs, Rating, type Card, type Grade } from 'ts-fsrs';
 import { z } from 'zod';
+import { type Card, fsrs, type Grade, Rating, createEmptyCard } from 'ts-fsrs';
 import { itemSpecSchema } from './item';
-import { SKILLS, type Skill, type Step } from './skill';
+import { type Skill, SKILLS, type Step } from './skill';
 
 /** One answered item, as much of it as learning goes by. */
 export const answeredSchema = itemSpecSchema.omit({ seed: true }).extend({

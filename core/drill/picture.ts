@@ -1,8 +1,8 @@
+import { type TressLook, type StretchOfHair, strandLook } from '../draw';
 import { naturalStrand } from '../hair';
-import { strandLook, type StretchOfHair, type TressLook } from '../tress';
 import type { Item, Response } from './item';
-import { lookOfSubject, strandOfSubject, type Subject } from './subject';
-import { Unfit } from './draw';
+import { Unfit } from './random-draw';
+import { type Subject, strandOfSubject, lookOfSubject } from './subject';
 
 function subjectAnswered({ subject, reads, optionSubjects }: Item, response: Response): Subject | null {
   if (response.kind === 'choice') return optionSubjects?.[response.index] ?? null;

@@ -1,31 +1,14 @@
 import fc from 'fast-check';
 import { seedFrom } from '../random';
-import { biasedBy, expert, guesser, ofAbility, practise } from './simulated';
-import {
-  afterAnswer,
-  beyondChance,
-  analyseSlots,
-  dueCount,
-  emptyMemory,
-  eyeOf,
-  facetsOf,
-  generate,
-  itemsOfSitting,
-  memoryOf,
-  nextItem,
-  nextSpec,
-  NothingToAsk,
-  PLAIN_CONTEXT,
-  planTest,
-  questionName,
-  sittingOf,
-  SKILLS,
-  startOfWeek,
-  STEPS,
-  type Answered,
-  type Asked,
-  type Skill,
-} from '.';
+import { analyseSlots } from './analysis';
+import { PLAIN_CONTEXT } from './context';
+import { facetsOf, generate } from './generate';
+import { type Answered, memoryOf, afterAnswer, emptyMemory } from './memory';
+import { dueCount, nextSpec, type Asked, nextItem, questionName } from './next-item';
+import { beyondChance, eyeOf, startOfWeek } from './reading-profile';
+import { practise, expert, ofAbility, guesser, biasedBy } from './simulated-students';
+import { type Skill, SKILLS, STEPS } from './skill';
+import { planTest, sittingOf, itemsOfSitting, NothingToAsk } from './test-plan';
 
 const START = Date.UTC(2026, 1, 2, 18);
 const DAY = 86_400_000;

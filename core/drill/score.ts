@@ -1,4 +1,4 @@
-import type { Response, Solution } from './item';
+import type { Solution, Response } from './item';
 
 export const HALF = 0.5;
 export const ROUNDING = 1e-9;

@@ -1,7 +1,7 @@
 import { PULLED_TOO_FAR } from '../process';
-import { reason, type Reason } from '../reason';
+import { type Reason, reason } from '../reason';
 import type { Item, Response } from './item';
-import { longestUnlooked, pairsOf, poured, ROUNDING } from './score';
+import { pairsOf, poured, ROUNDING, longestUnlooked } from './score';
 
 const rounded = (value: number, to = 100) => Math.round(value * to) / to;
 

@@ -1,25 +1,27 @@
 import {
+  type Tone,
+  toneLab,
+  neutralLab,
+  type Light,
+  type Lab,
   differenceOf,
   levelOfLightness,
-  neutralLab,
-  toneLab,
-  type Lab,
-  type Light,
-  type Tone,
 } from '../colour';
+import { type TressLook, strandLook } from '../draw';
 import {
+  type Porosity,
+  type HairForm,
+  type Strand,
+  naturalStrand,
   lightenedStrand,
   labOfStrand,
-  naturalStrand,
+  YELLOWS,
   strandOfColour,
-  type Porosity,
-  type Strand,
 } from '../hair';
-import { YELLOWS, strandUnder, type Mix } from '../process';
-import type { Shade } from '../shades';
-import { strandLook, type HairForm, type TressLook } from '../tress';
-import { Unfit } from './draw';
+import { type Mix, strandUnder } from '../process';
+import type { Shade } from '../product';
 import type { Apart } from './item';
+import { Unfit } from './random-draw';
 
 /** Hair of one zone in a few words, so that the hair of a wrong answer can be drawn as easily as that of the right one. */
 export type Subject =

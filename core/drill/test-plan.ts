@@ -1,10 +1,10 @@
 import { z } from 'zod';
 import { seedFrom } from '../random';
 import type { DrillContext } from './context';
-import { drawFrom } from './draw';
 import { facetsOf, generate } from './generate';
-import type { Item, ItemSpec } from './item';
-import { questionName } from './next';
+import type { ItemSpec, Item } from './item';
+import { questionName } from './next-item';
+import { drawFrom } from './random-draw';
 import { skillSchema, stepSchema, type Step } from './skill';
 
 /** One question of a reading test without its seed: what makes it as hard for one student as for another. */

@@ -1,3 +1,12 @@
+export const DIRECT_DYES = [
+  'directPink',
+  'directBlue',
+  'directViolet',
+  'directGreen',
+  'directYellow',
+] as const;
+export type DirectDye = (typeof DIRECT_DYES)[number];
+
 /**
  * What colour leaves in the hair, as optical density: `brown` is the depth of an oxidative shade, `blue`, `red` and
  * `yellow` its tone, the others are ready-made direct dyes.

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
-import { labOf, levelOfLightness } from '../colour';
-import { naturalLab, naturalPigment, reflectanceOf, whiteHairLab } from '.';
+import { levelOfLightness, labOf } from '../colour';
+import { naturalLab, naturalPigment } from './ladder';
+import { whiteHairLab, reflectanceOf } from './pigment';
 
 describe('natural hair', () => {
   it.each([1, 1.5, 2, 3, 4.5, 5, 6.5, 7, 8.5, 9, 10])('level %d is made as light as it reads', (level) => {

@@ -1,6 +1,6 @@
-import { type Lab, type Light, labOf } from '../colour';
-import { levelOfReflectance, reflectanceOf, type NaturalPigment } from './pigment';
 import tables from './pigment-tables.json';
+import { type Light, type Lab, labOf } from '../colour';
+import { type NaturalPigment, levelOfReflectance, reflectanceOf } from './pigment';
 
 // Bound once: these run millions of times in a search.
 const { floor, max, min } = Math;

@@ -1,14 +1,14 @@
 import {
-  type Lab,
-  type Light,
+  spectrum,
   type Spectrum,
   BANDS,
   WEIGHTS,
-  labOf,
+  type Light,
   levelOfLightness,
-  spectrum,
+  type Lab,
+  labOf,
 } from '../colour';
-import { DYES, NO_DYE, type Dye, type DyeName } from './dye';
+import { type DyeName, type Dye, NO_DYE, DYES } from './dye';
 
 // The hot loop of every colour; a name of its own is looked up faster than a property of Math.
 const { exp } = Math;

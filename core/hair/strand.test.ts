@@ -1,21 +1,18 @@
 import fc from 'fast-check';
 import { chromaOf, differenceOf } from '../colour';
+import { type DyeLayer, NO_DYE, NO_WARMTH, DYES } from './dye';
+import { whiteHairLab } from './pigment';
 import {
-  DYES,
-  NO_DYE,
-  NO_WARMTH,
+  naturalStrand,
   exposureOf,
-  labOfStrand,
-  levelOfPigmented,
   levelOfStrand,
   lightenedStrand,
-  naturalStrand,
+  labOfStrand,
   pigmentOf,
+  levelOfPigmented,
   readStrand,
   reflectanceOfStrand,
-  whiteHairLab,
-  type DyeLayer,
-} from '.';
+} from './strand';
 
 describe('the state of a strand', () => {
   it.each([1, 3, 5, 7.5, 10])('untouched hair of level %d has nothing bared and reads as itself', (level) => {

@@ -1,16 +1,16 @@
 import {
-  type Lab,
-  type Light,
   type Spectrum,
-  type ToneFamily,
-  differenceOf,
+  type Light,
+  type Lab,
   labOf,
+  differenceOf,
+  type ToneFamily,
   nameColour,
 } from '../colour';
-import { DYES, NO_DYE, NO_WARMTH, loadOf, type Dye, type DyeLayer, type DyeName, type Warmth } from './dye';
-import { baredPigment, brownBlackOfLevel, levelWhere, naturalPigment } from './ladder';
-import { levelOfReflectance, reflectanceOf, WHITE_HAIR, type NaturalPigment } from './pigment';
-import type { Diameter, Porosity } from './zone';
+import type { Diameter, Porosity } from './areas';
+import { type DyeLayer, type Warmth, type Dye, NO_DYE, type DyeName, DYES, loadOf, NO_WARMTH } from './dye';
+import { brownBlackOfLevel, naturalPigment, baredPigment, levelWhere } from './ladder';
+import { type NaturalPigment, reflectanceOf, WHITE_HAIR, levelOfReflectance } from './pigment';
 
 // Bound once: these run millions of times in a search.
 const { exp, max, min } = Math;

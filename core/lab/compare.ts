@@ -1,7 +1,7 @@
-import { reason, type Reason } from '../reason';
-import type { PastLayer } from '../process';
+import type { PastLayer } from '../hair';
+import { type Reason, reason } from '../reason';
 import { WITHOUT_DEVELOPER, momentOf } from './play';
-import { LAB_ZONES, type LabCoat, type LabState, type LabZone, type Side } from './setup';
+import { type LabState, type Side, type LabCoat, type LabZone, LAB_ZONES } from './setup';
 
 /** Settings of the hair and of a coat that are compared one by one, in the order they matter. */
 const OF_HAIR = ['natural', 'white', 'resistant', 'porosity', 'endsPorosity', 'diameter'] as const;

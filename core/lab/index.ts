@@ -1,4 +1,4 @@
-export * from './setup';
-export * from './play';
 export * from './compare';
+export * from './play';
 export * from './presets';
+export * from './setup';

@@ -1,19 +1,10 @@
 import fc from 'fast-check';
-import { LIGHTS, differenceOf } from '../colour';
+import { differenceOf, LIGHTS } from '../colour';
 import { labOfStrand } from '../hair';
-import {
-  LAB_ZONES,
-  PRESETS,
-  PRESET_NAMES,
-  finishedStrand,
-  labSchema,
-  levelsOver,
-  momentOf,
-  outcomesChanged,
-  readLab,
-  settingsChanged,
-  type PresetName,
-} from '.';
+import { outcomesChanged, settingsChanged } from './compare';
+import { momentOf, finishedStrand, levelsOver } from './play';
+import { type PresetName, PRESETS, PRESET_NAMES } from './presets';
+import { LAB_ZONES, labSchema, readLab } from './setup';
 
 /** What the examples show, zone by zone, also what is said of the whole length at once. */
 const codes = (name: PresetName) =>

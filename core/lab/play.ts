@@ -1,23 +1,23 @@
-import type { Light, ToneFamily } from '../colour';
-import { levelOfNaturalPigment, naturalStrand, readStrand, whiteApartBy, type Strand } from '../hair';
+import type { ToneFamily, Light } from '../colour';
+import { type TressLook, strandLook } from '../draw';
+import { type Strand, naturalStrand, readStrand, levelOfNaturalPigment, whiteApartBy } from '../hair';
 import {
-  LEVELS_IN_ONE_VISIT,
+  type ProductKind,
+  type Mix,
   VIVID_LOAD,
+  type ZonePlan,
+  type ZoneEvent,
+  zoneAt,
+  withPast,
+  type Condition,
+  type Stretch,
   conditionOf,
   stretchTest,
-  withPast,
-  zoneAt,
-  type Condition,
-  type Mix,
-  type ProductKind,
-  type Stretch,
-  type ZoneEvent,
-  type ZonePlan,
+  LEVELS_IN_ONE_VISIT,
 } from '../process';
-import { readLabel, shippedLine, type Line, type ShadePart } from '../shades';
-import { strandLook, type TressLook } from '../tress';
-import { underlayAt, type Underlay } from '../theory';
-import { LAB_MINUTES, LAB_ZONES, type LabCoat, type LabZone, type Side } from './setup';
+import { type Line, shippedLine, type ShadePart, readLabel } from '../product';
+import { type Underlay, underlayAt } from '../rules';
+import { type LabZone, type LabCoat, type Side, LAB_MINUTES, LAB_ZONES } from './setup';
 
 /** Where each zone lies along the lock, and how far its middle is from the scalp, cm. */
 export const ZONE_AT: Record<LabZone, { from: number; to: number; fromScalpCm: number }> = {

@@ -1,5 +1,5 @@
-import type { PastLayer } from '../process';
-import type { LabCoat, LabState, Side } from './setup';
+import type { PastLayer } from '../hair';
+import type { LabCoat, Side, LabState } from './setup';
 
 const shade = (label: string, parts = 1) => ({ label, parts });
 

@@ -1,9 +1,16 @@
 import { z } from 'zod';
 import { LIGHTS } from '../colour';
-import { DIAMETERS, POROSITIES, levelSchema, naturalLevelSchema, shareSchema } from '../hair';
-import { PRODUCT_KINDS, pastLayerSchema } from '../process';
-import { DIRECT_DYES } from '../shades';
-import { HAIR_FORMS } from '../tress';
+import {
+  DIRECT_DYES,
+  naturalLevelSchema,
+  shareSchema,
+  POROSITIES,
+  DIAMETERS,
+  HAIR_FORMS,
+  levelSchema,
+  pastLayerSchema,
+} from '../hair';
+import { PRODUCT_KINDS } from '../process';
 
 export const LAB_ZONES = ['root', 'mids', 'ends'] as const;
 export type LabZone = (typeof LAB_ZONES)[number];

@@ -1,9 +1,10 @@
-import { bowlVol, colourGrams, pastOf, type Bowl, type RecordCard, type Step } from '../card';
-import { hasDeveloper, hasShades, readLabel, writeLabel, type Line } from '../shades';
-import type { Solution } from '../solve';
+import { type RecordCard, type Bowl, type Step, colourGrams, bowlVol } from '../card';
+import { pastOf } from '../case';
 import type { ToneFamily } from '../colour';
-import type { Criterion } from './rubric';
-import { ofLine, shifted, tenth, toVol, withBowl, withSteps } from './slip/context';
+import type { Criterion } from '../exercise';
+import { type Line, hasDeveloper, hasShades, readLabel, writeLabel } from '../product';
+import type { Solution } from '../solve';
+import { tenth, withBowl, toVol, shifted, withSteps, ofLine } from './slips/context';
 
 /** One decision of the model answer taken otherwise: the card it makes, and where the fault of it stands. */
 export interface Alternative {

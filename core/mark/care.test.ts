@@ -1,8 +1,8 @@
 import type { RecordCard } from '../card';
-import { simulateCard } from '../simulate';
-import { gradingOf, solved } from '../testing/solved';
 import { levelOfStrand } from '../hair';
-import { markCard } from '.';
+import { simulateCard } from '../simulate';
+import { solved, gradingOf } from '../testing/solved';
+import { markCard } from './mark-card';
 
 const orderOf = (id: string, change: (best: RecordCard) => Partial<RecordCard>) => {
   const { best } = solved(id);

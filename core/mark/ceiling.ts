@@ -1,10 +1,10 @@
-import type { BenchStep } from '../card';
-import { partName } from '../card';
-import { reason, type Reason } from '../reason';
-import { CEILINGS, HEAD_ROWS, type Ceilings, type HeadRow } from '../theory';
-import { CAME_OUT, conditionLost, outcomesOf, type PlaceOutcome } from './came-out';
+import { partName } from '../case';
+import type { BenchStep } from '../exercise';
+import { type Reason, reason } from '../reason';
+import { type HeadRow, HEAD_ROWS, type Ceilings, CEILINGS } from '../rules';
 import type { JudgeContext } from './context';
-import { dangersIn, type Danger } from './danger';
+import { type Danger, dangersIn } from './dangers';
+import { type PlaceOutcome, outcomesOf, CAME_OUT, conditionLost } from './outcome';
 
 /** Most of 100 for lightener that is never looked at. */
 export const UNWATCHED = 75;

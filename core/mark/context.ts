@@ -1,19 +1,11 @@
-import {
-  partName,
-  partsOf,
-  stepsOn,
-  withLeftovers,
-  type PlaceId,
-  type LineOf,
-  type ClientCase,
-  type Part,
-  type RecordCard,
-  type Step,
-} from '../card';
-import { simulateCard, type SimulatedCard } from '../simulate';
-import { tasksOf, type Route, type Solution, type Task } from '../solve';
-import type { HouseRules } from '../theory';
-import { seePart, type SeenPart } from './seen';
+import { type RecordCard, type Step, type LineOf, stepsOn, withLeftovers } from '../card';
+import { type ClientCase, type Part, partName, partsOf } from '../case';
+import type { PlaceId } from '../hair';
+import { type Route, type Task, tasksOf } from '../method';
+import type { HouseRules } from '../rules';
+import { type SimulatedCard, simulateCard } from '../simulate';
+import type { Solution } from '../solve';
+import { type SeenPart, seePart } from './worked-place';
 
 /** Everything a criterion is marked from. */
 export interface JudgeContext {

@@ -1,7 +1,8 @@
-import type { Bowl, RecordCard, Step } from '../card';
-import { markCard, type Criterion, type CriterionMark } from '.';
+import type { RecordCard, Step, Bowl } from '../card';
+import type { Criterion } from '../exercise';
+import { AREA_ORDERS } from '../rules';
 import { gradingOf } from '../testing/solved';
-import { AREA_ORDERS } from '../theory';
+import { type CriterionMark, markCard } from './mark-card';
 
 type Change = (plan: RecordCard) => RecordCard;
 const steps =

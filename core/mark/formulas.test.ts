@@ -1,11 +1,14 @@
-import { bowlVol, colourGrams, shadePartsOf, type ClientCase, type PlaceId, type RecordCard } from '../card';
-import { coloured, lightened, makeCase, to, zone } from '../cases/make';
-import { markCard } from '.';
-import { SHIPPED_LINES, naturalShare, shippedLine } from '../shades';
+import { type RecordCard, bowlVol, shadePartsOf, colourGrams } from '../card';
+import type { ClientCase } from '../case';
+import { makeCase, zone, to, lightened, coloured } from '../cases/case-maker';
+import type { PlaceId } from '../hair';
+import type { ShadeNeed } from '../method';
+import { shippedLine, SHIPPED_LINES, naturalShare } from '../product';
+import { asksForRedOnNatural, naturalShareFor, DEFAULT_HOUSE_RULES } from '../rules';
+import { jobsOf, waysOf, choicesFor, colouredBy, rightMixes } from '../solve';
 import { gradingFor, gradingOf } from '../testing/solved';
 import { SURVEY_HEADS } from '../testing/survey-heads';
-import { DEFAULT_HOUSE_RULES, asksForRedOnNatural, naturalShareFor } from '../theory';
-import { choicesFor, colouredBy, jobsOf, rightMixes, waysOf, type ShadeNeed } from '../solve';
+import { markCard } from './mark-card';
 
 type Words = Parameters<typeof makeCase>[0];
 const LINES = ['tarnwick', 'ostrel', 'quillet', 'pellow', 'calder', 'wrenfell', 'lantry', 'hobday'];

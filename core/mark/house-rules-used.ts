@@ -1,7 +1,8 @@
+import type { LineOf } from '../card';
+import { presentLevel } from '../case';
 import { TOP_OF_TEN } from '../colour';
-import { presentLevel, type LineOf } from '../card';
+import { type HouseRules, type HouseRuleUse, type HouseRule, hasGreyToCover } from '../rules';
 import type { Solution } from '../solve';
-import { hasGreyToCover, type HouseRule, type HouseRuleUse, type HouseRules } from '../theory';
 
 /** From here on the schools differ on the strength over grey (F8). */
 const VERY_GREY = 0.75;

@@ -1,11 +1,15 @@
 import fc from 'fast-check';
-import { BENCH_STEPS, EMPTY_CARD, type ClientCase, type RecordCard } from '../card';
+import { type RecordCard, EMPTY_CARD } from '../card';
+import type { ClientCase } from '../case';
+import { BENCH_STEPS } from '../exercise';
+import { ALL_WHITE } from '../method';
+import { SHIPPED_LINES } from '../product';
+import { type HouseRules, DEFAULT_HOUSE_RULES } from '../rules';
 import { simulateCard } from '../simulate';
-import { SHIPPED_LINES } from '../shades';
-import { ALL_WHITE, solveCase } from '../solve';
+import { solveCase } from '../solve';
 import { anyCase, anyHouse } from '../testing/any-case';
-import { DEFAULT_HOUSE_RULES, type HouseRules } from '../theory';
-import { defaultRubric, markCard, type MarkingInput } from '.';
+import { defaultRubric } from './default-rubric';
+import { type MarkingInput, markCard } from './mark-card';
 
 /** Some heads at every push; a thousand with LONG_TESTS set. */
 const HEADS = process.env.LONG_TESTS ? 1000 : 16;

@@ -1,17 +1,13 @@
 import fc from 'fast-check';
+import { type RecordCard, EMPTY_CARD } from '../card';
 import { SHIPPED_CASES } from '../cases';
-import { EMPTY_CARD, type RecordCard, BENCH_STEPS } from '../card';
-import {
-  slip,
-  markCard,
-  withGiven,
-  defaultRubric,
-  type Grade,
-  type MarkingInput,
-  type Misconception,
-} from '.';
+import { withGiven, BENCH_STEPS } from '../exercise';
+import { AREA_ORDERS } from '../rules';
 import { gradingOf, solved } from '../testing/solved';
-import { AREA_ORDERS } from '../theory';
+import { defaultRubric } from './default-rubric';
+import { type Grade, type MarkingInput, markCard } from './mark-card';
+import type { Misconception } from './misconception';
+import { slip } from './slips/typical-errors';
 
 const ids = SHIPPED_CASES.map(({ id }) => id);
 const shareOf = (grade: Grade, criterion: string) =>

@@ -1,31 +1,29 @@
+import { type RecordCard, type LineOf, withLeftovers } from '../card';
+import { type ClientCase, onTheShelf, partName, presentLevel, zoneReadAs } from '../case';
 import { namedLevel } from '../colour';
-import {
-  onTheShelf,
-  partName,
-  presentLevel,
-  zoneReadAs,
-  type LineOf,
-  type ClientCase,
-  type RecordCard,
-  type BenchStep,
-  withLeftovers,
-} from '../card';
+import { type Criterion, type Rubric, CRITERIA, type BenchStep, withGiven } from '../exercise';
+import { tasksOf } from '../method';
 import type { Condition } from '../process';
-import { reason, type Reason } from '../reason';
-import type { Line } from '../shades';
-import { tasksOf, type Solution } from '../solve';
-import type { HouseRuleUse, HouseRules } from '../theory';
-import type { CameOut, Because } from './came-out';
-import { ceilingOf, dangerCeiling, headLeft } from './ceiling';
+import type { Line } from '../product';
+import { type Reason, reason } from '../reason';
+import type { HouseRuleUse, HouseRules } from '../rules';
+import type { Solution } from '../solve';
+import { headLeft, dangerCeiling, ceilingOf } from './ceiling';
 import { contextOf } from './context';
-import { allowance, standardOf, strays, wrongOf, type CrucialDecision, type Standard } from './crucial';
-import { lossOf, type Finding } from './finding';
+import {
+  type CrucialDecision,
+  type Standard,
+  standardOf,
+  allowance,
+  wrongOf,
+  strays,
+} from './crucial-decisions';
+import { type Judgement, NO_JUDGEMENT, solutionBy, turnsOn } from './educator-ruling';
+import { type Marked, type Finding, lossOf, marked, toQuarter } from './finding';
 import { houseRulesUsedBy } from './house-rules-used';
-import { marked, toQuarter, type Marked } from './marked';
 import { findingsOf } from './method';
-import { NO_JUDGEMENT, solutionBy, turnsOn, type Judgement } from './judgement';
-import { misconceptionsIn, type MisconceptionFound } from './misconception';
-import { CRITERIA, withGiven, type Criterion, type Rubric } from './rubric';
+import { type MisconceptionFound, misconceptionsIn } from './misconception';
+import type { CameOut, Because } from './outcome';
 
 /** Raised whenever the same answer could get another mark; stored with every grade. */
 export const MARKING_VERSION = 4;

@@ -1,21 +1,21 @@
+import { partName } from '../case';
 import { differenceOf } from '../colour';
-import { labOfStrand, levelOfPigmented } from '../hair';
-import { partName } from '../card';
+import type { Criterion } from '../exercise';
+import { levelOfPigmented, labOfStrand } from '../hair';
 import { reason } from '../reason';
+import { PRICES } from '../rules';
 import { AS_GOOD_WITHIN } from '../solve';
-import { partOf, type JudgeContext } from './context';
+import { type JudgeContext, partOf } from './context';
+import { markRatio, markAmount } from './criteria/bowls';
+import { markSafety, markAftercare } from './criteria/consultation';
+import { markDeveloper } from './criteria/developer';
+import { markOrder } from './criteria/order';
+import { markReading, markPrediction } from './criteria/reading';
+import { markGreyShare, depthOf, colourLayers, type ColourLayer, toneOf } from './criteria/shades';
+import { markRoute } from './criteria/technique';
+import { markTiming } from './criteria/timing';
 import type { Finding } from './finding';
-import { markAmount, markRatio } from './mark-bowls';
-import { markDeveloper } from './mark-developer';
-import { markOrder } from './mark-order';
-import { markPrediction, markReading } from './mark-reading';
-import { markRoute } from './mark-route';
-import { markAftercare, markSafety } from './mark-safety';
-import { colourLayers, depthOf, markGreyShare, toneOf, type ColourLayer } from './mark-shades';
-import { markTiming } from './mark-timing';
-import { PRICES } from './prices';
-import type { Criterion } from './rubric';
-import type { SeenPart } from './seen';
+import type { SeenPart } from './worked-place';
 
 /** Levels that are told apart when hair is read (L1). */
 const LEVEL_READ = 0.5;

@@ -1,8 +1,8 @@
+import type { RecordCard, LineOf } from '../card';
 import { toneVector } from '../colour';
-import type { LineOf, RecordCard } from '../card';
+import type { Task } from '../method';
+import { type Line, splitLabel, readLabel } from '../product';
 import type { Reason } from '../reason';
-import { readLabel, type Line, splitLabel } from '../shades';
-import type { Task } from '../solve';
 
 /** Ways of thinking that go wrong, by name (section 1). */
 export const MISCONCEPTIONS = [

@@ -1,7 +1,7 @@
-import { FURTHER_FAULTS, PRICES, lossAt, type Price } from './prices';
-import { MOST_ACCEPTED, MOST_ADDED, decisionSchema, judgementSchema, NO_JUDGEMENT } from './judgement';
-import { UNWATCHED } from './ceiling';
 import { EMPTY_CARD } from '../card';
+import { PRICES, FURTHER_FAULTS, type Price, lossAt } from '../rules';
+import { UNWATCHED } from './ceiling';
+import { judgementSchema, NO_JUDGEMENT, MOST_ADDED, MOST_ACCEPTED, decisionSchema } from './educator-ruling';
 
 /** The price list of the marking standard, as its table has it. */
 const STANDARD = {

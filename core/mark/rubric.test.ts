@@ -1,6 +1,17 @@
-import { BENCH_STEPS, EMPTY_CARD, OPEN_STEPS, type BenchStep, type RecordCard } from '../card';
-import { CRITERIA, cardRubric, defaultRubric, isOpenIn, markCard, rubricSchema, withGiven } from '.';
-import { gradingOf, solved } from '../testing/solved';
+import { type RecordCard, EMPTY_CARD } from '../card';
+import {
+  type BenchStep,
+  BENCH_STEPS,
+  OPEN_STEPS,
+  withGiven,
+  isOpenIn,
+  CRITERIA,
+  cardRubric,
+  rubricSchema,
+} from '../exercise';
+import { solved, gradingOf } from '../testing/solved';
+import { defaultRubric } from './default-rubric';
+import { markCard } from './mark-card';
 
 const id = 'first-blonde';
 const best = (): RecordCard => solved(id).best;

@@ -1,12 +1,12 @@
 import fc from 'fast-check';
+import { type RecordCard, withLeftovers, bowlGrams } from '../card';
 import { SHIPPED_CASES } from '../cases';
-import { lightened, makeCase, to, zone } from '../cases/make';
-import { bowlGrams, withLeftovers, type RecordCard } from '../card';
-import { SHIPPED_LINES } from '../shades';
+import { zone, makeCase, to, lightened } from '../cases/case-maker';
+import { SHIPPED_LINES } from '../product';
+import { type HouseRules, DEFAULT_HOUSE_RULES, choicesOf, HOUSE_RULES } from '../rules';
 import { solveCase } from '../solve';
-import { DEFAULT_HOUSE_RULES, HOUSE_RULES, choicesOf, type HouseRules } from '../theory';
-import { markCard } from '.';
-import { gradingFor, gradingOf } from '../testing/solved';
+import { gradingOf, gradingFor } from '../testing/solved';
+import { markCard } from './mark-card';
 
 /** A retouch over grey whose lengths have faded: the ends are refreshed. */
 const RETOUCH = 'retouch-grey';

@@ -1,8 +1,8 @@
 import { shippedCase } from '../cases';
+import { jotted } from '../testing/card-shorthand';
 import { gradingFor } from '../testing/solved';
-import { jotted } from '../testing/card-words';
-import { markCard, type MarkingInput } from '.';
-import { TABLE, type TableRow } from './tests/table';
+import { type MarkingInput, markCard } from './mark-card';
+import { type TableRow, TABLE } from './tests/table';
 import { ARGUED } from './tests/table/argued';
 
 const inputs = new Map<string, MarkingInput>();

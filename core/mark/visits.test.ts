@@ -1,10 +1,12 @@
-import { BENCH_STEPS, presentLevel } from '../card';
+import { presentLevel } from '../case';
 import { shippedCase } from '../cases';
-import { defaultRubric, markCard } from '.';
-import { SHIPPED_LINES } from '../shades';
-import { solved } from '../testing/solved';
-import { DEFAULT_HOUSE_RULES } from '../theory';
+import { BENCH_STEPS } from '../exercise';
+import { SHIPPED_LINES } from '../product';
+import { DEFAULT_HOUSE_RULES } from '../rules';
 import { caseOfVisit, solveCase } from '../solve';
+import { solved } from '../testing/solved';
+import { defaultRubric } from './default-rubric';
+import { markCard } from './mark-card';
 
 describe.each(['dream-of-silver', 'layers-of-black'])('the visits of %s', (id) => {
   const { clientCase } = shippedCase(id)!;

@@ -1,27 +1,27 @@
 import {
-  combine,
+  type Strand,
   dyeOf,
   grownLevelOf,
-  loadOf,
-  NO_DYE,
-  type Dye,
-  type DyeLayer,
   type Spot,
-  type Strand,
+  type Dye,
+  loadOf,
+  type DyeLayer,
+  combine,
+  NO_DYE,
 } from '../hair';
 import {
-  atScalp,
-  coverageOf,
-  HEAT_PACE,
+  type Coat,
+  thinnessOf,
   paceOf,
   paceWhenWet,
-  thinnessOf,
+  coverageOf,
+  atScalp,
   workedMinutes,
-  type Coat,
+  HEAT_PACE,
 } from './coat';
-import { depositOf, type Deposit } from './deposit';
+import { type Deposit, depositOf } from './deposit';
 import { FIGURES } from './figures';
-import { PRODUCTS, hurtByVol, isLightener, liftCurve } from './products';
+import { PRODUCTS, liftCurve, isLightener, hurtByVol } from './products';
 import { stripped } from './strip';
 
 // Bound once: these run millions of times in a search.

@@ -1,10 +1,10 @@
 import { differenceOf, labOf, labOfRgb, spectrum, toneLab } from '../colour';
-import { NO_DYE, labOfStrand, levelOfStrand, naturalPigment, naturalStrand, reflectanceOf } from '../hair';
-import { after, permanent, powder, toner } from '../testing/bowls';
+import { naturalStrand, labOfStrand, levelOfStrand, reflectanceOf, naturalPigment, NO_DYE } from '../hair';
+import { after, powder, permanent, toner } from '../testing/bowls';
+import { figurePaths, sourceOf, FIGURE_SOURCES } from './figure-sources';
 import { FIGURES } from './figures';
-import { FIGURE_SOURCES, figurePaths, sourceOf } from './figure-sources';
 import { BEHAVIOUR } from './tests/behaviour-rows';
-import { zoneAt } from '.';
+import { zoneAt } from './zone-timeline';
 
 const ids = [...new Set(BEHAVIOUR.map(({ row }) => row))];
 

@@ -1,4 +1,4 @@
-import type { Strand } from '../hair';
+import type { Strand, Treatment } from '../hair';
 
 /** Condition of hair by its strength and its moisture (C1, C4), best first. */
 export const CONDITIONS = ['strong', 'fair', 'weak', 'brittle', 'overSoft', 'failed'] as const;
@@ -102,9 +102,6 @@ export const TYPICAL: Record<Condition, { damage: number; moisture: number }> = 
   failed: { damage: 0.78, moisture: 0.5 },
 };
 
-/** Treatments that give something back between services, or after one. */
-export const TREATMENTS = ['moisture', 'bond', 'protein'] as const;
-export type Treatment = (typeof TREATMENTS)[number];
 /** Judgement: what one salon treatment gives back. */
 const GIVES = { moisture: 0.6, bond: 0.25, proteinStrength: 0.08, proteinDries: 0.85 };
 

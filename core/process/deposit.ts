@@ -1,31 +1,31 @@
 import {
+  type DyeKind,
+  type Dye,
+  type Warmth,
+  scaled,
+  combine,
   NO_DYE,
   NO_WARMTH,
-  brownBlackOfLevel,
-  combine,
-  depthAlone,
-  dyeOf,
+  loadOf,
+  type Strand,
   exposureOf,
+  warmthOfLevel,
+  shownPigment,
+  dyeOf,
+  reachedLevelOf,
+  depthAlone,
+  brownBlackOfLevel,
+  naturalPigment,
+  type NaturalPigment,
   levelByBrown,
   levelOfReflectance,
-  loadOf,
-  naturalPigment,
-  reachedLevelOf,
   reflectanceOf,
-  scaled,
-  shownPigment,
-  warmthOfLevel,
-  type Dye,
-  type DyeKind,
-  type NaturalPigment,
-  type Strand,
-  type Warmth,
 } from '../hair';
-import { freshnessOf, thinnessOf, type Coat } from './coat';
+import { type Coat, thinnessOf, freshnessOf } from './coat';
 import { FIGURES } from './figures';
-import { REFERENCE_RATIO, depthOf, extraNaturalOf, naturalOf, type Mix } from './mix';
-import { PRODUCTS, type ProductKind } from './products';
-import { shadeLoad, warmthBeyondNatural, warmthLess } from './shade-load';
+import { REFERENCE_RATIO, type Mix, naturalOf, extraNaturalOf, depthOf } from './mix';
+import { type ProductKind, PRODUCTS } from './products';
+import { warmthLess, shadeLoad, warmthBeyondNatural } from './shade-load';
 
 // Bound once: these run millions of times in a search.
 const { abs, exp, log1p, max, min } = Math;

@@ -1,5 +1,5 @@
-import type { DyeKind } from '../hair';
 import data from './figures.json';
+import type { DyeKind } from '../hair';
 
 /**
  * Every figure of the model that is not physics. `npm run fit` adjusts the fitted ones to the rows of

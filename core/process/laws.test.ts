@@ -1,46 +1,41 @@
 import fc from 'fast-check';
 import { TONE_FAMILIES, rgbOf } from '../colour';
 import {
-  DIAMETERS,
+  type PastLayer,
+  YELLOWS,
+  type Yellow,
+  PAST_COLOURS,
+  TREATMENTS,
+  DIRECT_DYES,
   DYES,
-  dyeLoadOf,
+  type Strand,
+  naturalStrand,
   dyeOf,
   labOfStrand,
-  levelOfStrand,
+  dyeLoadOf,
   lightenedStrand,
-  naturalStrand,
-  type Strand,
+  levelOfStrand,
+  DIAMETERS,
 } from '../hair';
-import { DIRECT_DYES, SHIPPED_LINES, shadesOf } from '../shades';
+import { SHIPPED_LINES, shadesOf } from '../product';
 import { after, permanent } from '../testing/bowls';
+import { apply, strandAfter } from './apply';
+import { type Coat, workedMinutes, coverageOf } from './coat';
 import {
-  CONDITIONS,
   DAMAGE_LIMITS,
-  PAST_COLOURS,
-  PRODUCTS,
-  PRODUCT_KINDS,
-  STRETCHES,
-  TREATMENTS,
-  YELLOWS,
-  apply,
-  conditionOf,
-  coverageOf,
-  isGivingWay,
-  isLightener,
-  levelsInOneVisit,
-  shadeLoad,
-  strandAfter,
   stretchTest,
+  conditionOf,
+  STRETCHES,
+  CONDITIONS,
+  levelsInOneVisit,
+  isGivingWay,
   treated,
-  withPast,
-  workedMinutes,
-  zoneAt,
-  type Coat,
-  type Mix,
-  type PastLayer,
-  type Yellow,
-  type ZoneEvent,
-} from '.';
+} from './condition';
+import { withPast } from './past-services';
+import type { Mix } from './mix';
+import { PRODUCT_KINDS, PRODUCTS, isLightener } from './products';
+import { shadeLoad } from './shade-load';
+import { type ZoneEvent, zoneAt } from './zone-timeline';
 
 const ROUNDING = 1e-9;
 const unit = fc.double({ min: 0, max: 1, noNaN: true });

@@ -1,5 +1,5 @@
 import type { DyeName } from '../hair';
-import { mixLevel, naturalShare, type ShadePart } from '../shades';
+import { type ShadePart, mixLevel, naturalShare } from '../product';
 import type { ProductKind } from './products';
 
 /** A bowl: a product, what colours it, and what it is mixed with. */

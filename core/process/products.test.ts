@@ -1,15 +1,18 @@
-import { chromaOf, differenceOf, toneLab } from '../colour';
+import { toneLab, differenceOf, chromaOf } from '../colour';
 import {
+  levelOfStrand,
+  labOfStrand,
+  naturalStrand,
+  lightenedStrand,
+  dyeOf,
   NO_DYE,
   NO_WARMTH,
-  dyeOf,
-  labOfStrand,
-  levelOfStrand,
-  lightenedStrand,
-  naturalStrand,
 } from '../hair';
-import { after, cleanse, gentlePowder, permanent, powder, remover, shades, toner } from '../testing/bowls';
-import { PRODUCTS, liftCurve, withPast, zoneAt, type Mix } from '.';
+import { after, permanent, toner, shades, remover, cleanse, gentlePowder, powder } from '../testing/bowls';
+import { withPast } from './past-services';
+import type { Mix } from './mix';
+import { liftCurve, PRODUCTS } from './products';
+import { zoneAt } from './zone-timeline';
 
 const level = levelOfStrand;
 const plain = (product: Mix['product'], change: Partial<Mix> = {}): Mix => ({

@@ -1,4 +1,4 @@
-import { type StripKind, type ProductFigures, FIGURES } from './figures';
+import { FIGURES, type ProductFigures, type StripKind } from './figures';
 
 export const PRODUCT_KINDS = [
   'permanent',

@@ -1,5 +1,5 @@
-import { type Tone, dyesOfShift, labOf, neutralLab, toneLab } from '../colour';
-import { NO_DYE, baredPigment, naturalPigment, reflectanceOf, type Dye, type Warmth } from '../hair';
+import { type Tone, toneLab, neutralLab, dyesOfShift, labOf } from '../colour';
+import { type Warmth, type Dye, NO_DYE, naturalPigment, baredPigment, reflectanceOf } from '../hair';
 
 // Bound once: these run millions of times in a search.
 const { abs, hypot, max, min } = Math;

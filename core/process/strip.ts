@@ -1,5 +1,5 @@
-import { NO_DYE, combine, type Dye, type DyeLayer, type DyeName } from '../hair';
-import { FIGURES, type StripKind } from './figures';
+import { type DyeName, type Dye, type DyeLayer, combine, NO_DYE } from '../hair';
+import { type StripKind, FIGURES } from './figures';
 import type { Product } from './products';
 
 // Bound once: these run millions of times in a search.

@@ -1,7 +1,9 @@
 import fc from 'fast-check';
-import { dyeOf, levelOfStrand, loadOf, naturalStrand, POROSITY_OF } from '../hair';
-import { after, permanent, toner } from '../testing/bowls';
-import { sealed, washed, withPast, zoneAt } from '.';
+import { naturalStrand, dyeOf, levelOfStrand, POROSITY_OF, loadOf } from '../hair';
+import { after, toner, permanent } from '../testing/bowls';
+import { withPast } from './past-services';
+import { washed, sealed } from './wash';
+import { zoneAt } from './zone-timeline';
 
 const pale = withPast(naturalStrand(6), [{ kind: 'lightened', level: 9 }]);
 const toned = after(toner('9-U'), pale, 20);

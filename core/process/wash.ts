@@ -1,4 +1,4 @@
-import { layerLeft, type DyeKind, type DyeLayer, type Strand } from '../hair';
+import { type DyeKind, type DyeLayer, layerLeft, type Strand } from '../hair';
 
 export const WASH_KINDS = ['gentle', 'clarifying'] as const;
 export type WashKind = (typeof WASH_KINDS)[number];

@@ -1,9 +1,9 @@
-import type { Strand } from '../hair';
-import { LATE_HEAT_FROM, apply, strandAfter, type Application, type Heated } from './apply';
+import type { Treatment, Strand } from '../hair';
+import { type Application, type Heated, LATE_HEAT_FROM, strandAfter, apply } from './apply';
 import type { Coat } from './coat';
-import { treated, type Treatment } from './condition';
+import { treated } from './condition';
 import type { Mix } from './mix';
-import { sealed, washed, type WashKind } from './wash';
+import { type WashKind, washed, sealed } from './wash';
 
 /** What happens to one place, in minutes from the start of the service. */
 export type ZoneEvent =

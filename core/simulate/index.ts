@@ -1,3 +1,2 @@
+export * from './frames';
 export * from './simulate';
-export * from './shown';
-export * from './through';

@@ -1,40 +1,41 @@
 import fc from 'fast-check';
-import { SHIPPED_CASES, shippedCase } from '../cases';
-import { dyeOf, loadOf, type Strand } from '../hair';
-import { PRODUCTS } from '../process';
-import { AREA_ORDERS } from '../theory';
-import { shippedLine } from '../shades';
 import {
+  type LineOf,
+  stepsOn,
+  lastMinute,
+  reachedAt,
+  longestUnwatched,
+  type Bowl,
   EMPTY_CARD,
-  answerTo,
+  recordCardSchema,
+  type Work,
+  type Step,
+  stepSchema,
   bowlGrams,
   bowlRatio,
   bowlVol,
-  fromScalpCm,
-  headSchema,
-  lastMinute,
-  longestUnwatched,
   mixOfBowl,
-  partName,
-  partsOf,
   productOf,
-  reachedAt,
-  stepSchema,
-  recordCardSchema,
   shadePartsOf,
-  showsIn,
-  stepsOn,
-  stretchesOf,
-  targetLab,
-  type Bowl,
-  type ClientCase,
-  type LineOf,
-  type PlaceId,
-  type Step,
-  type Work,
 } from '../card';
-import { nowLooks, simulateCard, showSimulation, wishLooks } from '.';
+import {
+  partsOf,
+  partName,
+  type ClientCase,
+  wishLooks,
+  nowLooks,
+  targetLab,
+  answerTo,
+  showsIn,
+} from '../case';
+import { shippedCase, SHIPPED_CASES } from '../cases';
+import { headSchema, fromScalpCm, stretchesOf, type PlaceId, type Strand, dyeOf, loadOf } from '../hair';
+import { PRODUCTS } from '../process';
+import { shippedLine } from '../product';
+import { AREA_ORDERS } from '../rules';
 import { step } from '../testing/cards';
+import { showSimulation } from './frames';
+import { simulateCard } from './simulate';
 
 const tarnwick = shippedLine('tarnwick')!;
 const lineOf: LineOf = (id) => shippedLine(id);

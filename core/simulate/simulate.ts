@@ -1,43 +1,50 @@
-import { differenceOf, type Lab, type Light, type ToneFamily } from '../colour';
-import { greyShows, labOfStrand, readStrand, type Strand } from '../hair';
 import {
-  EMULSIFIED,
-  conditionOf,
-  zoneAt,
-  type Condition,
-  type Mix,
-  type ZoneEvent,
-  type ZoneMoment,
-  type ZonePlan,
-} from '../process';
-import {
-  amountFor,
+  type RecordCard,
+  type Bowl,
+  type Work,
+  type Step,
   bowlGrams,
+  mixOfBowl,
+  withLeftovers,
+  type LineOf,
   bowlOf,
+  stepsOn,
+  reachedAt,
   isProtectedAt,
   lastMinute,
-  mixOfBowl,
+} from '../card';
+import {
+  amountFor,
+  type Part,
+  type HeadAndWish,
   partsOf,
   placementOn,
-  reachedAt,
-  regionsOf,
-  stepsOn,
   strandOfZone,
-  stretchesOf,
   targetLab,
-  withLeftovers,
-  type Bowl,
-  type ClientCase,
+  withWoven,
+} from '../case';
+import { type ToneFamily, differenceOf, type Light } from '../colour';
+import { type TressLook, strandLook } from '../draw';
+import {
   type Head,
-  type HeadAndWish,
   type PlaceId,
-  type LineOf,
-  type Part,
-  type RecordCard,
-  type Step,
-  type Work,
-} from '../card';
-import { strandLook, type TressLook, type TressZone } from '../tress';
+  regionsOf,
+  stretchesOf,
+  type Strand,
+  labOfStrand,
+  readStrand,
+  greyShows,
+} from '../hair';
+import {
+  type ZoneEvent,
+  EMULSIFIED,
+  type ZonePlan,
+  type ZoneMoment,
+  zoneAt,
+  type Mix,
+  type Condition,
+  conditionOf,
+} from '../process';
 
 /**
  * How much of a bowl there is against what its places need (M2, R8): 1 is all of it. What is worked through wet hair at the
@@ -234,42 +241,4 @@ export function simulateCard(clientCase: HeadAndWish, card: Work, lineOf: LineOf
         return { ...whole, zones };
       }),
   };
-}
-
-/** Woven strands are drawn as the white ones are: single fibres of another colour among the rest. */
-const withWoven = (zone: TressZone, share: number, colour: Lab): TressZone => ({
-  ...zone,
-  greyShare: share,
-  grey: colour,
-});
-
-/** The head as it comes in, one strand of each region. */
-export const nowLooks = ({ head }: Pick<ClientCase, 'head'>, light: Light, seed: number): TressLook[] =>
-  regionsOf(head).map((region, i) =>
-    strandLook(
-      stretchesOf(region).map(({ zone, from, to }) => ({ from, to, strand: strandOfZone(head, zone) })),
-      light,
-      head.form,
-      seed + i,
-    ),
-  );
-
-/**
- * The head as it is wished for, one strand of each region: what `hanging` has of it, the wishes on top, so that zones
- * without one stay as they come in.
- */
-export function wishLooks(clientCase: HeadAndWish, hanging: readonly TressLook[]): TressLook[] {
-  const regions = regionsOf(clientCase.head);
-  return hanging.map((now, at) => {
-    const stretches = stretchesOf(regions[at]);
-    const zones = now.zones.map((zone, i): TressZone => {
-      const place = stretches[i].zone;
-      const wanted = clientCase.wish[place];
-      const colour = wanted && targetLab(wanted);
-      const whole = colour ? { ...zone, colour, greyShare: 0, grey: colour } : zone;
-      const placement = placementOn(clientCase, place);
-      return placement ? withWoven(whole, placement.share, targetLab(placement.target)) : whole;
-    });
-    return { ...now, zones, shine: 0.8 };
-  });
 }

@@ -1,7 +1,8 @@
+import { type Target, targetLab, type ClientCase } from '../case';
 import { TONE_FAMILIES, differenceOf } from '../colour';
-import { targetLab, type ClientCase, type PlaceId, type Target } from '../card';
-import type { Line } from '../shades';
-import type { HouseRules } from '../theory';
+import type { PlaceId } from '../hair';
+import type { Line } from '../product';
+import type { HouseRules } from '../rules';
 import { oneVisit } from './one-visit';
 
 /** Levels round a wish that are looked at for one that can be reached. */

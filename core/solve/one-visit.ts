@@ -1,14 +1,13 @@
+import type { RecordCard } from '../card';
+import { type ClientCase, partName, strandOfZone } from '../case';
 import { differenceOf } from '../colour';
-import { partName, strandOfZone, type ClientCase, type RecordCard } from '../card';
-import { reason, type Reason } from '../reason';
-import type { Line } from '../shades';
-import { hasGreyToCover, refreshWay, type HouseRules } from '../theory';
-import { assemble, isWaitedFor, rootWaits, type Group } from './assemble';
+import { type Task, tasksOf, type Route, rulingsFor, levelsToday, layersOf } from '../method';
+import type { Line } from '../product';
+import { type Reason, reason } from '../reason';
+import { type HouseRules, hasGreyToCover, refreshWay } from '../rules';
+import { isWaitedFor, rootWaits, type Group, assemble } from './card-assembly';
+import { type Job, type Way, waysOf, hasProduct } from './group-plans';
 import { readingsOf } from './readings';
-import { hasProduct, waysOf, type Job, type Way } from './job';
-import { layersOf } from './layer';
-import { levelsToday, rulingsFor, type Route } from './route';
-import { tasksOf, type Task } from './task';
 
 /** ΔE2000 within which a plan is as good as the best. */
 export const AS_GOOD_WITHIN = 3;

@@ -1,8 +1,9 @@
-import { isBared, presentLevel, type ClientCase, type RecordCard } from '../card';
+import type { RecordCard } from '../card';
+import { type ClientCase, presentLevel, isBared } from '../case';
+import { warmthLevelOf, keepsWarmth } from '../method';
 import { conditionOf } from '../process';
-import { BLUE_CARE_FROM, VIOLET_CARE_FROM, counterAt, underlayAt, type HouseRules } from '../theory';
-import type { Job } from './job';
-import { keepsWarmth, warmthLevelOf } from './layer';
+import { type HouseRules, underlayAt, counterAt, VIOLET_CARE_FROM, BLUE_CARE_FROM } from '../rules';
+import type { Job } from './group-plans';
 
 /** What the student is to have read and foretold of every zone. */
 export function readingsOf(

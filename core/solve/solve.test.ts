@@ -1,11 +1,12 @@
-import { coloured, makeCase, to, zone } from '../cases/make';
 import fc from 'fast-check';
+import { type ClientCase, pastOf, presentLevel, strandOfZone, amountFor } from '../case';
 import { shippedCase, SHIPPED_CASES } from '../cases';
+import { makeCase, zone, coloured, to } from '../cases/case-maker';
 import { levelOfStrand } from '../hair';
-import { amountFor, pastOf, presentLevel, strandOfZone, type ClientCase } from '../card';
-import { SHIPPED_LINES, mixLevel, splitLabel } from '../shades';
-import { DEFAULT_HOUSE_RULES, type HouseRules } from '../theory';
-import { rulingOn, solveCase, taskOf, tasksOf } from '.';
+import { tasksOf, taskOf, rulingOn } from '../method';
+import { SHIPPED_LINES, mixLevel, splitLabel } from '../product';
+import { type HouseRules, DEFAULT_HOUSE_RULES } from '../rules';
+import { solveCase } from './solve';
 
 const rules = (change: Partial<HouseRules> = {}): HouseRules => ({ ...DEFAULT_HOUSE_RULES, ...change });
 const caseOf = (id: string) => shippedCase(id)!.clientCase;

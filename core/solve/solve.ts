@@ -1,29 +1,28 @@
-import { TOP_OF_TEN, topLevel, type ToneFamily } from '../colour';
-import { dyeOf, levelOfNaturalPigment, levelOfPigmented } from '../hair';
+import { type RecordCard, EMPTY_CARD, type LineOf } from '../card';
+import { type ClientCase, onTheShelf, partName, type Target, pastOf, presentLevel } from '../case';
+import { type ToneFamily, TOP_OF_TEN, topLevel } from '../colour';
+import { type Head, type PlaceId, levelOfPigmented, dyeOf, levelOfNaturalPigment } from '../hair';
 import {
-  EMPTY_CARD,
-  onTheShelf,
-  partName,
-  pastOf,
-  presentLevel,
-  type PlaceId,
-  type LineOf,
-  type ClientCase,
-  type RecordCard,
-  type Head,
-  type Target,
-} from '../card';
+  type Route,
+  levelsToday,
+  PALEST_FROM,
+  rulingOn,
+  type Task,
+  tasksOf,
+  ALL_WHITE,
+  stopsService,
+  NEEDED_QUESTIONS,
+  neededTests,
+  REST,
+} from '../method';
 import { VIVID_LOAD } from '../process';
-import { simulateCard, type PartOutcome } from '../simulate';
-import { reason, type Reason } from '../reason';
-import type { Line } from '../shades';
-import type { HouseRules } from '../theory';
-import { readingsOf } from './readings';
+import type { Line } from '../product';
+import { type Reason, reason } from '../reason';
+import type { HouseRules } from '../rules';
+import { type PartOutcome, simulateCard } from '../simulate';
 import { nearestWish } from './nearest-wish';
-import { oneVisit, type TriedRoute, type VisitFound } from './one-visit';
-import { PALEST_FROM, levelsToday, rulingOn, type Route } from './route';
-import { NEEDED_QUESTIONS, REST, neededTests, stopsService } from './safety';
-import { ALL_WHITE, tasksOf, type Task } from './task';
+import { type TriedRoute, type VisitFound, oneVisit } from './one-visit';
+import { readingsOf } from './readings';
 
 /** Raised whenever the same case could get another solution; stored with every grade. */
 export const SOLVER_VERSION = 4;

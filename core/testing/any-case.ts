@@ -1,10 +1,10 @@
 import fc from 'fast-check';
+import type { Target, ClientCase } from '../case';
+import { zone, makeCase } from '../cases/case-maker';
 import type { TONE_FAMILIES } from '../colour';
-import { placeIn, placeParts, type ClientCase, type Target, type ZoneOfHead } from '../card';
-import { makeCase, zone } from '../cases';
-import type { PastLayer } from '../process';
-import { SHIPPED_LINES } from '../shades';
-import { HOUSE_RULES, choicesOf, type HouseRules } from '../theory';
+import { type ZoneOfHead, placeIn, placeParts, type PastLayer } from '../hair';
+import { SHIPPED_LINES } from '../product';
+import { HOUSE_RULES, choicesOf, type HouseRules } from '../rules';
 
 const half = (min: number, max: number) => fc.integer({ min: min * 2, max: max * 2 }).map((two) => two / 2);
 const aim = (level: number, primary: (typeof TONE_FAMILIES)[number]): Target => ({

@@ -1,7 +1,7 @@
-import type { Tone, ToneFamily } from '../colour';
+import type { ToneFamily, Tone } from '../colour';
 import type { Strand } from '../hair';
-import { strandUnder, type Coat, type Mix, type ProductKind } from '../process';
-import { readLabel, shippedLine, type ShadePart } from '../shades';
+import { type ProductKind, type Mix, type Coat, strandUnder } from '../process';
+import { type ShadePart, shippedLine, readLabel } from '../product';
 
 /** Shades of a shipped line by label, `5:0 5:1` or with parts, `9-U*3 Glass`. */
 export function shades(lineId: string, words: string): ShadePart[] {

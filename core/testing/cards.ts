@@ -1,5 +1,5 @@
 import type { Step } from '../card';
-import { AREA_ORDERS } from '../theory';
+import { AREA_ORDERS } from '../rules';
 
 /** A bowl put openly on the mid-lengths for the usual time; what is not said is plain. */
 export const step = (change: Partial<Step> = {}): Step => ({

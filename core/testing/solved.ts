@@ -1,9 +1,10 @@
-import { BENCH_STEPS, type ClientCase } from '../card';
+import type { ClientCase } from '../case';
 import { SHIPPED_CASES } from '../cases';
-import { defaultRubric, type MarkingInput } from '../mark';
-import { SHIPPED_LINES, type Line } from '../shades';
+import { BENCH_STEPS } from '../exercise';
+import { type MarkingInput, defaultRubric } from '../mark';
+import { type Line, SHIPPED_LINES } from '../product';
+import { type HouseRules, DEFAULT_HOUSE_RULES } from '../rules';
 import { solveCase, type Solution } from '../solve';
-import { DEFAULT_HOUSE_RULES, type HouseRules } from '../theory';
 
 /** A case that must have an answer, solved and ready to be marked on the whole bench. */
 export function gradingFor(

@@ -1,6 +1,6 @@
-import type { ClientCase } from '../card';
-import { coloured, lightened, makeCase, to, tone, zone } from '../cases/make';
-import type { PastLayer } from '../process';
+import type { ClientCase } from '../case';
+import { makeCase, tone, zone, coloured, to, lightened } from '../cases/case-maker';
+import type { PastLayer } from '../hair';
 
 type Words = Parameters<typeof makeCase>[0];
 const LINES = ['tarnwick', 'ostrel', 'velm', 'quillet', 'pellow', 'calder', 'wrenfell', 'lantry', 'hobday'];

@@ -1,13 +1,13 @@
-import { SHIPPED_CASES } from '../../core/cases';
+import { SHIPPED_CASES } from '../../core/cases/index';
 import { defaultRubric, markCard, nearMisses } from '../../core/mark';
 import { differenceOf } from '../../core/colour';
-import { BENCH_STEPS, partName, targetLab } from '../../core/card';
-import { AREAS, labOfStrand, lightenedStrand, naturalStrand } from '../../core/hair';
+import { BENCH_STEPS } from '../../core/exercise';
+import { partName, targetLab } from '../../core/case';
+import { AREAS, labOfStrand, lightenedStrand, naturalStrand, HAIR_FORMS } from '../../core/hair';
 import { strandUnder, zoneAt, type Mix, type ZoneMoment } from '../../core/process';
 import { choicesFor, colouredBy, jobsOf, solveCase, waysOf, Ways } from '../../core/solve';
-import { SHIPPED_LINES } from '../../core/shades';
+import { SHIPPED_LINES } from '../../core/product';
 import {
-  HAIR_FORMS,
   colourTress,
   geometryOf,
   naturalLook,
@@ -16,11 +16,11 @@ import {
   paintTressAs,
   shapeOf,
   type HeadLook,
-} from '../../core/tress';
-import { headGeometryOf } from '../../core/tress/growth';
-import { VIEWS, headOf } from '../../web/features/head/sheet-views';
-import { DEFAULT_HOUSE_RULES } from '../../core/theory';
+} from '../../core/draw';
+import { headGeometryOf } from '../../core/draw/growth';
+import { DEFAULT_HOUSE_RULES } from '../../core/rules';
 import { facetsOf, generate, PLAIN_CONTEXT, SKILLS, STEPS } from '../../core/drill';
+import { VIEWS, headOf } from '../../web/features/head/sheet-views';
 
 /** Milliseconds a call takes: warmed up, then the median of several rounds, so that a hiccup does not count. */
 function timeOf(work: () => void, rounds = 9, calls = 1): number {

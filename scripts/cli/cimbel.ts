@@ -7,8 +7,8 @@ import {
   shadeBookJsonSchema,
   type Problem,
   type Read,
-} from '../../core/formats';
-import { shippedLine } from '../../core/shades';
+} from '../../core/io';
+import { shippedLine } from '../../core/product';
 import { PACK_COMMANDS, runPack, type PackCommand } from './pack';
 
 /**

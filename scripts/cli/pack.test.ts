@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { readExercisePack, type ExercisePack } from '../../core/formats';
+import { readExercisePack, type ExercisePack } from '../../core/io';
 import { runPack } from './pack';
 
 const read = readExercisePack(readFileSync(join(__dirname, '../../docs/formats/example-pack.json'), 'utf8'));

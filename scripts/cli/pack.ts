@@ -1,9 +1,11 @@
-import { linesOfPack, type ExercisePack, type PackedCase, type Problem } from '../../core/formats';
+import { linesOfPack, type ExercisePack, type PackedCase, type Problem } from '../../core/io';
 import { defaultRubric, markCard, nearMisses, type MarkingInput } from '../../core/mark';
-import { BENCH_STEPS, partName, type RecordCard } from '../../core/card';
+import { BENCH_STEPS } from '../../core/exercise';
+import { partName } from '../../core/case';
+import type { RecordCard } from '../../core/card';
 import { simulateCard } from '../../core/simulate';
 import { solveCase, type Solution } from '../../core/solve';
-import { DEFAULT_HOUSE_RULES } from '../../core/theory';
+import { DEFAULT_HOUSE_RULES } from '../../core/rules';
 
 export const PACK_COMMANDS = ['solve', 'grade', 'simulate'] as const;
 export type PackCommand = (typeof PACK_COMMANDS)[number];

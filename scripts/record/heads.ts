@@ -1,7 +1,8 @@
-import { BENCH_STEPS, type ClientCase, type RecordCard } from '../../core/card';
-import { SHIPPED_CASES } from '../../core/cases';
+import { BENCH_STEPS, CRITERIA } from '../../core/exercise';
+import type { ClientCase } from '../../core/case';
+import type { RecordCard } from '../../core/card';
+import { SHIPPED_CASES } from '../../core/cases/index';
 import {
-  CRITERIA,
   MARKING_VERSION,
   defaultRubric,
   markCard,
@@ -10,11 +11,11 @@ import {
   type Grade,
   type MarkingInput,
 } from '../../core/mark';
-import { SHIPPED_LINES, shippedLine } from '../../core/shades';
+import { SHIPPED_LINES, shippedLine } from '../../core/product';
 import { SOLVER_VERSION, explain, solveCase, type SolveResult } from '../../core/solve';
-import { carelessPlans, severalAtOnce } from '../../core/testing/careless';
+import { carelessPlans, severalAtOnce } from '../../core/testing/careless-plans';
 import { SURVEY_HEADS } from '../../core/testing/survey-heads';
-import { DEFAULT_HOUSE_RULES, HOUSE_RULES, choicesOf, type HouseRules } from '../../core/theory';
+import { DEFAULT_HOUSE_RULES, HOUSE_RULES, choicesOf, type HouseRules } from '../../core/rules';
 import { figures, type Section } from './section';
 
 const HEADS: readonly { id: string; clientCase: ClientCase; house?: Partial<HouseRules> }[] = [

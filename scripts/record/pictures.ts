@@ -1,19 +1,17 @@
 import { LIGHTS, TONE_FAMILIES } from '../../core/colour';
-import { AREAS, lightenedStrand, naturalStrand } from '../../core/hair';
+import { AREAS, lightenedStrand, naturalStrand, HAIR_FORMS, type HairForm } from '../../core/hair';
 import {
   COATINGS,
   DRAWING_NOW,
-  HAIR_FORMS,
   naturalLook,
   paintHead,
   paintTress,
   strandLook,
   toneLook,
-  type HairForm,
   type HeadLook,
   type TressLook,
   type TressPixels,
-} from '../../core/tress';
+} from '../../core/draw';
 import { VIEWS, headOf } from '../../web/features/head/sheet-views';
 import { digest, type Section } from './section';
 

@@ -1,6 +1,6 @@
 import { writeFileSync } from 'node:fs';
 import path from 'node:path';
-import { RULE_IDS } from '../../core/rules';
+import { RULE_IDS } from '../../core/rules/rule-ids';
 import words from '../../web/locales/en/handbook.json';
 import { ruleUses } from './uses';
 import { handbookMarkdown, rulePlaces, whereTable } from './where';

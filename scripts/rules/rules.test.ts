@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
-import { RULE_IDS, RULE_SECTIONS } from '../../core/rules';
+import { RULE_IDS, RULE_SECTIONS } from '../../core/rules/rule-ids';
 import words from '../../web/locales/en/handbook.json';
 import uses from '../../web/features/handbook/rule-uses.json';
 import { ruleUses } from './uses';

@@ -1,9 +1,9 @@
-import { SHIPPED_CASES } from '../../core/cases';
+import { SHIPPED_CASES } from '../../core/cases/index';
 import { PLAIN_CONTEXT, SKILLS, facetsOf, generate, type Skill } from '../../core/drill';
-import { RULE_IDS } from '../../core/rules';
-import { SHIPPED_LINES } from '../../core/shades';
+import { RULE_IDS } from '../../core/rules/rule-ids';
+import { SHIPPED_LINES } from '../../core/product';
 import { explain, solveCase } from '../../core/solve';
-import { DEFAULT_HOUSE_RULES } from '../../core/theory';
+import { DEFAULT_HOUSE_RULES } from '../../core/rules';
 
 /** What practises a rule: shipped cases whose answer rests on it, and skills of the drills that ask for it. */
 export interface RuleUse {

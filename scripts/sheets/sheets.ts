@@ -6,20 +6,25 @@ import { mkdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { PNG } from 'pngjs';
 import { LIGHTS, TONE_FAMILIES } from '../../core/colour';
-import { AREAS, lightenedStrand, naturalStrand, type Density } from '../../core/hair';
+import {
+  AREAS,
+  lightenedStrand,
+  naturalStrand,
+  type Density,
+  HAIR_FORMS,
+  type HairForm,
+} from '../../core/hair';
 import {
   COATINGS,
-  HAIR_FORMS,
   naturalLook,
   paintHead,
   paintTress,
   strandLook,
   toneLook,
-  type HairForm,
   type HeadLook,
   type TressLook,
   type TressPixels,
-} from '../../core/tress';
+} from '../../core/draw';
 import { VIEWS, headOf } from '../../web/features/head/sheet-views';
 
 const folder = process.argv[2] ?? 'contact-sheets';

@@ -1,6 +1,7 @@
 import { shippedCase } from '@cimbel/core/cases';
 import { markCard } from '@cimbel/core/mark';
-import { CARD_STEPS, EMPTY_CARD, type RecordCard } from '@cimbel/core/card';
+import { CARD_STEPS } from '@cimbel/core/exercise';
+import { EMPTY_CARD, type RecordCard } from '@cimbel/core/card';
 import type { Solution } from '@cimbel/core/solve';
 import type { EducatorAssignment, Exercise } from '@cimbel/contract';
 import { randomUUID } from 'node:crypto';

@@ -1,5 +1,5 @@
 import type { RecordCard } from '@cimbel/core/card';
-import { readLabel, type Line } from '@cimbel/core/shades';
+import { readLabel, type Line } from '@cimbel/core/product';
 import { invalidField } from '../http/errors';
 
 /** A card without steps whose bowl is not mixed: they would do nothing. */

@@ -1,6 +1,6 @@
 import type { ClassRegradePreview, EducatorAssignment } from '@cimbel/contract';
 import type { RecordCard } from '@cimbel/core/card';
-import { CEILINGS, DEFAULT_HOUSE_RULES } from '@cimbel/core/theory';
+import { CEILINGS, DEFAULT_HOUSE_RULES } from '@cimbel/core/rules';
 import { ask, assignmentBody, inClassroom, newId } from '../testing/harness';
 
 const { room } = inClassroom();

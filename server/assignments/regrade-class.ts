@@ -1,5 +1,5 @@
 import type { ClassRegradeAsked, ClassRegradePreview } from '@cimbel/contract';
-import { figuresOf } from '@cimbel/core/theory';
+import { figuresOf } from '@cimbel/core/rules';
 import type { Knex } from 'knex';
 import type { LedClass } from '../classes/access';
 import { invalidField } from '../http/errors';

@@ -1,6 +1,7 @@
 import type { EducatorAssignment, Regrade, RegradeAsked, RegradePreview } from '@cimbel/contract';
-import { MOST_ACCEPTED, withGiven } from '@cimbel/core/mark';
-import { figuresOf } from '@cimbel/core/theory';
+import { MOST_ACCEPTED } from '@cimbel/core/mark';
+import { withGiven } from '@cimbel/core/exercise';
+import { figuresOf } from '@cimbel/core/rules';
 import type { Knex } from 'knex';
 import { changesOf, effectiveGrade } from '../attempts/marks';
 import { markingOf, type AttemptRow } from '../attempts/store';

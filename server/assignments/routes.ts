@@ -7,7 +7,7 @@ import {
   termsSchema,
   type Regrade,
 } from '@cimbel/contract';
-import { CRITERIA } from '@cimbel/core/mark';
+import { CRITERIA } from '@cimbel/core/exercise';
 import { ownClass } from '../classes/access';
 import { route, type Route } from '../http/route';
 import { ownAssignment, seenAssignment } from './access';

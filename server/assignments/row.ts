@@ -1,9 +1,11 @@
 import type { Counted, LateRule, Release, StudentTerms, Terms } from '@cimbel/contract';
-import type { BenchStep, ClientCase, RecordCard } from '@cimbel/core/card';
-import type { Judgement, Misconception, Rubric, SetExercise } from '@cimbel/core/mark';
-import type { Line } from '@cimbel/core/shades';
+import type { BenchStep, Rubric, SetExercise } from '@cimbel/core/exercise';
+import type { ClientCase } from '@cimbel/core/case';
+import type { RecordCard } from '@cimbel/core/card';
+import type { Judgement, Misconception } from '@cimbel/core/mark';
+import type { Line } from '@cimbel/core/product';
 import type { Solution } from '@cimbel/core/solve';
-import type { HouseRules } from '@cimbel/core/theory';
+import type { HouseRules } from '@cimbel/core/rules';
 
 /**
  * An exercise set to a class. Case, lines, house rules and model answer are kept as they were when it was set, so that

@@ -1,7 +1,7 @@
 import type { AssignmentChange, ExerciseContent, NewAssignment } from '@cimbel/contract';
-import type { ClientCase } from '@cimbel/core/card';
+import type { ClientCase } from '@cimbel/core/case';
 import { slip } from '@cimbel/core/mark';
-import type { Line } from '@cimbel/core/shades';
+import type { Line } from '@cimbel/core/product';
 import type { Knex } from 'knex';
 import type { ClassRow } from '../classes/access';
 import { columnsOf, createExercise, saveExercise } from '../exercises/store';

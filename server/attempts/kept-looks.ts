@@ -1,6 +1,6 @@
 import type { Light } from '@cimbel/core/colour';
-import { hangingLook, litOf, type Looks } from '@cimbel/core/mark';
-import type { TressLook } from '@cimbel/core/tress';
+import { hangingLook, litOf, type Looks } from '@cimbel/core/exercise';
+import type { TressLook } from '@cimbel/core/draw';
 import { LRUCache } from 'lru-cache';
 import type { AssignmentRow } from '../assignments/row';
 

@@ -1,8 +1,8 @@
 import { shippedCase } from '@cimbel/core/cases';
-import type { ClientCase } from '@cimbel/core/card';
+import type { ClientCase } from '@cimbel/core/case';
 import { LIGHTS } from '@cimbel/core/colour';
-import { hangingLook } from '@cimbel/core/mark';
-import { EYE_GRAIN } from '@cimbel/core/tress';
+import { hangingLook } from '@cimbel/core/exercise';
+import { EYE_GRAIN } from '@cimbel/core/draw';
 import fc from 'fast-check';
 import { assignmentBody, inClassroom } from '../testing/harness';
 

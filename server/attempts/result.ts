@@ -1,5 +1,5 @@
 import type { Result } from '@cimbel/contract';
-import { withGiven } from '@cimbel/core/mark';
+import { withGiven } from '@cimbel/core/exercise';
 import type { Knex } from 'knex';
 import type { AssignmentRow } from '../assignments/row';
 import { changesOf, countingOf, effectiveGrade, isLate, lateLoss, pointsOf, worthOf } from './marks';

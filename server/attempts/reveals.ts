@@ -1,4 +1,5 @@
-import { QUESTIONS, TESTS, type HairTest, type Question, type RecordCard } from '@cimbel/core/card';
+import { QUESTIONS, TESTS, type HairTest, type Question } from '@cimbel/core/case';
+import type { RecordCard } from '@cimbel/core/card';
 import type { Knex } from 'knex';
 import type { AssignmentRow } from '../assignments/row';
 

@@ -9,12 +9,12 @@ import {
   type Revealed,
 } from '@cimbel/contract';
 import { HAIR_SIZES, type HairSize } from '@cimbel/contract/hair-pictures';
-import { revealOf } from '@cimbel/core/card';
+import { revealOf } from '@cimbel/core/case';
+import { LIGHTS } from '@cimbel/core/colour';
+import { DRAWING_NOW } from '@cimbel/core/draw';
 import { z } from 'zod';
 import { assignedToMe, begunByMe, openToMe, type AssignmentForMe } from '../assignments/access';
 import { ledByMe } from '../classes/access';
-import { LIGHTS } from '@cimbel/core/colour';
-import { DRAWING_NOW } from '@cimbel/core/tress';
 import { isShown } from '../assignments/row';
 import { checkCard } from '../assignments/check-card';
 import { HttpError, invalid, notFound } from '../http/errors';

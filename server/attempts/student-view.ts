@@ -1,5 +1,5 @@
 import type { StudentAssignmentPage, StudentAssignmentSummary, StudentTermsShown } from '@cimbel/contract';
-import { asSet, mainRegion } from '@cimbel/core/mark';
+import { asSet, mainRegion } from '@cimbel/core/exercise';
 import type { Knex } from 'knex';
 import { OF_STUDENT, isAhead, opensLater, setForStudents, type AssignmentForMe } from '../assignments/access';
 import { exerciseOf, isClosed, isShown, maxPoints } from '../assignments/row';

@@ -1,5 +1,5 @@
 import type { Joining, Rights } from '@cimbel/contract';
-import { houseRulesSchema, type HouseRules } from '@cimbel/core/theory';
+import { houseRulesSchema, type HouseRules } from '@cimbel/core/rules';
 import type { Knex } from 'knex';
 import { notAllowed } from '../http/errors';
 import type { Call } from '../http/route';

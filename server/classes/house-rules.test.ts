@@ -1,5 +1,5 @@
 import { shippedCase } from '@cimbel/core/cases';
-import { DEFAULT_HOUSE_RULES, HOUSE_RULES, choicesOf } from '@cimbel/core/theory';
+import { DEFAULT_HOUSE_RULES, HOUSE_RULES, choicesOf } from '@cimbel/core/rules';
 import { assignmentBody, inClassroom } from '../testing/harness';
 
 const { room } = inClassroom();

@@ -1,4 +1,4 @@
-import { houseRulesSchema } from '@cimbel/core/theory';
+import { houseRulesSchema } from '@cimbel/core/rules';
 import {
   archiveSchema,
   classCopySchema,

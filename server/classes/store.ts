@@ -1,5 +1,5 @@
 import type { ClassDetail, ClassSummary, Standing } from '@cimbel/contract';
-import { DEFAULT_HOUSE_RULES } from '@cimbel/core/theory';
+import { DEFAULT_HOUSE_RULES } from '@cimbel/core/rules';
 import type { Knex } from 'knex';
 import { ownLinesOf } from '../shade-books/store';
 import { pointsOfStubs, standingOf } from '../attempts/marks';

@@ -1,9 +1,10 @@
-import { clientCaseSchema, recordCardSchema } from '@cimbel/core/card';
+import { clientCaseSchema } from '@cimbel/core/case';
+import { recordCardSchema } from '@cimbel/core/card';
 import { shippedCase } from '@cimbel/core/cases';
 import { markItem } from '@cimbel/core/drill';
 import { markCard } from '@cimbel/core/mark';
-import { lineSchema, shippedLine } from '@cimbel/core/shades';
-import { DEFAULT_HOUSE_RULES, houseRulesSchema } from '@cimbel/core/theory';
+import { lineSchema, shippedLine } from '@cimbel/core/product';
+import { DEFAULT_HOUSE_RULES, houseRulesSchema } from '@cimbel/core/rules';
 import type { Knex } from 'knex';
 import { assignmentFor } from '../assignments/access';
 import { resultOf } from '../attempts/result';

@@ -1,15 +1,8 @@
-import { BENCH_STEPS, CARD_STEPS, EMPTY_CARD, type BenchStep, type RecordCard } from '@cimbel/core/card';
+import { BENCH_STEPS, CARD_STEPS, type BenchStep, cardRubric, withGiven } from '@cimbel/core/exercise';
+import { EMPTY_CARD, type RecordCard } from '@cimbel/core/card';
 import { shippedCase } from '@cimbel/core/cases';
-import {
-  NO_JUDGEMENT,
-  cardRubric,
-  defaultRubric,
-  previewOf,
-  slip,
-  withGiven,
-  type Misconception,
-} from '@cimbel/core/mark';
-import { shippedLine } from '@cimbel/core/shades';
+import { NO_JUDGEMENT, defaultRubric, previewOf, slip, type Misconception } from '@cimbel/core/mark';
+import { shippedLine } from '@cimbel/core/product';
 import { termsSchema, type Terms } from '@cimbel/contract';
 import type { Knex } from 'knex';
 import { randomUUID } from 'node:crypto';

@@ -5,8 +5,9 @@ import type {
   ExerciseVersion,
   LibraryExercise,
 } from '@cimbel/contract';
-import type { ClientCase, BenchStep } from '@cimbel/core/card';
-import type { Judgement, Misconception, Rubric } from '@cimbel/core/mark';
+import type { ClientCase } from '@cimbel/core/case';
+import type { BenchStep, Rubric } from '@cimbel/core/exercise';
+import type { Judgement, Misconception } from '@cimbel/core/mark';
 import type { Knex } from 'knex';
 import { isDeepStrictEqual } from 'node:util';
 import { HttpError } from '../http/errors';

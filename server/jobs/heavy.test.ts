@@ -1,9 +1,9 @@
 import { shippedCase } from '@cimbel/core/cases';
-import { BENCH_STEPS } from '@cimbel/core/card';
+import { BENCH_STEPS } from '@cimbel/core/exercise';
 import { defaultRubric, markCard, nearMisses, type MarkingInput } from '@cimbel/core/mark';
-import { SHIPPED_LINES } from '@cimbel/core/shades';
+import { SHIPPED_LINES } from '@cimbel/core/product';
 import { solveCase } from '@cimbel/core/solve';
-import { DEFAULT_HOUSE_RULES } from '@cimbel/core/theory';
+import { DEFAULT_HOUSE_RULES } from '@cimbel/core/rules';
 import { asBefore, doHeavy } from './heavy';
 
 const solved = solveCase(shippedCase('retouch-grey')!.clientCase, SHIPPED_LINES, DEFAULT_HOUSE_RULES);

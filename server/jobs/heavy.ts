@@ -1,13 +1,13 @@
 import { seedFrom } from '@cimbel/core';
-import { markCard } from '@cimbel/core/mark';
+import { markCard, type MarkingInput } from '@cimbel/core/mark';
 import { showSimulation } from '@cimbel/core/simulate';
 import { solveCase } from '@cimbel/core/solve';
+import type { ClientCase } from '@cimbel/core/case';
+import type { RecordCard, Work } from '@cimbel/core/card';
+import type { Line } from '@cimbel/core/product';
 import { LRUCache } from 'lru-cache';
 import { createHash } from 'node:crypto';
 import { tressPng } from './picture';
-import type { ClientCase, RecordCard, Work } from '@cimbel/core/card';
-import type { MarkingInput } from '@cimbel/core/mark';
-import type { Line } from '@cimbel/core/shades';
 
 /** Exercises that are marked at about the same time, of a few classes. */
 const MOST_KEPT = 60;

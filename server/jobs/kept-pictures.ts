@@ -1,4 +1,4 @@
-import type { Drawing, TressLook, TressSize } from '@cimbel/core/tress';
+import type { Drawing, TressLook, TressSize } from '@cimbel/core/draw';
 import { LRUCache } from 'lru-cache';
 import type { HeavyWork } from './heavy';
 

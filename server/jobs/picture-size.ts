@@ -1,4 +1,4 @@
-import type { TressSize } from '@cimbel/core/tress';
+import type { TressSize } from '@cimbel/core/draw';
 
 /** Sizes a picture of a test is drawn at, for plain and dense screens; anything else would let a caller order huge ones. */
 const PICTURE_SIZES = {

@@ -1,4 +1,4 @@
-import { paintTressAs, type Drawing, type TressLook, type TressSize } from '@cimbel/core/tress';
+import { paintTressAs, type Drawing, type TressLook, type TressSize } from '@cimbel/core/draw';
 import { PNG } from 'pngjs';
 
 /** A lock as a PNG. Drawn here, so that a browser gets hair to look at and no figures to look up. Size in pixels. */

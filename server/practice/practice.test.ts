@@ -7,7 +7,7 @@ import {
   rightResponse,
   type ItemSpec,
 } from '@cimbel/core/drill';
-import { DEFAULT_HOUSE_RULES } from '@cimbel/core/theory';
+import { DEFAULT_HOUSE_RULES } from '@cimbel/core/rules';
 import { assignmentBody, inClassroom, newId, PRACTICE_BODY } from '../testing/harness';
 
 const { h, room } = inClassroom();

@@ -16,8 +16,8 @@ import {
   type Scope,
   type Skill,
 } from '@cimbel/core/drill';
-import type { Line } from '@cimbel/core/shades';
-import { houseRulesSchema, type HouseRules } from '@cimbel/core/theory';
+import type { Line } from '@cimbel/core/product';
+import { houseRulesSchema, type HouseRules } from '@cimbel/core/rules';
 import type { Knex } from 'knex';
 import { countedOf } from './pace';
 import { linesOfVersions, ownLinesOf } from '../shade-books/store';

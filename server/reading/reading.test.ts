@@ -1,6 +1,6 @@
 import type { EducatorTest, MyTest, SittingResult, SittingState } from '@cimbel/contract';
 import { rightResponse, SKILLS, type Item } from '@cimbel/core/drill';
-import { paintTress, paintTressAs } from '@cimbel/core/tress';
+import { paintTress, paintTressAs } from '@cimbel/core/draw';
 import { PNG } from 'pngjs';
 import { type Browser, inClassroom, TEST_BODY } from '../testing/harness';
 import type { SittingRow } from './rows';

@@ -1,8 +1,8 @@
 import type { TestFeedback, TestVariants } from '@cimbel/contract';
 import type { Item, Response, Scope, Slot, Step, TestItem, EyeAnswer } from '@cimbel/core/drill';
-import type { Line } from '@cimbel/core/shades';
-import type { HouseRules } from '@cimbel/core/theory';
-import type { Drawing } from '@cimbel/core/tress';
+import type { Line } from '@cimbel/core/product';
+import type { HouseRules } from '@cimbel/core/rules';
+import type { Drawing } from '@cimbel/core/draw';
 
 export interface TestRow {
   id: string;

@@ -7,8 +7,8 @@ import {
   type Question,
   type SeedOf,
 } from '@cimbel/core/drill';
-import type { Line } from '@cimbel/core/shades';
-import { DRAWING_NOW } from '@cimbel/core/tress';
+import type { Line } from '@cimbel/core/product';
+import { DRAWING_NOW } from '@cimbel/core/draw';
 import type { Knex } from 'knex';
 import { createHmac } from 'node:crypto';
 import { HttpError, invalidField } from '../http/errors';

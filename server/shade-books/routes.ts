@@ -1,5 +1,5 @@
 import { shadeBookWriteSchema, type ShadeBooks } from '@cimbel/contract';
-import { SHIPPED_LINES } from '@cimbel/core/shades';
+import { SHIPPED_LINES } from '@cimbel/core/product';
 import { z } from 'zod';
 import { route, type Call, type Route } from '../http/route';
 import { bookDetail, booksOf, createBook, putAway, saveBook, type BookRow } from './store';

@@ -1,7 +1,7 @@
 import { bowlRatio } from '@cimbel/core/card';
 import { shippedCase } from '@cimbel/core/cases';
+import { shippedLine, type Line } from '@cimbel/core/product';
 import type { ShadeBook, ShadeBooks } from '@cimbel/contract';
-import { shippedLine, type Line } from '@cimbel/core/shades';
 import { assignmentBody, inClassroom } from '../testing/harness';
 
 const { room } = inClassroom();

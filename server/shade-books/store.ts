@@ -1,6 +1,6 @@
 import type { ShadeBook, ShadeBookSummary, ShadeBookWrite } from '@cimbel/contract';
-import { problemsOf } from '@cimbel/core/formats';
-import { shippedLine, type Line } from '@cimbel/core/shades';
+import { problemsOf } from '@cimbel/core/io';
+import { shippedLine, type Line } from '@cimbel/core/product';
 import type { Knex } from 'knex';
 import { HttpError } from '../http/errors';
 

@@ -1,7 +1,8 @@
 import type { Account, Role } from '@cimbel/contract';
 import { shippedCase } from '@cimbel/core/cases';
-import { BENCH_STEPS, type RecordCard } from '@cimbel/core/card';
-import { shippedLine } from '@cimbel/core/shades';
+import { BENCH_STEPS } from '@cimbel/core/exercise';
+import type { RecordCard } from '@cimbel/core/card';
+import { shippedLine } from '@cimbel/core/product';
 import type { Express } from 'express';
 import type { Knex } from 'knex';
 import pino from 'pino';

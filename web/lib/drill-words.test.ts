@@ -14,7 +14,7 @@ import {
   type Term,
 } from '@cimbel/core/drill';
 import type { Reason } from '@cimbel/core';
-import { houseRulesSchema } from '@cimbel/core/theory';
+import { houseRulesSchema } from '@cimbel/core/rules';
 import fc from 'fast-check';
 import { facetWords, termWords } from '../features/drill/words';
 import { LOCALES } from '../testing/locales';

@@ -1,5 +1,5 @@
-import { flOzOfGrams } from '@cimbel/core/measure';
-import type { HouseRules } from '@cimbel/core/theory';
+import { flOzOfGrams } from '@cimbel/core/product';
+import type { HouseRules } from '@cimbel/core/rules';
 import i18next, { type TFunction, type i18n as I18n } from 'i18next';
 import { initReactI18next } from 'react-i18next';
 import ui from '../locales/en/ui.json';

@@ -2,25 +2,16 @@ import { readFileSync, readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Reason } from '@cimbel/core';
 import { SHIPPED_CASES } from '@cimbel/core/cases';
-import { CRITERIA, MISCONCEPTIONS, markCard, nearMisses } from '@cimbel/core/mark';
-import {
-  BENCH_STEPS,
-  AFTERCARES,
-  EMPTY_CARD,
-  ZONES,
-  PLACEMENTS,
-  QUESTIONS,
-  REGIONS,
-  TESTS,
-  answerTo,
-  showsIn,
-  type RecordCard,
-} from '@cimbel/core/card';
-import { CONDITIONS, TYPICAL, PAST_KINDS, type PastLayer } from '@cimbel/core/process';
-import { SHIPPED_LINES } from '@cimbel/core/shades';
-import { LAYER_ROLES, ROUTES, rulingsFor, solveCase, tasksOf } from '@cimbel/core/solve';
-import { AREAS } from '@cimbel/core/hair';
-import { AREA_ORDERS, DEFAULT_HOUSE_RULES, TAKEN_AS } from '@cimbel/core/theory';
+import { CRITERIA, BENCH_STEPS } from '@cimbel/core/exercise';
+import { MISCONCEPTIONS, markCard, nearMisses } from '@cimbel/core/mark';
+import { AFTERCARES, EMPTY_CARD, PLACEMENTS, type RecordCard } from '@cimbel/core/card';
+import { ZONES, REGIONS, PAST_KINDS, type PastLayer, AREAS } from '@cimbel/core/hair';
+import { QUESTIONS, TESTS, answerTo, showsIn } from '@cimbel/core/case';
+import { CONDITIONS, TYPICAL } from '@cimbel/core/process';
+import { SHIPPED_LINES } from '@cimbel/core/product';
+import { LAYER_ROLES, ROUTES, rulingsFor, tasksOf } from '@cimbel/core/method';
+import { solveCase } from '@cimbel/core/solve';
+import { AREA_ORDERS, DEFAULT_HOUSE_RULES, TAKEN_AS } from '@cimbel/core/rules';
 import { gradingOf } from '@cimbel/core/testing/solved';
 import { LOCALES } from '../testing/locales';
 import { i18n } from './i18n';
@@ -208,7 +199,7 @@ describe('words for whole services', () => {
         })
         .join('\n');
     const core = join(__dirname, '../../core');
-    const text = ['card', 'solve', 'mark'].map((folder) => sources(join(core, folder))).join('\n');
+    const text = ['hair', 'case', 'card', 'method', 'solve', 'mark'].map((folder) => sources(join(core, folder))).join('\n');
     const { mark, route, danger, stop, reveal, solve, decided } = LOCALES.en.reasons;
     const unsaid = leaves({ mark, route, danger, stop, reveal, solve, decided }).filter((code) => {
       const name = code

@@ -1,4 +1,4 @@
-import { flOzOfGrams, gramsOfFlOz } from '@cimbel/core/measure';
+import { flOzOfGrams, gramsOfFlOz } from '@cimbel/core/product';
 import { createContext, useContext, type ComponentProps, type ReactNode } from 'react';
 import { I18nextProvider, useTranslation } from 'react-i18next';
 import { NumberInput } from '../ui/field';

@@ -1,9 +1,9 @@
 import { readFileSync, readdirSync } from 'node:fs';
 import { join } from 'node:path';
-import { CRITERIA } from '@cimbel/core/mark';
-import type { ClientCase } from '@cimbel/core/card';
+import { CRITERIA } from '@cimbel/core/exercise';
+import type { ClientCase } from '@cimbel/core/case';
 import { SHIPPED_CASES, shippedCase } from '@cimbel/core/cases';
-import { LINE_KINDS, SERIES, SHIPPED_LINES, readLabel, shippedLine } from '@cimbel/core/shades';
+import { LINE_KINDS, SERIES, SHIPPED_LINES, readLabel, shippedLine } from '@cimbel/core/product';
 import { explain, solveCase } from '@cimbel/core/solve';
 import {
   choicesOf,
@@ -15,10 +15,19 @@ import {
   DEFAULT_HOUSE_RULES,
   UNDERLAYS,
   houseRulesSchema,
-} from '@cimbel/core/theory';
+} from '@cimbel/core/rules';
 import { TONE_FAMILIES, type ToneFamily, LIGHTS } from '@cimbel/core/colour';
 import type { Reason } from '@cimbel/core';
-import { DIAMETERS, POROSITIES, type Porosity } from '@cimbel/core/hair';
+import {
+  DIAMETERS,
+  POROSITIES,
+  type Porosity,
+  PAST_KINDS,
+  TREATMENTS,
+  YELLOWS,
+  type PastLayer,
+  HAIR_FORMS,
+} from '@cimbel/core/hair';
 import {
   PRESETS,
   PRESET_NAMES,
@@ -29,16 +38,7 @@ import {
   type LabCoat,
   type Side,
 } from '@cimbel/core/lab';
-import {
-  CONDITIONS,
-  PAST_KINDS,
-  PRODUCT_KINDS,
-  STRETCHES,
-  TREATMENTS,
-  YELLOWS,
-  type PastLayer,
-} from '@cimbel/core/process';
-import { HAIR_FORMS } from '@cimbel/core/tress';
+import { CONDITIONS, PRODUCT_KINDS, STRETCHES } from '@cimbel/core/process';
 import fc from 'fast-check';
 import { LOCALES } from '../testing/locales';
 import { i18n } from './i18n';

@@ -1,5 +1,5 @@
 import type { EducatorAssignment } from '@cimbel/contract';
-import { CRITERIA } from '@cimbel/core/mark';
+import { CRITERIA } from '@cimbel/core/exercise';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';

@@ -1,6 +1,6 @@
 import type { ClassDetail, Standing } from '@cimbel/contract';
 import { Plus } from 'lucide-react';
-import { hasPassed } from '@cimbel/core/theory';
+import { hasPassed } from '@cimbel/core/rules';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
 import { dateTime, figure } from '../lib/i18n';

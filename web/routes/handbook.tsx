@@ -1,4 +1,4 @@
-import { RULE_IDS, RULE_SECTIONS } from '@cimbel/core';
+import { RULE_IDS, RULE_SECTIONS } from '@cimbel/core/rules';
 import { useEffect, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useLocation } from 'react-router';

@@ -1,5 +1,5 @@
 import type { ClassDetail } from '@cimbel/contract';
-import { SHIPPED_LINES } from '@cimbel/core/shades';
+import { SHIPPED_LINES } from '@cimbel/core/product';
 import {
   choicesOf,
   DEFAULT_HOUSE_RULES,
@@ -7,7 +7,7 @@ import {
   houseRuleExample,
   type HouseRule,
   type HouseRules,
-} from '@cimbel/core/theory';
+} from '@cimbel/core/rules';
 import { Radio, RadioGroup } from '@headlessui/react';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { CircleCheck, Circle } from 'lucide-react';

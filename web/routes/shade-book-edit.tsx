@@ -1,6 +1,6 @@
 import type { ShadeBook, ShadeBooks, ShadeBookWrite } from '@cimbel/contract';
-import { readShadeBook, readShadeTable, type Problem } from '@cimbel/core/formats';
-import type { Line } from '@cimbel/core/shades';
+import { readShadeBook, readShadeTable, type Problem } from '@cimbel/core/io';
+import type { Line } from '@cimbel/core/product';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { Redo2, Undo2 } from 'lucide-react';
 import { useEffect, useMemo, useState } from 'react';

@@ -1,5 +1,5 @@
 import type { ShadeBook } from '@cimbel/contract';
-import { shippedLine } from '@cimbel/core/shades';
+import { shippedLine } from '@cimbel/core/product';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { Copy, Pencil } from 'lucide-react';
 import { useState } from 'react';

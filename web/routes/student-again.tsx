@@ -1,6 +1,7 @@
 import type { Result } from '@cimbel/contract';
 import type { RecordCard } from '@cimbel/core/card';
-import { markCard, withGiven } from '@cimbel/core/mark';
+import { markCard } from '@cimbel/core/mark';
+import { withGiven } from '@cimbel/core/exercise';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';

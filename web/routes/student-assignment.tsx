@@ -1,6 +1,6 @@
 import type { StudentAssignment, StudentAssignmentPage as Page } from '@cimbel/contract';
 import { fromOlderCards, recordCardSchema } from '@cimbel/core/card';
-import { withGiven } from '@cimbel/core/mark';
+import { withGiven } from '@cimbel/core/exercise';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';

@@ -1,4 +1,4 @@
-import type { TressPixels } from '@cimbel/core/tress';
+import type { TressPixels } from '@cimbel/core/draw';
 import { useEffect, useRef, type CSSProperties } from 'react';
 import { paintInWorker } from '../workers/tress-painter';
 import type { HairDrawing } from '../workers/tress.worker';

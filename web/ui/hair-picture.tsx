@@ -1,4 +1,4 @@
-import type { TressLook } from '@cimbel/core/tress';
+import type { TressLook } from '@cimbel/core/draw';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Tress } from './tress';

@@ -1,4 +1,4 @@
-import type { TressLook } from '@cimbel/core/tress';
+import type { TressLook } from '@cimbel/core/draw';
 import { memo } from 'react';
 import { DrawnHair } from './drawn-hair';
 

@@ -1,7 +1,7 @@
-import type { ClientCase } from '@cimbel/core/card';
+import type { ClientCase } from '@cimbel/core/case';
 import { previewOf } from '@cimbel/core/mark';
-import type { Line } from '@cimbel/core/shades';
-import type { HouseRules } from '@cimbel/core/theory';
+import type { Line } from '@cimbel/core/product';
+import type { HouseRules } from '@cimbel/core/rules';
 
 export interface PreviewAsked {
   clientCase: ClientCase;

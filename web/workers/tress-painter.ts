@@ -1,4 +1,4 @@
-import type { TressPixels, TressSize } from '@cimbel/core/tress';
+import type { TressPixels, TressSize } from '@cimbel/core/draw';
 import type { HairDrawing, TressJob } from './tress.worker';
 
 /** One worker draws for the whole page, so that the page never misses a frame; what was drawn is kept. */

@@ -5,7 +5,7 @@ import {
   type TressLook,
   type TressPixels,
   type TressSize,
-} from '@cimbel/core/tress';
+} from '@cimbel/core/draw';
 import { headOf, type View } from '../features/head/sheet-views';
 
 /** Hair to be drawn: a lock, or that of a head in one of its drawings. */

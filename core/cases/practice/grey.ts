@@ -1,4 +1,4 @@
-import { coloured, makeCase, to, zone, type ShippedCase } from '../make';
+import { type ShippedCase, makeCase, zone, coloured, to } from '../case-maker';
 
 /** Grey covered, blended and carried, as practitioners meet it. */
 export const GREY_CASES: readonly ShippedCase[] = [

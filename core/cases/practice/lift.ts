@@ -1,4 +1,4 @@
-import { lightened, makeCase, to, zone, type ShippedCase } from '../make';
+import { type ShippedCase, makeCase, zone, to, lightened } from '../case-maker';
 
 /** Hair taken lighter: by colour, by lightener, in part. */
 export const LIFT_CASES: readonly ShippedCase[] = [

@@ -1,9 +1,9 @@
 import { reason } from '../../reason';
-import { GROWTH, weeksToGrow } from '../../theory';
+import { weeksToGrow, GROWTH } from '../../rules';
 import { wrongFigures } from '../choice';
 import { term } from '../item';
-import { hasJudgements, judge, judgementFacets } from '../judgement';
-import type { Made, Making, SkillMaker } from '../make';
+import { judgementFacets, hasJudgements, judge } from '../judgement';
+import type { Making, Made, SkillMaker } from '../maker';
 
 /** How long a regrowth has been growing, from its centimetres (A5). */
 function weeksOf({ draw, step }: Making): Made {

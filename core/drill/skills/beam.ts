@@ -1,11 +1,10 @@
 import { reason } from '../../reason';
-import { COUNTERS, VIOLET_DOSE, counterAt, underlayAt, type Counter } from '../../theory';
-import { houseFact } from '../house';
+import { VIOLET_DOSE, type Counter, COUNTERS, counterAt, underlayAt } from '../../rules';
+import { lightFor, houseFact } from '../context';
+import { type Laid, layOut } from '../dosed-choice';
 import { term } from '../item';
-import { layOut, type Laid } from '../lay';
-import type { Made, Making } from '../make';
-import { lightFor } from '../context';
-import { lookOfSubject, type Subject } from '../subject';
+import type { Making, Made } from '../maker';
+import { type Subject, lookOfSubject } from '../subject';
 
 /** Levels whose warmth is laid level; 10 wants no more than a trace. */
 export const BEAM_LEVELS = { from: 5, to: 9 } as const;

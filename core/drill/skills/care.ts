@@ -1,10 +1,10 @@
 import { reason } from '../../reason';
-import { BLUE_CARE_FROM, VIOLET_CARE_FROM } from '../../theory';
+import { BLUE_CARE_FROM, VIOLET_CARE_FROM } from '../../rules';
 import { chooseAmong } from '../choice';
 import { levelsOf } from '../context';
 import { term } from '../item';
-import { hasJudgements, judge, judgementFacets } from '../judgement';
-import type { Made, Making, SkillMaker } from '../make';
+import { judgementFacets, hasJudgements, judge } from '../judgement';
+import type { Making, Made, SkillMaker } from '../maker';
 
 type Care = 'violet' | 'blue' | 'none' | 'red' | 'gold' | 'green';
 const COOL_ANSWERS: readonly Care[] = ['violet', 'blue', 'red', 'gold'];

@@ -1,19 +1,19 @@
-import { POROSITIES, type Porosity } from '../../hair';
+import { type Porosity, POROSITIES } from '../../hair';
 import {
-  CONDITIONS,
-  conditionOf,
-  levelsInOneVisit,
-  stretchTest,
-  TYPICAL,
-  type Condition,
   type StretchTest,
+  type Condition,
+  TYPICAL,
+  stretchTest,
+  conditionOf,
+  CONDITIONS,
+  levelsInOneVisit,
 } from '../../process';
 import { reason } from '../../reason';
 import { chooseAmong } from '../choice';
-import { insist } from '../draw';
-import { term, type Term } from '../item';
-import { hasJudgements, judge, judgementFacets } from '../judgement';
-import { at, type BySteps, type Made, type Making, type SkillMaker } from '../make';
+import { type Term, term } from '../item';
+import { judgementFacets, hasJudgements, judge } from '../judgement';
+import { type BySteps, type Making, at, type Made, type SkillMaker } from '../maker';
+import { insist } from '../random-draw';
 
 /** How far in damage an item may lie from the typical hair of its condition, by step. */
 const SPREAD: BySteps = [0, 0.02, 0.04, 0.06, 0.075];

@@ -1,10 +1,10 @@
-import { reason } from '../../reason';
 import { levelsInOneVisit, THROUGH_DYE_COUNTS } from '../../process';
+import { reason } from '../../reason';
 import { wrongFigures } from '../choice';
-import { insist } from '../draw';
 import { term } from '../item';
-import { hasJudgements, judge, judgementFacets } from '../judgement';
-import type { Made, Making, SkillMaker } from '../make';
+import { judgementFacets, hasJudgements, judge } from '../judgement';
+import type { Making, Made, SkillMaker } from '../maker';
+import { insist } from '../random-draw';
 
 /** Where a first visit may end when the lift goes through dye as well (C4): levels through dye count double. */
 function throughDye({ draw }: Making): Made {

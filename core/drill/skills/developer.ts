@@ -1,14 +1,13 @@
-import { percentOfVol, volOfPercent } from '../../measure';
 import { HIGH_LIFT_FROM } from '../../process';
+import { percentOfVol, volOfPercent } from '../../product';
 import { reason, type Reason } from '../../reason';
-import { chooseDeveloper, lightenerVols, liftOf, type Place } from '../../theory';
-import { chooseAmong, wrongFigures } from '../choice';
-import { levelsOf, lineNamed } from '../context';
-import { insist } from '../draw';
-import { houseFact } from '../house';
+import { chooseDeveloper, liftOf, type Place, lightenerVols } from '../../rules';
+import { wrongFigures, chooseAmong } from '../choice';
+import { lineNamed, levelsOf, houseFact } from '../context';
 import { term } from '../item';
-import { hasJudgements, judge, judgementFacets } from '../judgement';
-import type { Made, Making, SkillMaker } from '../make';
+import { judgementFacets, hasJudgements, judge } from '../judgement';
+import type { Making, Made, SkillMaker } from '../maker';
+import { insist } from '../random-draw';
 
 const STRENGTHS = [10, 20, 30, 40] as const;
 const volTerm = (vol: number) => term('option.vol', { vol });

@@ -1,13 +1,12 @@
-import { blendVol, stockFraction } from '../../measure';
+import { FORMULA_LINES, SHIPPED_LINES, stockFraction, blendVol } from '../../product';
 import { reason } from '../../reason';
-import { FORMULA_LINES, SHIPPED_LINES } from '../../shades';
-import { dilutionRuling, DILUTION_RULINGS, mayDilute } from '../../theory';
-import { chooseAmong, wrongFigures } from '../choice';
-import { insist } from '../draw';
-import { houseFact } from '../house';
-import { term, type Term } from '../item';
-import { hasJudgements, judge, judgementFacets } from '../judgement';
-import { type Made, type Making, type SkillMaker } from '../make';
+import { mayDilute, dilutionRuling, DILUTION_RULINGS } from '../../rules';
+import { wrongFigures, chooseAmong } from '../choice';
+import { houseFact } from '../context';
+import { type Term, term } from '../item';
+import { judgementFacets, hasJudgements, judge } from '../judgement';
+import type { Making, Made, SkillMaker } from '../maker';
+import { insist } from '../random-draw';
 import { bowlSolution } from './ratio';
 
 /** What the developer is wanted for, and the strength that takes (D2, F7, F8): from step 3 on it is for the student to know. */

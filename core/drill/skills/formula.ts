@@ -1,11 +1,10 @@
 import { reason } from '../../reason';
 import { chooseAmong, wrongFigures } from '../choice';
-import { levelsOf } from '../context';
-import { insist } from '../draw';
-import { houseFact } from '../house';
+import { levelsOf, houseFact } from '../context';
 import { term } from '../item';
-import { hasJudgements, judge, judgementFacets } from '../judgement';
-import type { Made, Making, SkillMaker } from '../make';
+import { judgementFacets, hasJudgements, judge } from '../judgement';
+import type { Making, Made, SkillMaker } from '../maker';
+import { insist } from '../random-draw';
 
 /** Level of the shade for a lift by colour, by the class's school (F2). */
 function shadeLevel({ draw, scope, rules }: Making): Made {

@@ -1,12 +1,11 @@
 import { reason } from '../../reason';
-import { naturalShareFor, type HouseRules } from '../../theory';
+import { type HouseRules, naturalShareFor } from '../../rules';
 import { chooseAmong } from '../choice';
-import { levelsOf, lightFor } from '../context';
-import { insist } from '../draw';
-import { houseFact } from '../house';
+import { levelsOf, lightFor, houseFact } from '../context';
 import { term } from '../item';
-import { at, type BySteps, type Made, type Making, type SkillMaker } from '../make';
-import { apartByLevel, apartByWhite, keepsLevel, lookOfSubject, type Subject } from '../subject';
+import { type BySteps, type Making, type Made, at, type SkillMaker } from '../maker';
+import { insist } from '../random-draw';
+import { type Subject, lookOfSubject, apartByWhite, keepsLevel, apartByLevel } from '../subject';
 
 export const PLACES_OF_GREY = ['hairline', 'temple', 'crown', 'nape'] as const;
 /** Least difference of share between the greyest place and the next, by step. */

@@ -1,11 +1,11 @@
 import type { ToneFamily } from '../../colour';
-import { reason, type Reason } from '../../reason';
-import { familiesOf, readLabel, shadesOf, writeLabel, type Line, type Shade } from '../../shades';
-import { chooseAmong, type Candidate } from '../choice';
+import { type Shade, shadesOf, familiesOf, readLabel, writeLabel, type Line } from '../../product';
+import { type Reason, reason } from '../../reason';
+import { type Candidate, chooseAmong } from '../choice';
 import { formulaLines, levelsOf, lineNamed } from '../context';
-import { insist } from '../draw';
-import { term, type Term } from '../item';
-import type { Made, Making, SkillMaker } from '../make';
+import { type Term, term } from '../item';
+import type { Making, Made, SkillMaker } from '../maker';
+import { insist } from '../random-draw';
 
 export function shadeTerm({ level: depth, tone, series }: Pick<Shade, 'level' | 'tone' | 'series'>): Term {
   // Clear is not asked about: it has no level and no tone to read.

@@ -1,18 +1,18 @@
 import {
-  differenceOf,
-  levelOfLightness,
   TONE_FAMILIES,
   TONES,
-  type Light,
   type ToneFamily,
+  type Light,
+  levelOfLightness,
+  differenceOf,
 } from '../../colour';
 import { reason } from '../../reason';
-import { levelsOf, lightFor } from '../context';
-import { insist } from '../draw';
-import { term, type Deceit } from '../item';
-import { hasJudgements, judge, judgementFacets } from '../judgement';
-import { at, type BySteps, type Made, type Making, type SkillMaker } from '../make';
-import { apartByLevel, keepsLevel, labOfSubject, lookOfSubject, type Subject } from '../subject';
+import { lightFor, levelsOf } from '../context';
+import { type Deceit, term } from '../item';
+import { judgementFacets, hasJudgements, judge } from '../judgement';
+import { type Making, type Made, at, type BySteps, type SkillMaker } from '../maker';
+import { insist } from '../random-draw';
+import { type Subject, labOfSubject, keepsLevel, lookOfSubject, apartByLevel } from '../subject';
 
 const SHINES = { dull: 0.15, shiny: 1 } as const;
 

@@ -1,12 +1,12 @@
-import { differenceOf, neutralLab, TONES, type Lab } from '../../colour';
-import { labOfStrand, strandOfColour, type Strand } from '../../hair';
+import { type Lab, differenceOf, neutralLab, TONES } from '../../colour';
+import { strandLook } from '../../draw';
+import { strandOfColour, type Strand, labOfStrand } from '../../hair';
 import { reason } from '../../reason';
-import { strandLook } from '../../tress';
 import { levelsOf, lightFor } from '../context';
-import { insist } from '../draw';
 import { term } from '../item';
-import { at, type BySteps, type Made, type Making, type SkillMaker } from '../make';
-import { labOfSubject, lookOfSubject, type Subject } from '../subject';
+import { type BySteps, type Making, type Made, at, type SkillMaker } from '../maker';
+import { insist } from '../random-draw';
+import { type Subject, labOfSubject, lookOfSubject } from '../subject';
 
 /** Four at least: of three, one order in six comes out right by chance. */
 const HOW_MANY: BySteps = [4, 4, 4, 5, 6];

@@ -1,14 +1,13 @@
 import { reason } from '../../reason';
-import { counterAt, COUNTERS, underlayAt, type Counter } from '../../theory';
+import { type Counter, underlayAt, counterAt, COUNTERS } from '../../rules';
 import { chooseAmong } from '../choice';
-import { levelsOf } from '../context';
-import { insist } from '../draw';
-import { houseFact } from '../house';
+import { houseFact, levelsOf } from '../context';
 import { term } from '../item';
-import { hasJudgements, judge, judgementFacets } from '../judgement';
-import { at, type Made, type Making, type SkillMaker } from '../make';
+import { judgementFacets, hasJudgements, judge } from '../judgement';
+import { type Making, type Made, at, type SkillMaker } from '../maker';
+import { insist } from '../random-draw';
 import { BEAM_LEVELS, beam } from './beam';
-import { otherUnderlays, underlayTerm } from './underlay';
+import { underlayTerm, otherUnderlays } from './underlay';
 
 const counterTerm = (counter: Counter) => term('option.counter', { counter });
 

@@ -1,11 +1,11 @@
 import { reason } from '../../reason';
-import { liftOf } from '../../theory';
+import { liftOf } from '../../rules';
 import { chooseAmong } from '../choice';
 import { levelsOf } from '../context';
-import { insist } from '../draw';
 import { term } from '../item';
-import { hasJudgements, judge, judgementFacets } from '../judgement';
-import type { Made, Making, SkillMaker } from '../make';
+import { judgementFacets, hasJudgements, judge } from '../judgement';
+import type { Making, Made, SkillMaker } from '../maker';
+import { insist } from '../random-draw';
 
 /** Hair that a product goes on, and whether its colour can be lifted by colour. */
 const HAIRS = ['natural', 'dyed', 'lightened'] as const;

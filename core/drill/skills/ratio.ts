@@ -1,19 +1,19 @@
-import { APPLICATION_AREAS, DENSITIES, type Density, type Service } from '../../hair';
+import { type Service, APPLICATION_AREAS, type Density, DENSITIES } from '../../hair';
 import {
-  amountGuide,
+  weighingToleranceGrams,
   bowlFromColour,
   bowlFromTotal,
-  flOzOfGrams,
-  gramsOfFlOz,
   splitByParts,
-  weighingToleranceGrams,
-} from '../../measure';
+  amountGuide,
+  gramsOfFlOz,
+  flOzOfGrams,
+} from '../../product';
 import { reason } from '../../reason';
 import { wrongFigures } from '../choice';
-import { insist } from '../draw';
-import { term, type Form } from '../item';
-import { hasJudgements, judge, judgementFacets } from '../judgement';
-import { at, type Made, type Making, type SkillMaker } from '../make';
+import { type Form, term } from '../item';
+import { judgementFacets, hasJudgements, judge } from '../judgement';
+import { type Making, type Made, at, type SkillMaker } from '../maker';
+import { insist } from '../random-draw';
 
 /** Sums are right to half a gram or one in a hundred, and near within what a careful bowl is off by (M4). */
 export const bowlSolution = (value: number) =>

@@ -1,12 +1,11 @@
 import { reason } from '../../reason';
-import { CHECKS, rinseMinute, servesMinutes, startsToEndTogether } from '../../theory';
-import { chooseAmong, wrongFigures } from '../choice';
-import { formulaLines, lineNamed } from '../context';
-import { insist } from '../draw';
-import { houseFact } from '../house';
-import { term, type Form } from '../item';
-import { hasJudgements, judge, judgementFacets } from '../judgement';
-import type { Made, Making, SkillMaker } from '../make';
+import { startsToEndTogether, CHECKS, rinseMinute, servesMinutes } from '../../rules';
+import { wrongFigures, chooseAmong } from '../choice';
+import { lineNamed, formulaLines, houseFact } from '../context';
+import { type Form, term } from '../item';
+import { judgementFacets, hasJudgements, judge } from '../judgement';
+import type { Making, Made, SkillMaker } from '../maker';
+import { insist } from '../random-draw';
 
 const MINUTES: Form = { kind: 'figure', unit: 'minutes', decimals: 0 };
 const exactly = (value: number) => ({ kind: 'figure', value, full: 0.5, near: 2 }) as const;

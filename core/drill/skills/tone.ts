@@ -1,12 +1,12 @@
-import { differenceOf, TONE_FAMILIES, type Lab, type Light, type Tone, type ToneFamily } from '../../colour';
+import { TONE_FAMILIES, type Tone, type ToneFamily, type Light, differenceOf, type Lab } from '../../colour';
+import { FORMULA_LINES, shadesOf } from '../../product';
 import { reason } from '../../reason';
-import { FORMULA_LINES, shadesOf } from '../../shades';
 import { chooseAmong } from '../choice';
 import { levelsOf, lightFor } from '../context';
-import { insist } from '../draw';
-import { term, type Term } from '../item';
-import { at, type BySteps, type Made, type Making, type SkillMaker } from '../make';
-import { labOfSubject, lookOfSubject, type Subject } from '../subject';
+import { type Term, term } from '../item';
+import { type BySteps, type Making, type Made, at, type SkillMaker } from '../maker';
+import { insist } from '../random-draw';
+import { type Subject, labOfSubject, lookOfSubject } from '../subject';
 
 /** Least ΔE2000 between the right answer and any other that is offered, by step. */
 const FAMILY_APART: BySteps = [9, 7, 5.5, 4.5, 3.5];

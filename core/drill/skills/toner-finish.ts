@@ -1,7 +1,7 @@
-import { TONES, isWarm, type ToneFamily } from '../../colour';
+import { type ToneFamily, TONES, isWarm } from '../../colour';
 import type { HairReading } from '../../hair';
-import type { Shade } from '../../shades';
-import type { Draw } from '../draw';
+import type { Shade } from '../../product';
+import type { Draw } from '../random-draw';
 
 /** Low-strength lines that toners are taken from, and the kind of each. */
 export const TONER_LINES = { quillet: 'demi', pellow: 'acidGloss' } as const;

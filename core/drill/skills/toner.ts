@@ -1,26 +1,25 @@
-import { differenceOf, isWarm, toneLab } from '../../colour';
-import { readStrand, type HairReading } from '../../hair';
+import { toneLab, isWarm, differenceOf } from '../../colour';
+import { type HairReading, readStrand } from '../../hair';
+import { type Shade, shadesOf } from '../../product';
 import { reason } from '../../reason';
-import { shadesOf, type Shade } from '../../shades';
-import { tonerLevels, underlayAt } from '../../theory';
+import { tonerLevels, underlayAt } from '../../rules';
 import { chooseAmong } from '../choice';
-import { levelsOf, lineNamed, lightFor } from '../context';
-import { insist } from '../draw';
-import { houseFact } from '../house';
+import { levelsOf, lineNamed, lightFor, houseFact } from '../context';
 import { term } from '../item';
-import { hasJudgements, judge, judgementFacets } from '../judgement';
-import { at, type BySteps, type Making, type SkillMaker } from '../make';
-import { labOfSubject, lookOfSubject, strandOfSubject, type Subject } from '../subject';
+import { judgementFacets, hasJudgements, judge } from '../judgement';
+import { type BySteps, type SkillMaker, type Making, at } from '../maker';
+import { insist } from '../random-draw';
+import { type Subject, strandOfSubject, labOfSubject, lookOfSubject } from '../subject';
+import { tonerLaid } from './toner-dose';
 import {
-  AS_WISHED,
-  MOST_SHIFT,
+  type TonerLine,
   TONER_LINES,
   WISHES,
-  comesNear,
+  AS_WISHED,
+  MOST_SHIFT,
   mistakesAmong,
-  type TonerLine,
+  comesNear,
 } from './toner-finish';
-import { tonerLaid } from './toner-laid';
 
 /** The right shade has to come this much nearer to the wish than any wrong one that is offered, ΔE2000, by step. */
 const NEARER_BY: BySteps = [4, 3.5, 3, 2.5, 2];

@@ -1,13 +1,12 @@
 import { differenceOf } from '../../colour';
 import { reason } from '../../reason';
-import { underlayAt, UNDERLAY_TABLE, type Underlay } from '../../theory';
+import { type Underlay, underlayAt, UNDERLAY_TABLE } from '../../rules';
 import { chooseAmong } from '../choice';
-import { levelsOf, lightFor } from '../context';
-import { insist } from '../draw';
-import { houseFact } from '../house';
+import { levelsOf, lightFor, houseFact } from '../context';
 import { term } from '../item';
-import { at, type Making, type SkillMaker } from '../make';
-import { apartByLevel, keepsLevel, labOfSubject, lookOfSubject, type Subject } from '../subject';
+import { type Making, at, type SkillMaker } from '../maker';
+import { insist } from '../random-draw';
+import { type Subject, keepsLevel, lookOfSubject, apartByLevel, labOfSubject } from '../subject';
 
 const bared = (level: number): Subject => ({ kind: 'lightened', level, white: 0 });
 export const underlayTerm = (underlay: Underlay) => term('option.underlay', { underlay });

@@ -1,14 +1,14 @@
 import { differenceOf } from '../../colour';
-import { labOfStrand, naturalStrand, type Strand } from '../../hair';
-import { strandUnder, type Mix } from '../../process';
+import { type StretchOfHair, strandLook } from '../../draw';
+import { labOfStrand, type Strand, naturalStrand } from '../../hair';
+import { type Mix, strandUnder } from '../../process';
+import type { Shade } from '../../product';
 import { reason } from '../../reason';
-import type { Shade } from '../../shades';
-import { strandLook, type StretchOfHair } from '../../tress';
-import { levelsOf, lightFor } from '../context';
-import { insist } from '../draw';
+import { lightFor, levelsOf } from '../context';
 import { term } from '../item';
-import { at, type BySteps, type Made, type Making, type SkillMaker } from '../make';
-import { keptStrand, strandOfSubject } from '../subject';
+import { type BySteps, type Making, at, type Made, type SkillMaker } from '../maker';
+import { insist } from '../random-draw';
+import { strandOfSubject, keptStrand } from '../subject';
 
 /** Levels between one zone and the next, by step. */
 const LEVELS_APART: BySteps = [3, 2.5, 2, 1.5, 1];

@@ -1,16 +1,12 @@
-import { differenceOf, levelOfLightness, neutralLab, toneLab, type ToneFamily } from '../../colour';
-import {
-  JUDGEMENTS,
-  labOfSubject,
-  strandOfSubject,
-  type DrillContext,
-  type Item,
-  type Skill,
-  type Term,
-} from '..';
+import { levelOfLightness, neutralLab, toneLab, type ToneFamily, differenceOf } from '../../colour';
+import { zoneMeanLab } from '../../draw';
 import { readStrand } from '../../hair';
-import { SHIPPED_LINES, readLabel, shippedLine } from '../../shades';
-import { zoneMeanLab } from '../../tress';
+import { shippedLine, SHIPPED_LINES, readLabel } from '../../product';
+import type { DrillContext } from '../context';
+import type { Item, Term } from '../item';
+import { JUDGEMENTS } from '../judgements';
+import type { Skill } from '../skill';
+import { labOfSubject, strandOfSubject } from '../subject';
 
 /**
  * The right answer of each kind of item, reckoned once more from what the student is shown and from figures written

@@ -1,46 +1,41 @@
 import {
-  TONE_FAMILIES,
   chromaOf,
+  type Lab,
   differenceOf,
   hueOf,
-  neutralLab,
-  toneLab,
-  type Lab,
   type ToneFamily,
+  toneLab,
+  neutralLab,
+  TONE_FAMILIES,
 } from '../../colour';
 import {
-  dyeOf,
-  labOfStrand,
-  levelOfPigmented,
   levelOfStrand,
-  lightenedStrand,
-  naturalLab,
-  naturalStrand,
-  readStrand,
+  labOfStrand,
   type Strand,
+  naturalStrand,
+  lightenedStrand,
+  dyeOf,
+  readStrand,
+  levelOfPigmented,
+  naturalLab,
 } from '../../hair';
 import {
   after,
-  anyShade,
-  cleanse,
-  gentlePowder,
   permanent,
   powder,
-  remover,
-  shades,
   toner,
+  gentlePowder,
+  remover,
+  cleanse,
+  anyShade,
+  shades,
 } from '../../testing/bowls';
-import {
-  conditionOf,
-  CONDITIONS,
-  coverageOf,
-  strandAfter,
-  apply,
-  treated,
-  withPast,
-  zoneAt,
-  type Mix,
-} from '..';
+import { strandAfter, apply } from '../apply';
+import { coverageOf } from '../coat';
+import { CONDITIONS, conditionOf, treated } from '../condition';
+import { withPast } from '../past-services';
+import type { Mix } from '../mix';
+import { zoneAt } from '../zone-timeline';
 
 /**
  * The behaviour that must hold, as data: every row of the engine's table with what is measured and the span it has to lie

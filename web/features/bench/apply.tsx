@@ -1,6 +1,7 @@
 import type { StudentAssignment } from '@cimbel/contract';
-import { areasOf, lastMinute, type RecordCard, type Step } from '@cimbel/core/card';
-import { AREA_ORDERS, WASHES } from '@cimbel/core/theory';
+import { areasOf } from '@cimbel/core/hair';
+import { lastMinute, type RecordCard, type Step } from '@cimbel/core/card';
+import { AREA_ORDERS, WASHES } from '@cimbel/core/rules';
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';

@@ -1,6 +1,7 @@
 import type { ShownSimulation, StudentAssignment } from '@cimbel/contract';
 import type { Light } from '@cimbel/core/colour';
-import { lastMinute, type PlaceId, type RecordCard } from '@cimbel/core/card';
+import { lastMinute, type RecordCard } from '@cimbel/core/card';
+import type { PlaceId } from '@cimbel/core/hair';
 import { NotebookText } from 'lucide-react';
 import { useState, type ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';

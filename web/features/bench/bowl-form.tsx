@@ -1,6 +1,6 @@
 import type { StudentAssignment } from '@cimbel/contract';
 import { bowlGrams, bowlRatio, bowlVol, shadePartsOf, type Bowl } from '@cimbel/core/card';
-import { hasDeveloper, hasShades, type Line } from '@cimbel/core/shades';
+import { hasDeveloper, hasShades, type Line } from '@cimbel/core/product';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { WeightInput } from '../../lib/units';

@@ -1,10 +1,11 @@
 import type { Result } from '@cimbel/contract';
 import { SHIPPED_CASES } from '@cimbel/core/cases';
 import { NO_JUDGEMENT, markCard, nearMisses } from '@cimbel/core/mark';
-import { BENCH_STEPS, EMPTY_CARD, type Bowl, type RecordCard } from '@cimbel/core/card';
-import { SHIPPED_LINES, shippedLine } from '@cimbel/core/shades';
+import { BENCH_STEPS } from '@cimbel/core/exercise';
+import { EMPTY_CARD, type Bowl, type RecordCard } from '@cimbel/core/card';
+import { SHIPPED_LINES, shippedLine } from '@cimbel/core/product';
 import { gradingOf, solved } from '@cimbel/core/testing/solved';
-import { DEFAULT_HOUSE_RULES } from '@cimbel/core/theory';
+import { DEFAULT_HOUSE_RULES } from '@cimbel/core/rules';
 import { fieldsOf, textOf } from '../../testing/render';
 import { BowlForm } from './bowl-form';
 import { ModelAnswerPanel } from '../marking/model-answer';

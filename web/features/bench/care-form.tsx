@@ -1,12 +1,6 @@
-import {
-  CARE_KINDS,
-  MOST_CARE,
-  RINSE_WATER,
-  type CareKind,
-  type CareStep,
-  type PlaceId,
-} from '@cimbel/core/card';
-import { TREATMENTS, WASH_KINDS } from '@cimbel/core/process';
+import { CARE_KINDS, MOST_CARE, RINSE_WATER, type CareKind, type CareStep } from '@cimbel/core/card';
+import { type PlaceId, TREATMENTS } from '@cimbel/core/hair';
+import { WASH_KINDS } from '@cimbel/core/process';
 import { Plus, Trash2 } from 'lucide-react';
 import { useTranslation } from 'react-i18next';
 import { placeWord } from '../../lib/i18n';

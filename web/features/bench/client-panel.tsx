@@ -1,5 +1,5 @@
 import type { StudentAssignment } from '@cimbel/contract';
-import { CAUTIONS } from '@cimbel/core/theory';
+import { CAUTIONS } from '@cimbel/core/rules';
 import { useTranslation } from 'react-i18next';
 import { capital } from '../../lib/i18n';
 import { Facts, Sheet } from '../../ui/panel';

@@ -1,5 +1,6 @@
 import type { StudentAssignment } from '@cimbel/contract';
-import { QUESTIONS, STATION, TESTS, type RecordCard } from '@cimbel/core/card';
+import { QUESTIONS, TESTS } from '@cimbel/core/case';
+import { STATION, type RecordCard } from '@cimbel/core/card';
 import { Check } from 'lucide-react';
 import { useTranslation } from 'react-i18next';
 import { capital } from '../../lib/i18n';

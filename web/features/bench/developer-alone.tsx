@@ -1,6 +1,6 @@
 import type { StudentAssignment } from '@cimbel/contract';
 import { bowlRatio, bowlVol, colourGrams, type Bowl, type RecordCard } from '@cimbel/core/card';
-import { hasDeveloper, type Line } from '@cimbel/core/shades';
+import { hasDeveloper, type Line } from '@cimbel/core/product';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Empty, Sheet } from '../../ui/panel';

@@ -1,6 +1,6 @@
-import { placeParts, type PlaceId, type Stretch } from '@cimbel/core/card';
+import { placeParts, type PlaceId, type Stretch } from '@cimbel/core/hair';
+import type { Looks, RegionAsSet } from '@cimbel/core/exercise';
 import { HAIR_SIZES } from '@cimbel/contract/hair-pictures';
-import type { Looks, RegionAsSet } from '@cimbel/core/mark';
 import type { ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import { capital, figure } from '../../lib/i18n';

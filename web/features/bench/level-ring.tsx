@@ -1,7 +1,7 @@
 import { Radio, RadioGroup } from '@headlessui/react';
 import { TOP_OF_TEN } from '@cimbel/core/colour';
 import { lightenedStrand } from '@cimbel/core/hair';
-import { asSwatch, naturalLook, strandLook, type TressLook } from '@cimbel/core/tress';
+import { asSwatch, naturalLook, strandLook, type TressLook } from '@cimbel/core/draw';
 import { useTranslation } from 'react-i18next';
 import { Tress } from '../../ui/tress';
 import '../../lib/words/craft';

@@ -1,5 +1,5 @@
 import type { Bowl } from '@cimbel/core/card';
-import type { Line } from '@cimbel/core/shades';
+import type { Line } from '@cimbel/core/product';
 import { useTranslation } from 'react-i18next';
 import { Select } from '../../ui/field';
 import { pourName } from './words';

@@ -1,11 +1,13 @@
 import type { StudentAssignment } from '@cimbel/contract';
 import { seedFrom } from '@cimbel/core';
-import { revealOf, type BenchStep, type ClientCase, type RecordCard } from '@cimbel/core/card';
-import { asSet, litOf, slip as slipOn, withGiven, type Misconception } from '@cimbel/core/mark';
-import type { Line } from '@cimbel/core/shades';
+import { revealOf, type ClientCase } from '@cimbel/core/case';
+import { type BenchStep, asSet, litOf, withGiven } from '@cimbel/core/exercise';
+import type { RecordCard } from '@cimbel/core/card';
+import { slip as slipOn, type Misconception } from '@cimbel/core/mark';
+import type { Line } from '@cimbel/core/product';
 import { showSimulation } from '@cimbel/core/simulate';
 import type { Solution } from '@cimbel/core/solve';
-import type { HouseRules } from '@cimbel/core/theory';
+import type { HouseRules } from '@cimbel/core/rules';
 import { useDeferredValue, useMemo, useReducer, useState, type ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Button } from '../../ui/button';

@@ -1,6 +1,7 @@
 import type { ShownSimulation, StudentAssignment } from '@cimbel/contract';
-import { type PlaceId, type RecordCard, lastMinute } from '@cimbel/core/card';
-import type { TressLook } from '@cimbel/core/tress';
+import type { PlaceId } from '@cimbel/core/hair';
+import { type RecordCard, lastMinute } from '@cimbel/core/card';
+import type { TressLook } from '@cimbel/core/draw';
 import { Pause, Play, RotateCcw, TriangleAlert } from 'lucide-react';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';

@@ -1,13 +1,14 @@
 import type { StudentAssignment } from '@cimbel/contract';
-import { BENCH_STEPS, EMPTY_CARD, applicationsOf, type RecordCard } from '@cimbel/core/card';
+import { BENCH_STEPS, applicationsOf } from '@cimbel/core/exercise';
+import { EMPTY_CARD, type RecordCard } from '@cimbel/core/card';
 import { AREAS } from '@cimbel/core/hair';
-import { SHIPPED_LINES } from '@cimbel/core/shades';
-import { DEFAULT_HOUSE_RULES } from '@cimbel/core/theory';
+import { SHIPPED_LINES } from '@cimbel/core/product';
+import { DEFAULT_HOUSE_RULES } from '@cimbel/core/rules';
+import { step } from '@cimbel/core/testing/cards';
 import { fieldsOf, textOf } from '../../testing/render';
 import { ClientGiven } from './client-panel';
 import { Process } from './process';
 import { isStepComplete } from './steps';
-import { step } from '@cimbel/core/testing/cards';
 
 const STEPS = [
   step({ zones: ['regrowth'], minutes: 45 }),

@@ -1,12 +1,7 @@
 import type { ShownSimulation, StudentAssignment } from '@cimbel/contract';
-import {
-  WATCHED_FOR,
-  timedBy,
-  timesWhatIsGiven,
-  type PlaceId,
-  type RecordCard,
-  type Step,
-} from '@cimbel/core/card';
+import { WATCHED_FOR, type RecordCard, type Step } from '@cimbel/core/card';
+import { timedBy, timesWhatIsGiven } from '@cimbel/core/exercise';
+import type { PlaceId } from '@cimbel/core/hair';
 import { LATE_HEAT_FROM } from '@cimbel/core/process';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';

@@ -1,7 +1,8 @@
 import type { StudentAssignment } from '@cimbel/contract';
-import { NO_READING, type PlaceId, type RecordCard, type ZoneReading } from '@cimbel/core/card';
+import { NO_READING, type RecordCard, type ZoneReading } from '@cimbel/core/card';
+import type { PlaceId } from '@cimbel/core/hair';
 import { LIGHTS, type Light, topLevel } from '@cimbel/core/colour';
-import { COUNTERS } from '@cimbel/core/theory';
+import { COUNTERS } from '@cimbel/core/rules';
 import { useTranslation } from 'react-i18next';
 import { placeWord } from '../../lib/i18n';
 import { Choice } from '../../ui/choice';

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { bowlGrams, bowlRatio, bowlVol } from '@cimbel/core/card';
-import { shippedLine } from '@cimbel/core/shades';
+import { shippedLine } from '@cimbel/core/product';
 import { emptyBowl, nextName, recipeOf, withLine, workedOut } from './recipe';
 
 const tarnwick = shippedLine('tarnwick')!;

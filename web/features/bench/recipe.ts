@@ -1,6 +1,5 @@
-import { bowlFromTotal, splitByParts } from '@cimbel/core/measure';
+import { bowlFromTotal, splitByParts, hasDeveloper, hasShades, type Line } from '@cimbel/core/product';
 import { bowlGrams, bowlRatio, type Bowl } from '@cimbel/core/card';
-import { hasDeveloper, hasShades, type Line } from '@cimbel/core/shades';
 
 const NAMES = ['A', 'B', 'C', 'D', 'E', 'F', 'G', 'H'];
 export const nextName = (bowls: readonly Bowl[]): string | undefined =>

@@ -1,6 +1,6 @@
-import { type CareStep, type RecordCard, PLACE_IDS } from '@cimbel/core/card';
-import type { Area } from '@cimbel/core/hair';
-import type { Line } from '@cimbel/core/shades';
+import type { CareStep, RecordCard } from '@cimbel/core/card';
+import { PLACE_IDS, type Area } from '@cimbel/core/hair';
+import type { Line } from '@cimbel/core/product';
 import { useTranslation } from 'react-i18next';
 import { placeWord } from '../../lib/i18n';
 import { Facts, Sheet } from '../../ui/panel';

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
-import { type PlaceId, type Step, stepSchema } from '@cimbel/core/card';
-import { shippedLine } from '@cimbel/core/shades';
+import type { PlaceId } from '@cimbel/core/hair';
+import { type Step, stepSchema } from '@cimbel/core/card';
+import { shippedLine } from '@cimbel/core/product';
 import { axisMinutes, barsOf, moved, newStep, rinsedAt } from './schedule';
 
 const step = (start: number, minutes: number, ...zones: PlaceId[]): Step => ({

@@ -1,6 +1,6 @@
-import type { PlaceId, RecordCard, Step } from '@cimbel/core/card';
-import type { Area } from '@cimbel/core/hair';
-import { hasDeveloper, type Line } from '@cimbel/core/shades';
+import type { PlaceId, Area } from '@cimbel/core/hair';
+import type { RecordCard, Step } from '@cimbel/core/card';
+import { hasDeveloper, type Line } from '@cimbel/core/product';
 
 const STARTS = { least: 0, most: 300 };
 const MINUTES = { least: 1, most: 240 };

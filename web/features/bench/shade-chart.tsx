@@ -1,6 +1,5 @@
 import { seedFrom } from '@cimbel/core';
-import { shadesOf, type Line, type Shade, splitLabel } from '@cimbel/core/shades';
-import { shadeLook } from '@cimbel/core/tress';
+import { shadesOf, type Line, type Shade, splitLabel, shadeLook } from '@cimbel/core/product';
 import { memo, useMemo, type ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useGridKeys } from '../../lib/use-grid-keys';

@@ -1,16 +1,10 @@
 import type { StudentAssignment } from '@cimbel/contract';
-import { type NearMiss } from '@cimbel/core/mark';
-import {
-  BENCH_STEPS,
-  CARD_STEPS,
-  OPEN_STEPS,
-  EMPTY_CARD,
-  type Bowl,
-  type RecordCard,
-} from '@cimbel/core/card';
+import type { NearMiss } from '@cimbel/core/mark';
+import { BENCH_STEPS, CARD_STEPS, OPEN_STEPS } from '@cimbel/core/exercise';
+import { EMPTY_CARD, type Bowl, type RecordCard } from '@cimbel/core/card';
 import { AREAS } from '@cimbel/core/hair';
-import { SHIPPED_LINES } from '@cimbel/core/shades';
-import { DEFAULT_HOUSE_RULES, type HouseRules } from '@cimbel/core/theory';
+import { SHIPPED_LINES } from '@cimbel/core/product';
+import { DEFAULT_HOUSE_RULES, type HouseRules } from '@cimbel/core/rules';
 import { fieldsOf, htmlOf, textOf } from '../../testing/render';
 import { LevelRing } from './level-ring';
 import { DeveloperAlone } from './developer-alone';

@@ -1,9 +1,11 @@
-import { PLACEMENTS, areasOf, type Bowl, type PlacementWish, type Step } from '@cimbel/core/card';
-import type { HeadLook } from '@cimbel/core/tress';
-import type { RegionAsSet } from '@cimbel/core/mark';
-import type { Line } from '@cimbel/core/shades';
+import { PLACEMENTS, type Bowl, type Step } from '@cimbel/core/card';
+import { areasOf } from '@cimbel/core/hair';
+import type { PlacementWish } from '@cimbel/core/case';
+import type { HeadLook } from '@cimbel/core/draw';
+import type { RegionAsSet } from '@cimbel/core/exercise';
+import type { Line } from '@cimbel/core/product';
+import { TAKEN_AS } from '@cimbel/core/rules';
 import { Trash2 } from 'lucide-react';
-import { TAKEN_AS } from '@cimbel/core/theory';
 import { useTranslation } from 'react-i18next';
 import { Button } from '../../ui/button';
 import { Choice } from '../../ui/choice';

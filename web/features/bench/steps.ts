@@ -1,6 +1,7 @@
 import type { StudentAssignment } from '@cimbel/contract';
-import type { BenchStep, RecordCard } from '@cimbel/core/card';
-import { hasDeveloper } from '@cimbel/core/shades';
+import type { BenchStep } from '@cimbel/core/exercise';
+import type { RecordCard } from '@cimbel/core/card';
+import { hasDeveloper } from '@cimbel/core/product';
 import { placesOf } from '../head/places';
 
 /** Steps of the bench in the order of the service; steps that an exercise gives are left out. */

@@ -1,4 +1,5 @@
-import type { PlaceId, Step } from '@cimbel/core/card';
+import type { PlaceId } from '@cimbel/core/hair';
+import type { Step } from '@cimbel/core/card';
 import { useDrag } from '@use-gesture/react';
 import { useRef } from 'react';
 import { useTranslation } from 'react-i18next';

@@ -1,6 +1,6 @@
 import type { Revealed, StudentAssignment } from '@cimbel/contract';
 import type { Reason } from '@cimbel/core';
-import type { Asked } from '@cimbel/core/card';
+import type { Asked } from '@cimbel/core/case';
 import { useCallback, useState } from 'react';
 import { api, asApiError } from '../../lib/api';
 

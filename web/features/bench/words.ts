@@ -1,5 +1,7 @@
-import { PLACE_IDS, type Bowl, type ClientCase, type Target } from '@cimbel/core/card';
-import type { Line } from '@cimbel/core/shades';
+import { PLACE_IDS } from '@cimbel/core/hair';
+import type { Bowl } from '@cimbel/core/card';
+import type { ClientCase, Target } from '@cimbel/core/case';
+import type { Line } from '@cimbel/core/product';
 import type { TFunction } from 'i18next';
 import { useTranslation } from 'react-i18next';
 import { placeWord } from '../../lib/i18n';

@@ -1,5 +1,5 @@
 import type { Hands, Response } from '@cimbel/core/drill';
-import type { Line } from '@cimbel/core/shades';
+import type { Line } from '@cimbel/core/product';
 import type { ShownQuestion } from '@cimbel/contract';
 import { useTranslation } from 'react-i18next';
 import { ChoiceForm } from './choice-form';

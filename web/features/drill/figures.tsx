@@ -1,4 +1,4 @@
-import { zoneMeanLab } from '@cimbel/core/tress';
+import { zoneMeanLab } from '@cimbel/core/draw';
 import type { Item } from '@cimbel/core/drill';
 import { useTranslation } from 'react-i18next';
 import '../../lib/words/reading';

@@ -1,4 +1,4 @@
-import { naturalLook } from '@cimbel/core/tress';
+import { naturalLook } from '@cimbel/core/draw';
 import { useTranslation } from 'react-i18next';
 import { Tress } from '../../ui/tress';
 

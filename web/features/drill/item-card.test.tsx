@@ -9,7 +9,7 @@ import {
   type Item,
   type Response,
 } from '@cimbel/core/drill';
-import { DEFAULT_HOUSE_RULES } from '@cimbel/core/theory';
+import { DEFAULT_HOUSE_RULES } from '@cimbel/core/rules';
 import { i18n } from '../../lib/i18n';
 import { htmlOf, textOf } from '../../testing/render';
 import { answerWords } from './answer-words';

@@ -1,5 +1,5 @@
-import { type DrillMark, type Form, type Hands, type Response, type Term } from '@cimbel/core/drill';
-import { shippedLine } from '@cimbel/core/shades';
+import type { DrillMark, Form, Hands, Response, Term } from '@cimbel/core/drill';
+import { shippedLine } from '@cimbel/core/product';
 import type { ShownQuestion } from '@cimbel/contract';
 import { Lamp, Lightbulb, Sun } from 'lucide-react';
 import { useRef, useState, type ReactNode } from 'react';

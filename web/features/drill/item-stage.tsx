@@ -1,5 +1,5 @@
 import { comparisonOf, type Hands, type Response } from '@cimbel/core/drill';
-import type { Line } from '@cimbel/core/shades';
+import type { Line } from '@cimbel/core/product';
 import type { ShownQuestion } from '@cimbel/contract';
 import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';

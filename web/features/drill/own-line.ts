@@ -1,5 +1,5 @@
 import type { DrillContext, Question } from '@cimbel/core/drill';
-import type { Line } from '@cimbel/core/shades';
+import type { Line } from '@cimbel/core/product';
 
 /** The line a question is read in, where it is one of the college's own. */
 export const ownLineOf = (

@@ -1,6 +1,6 @@
 import { TONE_FAMILIES } from '@cimbel/core/colour';
 import type { Term } from '@cimbel/core/drill';
-import { shippedLine } from '@cimbel/core/shades';
+import { shippedLine } from '@cimbel/core/product';
 import type { TFunction } from 'i18next';
 import '../../lib/words/questions';
 import '../../lib/words/craft';

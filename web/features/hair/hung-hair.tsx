@@ -1,5 +1,5 @@
 import { HAIR_SIZES, type HairSize } from '@cimbel/contract/hair-pictures';
-import type { Hair } from '@cimbel/core/mark';
+import type { Hair } from '@cimbel/core/exercise';
 import { HairPicture, onThisScreen } from '../../ui/hair-picture';
 
 /** The hair of an exercise, drawn here where its look is known, as a picture of the server's where it is to be read. */

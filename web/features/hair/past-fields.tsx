@@ -1,6 +1,5 @@
 import { TONE_FAMILIES } from '@cimbel/core/colour';
-import { DIRECT_DYES } from '@cimbel/core/shades';
-import { PAST_KINDS, TREATMENTS, YELLOWS, type PastLayer, type Yellow } from '@cimbel/core/process';
+import { DIRECT_DYES, PAST_KINDS, TREATMENTS, YELLOWS, type PastLayer, type Yellow } from '@cimbel/core/hair';
 import { Plus, Trash2 } from 'lucide-react';
 import { useTranslation } from 'react-i18next';
 import { Button } from '../../ui/button';

@@ -1,6 +1,6 @@
 import type { Area } from '@cimbel/core/hair';
-import { AREA_ORDERS } from '@cimbel/core/theory';
-import type { HeadLook } from '@cimbel/core/tress';
+import { AREA_ORDERS } from '@cimbel/core/rules';
+import type { HeadLook } from '@cimbel/core/draw';
 import { ArrowUpToLine } from 'lucide-react';
 import { useTranslation } from 'react-i18next';
 import { Choice } from '../../ui/choice';

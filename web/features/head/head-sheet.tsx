@@ -1,5 +1,5 @@
 import { AREAS, type Area } from '@cimbel/core/hair';
-import type { HeadLook } from '@cimbel/core/tress';
+import type { HeadLook } from '@cimbel/core/draw';
 import { useId } from 'react';
 import { useTranslation } from 'react-i18next';
 import { DrawnHair } from '../../ui/drawn-hair';

@@ -1,4 +1,4 @@
-import type { PlaceId } from '@cimbel/core/card';
+import type { PlaceId } from '@cimbel/core/hair';
 import { useTranslation } from 'react-i18next';
 import { placeWord } from '../../lib/i18n';
 import { Tick } from '../../ui/field';

@@ -1,6 +1,6 @@
-import type { Hair, RegionAsSet } from '@cimbel/core/mark';
+import type { Hair, RegionAsSet } from '@cimbel/core/exercise';
 import { AREAS } from '@cimbel/core/hair';
-import { naturalLook } from '@cimbel/core/tress';
+import { naturalLook } from '@cimbel/core/draw';
 import { headLook } from './places';
 
 const region = (areas: RegionAsSet['areas'], density: RegionAsSet['density']) =>

@@ -1,8 +1,7 @@
-import type { PlaceId, Stretch } from '@cimbel/core/card';
-import { AREAS, type Area } from '@cimbel/core/hair';
-import type { Hair, RegionAsSet } from '@cimbel/core/mark';
-import { AREA_ORDERS } from '@cimbel/core/theory';
-import type { AreaLook, HeadLook } from '@cimbel/core/tress';
+import { type PlaceId, type Stretch, AREAS, type Area } from '@cimbel/core/hair';
+import type { Hair, RegionAsSet } from '@cimbel/core/exercise';
+import { AREA_ORDERS } from '@cimbel/core/rules';
+import type { AreaLook, HeadLook } from '@cimbel/core/draw';
 
 type Regions = readonly RegionAsSet[];
 

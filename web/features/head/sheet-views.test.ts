@@ -1,6 +1,6 @@
 import { differenceOf, labOfRgb, type Lab } from '@cimbel/core/colour';
 import { AREAS, type Area } from '@cimbel/core/hair';
-import { paintHead, type AreaLook } from '@cimbel/core/tress';
+import { paintHead, type AreaLook } from '@cimbel/core/draw';
 import { DRAWN, VIEWS, VIEW_SIZE, headOf } from './sheet-views';
 
 /** Colours that no two areas share, all equally light. */

@@ -1,5 +1,5 @@
 import type { Area } from '@cimbel/core/hair';
-import type { ClosedLine, DrawnHead, Point } from '@cimbel/core/tress';
+import type { ClosedLine, DrawnHead, Point } from '@cimbel/core/draw';
 
 /** The four drawings of a head: from the front, from the side, from the back and from above. */
 export const VIEWS = ['front', 'side', 'back', 'above'] as const;

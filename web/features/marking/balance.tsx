@@ -1,5 +1,5 @@
-import { balanceOf, nameTone, underlayAt, type HouseRules } from '@cimbel/core/theory';
-import type { ShadePart } from '@cimbel/core/shades';
+import { balanceOf, nameTone, underlayAt, type HouseRules } from '@cimbel/core/rules';
+import type { ShadePart } from '@cimbel/core/product';
 import { useTranslation } from 'react-i18next';
 import { Sheet } from '../../ui/panel';
 import '../../lib/words/craft';

@@ -5,7 +5,7 @@ import {
   ceilingsSchema,
   withCeiling,
   type Ceilings,
-} from '@cimbel/core/theory';
+} from '@cimbel/core/rules';
 import { useTranslation } from 'react-i18next';
 import { Button } from '../../ui/button';
 import { NumberInput } from '../../ui/field';

@@ -1,4 +1,4 @@
-import type { HouseRuleUse } from '@cimbel/core/theory';
+import type { HouseRuleUse } from '@cimbel/core/rules';
 import { useTranslation } from 'react-i18next';
 import '../../lib/words/craft';
 import '../../lib/words/service';

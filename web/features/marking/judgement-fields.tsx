@@ -3,11 +3,11 @@ import {
   MOST_ADDED,
   isSameDecision,
   type CrucialDecision,
-  type Criterion,
   type Decision,
   type Judgement,
 } from '@cimbel/core/mark';
-import type { Line } from '@cimbel/core/shades';
+import type { Criterion } from '@cimbel/core/exercise';
+import type { Line } from '@cimbel/core/product';
 import { Plus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';

@@ -1,8 +1,8 @@
-import type { ClientCase } from '@cimbel/core/card';
+import type { ClientCase } from '@cimbel/core/case';
 import type { NearMiss } from '@cimbel/core/mark';
-import type { Line } from '@cimbel/core/shades';
+import type { Line } from '@cimbel/core/product';
 import { REACHED_DELTA_E, explain, type Explanation, type Solution } from '@cimbel/core/solve';
-import type { HouseRules } from '@cimbel/core/theory';
+import type { HouseRules } from '@cimbel/core/rules';
 import { useTranslation } from 'react-i18next';
 import { placeWord } from '../../lib/i18n';
 import { Notice, Sheet } from '../../ui/panel';

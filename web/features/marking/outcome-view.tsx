@@ -1,15 +1,9 @@
 import type { Result } from '@cimbel/contract';
 import { seedFrom } from '@cimbel/core';
-import { partName } from '@cimbel/core/card';
-import { regionsAsSet } from '@cimbel/core/mark';
-import {
-  nowLooks,
-  simulateCard,
-  wishLooks,
-  type PartOutcome,
-  type SimulatedCard,
-} from '@cimbel/core/simulate';
-import type { TressLook } from '@cimbel/core/tress';
+import { partName, nowLooks, wishLooks } from '@cimbel/core/case';
+import { regionsAsSet } from '@cimbel/core/exercise';
+import { simulateCard, type PartOutcome, type SimulatedCard } from '@cimbel/core/simulate';
+import type { TressLook } from '@cimbel/core/draw';
 import { Pause, Play } from 'lucide-react';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';

@@ -1,7 +1,8 @@
 import type { EducatorAssignment } from '@cimbel/contract';
-import { partName, partsOf } from '@cimbel/core/card';
-import type { Judgement, Rubric } from '@cimbel/core/mark';
-import { figuresOf } from '@cimbel/core/theory';
+import { partName, partsOf } from '@cimbel/core/case';
+import type { Judgement } from '@cimbel/core/mark';
+import type { Rubric } from '@cimbel/core/exercise';
+import { figuresOf } from '@cimbel/core/rules';
 import { Undo2 } from 'lucide-react';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';

@@ -1,5 +1,5 @@
 import type { Receipt, Result } from '@cimbel/contract';
-import { hasPassed, type HouseRules } from '@cimbel/core/theory';
+import { hasPassed, type HouseRules } from '@cimbel/core/rules';
 import { CircleCheck, CircleDashed } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';

@@ -1,5 +1,6 @@
-import { bowlGrams, conditionOfZone, lastMinute, presentLevel, type ClientCase } from '@cimbel/core/card';
-import type { Line } from '@cimbel/core/shades';
+import { bowlGrams, lastMinute } from '@cimbel/core/card';
+import { conditionOfZone, presentLevel, type ClientCase } from '@cimbel/core/case';
+import type { Line } from '@cimbel/core/product';
 import { caseOfVisit, type Solution } from '@cimbel/core/solve';
 import { useTranslation } from 'react-i18next';
 import { Button } from '../../ui/button';

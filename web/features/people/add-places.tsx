@@ -1,4 +1,4 @@
-import { readRoster, type Listed, type Problem } from '@cimbel/core/formats';
+import { readRoster, type Listed, type Problem } from '@cimbel/core/io';
 import { useTranslation } from 'react-i18next';
 import { api, asApiError, type ApiError } from '../../lib/api';
 import { useKept } from '../../lib/use-kept';

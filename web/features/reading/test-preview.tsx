@@ -1,6 +1,6 @@
 import { seedFrom } from '@cimbel/core';
-import type { NewTest } from '@cimbel/contract';
 import { markItem, planTest, sittingOf, type DrillContext, type ItemSpec } from '@cimbel/core/drill';
+import type { NewTest } from '@cimbel/contract';
 import { useEffect, useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { makeItem } from '../../workers/drill-maker';

@@ -1,8 +1,15 @@
 import type { LevelScale } from '@cimbel/core/colour';
-import { DENSITIES, DIAMETERS, APPLICATION_AREAS } from '@cimbel/core/hair';
-import { TOLD, ZONES, placeIn, regionsOf, type ClientCase } from '@cimbel/core/card';
-import type { Line } from '@cimbel/core/shades';
-import { HAIR_FORMS } from '@cimbel/core/tress';
+import {
+  DENSITIES,
+  DIAMETERS,
+  APPLICATION_AREAS,
+  ZONES,
+  placeIn,
+  regionsOf,
+  HAIR_FORMS,
+} from '@cimbel/core/hair';
+import { TOLD, type ClientCase } from '@cimbel/core/case';
+import type { Line } from '@cimbel/core/product';
 import { useTranslation } from 'react-i18next';
 import { capital } from '../../lib/i18n';
 import { Field, Input, NumberInput, Textarea, Tick } from '../../ui/field';

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { SHIPPED_CASES } from '@cimbel/core/cases';
-import { PLACE_IDS, clientCaseSchema } from '@cimbel/core/card';
-import { AREAS } from '@cimbel/core/hair';
+import { PLACE_IDS, AREAS } from '@cimbel/core/hair';
+import { clientCaseSchema } from '@cimbel/core/case';
 import { firstFault, joined, painted, withRegion, withZone } from './case-form';
 
 const kases = SHIPPED_CASES.map(({ clientCase }) => clientCase);

@@ -3,18 +3,18 @@ import {
   REGIONS,
   ZONES,
   besideOf,
-  clientCaseSchema,
   placeIn,
   placeParts,
   regionsOf,
-  type ClientCase,
   type Head,
   type PlaceId,
   type RegionName,
   type ZoneName,
   type ZoneOfHead,
-} from '@cimbel/core/card';
-import { AREAS, type Area } from '@cimbel/core/hair';
+  AREAS,
+  type Area,
+} from '@cimbel/core/hair';
+import { clientCaseSchema, type ClientCase } from '@cimbel/core/case';
 import { TYPICAL } from '@cimbel/core/process';
 
 const LENGTHS: Record<ZoneName, number> = { regrowth: 1.5, band: 5, mids: 16, ends: 8 };

@@ -1,5 +1,5 @@
-import type { ClientCase } from '@cimbel/core/card';
-import { looksOf, regionsAsSet } from '@cimbel/core/mark';
+import type { ClientCase } from '@cimbel/core/case';
+import { looksOf, regionsAsSet } from '@cimbel/core/exercise';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { HeadStrand } from '../bench/head-strand';

@@ -5,7 +5,7 @@ import {
   type ExerciseVersion,
   type ShadeBooks,
 } from '@cimbel/contract';
-import { DEFAULT_HOUSE_RULES } from '@cimbel/core/theory';
+import { DEFAULT_HOUSE_RULES } from '@cimbel/core/rules';
 import { useQuery } from '@tanstack/react-query';
 import { Save, Send } from 'lucide-react';
 import { useState } from 'react';

@@ -1,8 +1,8 @@
 import type { Exercise, ShadeBooks } from '@cimbel/contract';
-import type { ClientCase } from '@cimbel/core/card';
+import type { ClientCase } from '@cimbel/core/case';
 import { NO_JUDGEMENT } from '@cimbel/core/mark';
-import type { Line } from '@cimbel/core/shades';
-import type { HouseRules } from '@cimbel/core/theory';
+import type { Line } from '@cimbel/core/product';
+import type { HouseRules } from '@cimbel/core/rules';
 import { useQueryClient } from '@tanstack/react-query';
 import { Eye } from 'lucide-react';
 import { useState, type ReactNode } from 'react';

@@ -1,8 +1,10 @@
 import type { Exercise, ExerciseContent } from '@cimbel/contract';
-import { makeCase, shippedCase, zone } from '@cimbel/core/cases';
-import { NO_JUDGEMENT, type Judgement, type Misconception, type Rubric } from '@cimbel/core/mark';
-import { BENCH_STEPS, FORMULATE, type BenchStep, type ClientCase } from '@cimbel/core/card';
-import { SHIPPED_LINES } from '@cimbel/core/shades';
+import { makeCase, zone } from '@cimbel/core/cases';
+import { shippedCase } from '@cimbel/core/cases';
+import { NO_JUDGEMENT, type Judgement, type Misconception } from '@cimbel/core/mark';
+import { type Rubric, BENCH_STEPS, FORMULATE, type BenchStep } from '@cimbel/core/exercise';
+import type { ClientCase } from '@cimbel/core/case';
+import { SHIPPED_LINES } from '@cimbel/core/product';
 import { freshTerms, type TermsForm } from '../assigning/terms-form';
 
 /** What is being set, as it stands in the form. */

@@ -1,8 +1,9 @@
-import { partName, partsOf, type ClientCase, type RecordCard } from '@cimbel/core/card';
+import { partName, partsOf, type ClientCase } from '@cimbel/core/case';
+import type { RecordCard } from '@cimbel/core/card';
 import { turnsOn, type Judgement } from '@cimbel/core/mark';
-import type { Line } from '@cimbel/core/shades';
+import type { Line } from '@cimbel/core/product';
 import type { Solution } from '@cimbel/core/solve';
-import type { HouseRules } from '@cimbel/core/theory';
+import type { HouseRules } from '@cimbel/core/rules';
 import { useTranslation } from 'react-i18next';
 import { InUnits } from '../../lib/units';
 import { Loading, Notice, Sheet } from '../../ui/panel';

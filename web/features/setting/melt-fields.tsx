@@ -1,4 +1,5 @@
-import { besideOf, placeParts, type ClientCase, type PlaceId } from '@cimbel/core/card';
+import { besideOf, placeParts, type PlaceId } from '@cimbel/core/hair';
+import type { ClientCase } from '@cimbel/core/case';
 import { useTranslation } from 'react-i18next';
 import { NumberInput, Tick } from '../../ui/field';
 import '../../lib/words/service';

@@ -1,8 +1,8 @@
 import type { ShadeBooks } from '@cimbel/contract';
 import { SHIPPED_CASES, shippedCase } from '@cimbel/core/cases';
-import { readExercisePack } from '@cimbel/core/formats';
-import { SHIPPED_LINES, shippedLine, type Line } from '@cimbel/core/shades';
-import { DEFAULT_HOUSE_RULES } from '@cimbel/core/theory';
+import { readExercisePack } from '@cimbel/core/io';
+import { SHIPPED_LINES, shippedLine, type Line } from '@cimbel/core/product';
+import { DEFAULT_HOUSE_RULES } from '@cimbel/core/rules';
 import { fresh } from './exercise-form';
 import { formOfPacked, packOf, takePack } from './pack';
 

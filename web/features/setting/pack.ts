@@ -6,10 +6,10 @@ import {
   writeExercisePack,
   type PackedCase,
   type Problem,
-} from '@cimbel/core/formats';
-import { BENCH_STEPS } from '@cimbel/core/card';
-import type { Line } from '@cimbel/core/shades';
-import type { HouseRules } from '@cimbel/core/theory';
+} from '@cimbel/core/io';
+import { BENCH_STEPS } from '@cimbel/core/exercise';
+import type { Line } from '@cimbel/core/product';
+import type { HouseRules } from '@cimbel/core/rules';
 import { api } from '../../lib/api';
 import type { Form } from './exercise-form';
 

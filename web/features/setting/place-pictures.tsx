@@ -1,6 +1,6 @@
-import type { ClientCase, ZoneOfHead } from '@cimbel/core/card';
-import { lookOfWish, looksThrough } from '@cimbel/core/simulate';
-import type { TressLook } from '@cimbel/core/tress';
+import { type ClientCase, lookOfWish, looksThrough } from '@cimbel/core/case';
+import type { ZoneOfHead } from '@cimbel/core/hair';
+import type { TressLook } from '@cimbel/core/draw';
 import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import { placeWord } from '../../lib/i18n';

@@ -1,6 +1,6 @@
-import { MOST_PLACEMENTS, type ClientCase, type PlacementWish } from '@cimbel/core/card';
+import { MOST_PLACEMENTS, type ClientCase, type PlacementWish } from '@cimbel/core/case';
 import type { LevelScale } from '@cimbel/core/colour';
-import { TAKEN_AS } from '@cimbel/core/theory';
+import { TAKEN_AS } from '@cimbel/core/rules';
 import { Plus, Trash2 } from 'lucide-react';
 import { useTranslation } from 'react-i18next';
 import { Button } from '../../ui/button';

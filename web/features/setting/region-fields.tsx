@@ -1,7 +1,6 @@
-import type { ClientCase } from '@cimbel/core/card';
+import { type ClientCase, nowLooks } from '@cimbel/core/case';
 import { AREAS, DENSITIES, DIAMETERS, type Area } from '@cimbel/core/hair';
-import { regionsAsSet } from '@cimbel/core/mark';
-import { nowLooks } from '@cimbel/core/simulate';
+import { regionsAsSet } from '@cimbel/core/exercise';
 import { Merge, Split } from 'lucide-react';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';

@@ -1,5 +1,4 @@
-import { CRITERIA, isOpenIn, type Rubric } from '@cimbel/core/mark';
-import { type BenchStep } from '@cimbel/core/card';
+import { CRITERIA, isOpenIn, type Rubric, type BenchStep } from '@cimbel/core/exercise';
 import { useTranslation } from 'react-i18next';
 import { NumberInput } from '../../ui/field';
 import '../../lib/words/craft';

@@ -1,5 +1,5 @@
-import type { ClientCase } from '@cimbel/core/card';
-import type { Line } from '@cimbel/core/shades';
+import type { ClientCase } from '@cimbel/core/case';
+import type { Line } from '@cimbel/core/product';
 import { useTranslation } from 'react-i18next';
 import { Tick } from '../../ui/field';
 import '../../lib/words/educating';

@@ -1,6 +1,6 @@
 import type { Exercise, ShadeBooks } from '@cimbel/contract';
 import { SHIPPED_CASES } from '@cimbel/core/cases';
-import type { PackedCase } from '@cimbel/core/formats';
+import type { PackedCase } from '@cimbel/core/io';
 import { Download } from 'lucide-react';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';

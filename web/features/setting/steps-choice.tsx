@@ -1,5 +1,5 @@
-import { type NearMiss, type Misconception } from '@cimbel/core/mark';
-import { CARD_STEPS } from '@cimbel/core/card';
+import type { NearMiss, Misconception } from '@cimbel/core/mark';
+import { CARD_STEPS } from '@cimbel/core/exercise';
 import { useTranslation } from 'react-i18next';
 import { Choice } from '../../ui/choice';
 import { Field, Select } from '../../ui/field';

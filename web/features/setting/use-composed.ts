@@ -1,8 +1,10 @@
 import type { ExerciseContent } from '@cimbel/contract';
-import { fromOlderCards, type ClientCase } from '@cimbel/core/card';
-import { cardRubric, defaultRubric } from '@cimbel/core/mark';
-import type { Line } from '@cimbel/core/shades';
-import type { HouseRules } from '@cimbel/core/theory';
+import { fromOlderCards } from '@cimbel/core/card';
+import type { ClientCase } from '@cimbel/core/case';
+import { cardRubric } from '@cimbel/core/exercise';
+import { defaultRubric } from '@cimbel/core/mark';
+import type { Line } from '@cimbel/core/product';
+import type { HouseRules } from '@cimbel/core/rules';
 import { useEffect, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { keep, readKept } from '../../lib/storage';

@@ -1,6 +1,6 @@
-import type { ClientCase } from '@cimbel/core/card';
-import type { Line } from '@cimbel/core/shades';
-import type { HouseRules } from '@cimbel/core/theory';
+import type { ClientCase } from '@cimbel/core/case';
+import type { Line } from '@cimbel/core/product';
+import type { HouseRules } from '@cimbel/core/rules';
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { preview } from '../../workers/previewer';

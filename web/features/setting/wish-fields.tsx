@@ -1,6 +1,6 @@
 import { TONE_FAMILIES, topLevel, type LevelScale } from '@cimbel/core/colour';
-import { GREY_WISHES, type Target } from '@cimbel/core/card';
-import { DIRECT_DYES } from '@cimbel/core/shades';
+import { GREY_WISHES, type Target } from '@cimbel/core/case';
+import { DIRECT_DYES } from '@cimbel/core/hair';
 import { useTranslation } from 'react-i18next';
 import { Pick } from '../bench/pick';
 import '../../lib/words/craft';

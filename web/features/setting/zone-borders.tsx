@@ -1,4 +1,4 @@
-import type { Stretch } from '@cimbel/core/card';
+import type { Stretch } from '@cimbel/core/hair';
 import { useDrag } from '@use-gesture/react';
 import { useRef } from 'react';
 import { useTranslation } from 'react-i18next';

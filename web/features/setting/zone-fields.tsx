@@ -1,13 +1,6 @@
 import { TOP_OF_TEN, type LevelScale } from '@cimbel/core/colour';
-import { POROSITIES } from '@cimbel/core/hair';
-import {
-  MOST_LAYERS,
-  conditionOfZone,
-  presentLevel,
-  type ClientCase,
-  type Target,
-  type ZoneOfHead,
-} from '@cimbel/core/card';
+import { POROSITIES, MOST_LAYERS, type ZoneOfHead } from '@cimbel/core/hair';
+import { conditionOfZone, presentLevel, type ClientCase, type Target } from '@cimbel/core/case';
 import { CONDITIONS, TYPICAL } from '@cimbel/core/process';
 import { useTranslation } from 'react-i18next';
 import { placeWord } from '../../lib/i18n';

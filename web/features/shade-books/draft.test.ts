@@ -1,4 +1,4 @@
-import { SHIPPED_LINES, shippedLine } from '@cimbel/core/shades';
+import { SHIPPED_LINES, shippedLine } from '@cimbel/core/product';
 import { draftOf, draftProblems, FRESH, lineOfDraft } from './draft';
 
 describe('a line while it is entered', () => {

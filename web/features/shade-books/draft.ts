@@ -1,6 +1,7 @@
-import { type Problem, problemsOf } from '@cimbel/core/formats';
+import { type Problem, problemsOf } from '@cimbel/core/io';
 import { TONE_FAMILIES, type ToneFamily } from '@cimbel/core/colour';
-import { hasDeveloper, hasShades, type DirectDye, type Line, type LineKind } from '@cimbel/core/shades';
+import { hasDeveloper, hasShades, type Line, type LineKind } from '@cimbel/core/product';
+import type { DirectDye } from '@cimbel/core/hair';
 
 /** A line while it is being entered: what is half written can stand here too. */
 export interface LineDraft {

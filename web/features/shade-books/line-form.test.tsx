@@ -1,4 +1,4 @@
-import { SHIPPED_LINES, shippedLine, type Line } from '@cimbel/core/shades';
+import { SHIPPED_LINES, shippedLine, type Line } from '@cimbel/core/product';
 import { fieldsOf, textOf } from '../../testing/render';
 import { draftOf, draftProblems, lineOfDraft, type LineDraft } from './draft';
 import { LineForm } from './line-form';

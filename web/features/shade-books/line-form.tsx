@@ -1,7 +1,7 @@
 import { TONE_FAMILIES } from '@cimbel/core/colour';
-import type { Problem } from '@cimbel/core/formats';
-import { hasDeveloper, hasShades, LINE_KINDS, type Line, type LineKind } from '@cimbel/core/shades';
-import { WASHES } from '@cimbel/core/theory';
+import type { Problem } from '@cimbel/core/io';
+import { hasDeveloper, hasShades, LINE_KINDS, type Line, type LineKind } from '@cimbel/core/product';
+import { WASHES } from '@cimbel/core/rules';
 import { useTranslation } from 'react-i18next';
 import { Choice } from '../../ui/choice';
 import { Field, Input, NumberInput, Select } from '../../ui/field';

@@ -1,5 +1,5 @@
-import { writeShadeBook, writeShadeTable } from '@cimbel/core/formats';
-import { hasDeveloper, hasShades, type Line } from '@cimbel/core/shades';
+import { writeShadeBook, writeShadeTable } from '@cimbel/core/io';
+import { hasDeveloper, hasShades, type Line } from '@cimbel/core/product';
 import { Download } from 'lucide-react';
 import { useTranslation } from 'react-i18next';
 import { Button } from '../../ui/button';

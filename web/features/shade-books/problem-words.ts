@@ -1,4 +1,4 @@
-import type { Problem } from '@cimbel/core/formats';
+import type { Problem } from '@cimbel/core/io';
 import type { TFunction } from 'i18next';
 import '../../lib/words/reasons';
 import '../../lib/words/shade-books';

@@ -1,5 +1,6 @@
-import { readShadeTable, type Problem } from '@cimbel/core/formats';
-import { DIRECT_DYES, readLabel, type DirectDye, type Line } from '@cimbel/core/shades';
+import { readShadeTable, type Problem } from '@cimbel/core/io';
+import { DIRECT_DYES, type DirectDye } from '@cimbel/core/hair';
+import { readLabel, type Line } from '@cimbel/core/product';
 import { Plus, X } from 'lucide-react';
 import { useState, type ClipboardEvent } from 'react';
 import { useTranslation } from 'react-i18next';

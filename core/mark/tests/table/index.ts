@@ -1,4 +1,4 @@
-import { CORRECT_PLANS } from './correct';
+import { CORRECT_PLANS } from './corrections';
 import { GREY_PLANS } from './grey';
 import { LIFT_PLANS } from './lift';
 import type { TablePlan } from './plan';

@@ -1,5 +1,5 @@
 import type { RecordCard } from '../../../card';
-import type { HouseRules } from '../../../theory';
+import type { HouseRules } from '../../../rules';
 
 /** One plan of the table: what it is, the span of marks of 100 an educator would sign, and why. */
 export interface TablePlan {

@@ -1,5 +1,5 @@
 import type { Term } from '@cimbel/core/drill';
-import type { Line } from '@cimbel/core/shades';
+import type { Line } from '@cimbel/core/product';
 import { useState, type ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useShortcuts } from '../../../lib/shortcuts';

@@ -1,4 +1,4 @@
-import type { Line } from '@cimbel/core/shades';
+import type { Line } from '@cimbel/core/product';
 import { useTranslation } from 'react-i18next';
 import '../../../lib/words/reading';
 

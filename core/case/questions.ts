@@ -1,0 +1,25 @@
+/** What a client is asked before anything is mixed (section 1, Consult; section 13). */
+export const QUESTIONS = [
+  'lastColour',
+  'reactions',
+  'scalp',
+  'medicines',
+  'metallicSalts',
+  'chemical',
+  'habits',
+  'upkeep',
+  'budget',
+  'mustKeep',
+] as const;
+/** Questions that a client answers in words of their own, where the case has some. */
+export const TOLD = [
+  'medicines',
+  'chemical',
+  'habits',
+  'budget',
+  'mustKeep',
+] as const satisfies readonly (typeof QUESTIONS)[number][];
+export type Question = (typeof QUESTIONS)[number];
+/** C1–C3. */
+export const TESTS = ['patch', 'strand', 'incompatibility', 'elasticity', 'porosity'] as const;
+export type HairTest = (typeof TESTS)[number];

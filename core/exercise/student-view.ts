@@ -1,0 +1,167 @@
+import { type RecordCard, EMPTY_CARD } from '../card';
+import { type ClientCase, type PlacementWish, onTheShelf, nowLooks, wishLooks, revealsOf } from '../case';
+import { type Lab, type Light, LIGHTS } from '../colour';
+import { type TressLook, veiled, veiledLab, zoneMeanLab } from '../draw';
+import {
+  type HairForm,
+  type Region,
+  type Stretch,
+  type Head,
+  regionsOf,
+  stretchesOf,
+  hairShareOf,
+} from '../hair';
+import type { Line } from '../product';
+import { seedFrom } from '../random';
+import type { Reason } from '../reason';
+import { type HouseRules, type Underlay, underlayChoices } from '../rules';
+import { type Application, withGiven, applicationsOf } from './given';
+import { type BenchStep, timesWhatIsGiven } from './open-steps';
+
+/** An exercise with its answer, as the educator has it. */
+export interface SetExercise {
+  /** Seeds the pictures: the hair looks the same to everyone, each time. */
+  id: string;
+  clientCase: ClientCase;
+  solution: { best: RecordCard };
+  lines: Line[];
+  houseRules: HouseRules;
+  open: BenchStep[];
+  /** A card that has to be put right; null where the card starts empty. */
+  card: RecordCard | null;
+}
+
+/**
+ * A lock before a student: drawn from its look, or, before the model answer is released, a picture at an address. With a
+ * picture come the colour that it has at the scalp from a step away, and the form of the hair.
+ */
+export type Hair = { look: TressLook } | { src: string; root: Lab; form: HairForm };
+
+/** The head as it comes in and as it is wished for: one strand of each region, in their order. */
+export interface Looks {
+  now: Hair[];
+  target: TressLook[];
+}
+
+/** A region as one sees it: which areas it is, how the hair grows there, and its zones, root to end. */
+export interface RegionAsSet extends Pick<Region, 'name' | 'areas' | 'density' | 'diameter'> {
+  zones: Stretch[];
+}
+
+/** What a student may know of a head before the key is released: how it looks and what was asked, never its figures. */
+export interface ExerciseAsSet {
+  client: ClientCase['client'];
+  /** In daylight. */
+  looks: Looks;
+  /** The same under each light, for reading. */
+  lit: Record<Light, Looks>;
+  regions: RegionAsSet[];
+  hair: Pick<Head, 'length' | 'form'>;
+  wish: ClientCase['wish'];
+  placements: PlacementWish[];
+  melts: NonNullable<ClientCase['melts']>;
+  lines: Line[];
+  houseRules: HouseRules;
+  underlayChoices: Underlay[];
+  open: BenchStep[];
+  /** What the exercise gives: the fields of steps that are off, and all of a card that is to be put right. */
+  given: RecordCard;
+  /** Where the student times what is given: what is applied, without its times. Else empty. */
+  applications: Application[];
+  toCorrect: boolean;
+  /** Whether client and place of work are made ready by the student. */
+  station: boolean;
+  /** What the questions and tests on the card, given or asked, have brought to light. */
+  reveals: Record<string, Reason[]>;
+}
+
+/** The regions of a head as one sees them, with nothing of what their zones are. */
+export const regionsAsSet = (head: Head): RegionAsSet[] =>
+  regionsOf(head).map((region) => ({
+    name: region.name,
+    areas: region.areas,
+    density: region.density,
+    diameter: region.diameter,
+    zones: stretchesOf(region),
+  }));
+
+type Hung = Pick<SetExercise, 'id' | 'clientCase'>;
+
+const hanging = ({ clientCase }: Hung, light: Light, seed: number): TressLook[] =>
+  nowLooks(clientCase, light, seed).map(veiled);
+
+/** The head and what is wished for, as the eye sees them under a light. */
+export function looksOf(exercise: Hung, light: Light): Looks {
+  const seed = seedFrom(exercise.id);
+  return {
+    now: hanging(exercise, light, seed).map((look) => ({ look })),
+    target: wishLooks(exercise.clientCase, hanging(exercise, light, seed + 1)),
+  };
+}
+
+/** The strand that hangs as a picture: of a region, by its number, under a light; undefined where there is none. */
+export const hangingLook = (exercise: Hung, light: Light, region: number): TressLook | undefined =>
+  hanging(exercise, light, seedFrom(exercise.id))[region];
+
+/** Where the picture of a region under a light is to be had. */
+export type PictureAt = (light: Light, region: number) => string;
+
+/** A lock as a picture, with nothing of what it is drawn of. */
+const asPicture = (look: TressLook, src: string): Hair => ({
+  src,
+  root: veiledLab(zoneMeanLab(look.zones[0])),
+  form: look.form,
+});
+
+/**
+ * The hair of an exercise under every light. With `pictureAt` it hangs as pictures, else it is drawn from its looks. It
+ * depends on nothing but the exercise, so whoever shows it often may keep it.
+ */
+export function litOf(exercise: Hung, pictureAt: PictureAt | null): Record<Light, Looks> {
+  const hung = (light: Light): Looks => {
+    const looks = looksOf(exercise, light);
+    if (!pictureAt) return looks;
+    const pictures = hanging(exercise, light, 0);
+    return { ...looks, now: pictures.map((look, region) => asPicture(look, pictureAt(light, region))) };
+  };
+  return Object.fromEntries(LIGHTS.map((light) => [light, hung(light)])) as Record<Light, Looks>;
+}
+
+/** Which region bears most of the hair, by its number: what a head is known by in a list. */
+export function mainRegion(head: Head): number {
+  const shares = regionsOf(head).map((region) => hairShareOf(head, region));
+  return shares.indexOf(Math.max(...shares));
+}
+
+/**
+ * An exercise as a student gets it, with what `answer` has asked so far. Chosen field by field: what is not named here
+ * (levels, grey, history, the model answer) cannot slip out. `lit` is its hair as `litOf` has it.
+ */
+export function asSet(
+  exercise: SetExercise,
+  answer: RecordCard | null,
+  lit: Record<Light, Looks>,
+): ExerciseAsSet {
+  const { clientCase, solution, lines, houseRules, open, card } = exercise;
+  const { length, form } = clientCase.head;
+  const start = card ?? EMPTY_CARD;
+  return {
+    client: clientCase.client,
+    looks: lit.daylight,
+    lit,
+    regions: regionsAsSet(clientCase.head),
+    hair: { length, form },
+    wish: clientCase.wish,
+    placements: clientCase.placements ?? [],
+    melts: clientCase.melts ?? [],
+    lines: onTheShelf(lines, clientCase),
+    houseRules,
+    underlayChoices: underlayChoices(houseRules),
+    open,
+    given: withGiven(start, solution.best, open),
+    applications: timesWhatIsGiven(open) ? applicationsOf(solution.best.steps) : [],
+    station: clientCase.station ?? false,
+    toCorrect: card !== null,
+    reveals: revealsOf(clientCase, withGiven(answer ?? start, solution.best, open)),
+  };
+}

@@ -1,5 +1,0 @@
-export * from './problem';
-export * from './shade-book';
-export * from './shade-table';
-export * from './exercise-pack';
-export * from './roster';

@@ -1,0 +1,50 @@
+import { z } from 'zod';
+import { toneSchema } from '../colour';
+import { levelSchema, shareSchema } from './areas';
+import { DIRECT_DYES } from './dye';
+
+/** Treatments that give something back between services, or after one. */
+export const TREATMENTS = ['moisture', 'bond', 'protein'] as const;
+export type Treatment = (typeof TREATMENTS)[number];
+
+/** Bared yellow that lightening left: bright needs the whole dose of violet, creamy a third (U5). */
+export const YELLOWS = { usual: 1, creamy: 0.33, bright: 1.35 } as const;
+export type Yellow = keyof typeof YELLOWS;
+const YELLOW_NAMES = Object.keys(YELLOWS) as [Yellow, ...Yellow[]];
+
+/** Kinds of oxidative colour that hair may have had before. */
+export const PAST_COLOURS = ['permanent', 'demi', 'acidGloss'] as const;
+export const PAST_KINDS = ['lightened', ...PAST_COLOURS, 'direct', 'treated'] as const;
+
+/** One thing that was done to hair before. */
+export const pastLayerSchema = z.discriminatedUnion('kind', [
+  /** Lightened to a level. */
+  z
+    .object({ kind: z.literal('lightened'), level: levelSchema, yellow: z.enum(YELLOW_NAMES).optional() })
+    .strict(),
+  /** Oxidative colour. Of permanent colour the level is the one seen today; of low-strength colour the one used. */
+  z
+    .object({
+      kind: z.enum(PAST_COLOURS),
+      level: levelSchema,
+      tone: toneSchema,
+      /** How often, one over the other; 1 when left out. */
+      times: z.number().int().min(1).max(12).optional(),
+      /** Fraction 0–1 of the dye that has gone since. */
+      faded: shareSchema.optional(),
+      /** Fraction 0–1 that has sat so long that it hardly leaves (P7). */
+      held: shareSchema.optional(),
+    })
+    .strict(),
+  /** Ready-made vivid dye. */
+  z
+    .object({
+      kind: z.literal('direct'),
+      dye: z.enum(DIRECT_DYES),
+      faded: shareSchema.optional(),
+      held: shareSchema.optional(),
+    })
+    .strict(),
+  z.object({ kind: z.literal('treated'), treatment: z.enum(TREATMENTS) }).strict(),
+]);
+export type PastLayer = z.infer<typeof pastLayerSchema>;

@@ -1,0 +1,5 @@
+export * from './exercise-pack';
+export * from './problem';
+export * from './roster';
+export * from './shade-book';
+export * from './shade-table';

@@ -1,0 +1,118 @@
+import { type Bowl, bowlRatio, colourGrams, developerGrams, bowlGrams } from '../../card';
+import { amountFor } from '../../case';
+import { type Line, hasDeveloper, hasShades, weighingToleranceGrams, readLabel } from '../../product';
+import { reason } from '../../reason';
+import { lossAt, PRICES } from '../../rules';
+import { type JudgeContext, isLeftoverStep } from '../context';
+import { type Finding, finding } from '../finding';
+
+interface UsedBowl {
+  bowl: Bowl;
+  line: Line;
+}
+
+const usedBowls = ({ plan, lineOf }: JudgeContext): UsedBowl[] =>
+  plan.bowls.flatMap((bowl) => {
+    const line = bowl.lineId ? lineOf(bowl.lineId) : undefined;
+    return line && plan.steps.some((step) => step.bowl === bowl.name) ? [{ bowl, line }] : [];
+  });
+
+/** Bowls that hold nothing but a leftover with water in it: the water is no part of the ratio. */
+const isThinned = ({ parts }: JudgeContext, bowl: Bowl) => {
+  const users = parts.filter(({ steps }) => steps.some((seen) => seen.bowl === bowl));
+  return users.length > 0 && users.every(({ leftover }) => leftover?.way === 'diluteLeftover');
+};
+const withoutWater = (bowl: Bowl): Bowl => ({
+  ...bowl,
+  developer: bowl.developer.filter(({ vol }) => vol > 0),
+});
+
+const isHighLift = ({ parts }: JudgeContext, bowl: Bowl) =>
+  parts.some(({ steps }) =>
+    steps.some((seen) => seen.bowl === bowl && seen.shades.some(({ shade }) => shade.series === 'highLift')),
+  );
+
+export function markRatio(context: JudgeContext): Finding[] {
+  const used = usedBowls(context);
+  if (used.length === 0)
+    return context.solution.best.bowls.length > 0
+      ? [finding(null, 1, reason('mark.ratio.open', undefined))]
+      : [];
+  return used.flatMap(({ bowl, line }): Finding[] => {
+    if (!hasDeveloper(line.kind)) return [];
+    const mixed = isThinned(context, bowl) ? withoutWater(bowl) : bowl;
+    const given = bowlRatio(mixed);
+    const allowed = line.highLift && isHighLift(context, bowl) ? line.highLift.ratios : line.ratios;
+    const rounded = given === null ? 0 : Math.round(given * 100) / 100;
+    const params = { bowl: bowl.name, line: line.name, expected: allowed[0], given: rounded };
+    const is = (loss: number, code: string, rule?: string) =>
+      finding(null, loss, reason(`mark.ratio.${code}`, rule, params));
+    if (given === null || given === 0) return [is(1, 'open')];
+    const colour = colourGrams(mixed);
+    const developer = developerGrams(mixed);
+    // M4: three in a hundred, or the grams that the class allows, is careful weighing.
+    const right = allowed.some(
+      (ratio) =>
+        Math.abs(developer - colour * ratio) <=
+        weighingToleranceGrams(colour * ratio, context.rules.weighingTolerance),
+    );
+    if (right) return [is(0, 'right', 'M1')];
+    if (allowed.some((ratio) => ratio !== 1 && Math.abs(1 / ratio - given) < 0.04))
+      return [is(1, 'turned', 'M1')];
+    const off = Math.min(...allowed.map((ratio) => Math.abs(given - ratio) / ratio));
+    return [is(lossAt(PRICES.ratio, off), given < allowed[0] ? 'tooThick' : 'tooThin', 'M1')];
+  });
+}
+
+/** Two bowls of one mix for the same hair, where one would do. */
+const isTwin = (a: Bowl, b: Bowl) =>
+  a.lineId === b.lineId &&
+  JSON.stringify([a.shades, a.productGrams, a.developer]) ===
+    JSON.stringify([b.shades, b.productGrams, b.developer]);
+
+/** Faults of the shelf work: bowls nobody uses, labels nobody can read. */
+function besides({ plan, lineOf }: JudgeContext): Finding[] {
+  const zonesOf = ({ name }: Bowl) =>
+    JSON.stringify(plan.steps.flatMap((step) => (step.bowl === name ? step.zones : [])));
+  return plan.bowls.flatMap((bowl, i): Finding[] => {
+    const line = bowl.lineId ? lineOf(bowl.lineId) : undefined;
+    if (!line || bowlGrams(bowl) <= 0) return [];
+    const found: Finding[] = [];
+    const params = { bowl: bowl.name };
+    const add = (loss: number, code: string, more = {}) =>
+      found.push(finding(null, loss, reason(`mark.amount.${code}`, 'M5', { ...params, ...more })));
+    if (!plan.steps.some((step) => step.bowl === bowl.name)) add(PRICES.amount.bowlUnused, 'unused');
+    const twin = plan.bowls.slice(0, i).find((one) => isTwin(one, bowl) && zonesOf(one) === zonesOf(bowl));
+    if (twin) add(PRICES.amount.bowlTwice, 'twice', { other: twin.name });
+    const unread = hasShades(line.kind) && bowl.shades.find(({ label }) => !readLabel(line, label).ok);
+    if (unread) add(PRICES.amount.labelUnread, 'unread', { label: unread.label, line: line.name });
+    return found;
+  });
+}
+
+export function markAmount(context: JudgeContext): Finding[] {
+  const used = usedBowls(context);
+  if (used.length === 0)
+    return context.solution.best.bowls.length > 0
+      ? [finding(null, 1, reason('mark.amount.open', undefined))]
+      : [];
+  const weighed = used.map(({ bowl }) => {
+    const all = context.plan.steps.filter((step) => step.bowl === bowl.name);
+    // What is emulsified through the ends is left over from what the bowl was mixed for.
+    const own = all.filter((step) => !isLeftoverStep(context, step));
+    const steps = own.length > 0 ? own : all;
+    const zones = [...new Set(steps.flatMap((step) => step.zones))];
+    const guide = amountFor(context.clientCase.head, zones, Math.max(...steps.map(({ share }) => share)));
+    const [min, max] = [Math.round(guide.minGrams), Math.round(guide.maxGrams)];
+    const given = Math.round(bowlGrams(bowl) * 10) / 10;
+    const params = { bowl: bowl.name, min, max, given };
+    const slack = weighingToleranceGrams(given, context.rules.weighingTolerance);
+    const is = (loss: number, code: string) =>
+      finding(null, loss, reason(`mark.amount.${code}`, 'M2', params));
+    if (given >= min - slack && given <= max + slack) return is(0, 'right');
+    return given < min
+      ? is(lossAt(PRICES.amount.short, (min - given) / min), 'tooLittle')
+      : is(lossAt(PRICES.amount.over, given / max), 'tooMuch');
+  });
+  return [...weighed, ...besides(context)];
+}

@@ -1,0 +1,92 @@
+import { NO_READING } from '../../card';
+import { presentLevel, placementOn } from '../../case';
+import { reason } from '../../reason';
+import { lossAt, PRICES, type Counter, underlayDistance, countersOf } from '../../rules';
+import type { JudgeContext } from '../context';
+import { type Finding, finding } from '../finding';
+
+export function markReading({ clientCase, plan }: JudgeContext): Finding[] {
+  return clientCase.head.zones.flatMap((zone): Finding[] => {
+    const read = plan.readings[zone.zone] ?? NO_READING;
+    const expected = presentLevel(zone);
+    const at = { zone: zone.zone };
+    const found: Finding[] = [];
+    if (read.level === null) found.push(finding(zone.zone, 1, reason('mark.reading.open', undefined, at)));
+    else {
+      const gap = Math.abs(read.level - expected);
+      const code = gap === 0 ? 'right' : read.level < expected ? 'tooDark' : 'tooLight';
+      found.push(
+        finding(
+          zone.zone,
+          lossAt(PRICES.reading.level, gap),
+          reason(`mark.reading.${code}`, gap === 0 ? 'L1' : 'L2', {
+            ...at,
+            expected,
+            given: read.level,
+            gap,
+          }),
+        ),
+      );
+    }
+    if (zone.greyShare > 0) {
+      const params = { ...at, expected: zone.greyShare, given: read.greyShare ?? 0 };
+      const loss =
+        read.greyShare === null ? 1 : lossAt(PRICES.reading.grey, Math.abs(read.greyShare - zone.greyShare));
+      found.push(
+        finding(zone.zone, loss, reason(loss === 0 ? 'mark.grey.right' : 'mark.grey.off', 'L3', params)),
+      );
+    }
+    return found;
+  });
+}
+
+/** Opposites of one kind, in doses. */
+const VIOLETS: readonly string[] = ['violet', 'softViolet', 'traceViolet'] satisfies Counter[];
+const otherDose = (given: string, expected: string) => VIOLETS.includes(given) && VIOLETS.includes(expected);
+
+export function markPrediction({ clientCase, plan, solution, rules }: JudgeContext): Finding[] {
+  return clientCase.head.zones.flatMap(({ zone }): Finding[] => {
+    const expected = solution.best.readings[zone];
+    if (!expected?.underlay || !expected.counter) return [];
+    const { underlay, counter } = plan.readings[zone] ?? NO_READING;
+    const target = solution.visit.wish[zone] ?? placementOn(solution.visit, zone)?.target;
+    const params = { zone, expected: expected.underlay, given: underlay ?? '', level: target?.level ?? 0 };
+    const rows = underlay ? underlayDistance(underlay, params.level, rules) : Infinity;
+    const warmth =
+      underlay === expected.underlay
+        ? finding(zone, 0, reason('mark.prediction.right', 'U1', params))
+        : rows <= 1
+          ? finding(zone, PRICES.prediction.neighbour, reason('mark.prediction.neighbour', 'U1', params))
+          : finding(
+              zone,
+              PRICES.prediction.other,
+              reason(underlay ? 'mark.prediction.wrong' : 'mark.prediction.open', 'U1', params),
+            );
+    const counters = { zone, expected: expected.counter, given: counter ?? '', underlay: expected.underlay };
+    if (counter === expected.counter)
+      return [
+        warmth,
+        finding(zone, 0, reason('mark.counter.right', expected.counter === 'keep' ? 'U3' : 'U2', counters)),
+      ];
+    // What cancels the pigment that was named is right for it: a wrong name is paid for once (U2).
+    const followed =
+      underlay && counter && counter !== 'keep' && countersOf(underlay, rules).includes(counter);
+    if (followed && expected.counter !== 'keep')
+      return [warmth, finding(zone, 0, reason('mark.counter.followed', 'U2', counters))];
+    if (counter && otherDose(counter, expected.counter))
+      return [
+        warmth,
+        finding(zone, PRICES.prediction.otherDose, reason('mark.counter.otherDose', 'U5', counters)),
+      ];
+    const code =
+      counter === null
+        ? 'open'
+        : expected.counter === 'keep'
+          ? 'shouldKeep'
+          : counter === 'keep'
+            ? 'kept'
+            : 'wrong';
+    const rule = expected.counter === 'keep' ? 'U3' : 'U2';
+    return [warmth, finding(zone, PRICES.prediction.other, reason(`mark.counter.${code}`, rule, counters))];
+  });
+}

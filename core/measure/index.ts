@@ -1,4 +1,0 @@
-export * from './developer';
-export * from './mixing';
-export * from './units';
-export * from './amount';

@@ -1,0 +1,61 @@
+import type { RecordCard } from '../card';
+import { type ClientCase, saltsOf, partName, type Question, type HairTest, TESTS } from '../case';
+import { isGivingWay } from '../process';
+import { type Reason, reason } from '../reason';
+import { forbidsPeroxide, asksIncompatibilityTest } from '../rules';
+import { tasksOf, type Task } from './place-goal';
+import type { Route } from './technique';
+
+/** Section 13: what stops a service before anything is mixed. Empty where it may go on. */
+export function stopsService(clientCase: ClientCase): Reason[] {
+  const { facts } = clientCase;
+  const stops: Reason[] = [];
+  if (facts.reaction) stops.push(reason('stop.reaction', 'C3'));
+  if (facts.scalp === 'irritated') stops.push(reason('stop.scalp', 'R3'));
+  if (forbidsPeroxide(saltsOf(facts))) stops.push(reason('stop.metallicSalts', 'C3'));
+  // Hair that does not come back is given time and treatment, whatever is wished (C1, C4).
+  const spent = tasksOf(clientCase).find(
+    ({ condition, target, present }) => isGivingWay(condition) && target.level > present + LIGHTER_BY,
+  );
+  if (spent)
+    stops.push(reason('stop.hairGivesWay', 'C4', { zone: partName(spent.part), condition: spent.condition }));
+  return stops;
+}
+
+/** Levels from which a wish asks for lightener on hair that gives way. */
+const LIGHTER_BY = 0.5;
+/** What a client with spent hair takes home, and weeks until it is tested again (C1, section 14). */
+export const REST: Pick<RecordCard, 'aftercare' | 'nextVisitWeeks'> = {
+  aftercare: ['gentleWash', 'heatProtection', 'weeklyTreatment', 'coolWater'],
+  nextVisitWeeks: 4,
+};
+
+/** Routes that are tried on a strand first (C3). */
+const STRAND_TESTED: readonly Route[] = ['lightenThenTone', 'removeThenColour', 'cleanseThenTone'];
+
+/** Asked of every client: a service rests on the answers. */
+export const NEEDED_QUESTIONS: readonly Question[] = [
+  'lastColour',
+  'reactions',
+  'scalp',
+  'metallicSalts',
+  'chemical',
+  'upkeep',
+];
+
+/**
+ * Tests a service rests on: patch always; on cut hair where metal is suspected; strand, elasticity and porosity before a correction or a lightening (C1–C3).
+ * @rule C3
+ */
+export function neededTests(
+  work: readonly { task: Task; route: Route }[],
+  { facts }: Pick<ClientCase, 'facts'>,
+): HairTest[] {
+  const lightens = work.some(({ route }) => STRAND_TESTED.includes(route));
+  const worked = work.some(({ task }) => task.history.kind !== 'untouched');
+  const suspected = asksIncompatibilityTest(saltsOf(facts));
+  return TESTS.filter((test) => {
+    if (test === 'incompatibility') return suspected;
+    return test === 'patch' || lightens || (worked && test !== 'strand');
+  });
+}

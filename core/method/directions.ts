@@ -1,0 +1,164 @@
+import { isBared } from '../case';
+import type { Line } from '../product';
+import {
+  asksForRedOnNatural,
+  type DeveloperChoice,
+  chooseDeveloper,
+  type HouseRules,
+  pourOf,
+  mayDilute,
+  lightenerVols,
+  REFRESH_MINUTES,
+  hasGreyToCover,
+} from '../rules';
+import type { Task } from './place-goal';
+import { coversGrey, type Layer, overItsOwn } from './required-mix';
+import type { Route } from './technique';
+
+/** What the directions of one line say for a layer. */
+export interface Terms {
+  /** Strengths that are right, the preferred one first; empty where nothing is poured. */
+  vols: number[];
+  /** Strengths that are right only with extra-pigment naturals in the bowl (F8). */
+  volsWithExtraNatural: number[];
+  ratios: number[];
+  minutes: { best: number; min: number; max: number };
+}
+
+const span = (best: number, min = best, max = best) => ({ best, min, max });
+/** Hair off the scalp is a little behind the root when it is lifted by colour, and gets a head start (A2). */
+export const HEAD_START = { least: 10, most: 20 };
+const LIGHTENER_LEAST = 5;
+/** A toner on lightened hair is watched from here on (section 6). */
+export const TONER_LEAST = 5;
+/** Gentle wet cleanse: powder with 10 vol on wet hair with conditioner, until nothing changes (P8). */
+export const CLEANSE = { vol: 10, minutes: { best: 15, min: 10, max: 20 } } as const;
+/** A clear gloss lies from five to twenty minutes (section 6). */
+const GLOSS_MINUTES = { best: 15, min: 5, max: 20 };
+/**
+ * Permanent colour over coloured hair of the level it is to have, where nothing gentler is at hand: long enough for another
+ * tone, never the full time, which lies deeper and flatter each month (A1, F11).
+ */
+const OVER_COLOURED_MINUTES = { best: 15, min: 10, max: 20 };
+/** Grey is blended with low-strength colour that is watched from five minutes on (section 6). */
+const BLEND_MINUTES = { best: 10, min: 5, max: 12 };
+const none: Omit<Terms, 'minutes'> = { vols: [], volsWithExtraNatural: [], ratios: [] };
+
+/** Grey that is to be covered by the colour: lightened and filled hair shows none. */
+const greyUnder = (task: Task, route: Route) => (coversGrey(task, route) ? task.greyShare : 0);
+
+/** Whether colour goes on lightened hair, its own or just lightened: a toner, and watched. What a remover leaves is not bare. */
+export const tonesBared = ({ history, natural }: Task, route: Route): boolean =>
+  route === 'lightenThenTone' ||
+  history.kind === 'lightened' ||
+  (route === 'deposit' && isBared(history, natural));
+
+/** A red that permanent colour sets on hair never coloured (F9). */
+export const setsRed = ({ history, natural, target }: Task, route: Route): boolean =>
+  (route === 'deposit' || route === 'liftWithColour') &&
+  history.kind === 'untouched' &&
+  asksForRedOnNatural(natural, target.tone);
+
+/** Strength for the colour of a route (D2, F8), with its reasons. */
+export function developerFor(task: Task, route: Route, line: Line, rules: HouseRules): DeveloperChoice {
+  // What was put on before has brought the hair to the level; colour after it only deposits.
+  const from = route === 'deposit' ? task.present : route === 'liftWithColour' ? task.natural : target(task);
+  return chooseDeveloper(
+    {
+      naturalLevel: Math.max(from, route === 'deposit' ? target(task) : from),
+      targetLevel: target(task),
+      greyShare: greyUnder(task, route),
+      redOnNatural: setsRed(task, route),
+    },
+    line,
+    rules,
+  );
+}
+
+/** What a line's directions and the class's rules ask of a layer; null where the line cannot do it. */
+export function termsOf(
+  task: Task,
+  route: Route,
+  layer: Layer,
+  line: Line,
+  rules: HouseRules,
+  startsFirst = false,
+): Terms | null {
+  const { minutes } = line;
+  switch (layer.role) {
+    case 'remove':
+      return { ...none, vols: line.developersVol, ratios: line.ratios, minutes: span(20, 15, 20) };
+    case 'fill':
+      // Low-strength colour that stands in for a filler takes its own liquid and its own time (F6).
+      return line.kind === 'filler'
+        ? { ...none, minutes: span(15, 10, 15) }
+        : {
+            ...none,
+            vols: line.developersVol.slice(0, 1),
+            ratios: line.ratios,
+            minutes: span(minutes.standard, 10, minutes.standard),
+          };
+    case 'cleanse': {
+      // P8: the class's rules on 10 vol and on the scalp do not concern it.
+      const pour = pourOf(CLEANSE.vol, line.developersVol, mayDilute(line, rules));
+      return pour ? { ...none, vols: [CLEANSE.vol], ratios: line.ratios, minutes: CLEANSE.minutes } : null;
+    }
+    case 'lighten': {
+      const may = mayDilute(line, rules);
+      const vols = lightenerVols(task.place, rules).filter((vol) => pourOf(vol, line.developersVol, may));
+      if (vols.length === 0) return null;
+      return {
+        ...none,
+        vols,
+        ratios: line.ratios,
+        minutes: span(minutes.standard, LIGHTENER_LEAST, minutes.standard),
+      };
+    }
+    case 'colour':
+      break;
+  }
+  if (line.kind === 'direct') return { ...none, minutes: span(minutes.standard, 20, 30) };
+  const deposits = line.kind === 'demi' || line.kind === 'acidGloss';
+  if (layer.need?.highLift) {
+    const levels = target(task) - task.natural;
+    // High-lift is made for the strongest; 30 vol is enough for three levels (section 6).
+    const vols = line.developersVol.filter((vol) => vol >= (levels <= 3 ? 30 : 40)).sort((a, b) => b - a);
+    if (!line.highLift || vols.length === 0) return null;
+    return {
+      ...none,
+      vols,
+      ratios: line.highLift.ratios,
+      minutes: startsFirst
+        ? span(
+            line.highLift.minutes + HEAD_START.least,
+            line.highLift.minutes,
+            line.highLift.minutes + HEAD_START.most,
+          )
+        : span(line.highLift.minutes, line.highLift.minutes - 5),
+    };
+  }
+  if (layer.refresh)
+    return { ...none, vols: line.developersVol.slice(0, 1), ratios: line.ratios, minutes: REFRESH_MINUTES };
+  const choice = developerFor(task, route, line, rules);
+  if (!choice.ok) return null;
+  const grey = greyUnder(task, route);
+  const vols = [choice.vol];
+  const volsWithExtraNatural: number[] = [];
+  for (const also of choice.alsoVol) (also.onlyWithExtraNatural ? volsWithExtraNatural : vols).push(also.vol);
+  if (layer.need?.clear) return { vols, volsWithExtraNatural, ratios: line.ratios, minutes: GLOSS_MINUTES };
+  const covers = coversGrey(task, route) && hasGreyToCover(grey);
+  if (deposits && task.target.grey === 'blend' && task.greyShare > 0)
+    return { vols, volsWithExtraNatural, ratios: line.ratios, minutes: BLEND_MINUTES };
+  if (!deposits && route === 'deposit' && overItsOwn(task))
+    return { vols, volsWithExtraNatural, ratios: line.ratios, minutes: OVER_COLOURED_MINUTES };
+  const usual = covers ? (task.resistant && minutes.resistant) || minutes.grey : minutes.standard;
+  const bared = deposits && tonesBared(task, route);
+  const time = bared
+    ? // A toner is watched: from five minutes on it may be ready (section 6, R2).
+      span(usual, Math.min(usual, TONER_LEAST))
+    : startsFirst && route === 'liftWithColour'
+      ? span(usual + 15, usual, usual + HEAD_START.most)
+      : span(usual);
+  return { vols, volsWithExtraNatural, ratios: line.ratios, minutes: time };
+}
+const target = (task: Task) => task.target.level;

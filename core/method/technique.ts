@@ -1,0 +1,228 @@
+import { TOP_OF_TEN, isWarm } from '../colour';
+import type { DirectDye } from '../hair';
+import { levelsInOneVisit, THROUGH_DYE_COUNTS } from '../process';
+import { type Reason, reason } from '../reason';
+import { PERMANENT_LIFT, hasGreyToCover } from '../rules';
+import { type Task, ALL_WHITE } from './place-goal';
+
+/** Section 1.4: what can be done with a zone. */
+export const ROUTES = [
+  'leave',
+  'gloss',
+  'deposit',
+  'refresh',
+  'liftWithColour',
+  'highLift',
+  'lightenThenTone',
+  'cleanseThenTone',
+  'removeThenColour',
+  'fillThenColour',
+] as const;
+export type Route = (typeof ROUTES)[number];
+
+export interface RouteRuling {
+  route: Route;
+  allowed: boolean;
+  /** Why it is right here, or the rule that forbids it. */
+  reason: Reason;
+}
+
+/** Levels that count as none: half a level is what one reads to. */
+const SAME_LEVEL = 0.5;
+/** From this natural level on a high-lift shade lifts (section 6). */
+const HIGH_LIFT_FROM = 6;
+/**
+ * From these levels on hair is light enough to be taken to 11 and 12 (L1): grown light for high-lift, and all but at 10
+ * for lightener, which moves hair that light by a level or so before its yellow is spent.
+ */
+export const PALEST_FROM = { highLift: 8, lightener: 9.5 };
+/**
+ * F6.
+ * @rule F6
+ */
+export const FILL_BEYOND = 2;
+
+/**
+ * Levels that colour alone lifts at the root without warmth that shows within two weeks (F3).
+ * @rule F3
+ */
+const BY_COLOUR_ALONE = 2;
+const most = Math.max(...PERMANENT_LIFT.map(({ typical }) => typical));
+
+/** Dyes that a warm colour can use, and the fraction gone from which it need not take them out first. */
+const WARM_DYES: readonly DirectDye[] = ['directPink', 'directYellow'];
+const HALF_GONE = 0.5;
+
+/** From this share on colour has faded enough to be refreshed. */
+const FADED = 0.2;
+const isFaded = ({ history }: Task) => history.kind === 'coloured' && history.faded >= FADED;
+const sameTone = ({ history, target }: Task) =>
+  history.kind === 'coloured' && !target.vivid && history.tone.primary === target.tone.primary;
+const asGrown = ({ history, target, greyShare }: Task) =>
+  history.kind === 'untouched' &&
+  target.tone.primary === 'neutral' &&
+  !target.vivid &&
+  !hasGreyToCover(greyShare);
+
+/** Levels that lightener may move a part in one visit: by its condition, half as far through permanent dye (C4). */
+export const levelsToday = ({ condition, history }: Pick<Task, 'condition' | 'history'>): number => {
+  const bears = levelsInOneVisit(condition, history.kind === 'lightened' || history.kind === 'vivid');
+  return history.kind === 'coloured' ? bears / THROUGH_DYE_COUNTS : bears;
+};
+
+/**
+ * How each route stands for a part of a head under the rules of the craft (section 7, P1, P2, C4). Only routes that
+ * have a say here are listed; the allowed ones come in the order in which they are preferred.
+ */
+export function rulingsFor(task: Task): RouteRuling[] {
+  const { natural, present, history, target, condition } = task;
+  const up = target.level - present;
+  const limit = levelsToday(task);
+  const palest = target.level > TOP_OF_TEN;
+  const pale = palest && present < PALEST_FROM.lightener;
+  const found: RouteRuling[] = [];
+  const say = (route: Route, allowed: boolean, code: string, rule: string, params: Reason['params'] = {}) =>
+    found.push({ route, allowed, reason: reason(`route.${code}`, rule, params) });
+  const lighten = (from = present) => {
+    const levels = target.level - from;
+    if (history.kind === 'untouched' && task.greyShare >= ALL_WHITE.from)
+      say('lightenThenTone', false, 'whiteNotLifted', 'F8');
+    else if (pale)
+      say('lightenThenTone', false, 'palestNeedsLight', 'L1', {
+        level: target.level,
+        from: PALEST_FROM.lightener,
+      });
+    else if (levels > limit)
+      say('lightenThenTone', false, 'beyondCondition', 'C4', { levels, limit, condition });
+    else say('lightenThenTone', true, 'lighten', 'F3', { levels });
+  };
+  const untouchedOrBare = history.kind === 'untouched' || history.kind === 'lightened';
+
+  if (target.vivid) {
+    if (history.kind === 'vivid') say('removeThenColour', true, 'vividOut', 'P2');
+    else if (up > SAME_LEVEL) lighten();
+    else say('deposit', true, 'deposit', 'F4');
+    if (up > SAME_LEVEL) say('deposit', false, 'vividNeedsLight', 'P2', { level: target.level });
+    return found;
+  }
+  if (history.kind === 'vivid') {
+    // What is left of a warm dye goes with a warm wish, and hair that bears little is spared the remover (P7, C6).
+    const goes = up <= SAME_LEVEL && isWarm(target.tone) && WARM_DYES.includes(history.dye);
+    const worksWith = goes && history.faded >= HALF_GONE;
+    if (worksWith) say('deposit', true, 'withVivid', 'P7');
+    if (worksWith && levelsInOneVisit(condition, true) === 0)
+      say('removeThenColour', false, 'weakSpared', 'P7');
+    else say('removeThenColour', true, 'vividOut', 'P2');
+    if (!goes || history.faded < HALF_GONE) say('deposit', goes, 'overVivid', 'C6');
+    say('lightenThenTone', false, 'vividFirstOut', 'P2');
+    say('liftWithColour', false, 'colourLiftsNothing', 'P1', { levels: up });
+    return found;
+  }
+  // Shine without a change of colour: a clear gloss, and nothing that colours (A7).
+  if (target.shine && Math.abs(up) <= SAME_LEVEL) {
+    say('gloss', true, 'gloss', 'A7');
+    say('deposit', false, 'glossOnly', 'A7');
+    say('leave', false, 'notDone', 'F1', { levels: up });
+    return found;
+  }
+  if (history.kind === 'lightened' && history.builtUpOver !== undefined) {
+    const over = history.builtUpOver;
+    const back = target.level <= over + SAME_LEVEL && -up <= SAME_LEVEL;
+    if (back) {
+      say('cleanseThenTone', true, 'cleanse', 'P8', { level: over });
+      say('deposit', false, 'builtUp', 'C6', { level: over });
+      say('lightenThenTone', false, 'cleanseInstead', 'P8', { level: over });
+      say('leave', false, 'notDone', 'F1', { levels: up });
+      return found;
+    }
+  }
+  if (Math.abs(up) <= SAME_LEVEL && (sameTone(task) || asGrown(task))) {
+    if (isFaded(task)) {
+      say('refresh', true, 'refresh', 'A1');
+      say('leave', false, 'faded', 'A1');
+    } else {
+      say('leave', true, 'leave', 'F1');
+      if (history.kind === 'coloured') say('refresh', true, 'refresh', 'A1');
+    }
+    say('deposit', true, 'deposit', 'F7');
+  } else if (up <= SAME_LEVEL) {
+    if (history.kind === 'lightened' && -up > FILL_BEYOND) {
+      say('fillThenColour', true, 'fill', 'F6', { levels: -up });
+      say('deposit', false, 'fillFirst', 'F6', { levels: -up });
+    } else {
+      say('deposit', true, 'deposit', 'F7', { levels: -up });
+      say('fillThenColour', false, 'nothingToFill', 'F6', { levels: -up });
+    }
+    // Half a level is moved with colour where nothing has been done to the hair yet.
+    if (history.kind === 'untouched' && up > 0 && !palest)
+      say('liftWithColour', true, 'lift', 'F2', { levels: up });
+    // Another tone on the hair is deposited over where the sum lands; where it does not, it is taken out first.
+    if (history.kind === 'coloured') {
+      const other = history.tone.primary !== 'neutral' && !sameTone(task);
+      say('removeThenColour', other, other ? 'removeTone' : 'nothingToRemove', 'C6');
+    }
+  } else if (history.kind === 'coloured') {
+    if (target.level <= natural + SAME_LEVEL)
+      say('removeThenColour', true, 'remove', 'P1', { natural, level: target.level });
+    else {
+      // With the dye out of it the hair is lightened from its own level (P1, C4).
+      const levels = target.level - natural;
+      // What a remover leaves behind still counts: as through dye (C4).
+      const bears = levelsInOneVisit(condition, false) / THROUGH_DYE_COUNTS;
+      const allowed = levels <= bears && !pale;
+      say(
+        'removeThenColour',
+        allowed,
+        allowed ? 'removeThenLighten' : 'beyondCondition',
+        allowed ? 'P1' : 'C4',
+        { levels, natural, level: target.level, limit: bears, condition },
+      );
+      lighten();
+    }
+    say('liftWithColour', false, 'colourLiftsNothing', 'P1', { levels: up });
+    say('highLift', false, 'colourLiftsNothing', 'P1', { levels: up });
+    say('deposit', false, 'tonerCannotLighten', 'F4', { levels: up });
+  } else {
+    const byColour = history.kind === 'untouched' && up <= most && !palest;
+    // F3: up to two levels by colour; beyond that it leaves warmth, and lightener or high-lift come first.
+    if (byColour && up <= BY_COLOUR_ALONE) say('liftWithColour', true, 'lift', 'F2', { levels: up });
+    // F3: colour alone leaves warmth beyond two levels; high-lift is for where nothing else may be used, or paler still.
+    lighten();
+    if (
+      history.kind === 'untouched' &&
+      natural >= HIGH_LIFT_FROM &&
+      up >= 3 &&
+      up <= 5 &&
+      (!palest || natural >= PALEST_FROM.highLift)
+    )
+      say('highLift', true, 'highLift', 'D2', { levels: up });
+    if (byColour && up > BY_COLOUR_ALONE) say('liftWithColour', true, 'liftFar', 'F3', { levels: up });
+    if (history.kind === 'lightened') say('liftWithColour', false, 'liftOnLift', 'D7', { levels: up });
+    else if (palest) say('liftWithColour', false, 'palestNotByColour', 'L1', { level: target.level });
+    else if (up > most) say('liftWithColour', false, 'beyondColour', 'D2', { levels: up, limit: most });
+    if (natural < HIGH_LIFT_FROM) say('highLift', false, 'highLiftTooDark', 'D2', { natural });
+    say('deposit', false, 'tonerCannotLighten', 'F4', { levels: up });
+  }
+  if (!untouchedOrBare && !pale && !found.some(({ route }) => route === 'lightenThenTone') && up > SAME_LEVEL)
+    say(
+      'lightenThenTone',
+      up <= limit,
+      up <= limit ? 'lighten' : 'beyondCondition',
+      up <= limit ? 'F3' : 'C4',
+      {
+        levels: up,
+        limit,
+        condition,
+      },
+    );
+  if (!found.some(({ route }) => route === 'leave')) say('leave', false, 'notDone', 'F1', { levels: up });
+  return found;
+}
+
+/** The ruling on a route; a route nobody would think of here is ruled out with a plain reason. */
+export const rulingOn = (task: Task, route: Route): RouteRuling =>
+  rulingsFor(task).find((ruling) => ruling.route === route) ?? {
+    route,
+    allowed: false,
+    reason: reason('route.notHere', 'F1', { route }),
+  };

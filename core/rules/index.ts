@@ -1,0 +1,15 @@
+export { PRICES, FURTHER_FAULTS, lossAt, type Price } from './prices';
+export * from './client-care';
+export * from './application';
+export * from './balance';
+export * from './ceilings';
+export * from './corrections';
+export * from './developer-choice';
+export * from './developer';
+export * from './grey';
+export * from './house-rule-example';
+export * from './house-rules';
+export * from './processing';
+export * from './shade-level';
+export * from './underlying-pigment';
+export * from './rule-ids';

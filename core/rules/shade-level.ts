@@ -1,0 +1,43 @@
+import { TOP_OF_TEN } from '../colour';
+import type { Porosity } from '../hair';
+import { type Reason, reason } from '../reason';
+import { levelsToMove } from './developer';
+import type { HouseRules } from './house-rules';
+
+/**
+ * Porous hair takes colour deeper and cooler: darkened, it is given a shade this much lighter (F7).
+ * @rule F7
+ */
+export const POROUS_LIGHTER_LEVELS = 0.5;
+
+/**
+ * Level the mix has to have (F2): the target's own, or by the counterbalance rule 2 × target − natural when lifting.
+ * Darkening porous hair: half a level lighter, since it takes colour deeper (F7).
+ * @rule F2
+ */
+export function shadeLevelFor(
+  task: { naturalLevel: number; targetLevel: number; porosity: Porosity },
+  rules: Pick<HouseRules, 'liftByColour'>,
+): { level: number; reasons: Reason[] } {
+  const { naturalLevel: natural, targetLevel: target } = task;
+  const levels = levelsToMove(natural, target);
+  if (levels > 0 && rules.liftByColour === 'counterbalance') {
+    const level = 2 * target - natural;
+    return { level, reasons: [reason('depth.counterbalance', 'F2', { natural, target, level })] };
+  }
+  if (levels < 0 && task.porosity === 'high') {
+    const level = target + POROUS_LIGHTER_LEVELS;
+    return { level, reasons: [reason('depth.porousLighter', 'F7', { target, level })] };
+  }
+  return { level: target, reasons: [reason('depth.targetLevel', 'F2', { target, level: target })] };
+}
+
+/**
+ * F4. Levels a toner may have on hair of a level, lightest first: its own, or one deeper in the other school; never
+ * lighter. Toners are not made paler than 10, so that hair at 11 or 12 is toned with those.
+ * @rule F4
+ */
+export function tonerLevels(levelReached: number, rules: Pick<HouseRules, 'tonerDepth'>): number[] {
+  const deepest = rules.tonerDepth === 'sameLevel' ? levelReached : levelReached - 1;
+  return [...new Set([levelReached, Math.min(deepest, TOP_OF_TEN)])];
+}

@@ -1,4 +1,0 @@
-export * from './line';
-export * from './label';
-export * from './mix';
-export * from './shipped';
