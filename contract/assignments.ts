@@ -4,23 +4,23 @@ import {
   CRITERIA,
   rubricSchema,
   type Criterion,
-  type ExerciseAsSet,
-  type Hair,
+  type StudentExercise,
+  type ShownHair,
   type Rubric,
   type BenchStep,
 } from '@cimbel/core/exercise';
-import { judgementSchema, type Grade, type Judgement, type Misconception } from '@cimbel/core/mark';
-import { QUESTIONS, TESTS, type ClientCase } from '@cimbel/core/case';
+import { educatorRulingSchema, type Grade, type EducatorRuling, type Misconception } from '@cimbel/core/mark';
+import { CONSULTATION_QUESTIONS, TESTS, type ClientCase } from '@cimbel/core/case';
 import {
   MOST_CARE,
   bowlSchema,
   careSchema,
   recordCardSchema,
-  stepSchema,
+  applicationSchema,
   type RecordCard,
 } from '@cimbel/core/card';
 import type { Line } from '@cimbel/core/product';
-import type { Solution } from '@cimbel/core/solve';
+import type { ModelAnswer } from '@cimbel/core/solve';
 import { figuresSchema, type HouseFigures, type HouseRules } from '@cimbel/core/rules';
 import type { standingSchema } from './classes';
 import type { Rights } from './people';
@@ -62,14 +62,14 @@ export interface EducatorAssignment {
   clientCase: ClientCase;
   lines: Line[];
   houseRules: HouseRules;
-  solution: Solution;
+  modelAnswer: ModelAnswer;
   open: BenchStep[];
   /** What is wrong with the card that is to be put right; null where the card starts empty. */
   slip: Misconception | null;
   rubric: Rubric;
-  judgement: Judgement;
+  judgement: EducatorRuling;
   /** What answers were marked by before they were last marked again, to take that back; null where they never were. */
-  former: { rubric: Rubric; judgement: Judgement; figures: HouseFigures } | null;
+  former: { rubric: Rubric; judgement: EducatorRuling; figures: HouseFigures } | null;
   max: number;
   dueAt: string;
   terms: Terms;
@@ -111,7 +111,7 @@ export interface StudentTermsShown {
 }
 
 /** An exercise as its student gets it, with how far the work on it is. */
-export interface StudentAssignment extends StudentTermsShown, ExerciseAsSet {
+export interface StudentAssignment extends StudentTermsShown, StudentExercise {
   stage: 'work';
   rubric: Rubric;
   /** Which attempt this is, from 1. */
@@ -134,7 +134,7 @@ export interface StudentAssignmentAhead extends StudentTermsShown {
   /** When it opens, ISO; null where it is open and has only to be begun. */
   opensAt: string | null;
 }
-export type StudentAssignmentPage = StudentAssignment | StudentAssignmentAhead;
+export type StudentAssignmentView = StudentAssignment | StudentAssignmentAhead;
 
 /** Begins an attempt: with an empty card, or with what was last handed in. */
 export const beginSchema = z.object({ from: z.enum(['empty', 'last']).default('empty') }).strict();
@@ -151,7 +151,7 @@ export interface StudentAssignmentSummary {
   className: string;
   clientName: string;
   /** The strand of the region that bears most of the hair; null before it may be worked. */
-  now: Hair | null;
+  now: ShownHair | null;
   dueAt: string;
   /** When it opens, ISO; null where it is open. */
   opensAt: string | null;
@@ -189,7 +189,7 @@ export const submissionSchema = z.object({
 export type Submission = z.infer<typeof submissionSchema>;
 
 export const revealSchema = z.union([
-  z.object({ question: z.enum(QUESTIONS) }).strict(),
+  z.object({ question: z.enum(CONSULTATION_QUESTIONS) }).strict(),
   z.object({ test: z.enum(TESTS) }).strict(),
 ]);
 export interface Revealed {
@@ -198,7 +198,7 @@ export interface Revealed {
 
 export const simulationSchema = z.object({
   bowls: z.array(bowlSchema).max(8),
-  steps: z.array(stepSchema).max(16),
+  steps: z.array(applicationSchema).max(16),
   care: z.array(careSchema).max(MOST_CARE).default([]),
 });
 export type SimulationAsked = z.infer<typeof simulationSchema>;
@@ -233,8 +233,8 @@ export interface Result {
   clientCase: ClientCase;
   lines: Line[];
   houseRules: HouseRules;
-  solution: Solution;
-  judgement: Judgement;
+  modelAnswer: ModelAnswer;
+  judgement: EducatorRuling;
   open: BenchStep[];
   slip: Misconception | null;
   answer: RecordCard;
@@ -258,7 +258,7 @@ export interface EducatorResult extends Result {
 export const regradeSchema = z
   .object({
     rubric: rubricSchema.optional(),
-    judgement: judgementSchema.optional(),
+    judgement: educatorRulingSchema.optional(),
     /** An attempt whose plan is to be right as well as the model answer. */
     accept: z.uuid().optional(),
     /** Tolerances, pass mark and ceilings to mark by from now on. */

@@ -4,7 +4,7 @@ import {
   responseSchema,
   scopeSchema,
   skillSchema,
-  stepSchema,
+  drillStepSchema,
   testPartSchema,
   type DrillMark,
   type Eye,
@@ -17,7 +17,7 @@ import {
   type SlotFacts,
   type Slot,
   type ConfusionCell,
-  type Step,
+  type DrillStep,
 } from '@cimbel/core/drill';
 import type { Line } from '@cimbel/core/product';
 import { houseRulesSchema, type HouseRules } from '@cimbel/core/rules';
@@ -101,7 +101,7 @@ export const newTestSchema = z
   .object({
     title: oneLine(120),
     parts: z.array(testPartSchema).min(1),
-    step: stepSchema,
+    step: drillStepSchema,
     scope: scopeSchema,
     variants: z.enum(TEST_VARIANTS),
     minutes: z.number().int().min(1).max(180),
@@ -136,7 +136,7 @@ interface TestFacts {
   title: string;
   questions: number;
   minutes: number;
-  step: Step;
+  step: DrillStep;
   dueAt: string;
   feedback: TestFeedback;
   attempts: number;

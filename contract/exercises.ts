@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { OPEN_STEPS, rubricSchema } from '@cimbel/core/exercise';
 import { clientCaseSchema } from '@cimbel/core/case';
-import { MISCONCEPTIONS, NO_JUDGEMENT, judgementSchema } from '@cimbel/core/mark';
+import { MISCONCEPTIONS, NO_RULING, educatorRulingSchema } from '@cimbel/core/mark';
 import { oneLine } from './text';
 
 /** A case with the steps that are worked and the points they are worth: what an educator keeps, and sets to a class. */
@@ -17,7 +17,7 @@ export const exerciseSchema = z.object({
   /** Points by criterion; a criterion that is not named is not marked. */
   rubric: rubricSchema,
   /** What it turns on by the educator's word, how far the head holds marks down, and what else is right. */
-  judgement: judgementSchema.default(NO_JUDGEMENT),
+  judgement: educatorRulingSchema.default(NO_RULING),
 });
 export type ExerciseContent = z.infer<typeof exerciseSchema>;
 

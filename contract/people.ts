@@ -29,7 +29,7 @@ export interface MyClass {
 }
 
 /** A student's place in a class. */
-export interface Place {
+export interface RosterSeat {
   /** The student's account. */
   id: string;
   name: string;
@@ -61,7 +61,7 @@ export interface Roster {
   /** Titles of exercises that show the model answer to each as they submit: while one is open, whoever comes by code waits. */
   closedBy: string[];
   educators: ClassEducator[];
-  places: Place[];
+  places: RosterSeat[];
 }
 
 const numberSchema = oneLine(20).nullable();

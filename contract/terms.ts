@@ -71,11 +71,14 @@ export function faultsOfTerms({
   if (noTime(opensAt, dueAt)) faults.push({ path: ['opensAt'], code: 'afterDue' });
   if (!everyone && students.length === 0) faults.push({ path: ['students'], code: 'nobody' });
   const seen = new Set<string>();
-  students.forEach((one, i) => {
-    if (seen.has(one.studentId)) faults.push({ path: ['students', i, 'studentId'], code: 'twice' });
-    seen.add(one.studentId);
+  students.forEach((studentTerms, i) => {
+    if (seen.has(studentTerms.studentId)) faults.push({ path: ['students', i, 'studentId'], code: 'twice' });
+    seen.add(studentTerms.studentId);
     // Said once: what is wrong for all is not said again of each.
-    if (noTime(one.opensAt ?? opensAt, one.dueAt ?? dueAt) && (one.opensAt !== null || one.dueAt !== null))
+    if (
+      noTime(studentTerms.opensAt ?? opensAt, studentTerms.dueAt ?? dueAt) &&
+      (studentTerms.opensAt !== null || studentTerms.dueAt !== null)
+    )
       faults.push({ path: ['students', i, 'dueAt'], code: 'afterDue' });
   });
   return faults;

@@ -1,6 +1,6 @@
 import { expect, type Page } from '@playwright/test';
 import { accented } from '../web/lib/pseudo';
-import { joinClass, makeClass, register, test, unique } from './pages';
+import { joinByCode, makeClass, register, test, unique } from './pages';
 
 const local = (hours: number) => {
   const at = new Date(Date.now() + hours * 3600_000);
@@ -58,7 +58,7 @@ for (const [language, w] of Object.entries(WORDS))
     for (const name of names) {
       const page = await pageOf();
       await register(page, 'a student', name);
-      await joinClass(page, code, educator);
+      await joinByCode(page, code, educator);
       students.push(page);
     }
     // Accounts are made in English; from here on everything is in the language of the journey.

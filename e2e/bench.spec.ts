@@ -5,7 +5,7 @@ import {
   criterion,
   finishWith,
   handItIn,
-  joinClass,
+  joinByCode,
   makeClass,
   mixBowl,
   putOn,
@@ -45,7 +45,7 @@ async function began(
   if (schools.length > 0) await teach(educator, schools);
   await setExercise(educator, { from, title, steps, slip });
   await register(student, 'a student', unique('Learner'));
-  await joinClass(student, code, educator);
+  await joinByCode(student, code, educator);
   await startExercise(student, title);
   // A page behind another may be given no frames, and what is dragged or poured waits for them.
   await student.bringToFront();

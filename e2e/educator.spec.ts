@@ -1,5 +1,5 @@
 import { expect, type Page } from '@playwright/test';
-import { makeClass, register, setExercise, signOut, test, unique, walkIn } from './pages';
+import { makeClass, register, setExercise, signOutThere, test, unique, walkIn } from './pages';
 
 async function openGraded(page: Page): Promise<void> {
   await walkIn(page, 'Odile Brandvoort');
@@ -90,7 +90,7 @@ test('a wrong password and a wrong code are said where they are', async ({ page 
   await page.getByLabel('Password').fill('grey-room-practice');
   await page.getByRole('button', { name: 'Sign in', exact: true }).click();
   await expect(page.getByRole('button', { name: 'Account of Odile Brandvoort' })).toBeVisible();
-  await signOut(page);
+  await signOutThere(page);
   await walkIn(page, 'Farid Khoulani');
   await page.getByLabel('Class code').fill('abc');
   await page.getByRole('button', { name: 'Join', exact: true }).click();

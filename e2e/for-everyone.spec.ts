@@ -279,7 +279,7 @@ for (const { who, name, pages } of [{ ...STUDENTS, name: 'Ivo Santarel' }, EDUCA
       for (const width of PHONES) {
         await page.setViewportSize({ width, height: 844 });
         await expectNoSidewaysScroll(page);
-        small.push(...(await tooSmall(page)).map((one) => `${path} at ${width} ${one}`));
+        small.push(...(await tooSmall(page)).map((name) => `${path} at ${width} ${name}`));
         if (path.includes('step='))
           await expect(page.getByRole('img', { name: /root at the top/ })).toBeInViewport();
       }

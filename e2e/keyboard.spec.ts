@@ -1,6 +1,6 @@
 import { expect } from '@playwright/test';
 import { arrowTo, countKeys, tabTo, typeInto } from './keys';
-import { joinClass, makeClass, register, setExercise, startExercise, test, unique, walkIn } from './pages';
+import { joinByCode, makeClass, register, setExercise, startExercise, test, unique, walkIn } from './pages';
 
 test('a whole service is worked by the keyboard alone, in fewer than 250 keys', async ({ browser }) => {
   test.setTimeout(180_000);
@@ -11,7 +11,7 @@ test('a whole service is worked by the keyboard alone, in fewer than 250 keys', 
   const title = unique('Gloss');
   await setExercise(educator, { from: 'A golden gloss', title, steps: 'Whole service' });
   await register(student, 'a student', unique('Keys'));
-  await joinClass(student, code, educator);
+  await joinByCode(student, code, educator);
   await startExercise(student, title);
   const pressed = await countKeys(student);
   const press = async (key: string, times = 1) => {

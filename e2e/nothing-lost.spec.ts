@@ -1,13 +1,13 @@
 import { expect, type Page } from '@playwright/test';
 import {
   handItIn,
-  joinClass,
+  joinByCode,
   makeClass,
   mixBowl,
   register,
   saved,
   setExercise,
-  signOut,
+  signOutThere,
   startExercise,
   test,
   unique,
@@ -68,25 +68,25 @@ test('two devices do not write over each other unasked', async ({ browser }) => 
 });
 
 test('two tabs of one browser are two writers', async ({ context }) => {
-  const [one, other] = [await context.newPage(), await context.newPage()];
-  await walkIn(one, 'Greta Paulsund');
-  await open(one, 'mix');
+  const [page, other] = [await context.newPage(), await context.newPage()];
+  await walkIn(page, 'Greta Paulsund');
+  await open(page, 'mix');
   await open(other, 'mix');
   // It has what there was before the first tab wrote anything.
   await expect(other.getByRole('button', { name: 'Add bowl' })).toBeVisible();
-  await one.bringToFront();
-  await mix(one);
-  await saved(one);
+  await page.bringToFront();
+  await mix(page);
+  await saved(page);
   // A page behind another may be given no frames.
   await other.bringToFront();
   await other.getByRole('button', { name: 'Add bowl' }).click();
   const dialog = other.getByRole('dialog', { name: 'Another device or tab has a newer version' });
   await expect(dialog.getByRole('button', { name: 'Use the newer version' })).toBeVisible();
   // A reload is the same writer: nothing is asked.
-  await one.bringToFront();
-  await one.reload();
-  await amount(one).fill('77');
-  await saved(one);
+  await page.bringToFront();
+  await page.reload();
+  await amount(page).fill('77');
+  await saved(page);
 });
 
 test('one device, two students: each hands in, and nothing of the first is left when they leave', async ({
@@ -100,11 +100,11 @@ test('one device, two students: each hands in, and nothing of the first is left 
   const tablet = await (await browser.newContext()).newPage();
   for (const name of [unique('First'), unique('Second')]) {
     await register(tablet, 'a student', name);
-    await joinClass(tablet, code, educator);
+    await joinByCode(tablet, code, educator);
     await startExercise(tablet, title);
     await mixBowl(tablet, 'A', { line: 'Quillet Gel, demi-permanent', shades: ['6-O'], total: 90 });
     await handItIn(tablet);
-    await signOut(tablet);
+    await signOutThere(tablet);
     const left = () =>
       tablet.evaluate(() =>
         Object.keys(localStorage).filter((key) => /draft|submission|drillAnswers/.test(key)),

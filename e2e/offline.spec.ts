@@ -1,12 +1,12 @@
 import { expect, type Page } from '@playwright/test';
 import {
-  joinClass,
+  joinByCode,
   makeClass,
   mixBowl,
   register,
   saved,
   setExercise,
-  signOut,
+  signOutThere,
   startExercise,
   test,
   unique,
@@ -21,8 +21,8 @@ const isKept = (page: Page, path: string) =>
       () =>
         page.evaluate(async (wanted) => {
           if (!navigator.serviceWorker.controller) return false;
-          const kept = await (await caches.open('mine')).keys();
-          return kept.some(({ url }) => new URL(url).pathname === wanted);
+          const requests = await (await caches.open('mine')).keys();
+          return requests.some(({ url }) => new URL(url).pathname === wanted);
         }, path),
       { timeout: 30_000 },
     )
@@ -41,7 +41,7 @@ test('without a network a student goes on where they were: reload, mix, read, su
   const page = await context.newPage();
   const name = unique('Traveller');
   await register(page, 'a student', name);
-  await joinClass(page, code, educator);
+  await joinByCode(page, code, educator);
   await page.goto('/reading/practice');
   await expect(page.getByRole('heading').first()).toBeVisible();
   await startExercise(page, title);
@@ -69,13 +69,13 @@ test('without a network a student goes on where they were: reload, mix, read, su
   await page.goto('/due');
   await page.getByRole('listitem').filter({ hasText: title }).getByRole('link').click();
   await saved(page);
-  await signOut(page);
+  await signOutThere(page);
   // Nothing of theirs is left for whoever sits down next.
   expect(
     await page.evaluate(async () =>
       (await caches.open('mine'))
         .keys()
-        .then((kept) => kept.filter(({ url }) => url.includes('/api/my/')).length),
+        .then((requests) => requests.filter(({ url }) => url.includes('/api/my/')).length),
     ),
   ).toBe(0);
   await context.setOffline(true);

@@ -85,7 +85,7 @@ export async function walkIn(page: Page, name: string): Promise<void> {
 }
 
 /** Signs out and waits for it: what waits on the device is sent first. */
-export async function signOut(page: Page): Promise<void> {
+export async function signOutThere(page: Page): Promise<void> {
   await page.getByRole('button', { name: /^Account of/ }).click();
   await page.getByRole('menuitem', { name: 'Sign out' }).click();
   await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible();
@@ -134,7 +134,7 @@ export async function setExercise(
 }
 
 /** A student asks by the class code, and the educator lets them in. */
-export async function joinClass(page: Page, code: string, educator: Page): Promise<void> {
+export async function joinByCode(page: Page, code: string, educator: Page): Promise<void> {
   const joinCode = code.replace('-', '');
   await send(page, 'POST', '/api/memberships', { joinCode });
   const { me } = await asked<{ me: { id: string } }>(page, '/api/session');
@@ -172,7 +172,7 @@ export const criterion = (page: Page, name: string) =>
 /** All the points of a criterion, whatever they come to. */
 export const FULL = /(?<!\d\.)(\d+(?:\.\d+)?) \/ \1(?![\d.])/;
 
-export async function textOf(download: Download): Promise<string> {
+export async function shownText(download: Download): Promise<string> {
   let all = '';
   for await (const chunk of await download.createReadStream()) all += chunk;
   return all;

@@ -1,5 +1,5 @@
 import { expect, type Browser, type Page } from '@playwright/test';
-import { PASSWORD, fromTerminal, makeClass, register, signOut, test, unique } from './pages';
+import { PASSWORD, fromTerminal, makeClass, register, signOutThere, test, unique } from './pages';
 
 const newPage = async (browser: Browser, options = {}) => (await browser.newContext(options)).newPage();
 const rosterOf = async (page: Page) => {
@@ -56,7 +56,7 @@ test('an administrator invites an educator, who can sign in and whose forgotten 
   await invited.getByLabel('Password').fill(PASSWORD);
   await invited.getByRole('button', { name: 'Create account' }).click();
   await expect(invited.getByRole('heading', { name: 'Classes' })).toBeVisible();
-  await signOut(invited);
+  await signOutThere(invited);
 
   await administrator.reload();
   await administrator.getByRole('button', { name: `New password for ${colleague}` }).click();
@@ -130,7 +130,7 @@ test('a roster of thirty by paste and by file, slips claimed, a password reset, 
   await expect(educator.getByText('1 of them signs in already')).toBeVisible();
   await educator.getByRole('button', { name: 'Make slips' }).click();
   const reset = await codesOf(educator);
-  await signOut(phone);
+  await signOutThere(phone);
   await phone.goto('/code');
   await phone.getByLabel('Code on your slip').fill(reset[thirty[0]]);
   await phone.getByRole('button', { name: 'Continue' }).click();

@@ -1,12 +1,12 @@
 import { expect, type Browser, type Page } from '@playwright/test';
 import {
   expectNoSidewaysScroll,
-  joinClass,
+  joinByCode,
   makeClass,
   register,
   screenChecked,
   test,
-  textOf,
+  shownText,
   unique,
   walkIn,
 } from './pages';
@@ -202,7 +202,7 @@ test('a practice on a phone, through a lost connection: answers wait, then arriv
 async function studentIn(browser: Browser, code: string, name: string, educator: Page): Promise<Page> {
   const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
   await register(page, 'a student', name);
-  await joinClass(page, code, educator);
+  await joinByCode(page, code, educator);
   return page;
 }
 
@@ -286,7 +286,7 @@ test('a test set by the educator, taken by two students with items of their own,
   await expect(page.getByRole('row').filter({ hasText: oneName })).toContainText('%');
   const download = page.waitForEvent('download');
   await page.getByRole('link', { name: 'Results as CSV' }).click();
-  const csv = await textOf(await download);
+  const csv = await shownText(await download);
   expect(csv.split('\r\n')[0]).toContain('student,state,attempts,score_percent');
   expect(csv).toContain(`${oneName},finished,1,`);
   await page.getByRole('link', { name: oneName }).click();

@@ -2,7 +2,7 @@ import { expect, type Page } from '@playwright/test';
 import { arrowTo, tabTo, typeInto } from './keys';
 import {
   handItIn,
-  joinClass,
+  joinByCode,
   makeClass,
   mixBowl,
   readZone,
@@ -10,7 +10,7 @@ import {
   startExercise,
   stepTo,
   test,
-  textOf,
+  shownText,
   timeIt,
   unique,
 } from './pages';
@@ -98,7 +98,7 @@ test('a head of two regions, grey at the face, from nothing: previewed, kept as 
       await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true })
     ).newPage();
     await register(phone, 'a student', unique('Phone'));
-    await joinClass(phone, code, educator);
+    await joinByCode(phone, code, educator);
     await startExercise(phone, title);
     const greys = { 'regrowth (front)': '0.5', 'regrowth (rest of the head)': '0.1' };
     for (const zone of [...Object.keys(greys), 'mid-lengths (front)', 'mid-lengths (rest of the head)'])
@@ -132,7 +132,7 @@ test('a head of two regions, grey at the face, from nothing: previewed, kept as 
   await test.step('another does it by the keyboard alone', async () => {
     const keys = await (await browser.newContext()).newPage();
     await register(keys, 'a student', unique('Keys'));
-    await joinClass(keys, code, educator);
+    await joinByCode(keys, code, educator);
     await startExercise(keys, title);
     const ring = keys.getByRole('radiogroup', { name: 'Level of the regrowth (front)' });
     await tabTo(keys, ring.getByRole('radio').first());
@@ -190,7 +190,7 @@ test('a pack of several cases and a line of its own is taken by another educator
   await found(page);
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Export as case pack' }).click();
-  const pack = JSON.parse(await textOf(await download));
+  const pack = JSON.parse(await shownText(await download));
   const [line] = pack.lines;
   const [gloss] = pack.cases;
   const ofOwn = {

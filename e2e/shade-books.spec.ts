@@ -1,5 +1,5 @@
 import { expect, type Page } from '@playwright/test';
-import { makeClass, register, test, textOf, unique } from './pages';
+import { makeClass, register, test, shownText, unique } from './pages';
 
 /** What a spreadsheet puts on the clipboard, pasted where the focus is. */
 async function paste(page: Page, text: string): Promise<void> {
@@ -87,7 +87,7 @@ test('a book goes out as a file and comes in again; a broken one says where', as
   await page.getByRole('button', { name: 'Chart as JSON' }).click();
   const file = await saved;
   expect(file.suggestedFilename()).toBe('quillet-gel.json');
-  const text = await textOf(file);
+  const text = await shownText(file);
 
   await page.goto('/shade-books/new');
   const choose = (name: string, body: string) =>

@@ -8,7 +8,7 @@ import { Cluster, versionPlan } from '../scripts/lib/postgres.mjs';
 import {
   PASSWORD,
   handItIn,
-  joinClass,
+  joinByCode,
   makeClass,
   mixBowl,
   register,
@@ -59,12 +59,12 @@ const run = (env: object, script: string, ...args: string[]) =>
 /** The process of which a command line says this, among the children of another; 0 where there is none. */
 function processOf(words: string, parent?: number): number {
   const lines = execFileSync('ps', ['-eo', 'pid=,ppid=,args='], { encoding: 'utf8' }).split('\n');
-  const found = lines
+  const regExpExecArray = lines
     .map((line) => /^\s*(\d+)\s+(\d+)\s+(.*)$/.exec(line))
     .find(
       (one) => one !== null && one[3].includes(words) && (parent === undefined || Number(one[2]) === parent),
     );
-  return found ? Number(found[1]) : 0;
+  return regExpExecArray ? Number(regExpExecArray[1]) : 0;
 }
 
 /** Every table: how many rows, and a digest of all that is in them. */
@@ -182,7 +182,7 @@ test('two servers behind a proxy are one: sessions, work, wrong tries and jobs',
     const student = await pageOf();
     const name = unique('Behind');
     await register(student, 'a student', name);
-    await joinClass(student, code, educator);
+    await joinByCode(student, code, educator);
     await startExercise(student, title);
     await mixBowl(student, 'A', { line: 'Quillet Gel, demi-permanent', shades: ['6-O'], total: 90 });
     await handItIn(student);

@@ -6,7 +6,7 @@ import {
   browser,
   classroom,
   harness,
-  newId,
+  freshId,
   signedIn,
   type Browser,
   type Harness,
@@ -25,9 +25,12 @@ beforeAll(async () => {
   room = await classroom(h);
   const page = (await room.educator.get(`/api/assignments/${room.assignmentId}`)).body as EducatorAssignment;
   exerciseId = page.exerciseId;
-  await ask(room.student, room.assignmentId, page.solution.best);
+  await ask(room.student, room.assignmentId, page.modelAnswer.card);
   await room.student
-    .post(`/api/my/assignments/${room.assignmentId}/submission`, { id: newId(), answer: page.solution.best })
+    .post(`/api/my/assignments/${room.assignmentId}/submission`, {
+      id: freshId(),
+      answer: page.modelAnswer.card,
+    })
     .expect(200);
   sessionId = (await room.student.get('/api/account/sessions')).body[0].id;
   const { account } = room.educator;
@@ -157,7 +160,15 @@ describe('what a student is sent before release', () => {
       const one = await page.get(`/api/my/assignments/${room.assignmentId}`).expect(200);
       // What the student wrote comes back to the student; everything else is ours to keep.
       const text = JSON.stringify([list.body, { ...one.body, draft: null }]);
-      for (const secret of ['naturalLevel', '"history":', '"best"', 'solution', 'equivalents', '"grade"'])
+      for (const secret of [
+        'naturalLevel',
+        '"history":',
+        'modelAnswer',
+        '"choices"',
+        'solution',
+        'equivalents',
+        '"grade"',
+      ])
         expect(text).not.toContain(secret);
       expect(one.body.given).toMatchObject({ bowls: [], steps: [], readings: {} });
       for (const { points } of list.body) expect(points).toBeNull();

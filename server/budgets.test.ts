@@ -1,7 +1,7 @@
 import type { EducatorAssignment } from '@cimbel/contract';
 import { SKILLS } from '@cimbel/core/drill';
 import { randomUUID } from 'node:crypto';
-import { ask, inClassroom, newId } from './testing/harness';
+import { ask, inClassroom, freshId } from './testing/harness';
 
 const { h, room } = inClassroom();
 
@@ -40,12 +40,12 @@ async function another(number: number): Promise<string> {
     name: `Class ${number}`,
     join_code: `CLASS${100 + number}`,
   });
-  for (const [table, one] of [
+  for (const [table, name] of [
     ['assignments', room.assignmentId],
     ['practices', room.practiceId],
     ['reading_tests', room.testId],
   ])
-    await copy(table, one, { class_id: id });
+    await copy(table, name, { class_id: id });
   return id;
 }
 
@@ -90,12 +90,12 @@ async function fill(classId: string, number: number): Promise<void> {
 
 /** The classes of the college, filled; the first is the one that is there. */
 async function fillAll(): Promise<string[]> {
-  const { best } = (
+  const { card } = (
     (await room.educator.get(`/api/assignments/${room.assignmentId}`).expect(200)).body as EducatorAssignment
-  ).solution;
-  await ask(room.student, room.assignmentId, best);
+  ).modelAnswer;
+  await ask(room.student, room.assignmentId, card);
   await room.student
-    .post(`/api/my/assignments/${room.assignmentId}/submission`, { id: newId(), answer: best })
+    .post(`/api/my/assignments/${room.assignmentId}/submission`, { id: freshId(), answer: card })
     .expect(200);
   const ids = [room.classId];
   for (let number = 1; number < CLASSES; number++) ids.push(await another(number));

@@ -97,7 +97,7 @@ describe('what nobody means', () => {
       "1'--",
       '%F0%9F%98%80',
     ];
-    for (const { method, path, who } of allRoutes().filter(({ path: one }) => one.includes(':')))
+    for (const { method, path, who } of allRoutes().filter(({ path: name }) => name.includes(':')))
       for (const part of parts) {
         const page = who === 'student' ? room.student : room.educator;
         explained(await page.send(method, address(path, part)), `${method} ${path} ${part}`);

@@ -1,6 +1,6 @@
 import type { EducatorAssignment } from '@cimbel/contract';
 import { EMPTY_CARD, bowlGrams, type RecordCard } from '@cimbel/core/card';
-import { assignmentBody, browser, inClassroom, newId } from './testing/harness';
+import { assignmentBody, browser, inClassroom, freshId } from './testing/harness';
 
 const { h, room } = inClassroom();
 beforeEach(() => {
@@ -78,9 +78,9 @@ describe('setting an exercise', () => {
     await room.student.put(my(id, '/draft'), { answer: EMPTY_CARD, version: 0, writer: 'a' }).expect(200);
     await room.educator.delete(`/api/assignments/${id}`).expect(200);
     await room.educator.get(`/api/assignments/${id}`).expect(404);
-    const kept = await set();
-    await room.student.post(my(kept, '/submission'), { id: newId(), answer: perfect }).expect(200);
-    expect((await room.educator.delete(`/api/assignments/${kept}`)).body.error.code).toBe(
+    const name = await set();
+    await room.student.post(my(name, '/submission'), { id: freshId(), answer: perfect }).expect(200);
+    expect((await room.educator.delete(`/api/assignments/${name}`)).body.error.code).toBe(
       'exercise.hasAnswers',
     );
   });
@@ -117,7 +117,7 @@ describe('drafts', () => {
 describe('handing in', () => {
   it('counts once however often it is sent, also at the same time, and closes the answer', async () => {
     const id = await set({ release: 'onSubmit' });
-    const submission = { id: newId(), answer: perfect };
+    const submission = { id: freshId(), answer: perfect };
     const [one, two] = await Promise.all([
       room.student.post(my(id, '/submission'), submission),
       room.student.post(my(id, '/submission'), submission),
@@ -126,7 +126,7 @@ describe('handing in', () => {
     expect(one.body.submittedAt).toBe(two.body.submittedAt);
     expect(await h.db('attempts').where({ assignment_id: id })).toHaveLength(1);
     expect(
-      (await room.student.post(my(id, '/submission'), { id: newId(), answer: perfect })).body.error.code,
+      (await room.student.post(my(id, '/submission'), { id: freshId(), answer: perfect })).body.error.code,
     ).toBe('attempt.handedIn');
     expect(
       (await room.student.put(my(id, '/draft'), { answer: perfect, version: 9, writer: 'a' })).status,
@@ -138,12 +138,12 @@ describe('handing in', () => {
 
   it('is marked late after the due time, and opens by release rule', async () => {
     const id = await set({ release: 'onDue' });
-    await room.student.post(my(id, '/submission'), { id: newId(), answer: perfect }).expect(200);
+    await room.student.post(my(id, '/submission'), { id: freshId(), answer: perfect }).expect(200);
     expect((await room.student.get(my(id, '/result'))).body.error.code).toBe('result.notReleased');
     h.clock.now = new Date('2026-03-09T18:00:01Z');
     expect((await room.student.get(my(id, '/result'))).body.late).toBe(false);
     // With the model answer out nothing is taken for marks any more; hidden, what comes in is late.
-    const late = { id: newId(), answer: perfect };
+    const late = { id: freshId(), answer: perfect };
     expect((await room.classmate.post(my(id, '/submission'), late)).body.error.code).toBe('attempt.closed');
     const { terms } = (await room.educator.get(`/api/assignments/${id}`)).body as EducatorAssignment;
     await room.educator.put(`/api/assignments/${id}/terms`, { ...terms, release: 'manual' }).expect(200);
@@ -169,7 +169,7 @@ describe('changing a mark', () => {
     };
     expect(bowlGrams(little)).toBeCloseTo(bowlGrams(bowl) / 5);
     const answer = { ...perfect, bowls: [little] };
-    await room.student.post(my(id, '/submission'), { id: newId(), answer }).expect(200);
+    await room.student.post(my(id, '/submission'), { id: freshId(), answer }).expect(200);
     const before = (await room.student.get(my(id, '/result'))).body;
     const change = { criterion: 'amount', points: 1, reason: 'Her model has very fine hair.' };
     const send = (body: object) =>
@@ -194,7 +194,7 @@ describe('changing a mark', () => {
 
   it('asks for a reason, for a criterion that is marked and no more than its points', async () => {
     const id = await set({}, { rubric: { ratio: 2 } });
-    await room.student.post(my(id, '/submission'), { id: newId(), answer: perfect }).expect(200);
+    await room.student.post(my(id, '/submission'), { id: freshId(), answer: perfect }).expect(200);
     const attempt = (await room.educator.get(`/api/assignments/${id}`)).body.rows.find(
       (r: { attemptId: string | null }) => r.attemptId,
     ).attemptId;

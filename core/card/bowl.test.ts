@@ -28,7 +28,7 @@ describe('a bowl begun from what is left of another', () => {
   it('is thinned by what is weighed beside it: water takes strength and pigment alike', () => {
     const watered = withLeftovers({ bowls: [bowl(), left(20, { developer: [{ vol: 0, grams: 20 }] })] })
       .bowls[1];
-    const [whole, thin] = [bowl(), watered].map((one) => mixOfBowl(one, tarnwick)!);
+    const [whole, thin] = [bowl(), watered].map((bowl) => mixOfBowl(bowl, tarnwick)!);
     expect(thin.thinned).toBeGreaterThan(0);
     expect(thin.shades.map(({ shade }) => shade.label)).toEqual(whole.shades.map(({ shade }) => shade.label));
     const soaped = withLeftovers({
@@ -41,7 +41,7 @@ describe('a bowl begun from what is left of another', () => {
     fc.assert(
       fc.property(fc.double({ min: 0, max: 100, noNaN: true }), (grams) => {
         const cards = [bowl(), left(grams)];
-        const all = withLeftovers({ bowls: cards }).bowls.reduce((sum, one) => sum + bowlGrams(one), 0);
+        const all = withLeftovers({ bowls: cards }).bowls.reduce((sum, bowl) => sum + bowlGrams(bowl), 0);
         expect(all).toBeCloseTo(100, 6);
         expect(takenFrom(cards, 'A')).toBe(grams);
       }),

@@ -9,7 +9,7 @@ export const colourGrams = ({ shades, productGrams }: Bowl) => sum(shades) + pro
 export const developerGrams = ({ developer }: Bowl) => sum(developer);
 /** Grams of shampoo or conditioner in it. */
 export const additionGrams = ({ others = [] }: Bowl, kind?: BowlAddition) =>
-  sum(others.filter((one) => kind === undefined || one.kind === kind));
+  sum(others.filter((other) => kind === undefined || other.kind === kind));
 export const bowlGrams = (bowl: Bowl) => colourGrams(bowl) + developerGrams(bowl) + additionGrams(bowl);
 
 /** Developer parts to one of colour; null while nothing is in the bowl. */
@@ -80,10 +80,10 @@ const DEEPEST = 4;
 
 const scaled = (bowl: Bowl, by: number): Bowl => ({
   ...bowl,
-  shades: bowl.shades.map((one) => ({ ...one, grams: one.grams * by })),
+  shades: bowl.shades.map((shade) => ({ ...shade, grams: shade.grams * by })),
   productGrams: bowl.productGrams * by,
   developer: bowl.developer.map((one) => ({ ...one, grams: one.grams * by })),
-  ...(bowl.others ? { others: bowl.others.map((one) => ({ ...one, grams: one.grams * by })) } : {}),
+  ...(bowl.others ? { others: bowl.others.map((other) => ({ ...other, grams: other.grams * by })) } : {}),
 });
 
 /** Two bowls poured together, by strength and by shade. */

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { QUESTIONS, TESTS } from '../case';
+import { CONSULTATION_QUESTIONS, TESTS } from '../case';
 import { PLACE_IDS, ZONES, MOST_REGIONS, TREATMENTS, AREAS, levelSchema, shareSchema } from '../hair';
 import { WASH_KINDS } from '../process';
 import { TAKEN_AS, WASHES, UNDERLAYS, COUNTERS } from '../rules';
@@ -111,7 +111,7 @@ export const bowlSchema = z
 export type Bowl = z.infer<typeof bowlSchema>;
 
 /** A bowl put on named places. Minutes count from the start of the service and to the rinse. */
-export const stepSchema = z
+export const applicationSchema = z
   .object({
     bowl: z.string().min(1).max(4),
     zones: z
@@ -152,7 +152,7 @@ export const stepSchema = z
     ends: z.enum(ENDINGS),
   })
   .strict();
-export type Step = z.infer<typeof stepSchema>;
+export type Application = z.infer<typeof applicationSchema>;
 
 export const zoneReadingSchema = z
   .object({
@@ -169,7 +169,7 @@ export const NO_READING: ZoneReading = { level: null, greyShare: null, underlay:
 export const recordCardSchema = z
   .object({
     readings: z.partialRecord(z.enum(PLACE_IDS), zoneReadingSchema),
-    asked: z.array(z.enum(QUESTIONS)),
+    asked: z.array(z.enum(CONSULTATION_QUESTIONS)),
     tests: z.array(z.enum(TESTS)),
     /** What was made ready before anything is mixed, where the case opens it. */
     station: z.array(z.enum(STATION)).optional(),
@@ -179,7 +179,7 @@ export const recordCardSchema = z
     bowls: z.array(bowlSchema).max(8),
     /** What is done with the hair before the first bowl. */
     wash: z.enum(WASHES).nullable().default(null),
-    steps: z.array(stepSchema).max(16),
+    steps: z.array(applicationSchema).max(16),
     /** What is done to hair beside the bowls. */
     care: z.array(careSchema).max(MOST_CARE).default([]),
     aftercare: z.array(z.enum(AFTERCARES)),
@@ -188,7 +188,7 @@ export const recordCardSchema = z
   .strict();
 export type RecordCard = z.infer<typeof recordCardSchema>;
 /** What of a card happens on the hair. */
-export type Work = Pick<RecordCard, 'bowls' | 'steps' | 'care'>;
+export type HairWork = Pick<RecordCard, 'bowls' | 'steps' | 'care'>;
 
 export const EMPTY_CARD: RecordCard = {
   readings: {},

@@ -1,12 +1,12 @@
 import type { Part } from '../case';
 import { type PlaceId, type Head, regionOf, type Area, AREA_BEARS } from '../hair';
 import { type Line, hasDeveloper } from '../product';
-import type { RecordCard, Step, Bowl } from './record-card';
+import type { RecordCard, Application, Bowl } from './record-card';
 
 /** A line at hand by its id. */
 export type LineOf = (id: string) => Line | undefined;
 
-export const bowlOf = (plan: Pick<RecordCard, 'bowls'>, step: Pick<Step, 'bowl'>): Bowl | undefined =>
+export const bowlOf = (plan: Pick<RecordCard, 'bowls'>, step: Pick<Application, 'bowl'>): Bowl | undefined =>
   plan.bowls.find(({ name }) => name === step.bowl);
 
 /**
@@ -16,7 +16,7 @@ export const bowlOf = (plan: Pick<RecordCard, 'bowls'>, step: Pick<Step, 'bowl'>
 export const stepsOn = (
   plan: Pick<RecordCard, 'steps'>,
   { zone, woven }: Pick<Part, 'zone' | 'woven'>,
-): Step[] =>
+): Application[] =>
   plan.steps
     .filter(({ zones, share, placement }) => {
       if (!zones.includes(zone)) return false;
@@ -36,13 +36,13 @@ export function isProtectedAt(
 ): boolean {
   const put = Math.max(
     -1,
-    ...care.flatMap((one) =>
-      one.do === 'protect' && one.zones.includes(place) && one.start <= minute ? [one.start] : [],
+    ...care.flatMap((care) =>
+      care.do === 'protect' && care.zones.includes(place) && care.start <= minute ? [care.start] : [],
     ),
   );
   const comesOff = [
     ...steps.flatMap(({ start, minutes, ends }) => (ends === 'rinse' ? [start + minutes] : [])),
-    ...care.flatMap((one) => (one.do === 'wash' || one.do === 'rinse' ? [one.start] : [])),
+    ...care.flatMap((care) => (care.do === 'wash' || care.do === 'rinse' ? [care.start] : [])),
   ];
   return put >= 0 && !comesOff.some((at) => at > put && at <= minute);
 }
@@ -51,7 +51,7 @@ export function isProtectedAt(
  * The longest a strand goes without being wiped and looked at, minutes; null where it never is. Checks at named minutes
  * leave the time to the first, between two, and from the last to the rinse.
  */
-export function longestUnwatched({ checkEvery, checkAt = [], minutes }: Step): number | null {
+export function longestUnwatched({ checkEvery, checkAt = [], minutes }: Application): number | null {
   const within = checkAt.filter((at) => at < minutes).sort((a, b) => a - b);
   const named = within.length === 0 ? null : longestGap([0, ...within, minutes]);
   if (checkEvery === null || named === null) return checkEvery ?? named;
@@ -64,8 +64,8 @@ const longestGap = (minutes: readonly number[]) =>
  * Minute at which a step comes to the hair of a place: the areas before its own take their share of the time that putting
  * on takes (A4).
  */
-export function reachedAt(head: Head, step: Step, place: PlaceId): number {
-  const { takesMinutes = 0, areas, start } = step;
+export function reachedAt(head: Head, application: Application, place: PlaceId): number {
+  const { takesMinutes = 0, areas, start } = application;
   if (takesMinutes === 0) return start;
   const own = regionOf(head, place).areas;
   const first = areas.findIndex((area) => own.includes(area));
@@ -76,36 +76,43 @@ export function reachedAt(head: Head, step: Step, place: PlaceId): number {
 }
 
 /** Whether something is put on a place before a step is rinsed: then cream would keep it off as well. */
-export const isWorkedDuring = (steps: readonly Step[], place: PlaceId, { start, minutes }: Step): boolean =>
+export const isWorkedDuring = (
+  steps: readonly Application[],
+  place: PlaceId,
+  { start, minutes }: Application,
+): boolean =>
   steps.some(
-    (one) => one.zones.includes(place) && one.start < start + minutes && one.start + one.minutes > start,
+    (application) =>
+      application.zones.includes(place) &&
+      application.start < start + minutes &&
+      application.start + application.minutes > start,
   );
 
 /** Whether two places are worked into one another (F10). */
 export const isMelted = ({ care }: Pick<RecordCard, 'care'>, [above, below]: readonly PlaceId[]): boolean =>
-  care.some((one) => one.do === 'melt' && one.zones.includes(above) && one.zones.includes(below));
+  care.some((care) => care.do === 'melt' && care.zones.includes(above) && care.zones.includes(below));
 
 /** Whether lightener or oxidative colour is still on the hair at the end of the visit: no later rinse takes it along. */
 export function isNeverRinsed(
-  step: Step,
+  application: Application,
   { bowls, steps, care }: Pick<RecordCard, 'bowls' | 'steps' | 'care'>,
   lineOf: LineOf,
 ): boolean {
-  const bowl = bowls.find(({ name }) => name === step.bowl);
+  const bowl = bowls.find(({ name }) => name === application.bowl);
   const line = bowl?.lineId ? lineOf(bowl.lineId) : undefined;
-  if (!line || !hasDeveloper(line.kind) || step.ends !== 'stay') return false;
-  const end = step.start + step.minutes;
-  const rinsedApart = step.zones.every((zone) =>
+  if (!line || !hasDeveloper(line.kind) || application.ends !== 'stay') return false;
+  const end = application.start + application.minutes;
+  const rinsedApart = application.zones.every((zone) =>
     care.some(
-      (one) => (one.do === 'rinse' || one.do === 'wash') && one.start >= end && one.zones.includes(zone),
+      (care) => (care.do === 'rinse' || care.do === 'wash') && care.start >= end && care.zones.includes(zone),
     ),
   );
   if (rinsedApart) return false;
   return !steps.some(
     (other) =>
-      other !== step &&
+      other !== application &&
       other.ends === 'rinse' &&
       other.start + other.minutes >= end &&
-      step.zones.every((zone) => other.zones.includes(zone)),
+      application.zones.every((zone) => other.zones.includes(zone)),
   );
 }

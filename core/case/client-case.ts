@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { PLACE_IDS, headSchema, type PlaceId, besideOf } from '../hair';
+import { PLACE_IDS, headSchema, type PlaceId, neighboursOf } from '../hair';
 import type { Line } from '../product';
 import { type Salts, TAKEN_AS } from '../rules';
 import { TOLD } from './questions';
@@ -98,7 +98,7 @@ export const clientCaseSchema = z
     melts.forEach(({ zones: [above, below] }, i) => {
       const path = ['melts', i, 'zones'];
       if (!zones.has(above) || !zones.has(below)) missing(path, zones.has(above) ? below : above);
-      else if (!besideOf(head, above).includes(below))
+      else if (!neighboursOf(head, above).includes(below))
         context.addIssue({ code: 'custom', path, params: { code: 'notBeside' }, message: 'notBeside' });
     });
     const taken = new Set<PlaceId>();

@@ -3,7 +3,7 @@ import { stretchTest } from '../process';
 import { type Reason, reason } from '../reason';
 import { forbidsPeroxide } from '../rules';
 import { type ClientCase, saltsOf } from './client-case';
-import type { Question, HairTest } from './questions';
+import type { ConsultationQuestion, HairTest } from './questions';
 import { strandOfZone } from './strands';
 
 const percent = (share: number) => Math.round(share * 100) / 100;
@@ -20,7 +20,10 @@ const doneTo = ({ zone, history }: ZoneOfHead): Reason[] =>
       );
 
 /** What a question brings to light: what the client knows, never what the eye has to read. */
-export function answerTo({ head, facts }: Pick<ClientCase, 'head' | 'facts'>, question: Question): Reason[] {
+export function answerTo(
+  { head, facts }: Pick<ClientCase, 'head' | 'facts'>,
+  question: ConsultationQuestion,
+): Reason[] {
   switch (question) {
     case 'lastColour':
       return [
@@ -51,7 +54,7 @@ export function answerTo({ head, facts }: Pick<ClientCase, 'head' | 'facts'>, qu
 }
 
 /** What a test shows (C1–C3). */
-export function showsIn({ head, facts }: Pick<ClientCase, 'head' | 'facts'>, test: HairTest): Reason[] {
+export function shownBy({ head, facts }: Pick<ClientCase, 'head' | 'facts'>, test: HairTest): Reason[] {
   switch (test) {
     case 'patch':
       return [reason(facts.reaction ? 'reveal.patch.reacts' : 'reveal.patch.clear', 'C3')];
@@ -74,18 +77,18 @@ export function showsIn({ head, facts }: Pick<ClientCase, 'head' | 'facts'>, tes
 }
 
 /** One question put or one test made. */
-export type Asked = { question: Question } | { test: HairTest };
+export type QuestionOrTest = { question: ConsultationQuestion } | { test: HairTest };
 
 /** What one question or test brings to light. */
-export const revealOf = (clientCase: Pick<ClientCase, 'head' | 'facts'>, asked: Asked): Reason[] =>
-  'question' in asked ? answerTo(clientCase, asked.question) : showsIn(clientCase, asked.test);
+export const revealOf = (clientCase: Pick<ClientCase, 'head' | 'facts'>, asked: QuestionOrTest): Reason[] =>
+  'question' in asked ? answerTo(clientCase, asked.question) : shownBy(clientCase, asked.test);
 
 /** Everything a card has asked and tested, by the name of question or test, with what came of it. */
 export const revealsOf = (
   clientCase: Pick<ClientCase, 'head' | 'facts'>,
-  { asked, tests }: { asked: readonly Question[]; tests: readonly HairTest[] },
+  { asked, tests }: { asked: readonly ConsultationQuestion[]; tests: readonly HairTest[] },
 ): Record<string, Reason[]> =>
   Object.fromEntries([
     ...asked.map((question) => [question, answerTo(clientCase, question)]),
-    ...tests.map((test) => [test, showsIn(clientCase, test)]),
+    ...tests.map((test) => [test, shownBy(clientCase, test)]),
   ]);

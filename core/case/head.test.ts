@@ -10,7 +10,7 @@ import {
   REGIONS,
   fromScalpCm,
   beginsAtScalp,
-  besideOf,
+  neighboursOf,
   regionsOf,
   hairShareOf,
   areasOf,
@@ -90,10 +90,10 @@ describe('areas, regions and places', () => {
     expect(fromScalpCm(head, 'front-mids')).toBe(7);
     expect(fromScalpCm(head, 'rest-mids')).toBe(10);
     expect(
-      ['front-regrowth', 'front-mids', 'rest-mids'].map((one) => beginsAtScalp(head, one as never)),
+      ['front-regrowth', 'front-mids', 'rest-mids'].map((name) => beginsAtScalp(head, name as never)),
     ).toEqual([true, false, true]);
-    expect(besideOf(head, 'front-mids')).toEqual(['front-regrowth']);
-    expect(besideOf(head, 'rest-mids')).toEqual([]);
+    expect(neighboursOf(head, 'front-mids')).toEqual(['front-regrowth']);
+    expect(neighboursOf(head, 'rest-mids')).toEqual([]);
     const fine: Head = { ...head, regions: [{ ...head.regions![0], diameter: 'fine' }, head.regions![1]] };
     expect(strandOfZone(fine, 'front-mids').diameter).toBe('fine');
     expect(strandOfZone(fine, 'rest-mids').diameter).toBe('medium');

@@ -1,4 +1,4 @@
-import { makeCase, zone, lightened, coloured, to } from '../cases/case-maker';
+import { makeCase, zone, lightened, dyed, to } from '../cases/case-maker';
 import { differenceOf } from '../colour';
 import { looksThrough, lookOfWish } from './looks';
 import { strandOfZone } from './strands';
@@ -7,9 +7,7 @@ const clientCase = makeCase({
   title: 'Through',
   difficulty: 1,
   client: { name: 'Anybody', note: '' },
-  zones: [
-    zone('mids', { cm: 10, natural: 5, grey: 0.2, history: [...lightened(9), ...coloured(7, 'copper')] }),
-  ],
+  zones: [zone('mids', { cm: 10, natural: 5, grey: 0.2, history: [...lightened(9), ...dyed(7, 'copper')] })],
   wish: { mids: to(8, 'pearl') },
   lineIds: ['quillet'],
 });

@@ -15,7 +15,7 @@ export function looksThrough(
   light: Light,
   seed: number,
 ): TressLook[] {
-  const zone = regionOf(head, place).zones.find((one) => one.zone === place)!;
+  const zone = regionOf(head, place).zones.find((zone) => zone.zone === place)!;
   return Array.from({ length: zone.history.length + 1 }, (_, layers) => {
     const zones = head.zones.map((one) =>
       one.zone === place ? { ...one, history: zone.history.slice(0, layers) } : one,

@@ -1,5 +1,5 @@
 /** What a client is asked before anything is mixed (section 1, Consult; section 13). */
-export const QUESTIONS = [
+export const CONSULTATION_QUESTIONS = [
   'lastColour',
   'reactions',
   'scalp',
@@ -18,8 +18,8 @@ export const TOLD = [
   'habits',
   'budget',
   'mustKeep',
-] as const satisfies readonly (typeof QUESTIONS)[number][];
-export type Question = (typeof QUESTIONS)[number];
+] as const satisfies readonly (typeof CONSULTATION_QUESTIONS)[number][];
+export type ConsultationQuestion = (typeof CONSULTATION_QUESTIONS)[number];
 /** C1–C3. */
 export const TESTS = ['patch', 'strand', 'incompatibility', 'elasticity', 'porosity'] as const;
 export type HairTest = (typeof TESTS)[number];

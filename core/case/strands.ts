@@ -10,17 +10,17 @@ import {
   naturalStrand,
   POROSITY_OF,
 } from '../hair';
-import { type Condition, conditionOf, withPast } from '../process';
+import { type Condition, conditionOf, withHistory } from '../process';
 
 const known = new WeakMap<Head, Map<PlaceId, Strand>>();
 
 /** The strand of a zone as it comes in, grown and with its history. @throws RangeError when the head lacks the zone. */
 export function strandOfZone(head: Head, zone: PlaceId): Strand {
   // A head is never changed once made, and laying its history down takes some work: what was found is kept with it.
-  const kept = known.get(head) ?? new Map<PlaceId, Strand>();
-  known.set(head, kept);
-  const strand = kept.get(zone) ?? comesIn(head, zone);
-  kept.set(zone, strand);
+  const cache = known.get(head) ?? new Map<PlaceId, Strand>();
+  known.set(head, cache);
+  const strand = cache.get(zone) ?? comesIn(head, zone);
+  cache.set(zone, strand);
   return strand;
 }
 
@@ -45,7 +45,7 @@ function comesIn(head: Head, zone: PlaceId): Strand {
   });
   // Porosity and damage are what is found today, whatever the history alone would have left.
   return {
-    ...withPast(grown, history),
+    ...withHistory(grown, history),
     porosity: POROSITY_OF[porosity],
     damage,
     moisture: moistureOf(found),

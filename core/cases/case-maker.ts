@@ -1,27 +1,27 @@
 import type { Target, ClientCase } from '../case';
 import type { ToneFamily, Tone } from '../colour';
 import type { BenchStep } from '../exercise';
-import type { PastLayer, Porosity, PlaceId, ZoneOfHead } from '../hair';
+import type { HistoryLayer, Porosity, PlaceId, ZoneOfHead } from '../hair';
 import type { HouseRules } from '../rules';
 
-export const tone = (primary: ToneFamily, secondary?: ToneFamily): Tone =>
+export const toneNamed = (primary: ToneFamily, secondary?: ToneFamily): Tone =>
   secondary ? { primary, secondary } : { primary };
 export const to = (level: number, primary: ToneFamily, secondary?: ToneFamily): Target => ({
   level,
-  tone: tone(primary, secondary),
+  tone: toneNamed(primary, secondary),
 });
 
-export const coloured = (level: number, primary: ToneFamily, faded = 0): PastLayer[] => [
-  { kind: 'permanent', level, tone: tone(primary), faded },
+export const dyed = (level: number, primary: ToneFamily, faded = 0): HistoryLayer[] => [
+  { kind: 'permanent', level, tone: toneNamed(primary), faded },
 ];
-export const lightened = (level: number): PastLayer[] => [{ kind: 'lightened', level }];
+export const lightened = (level: number): HistoryLayer[] => [{ kind: 'lightened', level }];
 
 interface ZoneWords {
   cm: number;
   natural: number;
   grey?: number;
   porosity?: Porosity;
-  history?: PastLayer[];
+  history?: HistoryLayer[];
   damage?: number;
   moisture?: number;
   resistant?: boolean;

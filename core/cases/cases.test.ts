@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { type LineOf, recordCardSchema } from '../card';
 import { clientCaseSchema } from '../case';
-import { markCard, nearMisses, MISCONCEPTIONS } from '../mark';
-import { ROUTES, rulingsFor, tasksOf } from '../method';
+import { markCard, typicalErrors, MISCONCEPTIONS } from '../mark';
+import { TECHNIQUES, techniqueRulings, goalsOf } from '../method';
 import { shippedLine } from '../product';
 import { HOUSE_RULES, choicesOf, type HouseRules } from '../rules';
 import { simulateCard } from '../simulate';
@@ -21,22 +21,24 @@ describe('the shipped cases', () => {
     for (const { clientCase } of SHIPPED_CASES)
       expect(clientCaseSchema.parse(clientCase)).toEqual(clientCase);
     expect(new Set(SHIPPED_CASES.map(({ clientCase }) => clientCase.difficulty)).size).toBe(3);
-    const walked = new Set(ids.flatMap((id) => solved(id).choices.map(({ route }) => route)));
-    expect([...walked].sort()).toEqual([...ROUTES].sort());
+    const walked = new Set(ids.flatMap((id) => solved(id).choices.map(({ technique }) => technique)));
+    expect([...walked].sort()).toEqual([...TECHNIQUES].sort());
   });
 
   it.each(ids)('%s has an answer that the rules allow and the hair model brings home', (id) => {
-    const { best, visit, choices, stops } = solved(id);
-    expect(recordCardSchema.parse(best)).toEqual(best);
+    const { card, clientCase, choices, stops } = solved(id);
+    expect(recordCardSchema.parse(card)).toEqual(card);
     if (stops.length > 0) {
-      expect(best).toMatchObject({ decision: 'decline', steps: [], bowls: [] });
+      expect(card).toMatchObject({ decision: 'decline', steps: [], bowls: [] });
       return;
     }
-    for (const task of tasksOf(visit)) {
-      const choice = choices.find(({ part }) => part.startsWith(task.part.zone))!;
-      expect(rulingsFor(task).find(({ route }) => route === choice.route)?.allowed).toBe(true);
+    for (const goal of goalsOf(clientCase)) {
+      const choice = choices.find(({ part }) => part.startsWith(goal.part.zone))!;
+      expect(techniqueRulings(goal).find(({ technique }) => technique === choice.technique)?.allowed).toBe(
+        true,
+      );
     }
-    const played = simulateCard(visit, best, lineOf);
+    const played = simulateCard(clientCase, card, lineOf);
     const onTheWay = solved(id).visits.length > 1;
     for (const { part, deltaE, level, condition, strand } of played.outcomeAt(played.minutes)) {
       expect(condition).not.toBe('failed');
@@ -49,8 +51,8 @@ describe('the shipped cases', () => {
 
   it.each(ids)('%s: its best plan and every equivalent get full marks', (id) => {
     const input = gradingOf(id);
-    for (const plan of [input.solution.best, ...input.solution.equivalents]) {
-      const { points, max, dangers, misconceptions } = markCard(input, plan);
+    for (const card of [input.modelAnswer.card, ...input.modelAnswer.equivalents]) {
+      const { points, max, dangers, misconceptions } = markCard(input, card);
       expect({ points, dangers, misconceptions }).toEqual({ points: max, dangers: [], misconceptions: [] });
     }
   });
@@ -65,7 +67,7 @@ describe('the shipped cases', () => {
         fc.pre(!(id === 'mixed-from-ten-and-thirty' && rules.diluteDeveloper === 'never'));
         fc.pre(!(id === 'high-lift-pearl' && rules.levelScale === 'ten'));
         const input = gradingOf(id, rules);
-        const { points, max } = markCard(input, input.solution.best);
+        const { points, max } = markCard(input, input.modelAnswer.card);
         expect(points).toBe(max);
       }),
       { numRuns: 15 },
@@ -75,7 +77,7 @@ describe('the shipped cases', () => {
   it('between them leave room for every misconception, and each is seen as what it is and costs marks', () => {
     const seen = new Set<string>();
     for (const id of ids) {
-      for (const { misconception, grade } of nearMisses(gradingOf(id))) {
+      for (const { misconception, grade } of typicalErrors(gradingOf(id))) {
         seen.add(misconception);
         expect({ id, misconception, found: grade.misconceptions.map(({ name }) => name) }).toEqual({
           id,

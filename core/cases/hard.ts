@@ -1,4 +1,4 @@
-import { type ShippedCase, makeCase, zone, coloured, to, lightened } from './case-maker';
+import { type ShippedCase, makeCase, zone, dyed, to, lightened } from './case-maker';
 
 /** Third difficulty: several zones with a history, or a decision that matters more than a mix. */
 export const HARD_CASES: readonly ShippedCase[] = [
@@ -13,8 +13,8 @@ export const HARD_CASES: readonly ShippedCase[] = [
       },
       zones: [
         zone('regrowth', { cm: 2, natural: 6 }),
-        zone('band', { cm: 5, natural: 6, history: coloured(4, 'neutral'), damage: 0.12 }),
-        zone('mids', { cm: 16, natural: 6, history: coloured(6, 'neutral'), damage: 0.12 }),
+        zone('band', { cm: 5, natural: 6, history: dyed(4, 'neutral'), damage: 0.12 }),
+        zone('mids', { cm: 16, natural: 6, history: dyed(6, 'neutral'), damage: 0.12 }),
       ],
       facts: { weeksSinceColour: 7 },
       wish: { regrowth: to(6, 'neutral'), band: to(6, 'neutral'), mids: to(6, 'neutral') },
@@ -93,7 +93,7 @@ export const HARD_CASES: readonly ShippedCase[] = [
       },
       zones: [
         zone('regrowth', { cm: 2, natural: 6 }),
-        zone('mids', { cm: 18, natural: 6, history: coloured(7, 'gold'), damage: 0.1 }),
+        zone('mids', { cm: 18, natural: 6, history: dyed(7, 'gold'), damage: 0.1 }),
       ],
       facts: { reaction: true, weeksSinceColour: 10 },
       wish: { regrowth: to(7, 'gold') },

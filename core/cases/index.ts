@@ -19,5 +19,5 @@ export const SHIPPED_CASES: readonly ShippedCase[] = [
   ...CORRECT_CASES,
   ...REGION_CASES,
 ];
-export const shippedCase = (id: string) => SHIPPED_CASES.find((one) => one.id === id);
+export const shippedCase = (id: string) => SHIPPED_CASES.find((shippedCase) => shippedCase.id === id);
 export { makeCase, zone, type ShippedCase } from './case-maker';

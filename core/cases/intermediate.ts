@@ -1,4 +1,4 @@
-import { type ShippedCase, makeCase, zone, to, lightened, coloured } from './case-maker';
+import { type ShippedCase, makeCase, zone, to, lightened, dyed } from './case-maker';
 
 /** Second difficulty: two bowls, or one that has to be thought about. */
 export const MIDDLE_CASES: readonly ShippedCase[] = [
@@ -62,8 +62,8 @@ export const MIDDLE_CASES: readonly ShippedCase[] = [
         note: 'Three boxes of dark brown in a year over his own dark blonde. Wants to be a light brown.',
       },
       zones: [
-        zone('mids', { cm: 10, natural: 6, history: coloured(3, 'neutral'), damage: 0.12 }),
-        zone('ends', { cm: 4, natural: 6, history: coloured(3, 'neutral'), damage: 0.15 }),
+        zone('mids', { cm: 10, natural: 6, history: dyed(3, 'neutral'), damage: 0.12 }),
+        zone('ends', { cm: 4, natural: 6, history: dyed(3, 'neutral'), damage: 0.15 }),
       ],
       head: { length: 'shortAllOver' },
       facts: { weeksSinceColour: 7 },
@@ -129,7 +129,7 @@ export const MIDDLE_CASES: readonly ShippedCase[] = [
       },
       zones: [
         zone('regrowth', { cm: 2, natural: 6, grey: 0.8 }),
-        zone('mids', { cm: 5, natural: 6, grey: 0.8, history: coloured(6, 'gold'), damage: 0.1 }),
+        zone('mids', { cm: 5, natural: 6, grey: 0.8, history: dyed(6, 'gold'), damage: 0.1 }),
       ],
       head: { length: 'shortAllOver' },
       facts: { weeksSinceColour: 5 },

@@ -1,4 +1,4 @@
-import { type ShippedCase, makeCase, zone, coloured, to, lightened } from './case-maker';
+import { type ShippedCase, makeCase, zone, dyed, to, lightened } from './case-maker';
 
 /** First difficulty: one route, one or two bowls. */
 export const PLAIN_CASES: readonly ShippedCase[] = [
@@ -13,8 +13,8 @@ export const PLAIN_CASES: readonly ShippedCase[] = [
       },
       zones: [
         zone('regrowth', { cm: 1.5, natural: 5, grey: 0.5 }),
-        zone('mids', { cm: 18, natural: 5, grey: 0.5, history: coloured(5, 'gold'), damage: 0.08 }),
-        zone('ends', { cm: 8, natural: 5, grey: 0.5, history: coloured(5, 'gold', 0.4), damage: 0.12 }),
+        zone('mids', { cm: 18, natural: 5, grey: 0.5, history: dyed(5, 'gold'), damage: 0.08 }),
+        zone('ends', { cm: 8, natural: 5, grey: 0.5, history: dyed(5, 'gold', 0.4), damage: 0.12 }),
       ],
       facts: {
         weeksSinceColour: 5,
@@ -100,7 +100,7 @@ export const PLAIN_CASES: readonly ShippedCase[] = [
       },
       zones: [
         zone('regrowth', { cm: 2, natural: 5, grey: 0.3 }),
-        zone('mids', { cm: 5, natural: 5, grey: 0.3, history: coloured(5, 'neutral'), damage: 0.05 }),
+        zone('mids', { cm: 5, natural: 5, grey: 0.3, history: dyed(5, 'neutral'), damage: 0.05 }),
       ],
       head: { length: 'shortAllOver' },
       facts: { weeksSinceColour: 6 },

@@ -1,5 +1,5 @@
 import { type RegionName, type Area, AREAS } from '../hair';
-import { type ShippedCase, makeCase, zone, coloured, to } from './case-maker';
+import { type ShippedCase, makeCase, zone, dyed, to } from './case-maker';
 
 /** A region of some areas, and one of all the others. */
 const around = (name: RegionName, areas: Area[], of: object = {}, rest: object = {}) => [
@@ -24,7 +24,7 @@ export const REGION_CASES: readonly ShippedCase[] = [
           cm: 20,
           natural: 4,
           grey: 0.3,
-          history: coloured(4, 'neutral', 0.25),
+          history: dyed(4, 'neutral', 0.25),
           damage: 0.1,
         }),
         zone('rest-regrowth', { cm: 1.5, natural: 4, grey: 0.05 }),
@@ -32,7 +32,7 @@ export const REGION_CASES: readonly ShippedCase[] = [
           cm: 24,
           natural: 4,
           grey: 0.05,
-          history: coloured(4, 'neutral', 0.25),
+          history: dyed(4, 'neutral', 0.25),
           damage: 0.08,
         }),
       ],

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { LIGHTS, WEIGHTS } from './illuminants';
+import { LIGHTS, OBSERVER_WEIGHTS } from './illuminants';
 import { labOf, chromaOf, differenceOf, rgbOf, hueOf } from './lab';
 import {
   LEVEL_ANCHORS,
@@ -32,7 +32,7 @@ describe('spectra and lights', () => {
 
   it('puts the whites of D65 and A where the standard has them', () => {
     const xy = (light: 'daylight' | 'warmLamp') => {
-      const { x, y, z } = WEIGHTS[light].white;
+      const { x, y, z } = OBSERVER_WEIGHTS[light].white;
       return [x / (x + y + z), y / (x + y + z)];
     };
     expect(xy('daylight')[0]).toBeCloseTo(0.3127, 2);

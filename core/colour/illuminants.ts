@@ -27,14 +27,14 @@ const COOL_WHITE = spectrum(
 export const POWER: Record<Light, Spectrum> = { daylight: D65, warmLamp: A, coolWhite: COOL_WHITE };
 
 /** Weights that turn a reflectance straight into XYZ, scaled so that a perfect white has Y = 1. */
-export interface Weights {
+export interface ObserverWeights {
   x: Spectrum;
   y: Spectrum;
   z: Spectrum;
   white: { x: number; y: number; z: number };
 }
 
-function weigh(power: Spectrum): Weights {
+function weigh(power: Spectrum): ObserverWeights {
   let total = 0;
   for (let i = 0; i < BANDS; i++) total += power[i] * Y_BAR[i];
   const scaled = (bar: Spectrum) => Float64Array.from(WAVELENGTHS_NM, (_, i) => (power[i] * bar[i]) / total);
@@ -43,7 +43,7 @@ function weigh(power: Spectrum): Weights {
   return { x, y, z, white: { x: sum(x), y: sum(y), z: sum(z) } };
 }
 
-export const WEIGHTS: Record<Light, Weights> = {
+export const OBSERVER_WEIGHTS: Record<Light, ObserverWeights> = {
   daylight: weigh(D65),
   warmLamp: weigh(A),
   coolWhite: weigh(COOL_WHITE),

@@ -1,5 +1,5 @@
 import { converter, differenceCiede2000 } from 'culori';
-import { type Light, WEIGHTS } from './illuminants';
+import { type Light, OBSERVER_WEIGHTS } from './illuminants';
 import type { Spectrum } from './spectrum';
 
 /** CIELAB against the white of the light in use: L* 0–100, a* and b* roughly −60…80 for hair. */
@@ -28,7 +28,7 @@ const toRgb = converter('rgb');
 const deltaE = differenceCiede2000();
 
 export function xyzOf(reflectance: Spectrum, light: Light = 'daylight'): Xyz {
-  const w = WEIGHTS[light];
+  const w = OBSERVER_WEIGHTS[light];
   let x = 0;
   let y = 0;
   let z = 0;
@@ -43,7 +43,7 @@ export function xyzOf(reflectance: Spectrum, light: Light = 'daylight'): Xyz {
 /** The eye adapts to the light, so a white stays white: XYZ is taken relative to the light's own white. */
 export function labOf(reflectance: Spectrum, light: Light = 'daylight'): Lab {
   const { x, y, z } = xyzOf(reflectance, light);
-  const { white } = WEIGHTS[light];
+  const { white } = OBSERVER_WEIGHTS[light];
   const lab = toLab65({
     mode: 'xyz65',
     x: (x / white.x) * D65_WHITE.x,
@@ -66,8 +66,8 @@ export function labOfRgb(rgb: Rgb): Lab {
 }
 
 /** CIEDE2000. About 1 is just visible side by side; 3 is seen at a glance; 10 is another colour. */
-export function differenceOf(one: Lab, other: Lab): number {
-  return deltaE({ mode: 'lab65', ...one }, { mode: 'lab65', ...other });
+export function differenceOf(lab: Lab, other: Lab): number {
+  return deltaE({ mode: 'lab65', ...lab }, { mode: 'lab65', ...other });
 }
 
 export const chromaOf = ({ a, b }: Lab) => Math.hypot(a, b);

@@ -150,13 +150,13 @@ const NEIGHBOURS: readonly (readonly [Primary, Primary])[] = [
 
 /** A departure in a* and b* as the ways of the two dyes it lies between; lengths in the units of a* and b*. */
 export function dyesOfShift({ a, b }: Pick<Lab, 'a' | 'b'>): Record<Primary, number> {
-  for (const [one, other] of NEIGHBOURS) {
-    const [u, v] = [DYE_WAYS[one], DYE_WAYS[other]];
+  for (const [name, other] of NEIGHBOURS) {
+    const [u, v] = [DYE_WAYS[name], DYE_WAYS[other]];
     const det = u.a * v.b - u.b * v.a;
     const ofOne = (a * v.b - b * v.a) / det;
     const ofOther = (u.a * b - u.b * a) / det;
     if (ofOne >= -1e-9 && ofOther >= -1e-9)
-      return { blue: 0, red: 0, yellow: 0, [one]: max(0, ofOne), [other]: max(0, ofOther) };
+      return { blue: 0, red: 0, yellow: 0, [name]: max(0, ofOne), [other]: max(0, ofOther) };
   }
   return { blue: 0, red: 0, yellow: 0 };
 }

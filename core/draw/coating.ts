@@ -134,10 +134,10 @@ function lightOn(
 interface Surface extends Ground {
   light: Uint8Array;
 }
-const kept = new WeakMap<Geometry, Map<Coating, Surface>>();
+const cache = new WeakMap<Geometry, Map<Coating, Surface>>();
 function keptSurface(geometry: Geometry, coating: Coating, make: () => Surface): Surface {
-  const known = kept.get(geometry) ?? new Map<Coating, Surface>();
-  kept.set(geometry, known);
+  const known = cache.get(geometry) ?? new Map<Coating, Surface>();
+  cache.set(geometry, known);
   const surface = known.get(coating) ?? make();
   known.set(coating, surface);
   return surface;

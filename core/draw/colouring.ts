@@ -1,6 +1,6 @@
 import type { Geometry } from './geometry';
 import { STEPS_ALONG, RANKS, type TressPixels } from './look';
-import { KEPT } from './nearest-fibres';
+import { NEAREST_KEPT } from './nearest-fibres';
 import { fromLinear, type Triple } from './zone-colours';
 
 // Bound once: these run millions of times a picture.
@@ -30,7 +30,7 @@ export interface Palette {
 export const greyBelow = (share: number): number => Math.ceil(share * (RANKS + 1));
 
 /** Steps whose pixels have one mean together, and the mean they are to have, linear light. */
-export interface Part {
+export interface ColouredPart {
   readonly steps: readonly number[];
   readonly mean: Triple;
 }
@@ -79,7 +79,7 @@ function partedAnew(geometry: Geometry, grey: Int32Array): Parted {
   const { cover, along, ranks, light } = geometry;
   const own = new Float32Array(cover.length);
   const sums = new Float64Array(STEPS_ALONG);
-  for (let i = 0, k = 0; i < cover.length; i++, k += KEPT) {
+  for (let i = 0, k = 0; i < cover.length; i++, k += NEAREST_KEPT) {
     const step = along[i];
     const limit = grey[step];
     const pigmented =
@@ -130,7 +130,7 @@ function writtenBySteps(
 }
 
 /** Gain per channel that brings the mean of each part to what it is to be; parts drawn over by others are left alone. */
-function gainsOf(parts: readonly Part[], lit: Float64Array): Triple[] {
+function gainsOf(parts: readonly ColouredPart[], lit: Float64Array): Triple[] {
   return parts.map(({ steps, mean: wanted }) => {
     const mean = [0, 0, 0];
     let weight = 0;
@@ -152,14 +152,14 @@ export type Spread = (gains: readonly Triple[]) => Float32Array;
 /** Brings the mean of every part to what it is to be, as far as `PASSES` get. */
 function settle(
   palette: Palette,
-  parts: readonly Part[],
+  parts: readonly ColouredPart[],
   spread: Spread,
   lit: (palette: Palette) => Float64Array,
 ): void {
   const { colours } = palette;
   for (let pass = 0; pass < PASSES; pass++) {
     const gains = gainsOf(parts, lit(palette));
-    if (gains.every((gain) => gain.every((one) => abs(one - 1) < SETTLED))) return;
+    if (gains.every((gain) => gain.every((value) => abs(value - 1) < SETTLED))) return;
     const bySteps = spread(gains);
     for (let i = 0; i < WHITE_AT; i++) {
       colours[i] *= bySteps[i];
@@ -217,10 +217,10 @@ function writeGrey(
  * One pass over the covered pixels, with the colours of the palette brought, in place, to where every part has its mean:
  * what is judged is the hair, not the lighting of the drawing. The same bytes wherever it is drawn.
  */
-export function coloured(
+export function colourPixels(
   geometry: Geometry,
   palette: Palette,
-  parts: readonly Part[],
+  parts: readonly ColouredPart[],
   spread: Spread,
 ): TressPixels {
   const { width, height, mostLight } = geometry;
@@ -228,7 +228,7 @@ export function coloured(
   const light = grey.some((limit) => limit > 0) ? parted(geometry, grey) : unparted(geometry);
   settle(palette, parts, spread, (known) => litBySteps(light, known));
   // Only hair so light that some of it would be lighter than white has to be looked at as it will be written.
-  if (mostLight * colours.reduce((most, one) => max(most, one), 0) + glint > 1)
+  if (mostLight * colours.reduce((most, colour) => max(most, colour), 0) + glint > 1)
     settle(palette, parts, spread, (known) => writtenBySteps(geometry, light, known));
   const { own } = light;
   // Light in steps of the table of bytes.

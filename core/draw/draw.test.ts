@@ -82,7 +82,7 @@ describe('a drawn tress', () => {
           form,
           zones: joints.slice(1).map((to, i) => ({ ...zone, from: joints[i], to })),
         };
-        const [parts, whole] = [look, { ...look, zones: [zone] }].map((one) => paintTress(one, SIZE));
+        const [parts, whole] = [look, { ...look, zones: [zone] }].map((look) => paintTress(look, SIZE));
         const step = (picture: TressPixels, at: number) =>
           meanLab(picture, at, at + 0.03).l - meanLab(picture, at - 0.03, at).l;
         for (const at of joints.slice(1, -1))
@@ -143,8 +143,8 @@ describe('a drawn tress', () => {
   it('keeps half levels in order: the lighter of two is the lighter picture in 100 of 100 seeds', () => {
     for (let seed = 0; seed < 100; seed++) {
       const level = 1 + (seed % 18) / 2;
-      const [darker, lighter] = [level, level + 0.5].map((one) =>
-        meanLab(paintTress(toneLook(one, { primary: 'neutral' }, seed), SIZE)),
+      const [darker, lighter] = [level, level + 0.5].map((value) =>
+        meanLab(paintTress(toneLook(value, { primary: 'neutral' }, seed), SIZE)),
       );
       expect(lighter.l).toBeGreaterThan(darker.l);
     }
@@ -180,9 +180,9 @@ describe('a drawn tress', () => {
     const shape = shapeOf({ seed: 4, form: 'curly', cut: 'lock' });
     const geometry = geometryOf(shape, size);
     expect(new Set(geometry.ranks).size).toBeGreaterThan(2000);
-    const [one, other] = [5, 9].map((level) => toneLook(level, { primary: 'gold' }, 4));
+    const [look, other] = [5, 9].map((level) => toneLook(level, { primary: 'gold' }, 4));
     const direct = paintTress({ ...other, form: 'curly' }, size);
-    colourTress(geometry, { ...one, form: 'curly' });
+    colourTress(geometry, { ...look, form: 'curly' });
     expect(
       Buffer.from(colourTress(geometry, { ...other, form: 'curly' }).data).equals(Buffer.from(direct.data)),
     ).toBe(true);
@@ -194,8 +194,8 @@ describe('a drawn tress', () => {
       const plain = toneLook(level, { primary: 'neutral' }, 11);
       return { ...plain, form: 'wavy', zones: plain.zones.map((zone) => ({ ...zone, greyShare: share })) };
     };
-    const bytes = (one: TressLook) => Buffer.from(colourTress(geometry, one).data);
-    const anew = (one: TressLook) => Buffer.from(colourTress(geometryOf(shapeOf(one), SIZE), one).data);
+    const bytes = (look: TressLook) => Buffer.from(colourTress(geometry, look).data);
+    const anew = (look: TressLook) => Buffer.from(colourTress(geometryOf(shapeOf(look), SIZE), look).data);
     fc.assert(
       fc.property(
         fc.array(fc.tuple(fc.constantFrom(0, 0.2, 0.25, 0.9, 1), fc.constantFrom(3, 8)), {
@@ -246,8 +246,8 @@ describe('a drawn tress', () => {
     const look = toneLook(5, { primary: 'neutral' }, 4);
     const spread = (picture: TressPixels) => {
       const reds = Array.from(picture.data).filter((_, i) => i % 4 === 0 && picture.data[i + 3] > 250);
-      const mean = reds.reduce((sum, one) => sum + one, 0) / reds.length;
-      return Math.sqrt(reds.reduce((sum, one) => sum + (one - mean) ** 2, 0) / reds.length);
+      const mean = reds.reduce((sum, red) => sum + red, 0) / reds.length;
+      return Math.sqrt(reds.reduce((sum, red) => sum + (red - mean) ** 2, 0) / reds.length);
     };
     const [dry, wet] = [false, true].map((one) => paintTress({ ...look, wet: one }, SIZE));
     expect(spread(wet)).toBeGreaterThan(spread(dry));

@@ -41,7 +41,7 @@ function fill(
       const [bx, by] = line[(i + 1) % line.length];
       if (ay > y !== by > y) crossed.push(scale * (((bx - ax) * (y - ay)) / (by - ay) + ax));
     });
-    crossed.sort((one, other) => one - other);
+    crossed.sort((value, other) => value - other);
     for (let i = 0; i + 1 < crossed.length; i += 2)
       map.fill(
         as,

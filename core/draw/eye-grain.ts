@@ -11,17 +11,17 @@ export const EYE_GRAIN = { colour: 2, share: 0.05, shine: 0.2 };
 const to = (grain: number, value: number) => Math.round(Math.round(value / grain) * grain * 100) / 100;
 
 /** A colour as well as the eye tells it. */
-export const veiledLab = ({ l, a, b }: Lab): Lab => ({
+export const labToEyeGrain = ({ l, a, b }: Lab): Lab => ({
   l: to(EYE_GRAIN.colour, l),
   a: to(EYE_GRAIN.colour, a),
   b: to(EYE_GRAIN.colour, b),
 });
 
-const veiledZone = (zone: TressZone): TressZone => ({
+const zoneToEyeGrain = (zone: TressZone): TressZone => ({
   ...zone,
-  colour: veiledLab(zone.colour),
+  colour: labToEyeGrain(zone.colour),
   greyShare: to(EYE_GRAIN.share, zone.greyShare),
-  grey: veiledLab(zone.grey),
+  grey: labToEyeGrain(zone.grey),
 });
 
 /**
@@ -29,8 +29,8 @@ const veiledZone = (zone: TressZone): TressZone => ({
  * its model answer is released is this, drawn or told: who works back from a picture, or from what it is drawn of, comes
  * no further than who looks at it. Wear (frizz, breakage, split ends) is coarse as it is.
  */
-export const veiled = (look: TressLook): TressLook => ({
+export const toEyeGrain = (look: TressLook): TressLook => ({
   ...look,
-  zones: look.zones.map(veiledZone),
+  zones: look.zones.map(zoneToEyeGrain),
   shine: to(EYE_GRAIN.shine, look.shine),
 });

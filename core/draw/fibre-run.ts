@@ -1,6 +1,6 @@
 import { LIGHT, bellOf, NARROW, BROAD, AMBIENT, BROAD_LIGHT } from './lamp';
 import type { TressSize } from './look';
-import { type Nearest, Pieces, nothingDrawn, KEPT, CLOSED } from './nearest-fibres';
+import { type Nearest, Pieces, nothingDrawn, NEAREST_KEPT, CLOSED } from './nearest-fibres';
 
 // Bound once: these run millions of times a picture.
 const { floor, max, min, sqrt } = Math;
@@ -26,10 +26,10 @@ function lay(
   depth: number,
   cover: number,
 ): void {
-  const first = KEPT * pixel;
+  const first = NEAREST_KEPT * pixel;
   let furthest = first;
   let next = Infinity;
-  for (let k = first; k < first + KEPT; k++) {
+  for (let k = first; k < first + NEAREST_KEPT; k++) {
     if (kept[k] >= ofFibreFrom) {
       if (cover > covers[k]) covers[k] = cover;
       return;
@@ -47,17 +47,17 @@ function lay(
 }
 
 /** Whether at two pixels nothing of what is so near is seen any more, and nothing is left to be closed. */
-export const isHidden = (gate: Float32Array, one: number, other: number, depth: number): boolean =>
-  depth <= gate[2 * one + 1] &&
+export const isHidden = (gate: Float32Array, pixel: number, other: number, depth: number): boolean =>
+  depth <= gate[2 * pixel + 1] &&
   depth <= gate[2 * other + 1] &&
-  gate[2 * one] <= CLOSED &&
+  gate[2 * pixel] <= CLOSED &&
   gate[2 * other] <= CLOSED;
 
 /**
  * A straight run of a fibre, a few pixels long and lit as one. One is made for a whole drawing and filled anew for every
  * run. Lengths are pixels; x runs to the right, y down, z to the eye.
  */
-export class Run {
+export class FibreRun {
   fibre = 0;
   /** Number of the first piece that can be of this fibre. */
   ofFibreFrom = 0;
@@ -93,20 +93,20 @@ export class Run {
       const px = steep ? x | 0 : floor(x - 0.5);
       const py = steep ? floor(y - 0.5) : y | 0;
       if (px < 0 || px >= width - 1 || py < 0 || py >= height - 1) continue;
-      const one = px * height + py;
-      const other = one + toOther;
+      const pixel = px * height + py;
+      const other = pixel + toOther;
       // What lies behind the nearest few only closes the pixel, and where all is closed the rest is passed over.
-      if (isHidden(gate, one, other, z)) return true;
-      const seen = z > gate[2 * one + 1];
+      if (isHidden(gate, pixel, other, z)) return true;
+      const seen = z > gate[2 * pixel + 1];
       const seenToo = z > gate[2 * other + 1];
       const beyond = steep ? y - 0.5 - py : x - 0.5 - px;
       const coverOne = wide * (1 - beyond);
       const coverOther = wide * beyond;
-      gate[2 * one] *= 1 - coverOne;
+      gate[2 * pixel] *= 1 - coverOne;
       gate[2 * other] *= 1 - coverOther;
       if (!seen && !seenToo) continue;
       if (piece === 0) piece = this.lit(pieces);
-      if (seen) lay(nearest, one, piece, ofFibreFrom, z, coverOne);
+      if (seen) lay(nearest, pixel, piece, ofFibreFrom, z, coverOne);
       if (seenToo) lay(nearest, other, piece, ofFibreFrom, z, coverOther);
     }
     return false;

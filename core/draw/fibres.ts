@@ -1,5 +1,5 @@
 import { type Random, seededRandom } from '../random';
-import { type Ground, Run, isHidden } from './fibre-run';
+import { type Ground, FibreRun, isHidden } from './fibre-run';
 import {
   type Outline,
   type Bundle,
@@ -133,7 +133,7 @@ const hangsOf = (shape: Shape, height: number) =>
 
 /** What all fibres of a lock are drawn on and by. */
 interface Lock extends Ground {
-  run: Run;
+  run: FibreRun;
   /** Rows it hangs down, and of each of them half the width of the lock and where its middle is, pixels. */
   hangs: number;
   halves: Float32Array;
@@ -206,9 +206,9 @@ function drawFibre(fibre: Fibre, axis: Float32Array, lock: Lock): void {
     const stepZ = (z - fromZ) / PIECE;
     if (hidden) {
       // Only where it comes out again is it followed piece by piece.
-      const one = floor(x - 0.5) * height + (y | 0);
+      const value = floor(x - 0.5) * height + (y | 0);
       const inside = x >= 0.5 && x < width - 0.5 && y >= 0 && y < height - 1;
-      hidden = inside && isHidden(gate, one, one + height, z);
+      hidden = inside && isHidden(gate, value, value + height, z);
     } else if (i > 0) {
       run.x = fromX;
       run.y = fromY;
@@ -264,7 +264,7 @@ export function drawFibres(ground: Ground, shape: Shape, count: number): void {
   const alongRows = (of: (y: number) => number) => Float32Array.from({ length: rows }, (_, y) => of(y));
   const lock: Lock = {
     ...ground,
-    run: new Run(),
+    run: new FibreRun(),
     hangs,
     halves: alongRows((y) => width * halfWidthAt(outline, y / hangs)),
     middle: alongRows((y) => width * middleAt(outline, y / hangs)),

@@ -3,7 +3,7 @@ import { type Random, seededRandom } from '../random';
 import { type Geometry, ranksOf } from './geometry';
 import { NARROW as LOBE, bendAt, LIGHT, bellOf, BROAD, AMBIENT, BROAD_LIGHT } from './lamp';
 import { type TressLook, type TressSize, type Shape, STEPS_ALONG, RANKS } from './look';
-import { KEPT } from './nearest-fibres';
+import { NEAREST_KEPT } from './nearest-fibres';
 
 /**
  * Locks as they were drawn first. A reading test that is under way keeps the pictures it began with, so this stays as long
@@ -296,8 +296,8 @@ export function firstGeometryOf(shape: Shape, size: TressSize): Geometry {
     pixel: Uint32Array.from(shown),
     cover: Uint8Array.from(shown, (i) => round(255 * min(1, cover[i]))),
     along: Uint8Array.from(shown, (i) => along[0][i]),
-    ranks: new Uint16Array(KEPT * shown.length),
-    light: new Float32Array(KEPT * shown.length),
+    ranks: new Uint16Array(NEAREST_KEPT * shown.length),
+    light: new Float32Array(NEAREST_KEPT * shown.length),
     allLight: new Float32Array(shown.length),
     spark: new Float32Array(shown.length),
     sums: new Float64Array(3 * STEPS_ALONG),
@@ -307,8 +307,8 @@ export function firstGeometryOf(shape: Shape, size: TressSize): Geometry {
     for (const slot of [0, 1] as const) {
       const part = slot === 0 ? share : 1 - share;
       if (part === 0) continue;
-      out.ranks[KEPT * at + slot] = RANKS * ranks[fibre[slot][i]];
-      out.light[KEPT * at + slot] = part * light[slot][i];
+      out.ranks[NEAREST_KEPT * at + slot] = RANKS * ranks[fibre[slot][i]];
+      out.light[NEAREST_KEPT * at + slot] = part * light[slot][i];
       out.allLight[at] += part * light[slot][i];
       out.spark[at] += part * spark[slot][i];
     }
@@ -317,5 +317,5 @@ export function firstGeometryOf(shape: Shape, size: TressSize): Geometry {
     out.sums[sums + 1] += out.cover[at] * out.spark[at];
     out.sums[sums + 2] += out.cover[at];
   });
-  return { width, height, ...out, mostLight: out.allLight.reduce((most, one) => max(most, one), 0) };
+  return { width, height, ...out, mostLight: out.allLight.reduce((most, value) => max(most, value), 0) };
 }

@@ -2,7 +2,7 @@ import { type Random, seededRandom } from '../random';
 import { groundOf, type Ground } from './fibre-run';
 import { drawFibres } from './fibres';
 import { type TressSize, type Shape, STEPS_ALONG, RANKS } from './look';
-import { CLOSED, KEPT, Pieces, ALONG, FIBRE, LIGHT_ON, SPARK } from './nearest-fibres';
+import { CLOSED, NEAREST_KEPT, Pieces, ALONG, FIBRE, LIGHT_ON, SPARK } from './nearest-fibres';
 
 const { floor, max, min, round } = Math;
 
@@ -46,7 +46,7 @@ export function ranksOf(area: Float64Array, random: Random): Float32Array {
     const j = floor(random() * (i + 1));
     [order[i], order[j]] = [order[j], order[i]];
   }
-  const all = area.reduce((sum, one) => sum + one, 0) || 1;
+  const all = area.reduce((sum, value) => sum + value, 0) || 1;
   const ranks = new Float32Array(area.length);
   let below = 0;
   for (const f of order) {
@@ -85,15 +85,15 @@ export function gathered(
     pixel: new Uint32Array(covered),
     cover: new Uint8Array(covered),
     along: new Uint8Array(covered),
-    ranks: new Uint16Array(KEPT * covered),
-    light: new Float32Array(KEPT * covered),
+    ranks: new Uint16Array(NEAREST_KEPT * covered),
+    light: new Float32Array(NEAREST_KEPT * covered),
     allLight: new Float32Array(covered),
     spark: new Float32Array(covered),
     sums: new Float64Array(3 * STEPS_ALONG),
   };
   /** Places of a pixel's pieces, nearest first. */
-  const order = new Uint32Array(KEPT);
-  const parts = new Float32Array(KEPT);
+  const order = new Uint32Array(NEAREST_KEPT);
+  const parts = new Float32Array(NEAREST_KEPT);
   for (let p = 0, at = 0, x = 0, y = 0; p < pixels; p++, y++) {
     if (y === height) {
       y = 0;
@@ -101,30 +101,30 @@ export function gathered(
     }
     const seen = seenOf(p);
     if (seen <= LEAST_COVER) continue;
-    for (let k = 0; k < KEPT; k++) {
-      const one = KEPT * p + k;
+    for (let k = 0; k < NEAREST_KEPT; k++) {
+      const value = NEAREST_KEPT * p + k;
       let to = k;
-      for (; to > 0 && depth[order[to - 1]] < depth[one]; to--) order[to] = order[to - 1];
-      order[to] = one;
+      for (; to > 0 && depth[order[to - 1]] < depth[value]; to--) order[to] = order[to - 1];
+      order[to] = value;
     }
     let [open, sum] = [1, 0];
-    for (let k = 0; k < KEPT; k++) {
+    for (let k = 0; k < NEAREST_KEPT; k++) {
       parts[k] = open * cover[order[k]];
       open -= parts[k];
       sum += parts[k];
     }
     const step = facts[Pieces.at(piece[order[0]]) + ALONG];
     let [allLight, spark] = [0, 0];
-    for (let k = 0; k < KEPT; k++) {
+    for (let k = 0; k < NEAREST_KEPT; k++) {
       const part = parts[k] / sum;
       if (part === 0) continue;
       const shown = Pieces.at(piece[order[k]]);
       const fibre = facts[shown + FIBRE];
       area[fibre] += seen * part;
       // Its number, until ranks are given.
-      out.ranks[KEPT * at + k] = fibre;
+      out.ranks[NEAREST_KEPT * at + k] = fibre;
       const light = part * facts[shown + LIGHT_ON];
-      out.light[KEPT * at + k] = light;
+      out.light[NEAREST_KEPT * at + k] = light;
       allLight += light;
       spark += part * facts[shown + SPARK];
     }
@@ -141,36 +141,36 @@ export function gathered(
   }
   const ranked = Uint16Array.from(ranks(area), (rank) => RANKS * rank);
   for (let i = 0; i < out.ranks.length; i++) out.ranks[i] = ranked[out.ranks[i]];
-  return { width, height, ...out, mostLight: out.allLight.reduce((most, one) => max(most, one), 0) };
+  return { width, height, ...out, mostLight: out.allLight.reduce((most, value) => max(most, value), 0) };
 }
 
 /** Bytes of a geometry, about, and of how light falls on it where some of it is white (`colouring.ts`). */
-const bytesOf = ({ pixel }: Geometry) => pixel.length * (4 + 1 + 1 + 4 + 4 + 4 + KEPT * (2 + 4));
+const bytesOf = ({ pixel }: Geometry) => pixel.length * (4 + 1 + 1 + 4 + 4 + 4 + NEAREST_KEPT * (2 + 4));
 /** Most that is kept of geometries, bytes: two dozen large locks, or a chart of hundreds of swatches. */
-const MOST_KEPT = 96 * 1024 * 1024;
-const kept = new Map<string, Geometry>();
-let keptBytes = 0;
+const CACHE_BYTES = 96 * 1024 * 1024;
+const geometryCache = new Map<string, Geometry>();
+let cacheBytes = 0;
 
 /** The geometry of what is named, in a size, worked out once and kept while there is room; the longest unused goes first. */
-export function keptGeometry(
+export function cachedGeometry(
   named: readonly unknown[],
   { width, height }: TressSize,
   make: () => Geometry,
 ): Geometry {
   const name = JSON.stringify([named, width, height]);
-  const known = kept.get(name);
+  const known = geometryCache.get(name);
   if (known) {
-    kept.delete(name);
-    kept.set(name, known);
+    geometryCache.delete(name);
+    geometryCache.set(name, known);
     return known;
   }
-  const made = make();
-  kept.set(name, made);
-  keptBytes += bytesOf(made);
-  for (const [oldest, one] of kept) {
-    if (keptBytes <= MOST_KEPT || oldest === name) break;
-    kept.delete(oldest);
-    keptBytes -= bytesOf(one);
+  const geometry = make();
+  geometryCache.set(name, geometry);
+  cacheBytes += bytesOf(geometry);
+  for (const [oldest, one] of geometryCache) {
+    if (cacheBytes <= CACHE_BYTES || oldest === name) break;
+    geometryCache.delete(oldest);
+    cacheBytes -= bytesOf(one);
   }
-  return made;
+  return geometry;
 }

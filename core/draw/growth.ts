@@ -1,7 +1,7 @@
 import type { HairForm, Density, Area } from '../hair';
 import { type Random, seededRandom, seedFrom } from '../random';
 import { type DrawnHead, Flow, type Point, mapOf } from './drawn-head';
-import { type Ground, Run, groundOf } from './fibre-run';
+import { type Ground, FibreRun, groundOf } from './fibre-run';
 import { type Geometry, MOST_FIBRES, gathered, ranksOf } from './geometry';
 import type { TressSize } from './look';
 
@@ -58,7 +58,7 @@ interface Growth extends Ground {
   flow: Flow;
   /** Pixels a unit. */
   scale: number;
-  run: Run;
+  run: FibreRun;
   area: number;
   lie: Lie;
   /** The wisps met so far, by their cell. */
@@ -262,7 +262,7 @@ export function headGeometryOf(head: DrawnHead, grown: readonly Grown[], size: T
     map,
     flow: new Flow(head, size),
     scale: size.width / head.width,
-    run: new Run(),
+    run: new FibreRun(),
   };
   const places = grown.map((): number[] => []);
   for (let p = 0; p < map.length; p++) if (map[p] > 0) places[map[p] - 1].push(p);
@@ -288,7 +288,7 @@ export function headGeometryOf(head: DrawnHead, grown: readonly Grown[], size: T
     from.push(hairs.length);
   }
   // Wisp by wisp, those nearest the eye first: what comes to lie behind them is passed over.
-  hairs.sort((one, other) => other.wisp - one.wisp || other.layer - one.layer);
+  hairs.sort((hair, other) => other.wisp - hair.wisp || other.layer - hair.layer);
   for (const hair of hairs) drawHair(hair);
   return gathered(ground, hairs.length, (shown) => {
     const ranks = new Float32Array(shown.length);

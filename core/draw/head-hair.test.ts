@@ -6,7 +6,7 @@ import type { Geometry } from './geometry';
 import { type Grown, headGeometryOf } from './growth';
 import { type AreaLook, type HeadLook, paintHead } from './head-hair';
 import { RANKS } from './look';
-import { KEPT } from './nearest-fibres';
+import { NEAREST_KEPT } from './nearest-fibres';
 import { toLinear, fromLinear, zoneMeanLab } from './zone-colours';
 
 /** A round head whose upper half is its top and whose lower half is its back. */
@@ -130,9 +130,9 @@ describe('hair on a drawn head', () => {
         for (const area of [0, 1])
           for (const share of [0.1, 0.5, 0.9]) {
             let [white, lit] = [0, 0];
-            along.forEach((one, i) => {
-              if (one !== area) return;
-              for (let k = KEPT * i; k < KEPT * (i + 1); k++) {
+            along.forEach((value, i) => {
+              if (value !== area) return;
+              for (let k = NEAREST_KEPT * i; k < NEAREST_KEPT * (i + 1); k++) {
                 lit += cover[i] * light[k];
                 if (ranks[k] < share * (RANKS + 1)) white += cover[i] * light[k];
               }
@@ -145,14 +145,14 @@ describe('hair on a drawn head', () => {
   it('tells levels half a step apart, each way, in every form', () => {
     for (const form of HAIR_FORMS) {
       const means = Array.from({ length: 19 }, (_, i) => meanOf(all(hair(1 + i / 2, { form })), null).l);
-      for (const [i, one] of means.slice(1).entries()) expect(one).toBeGreaterThan(means[i]);
+      for (const [i, value] of means.slice(1).entries()) expect(value).toBeGreaterThan(means[i]);
     }
   });
 
   it('lets the more scalp through the thinner it grows, and closes over it where it is dense', () => {
     const covered = (density: Density) => {
       const { cover } = geometryOf(all(hair(5, { density })));
-      return cover.reduce((sum, one) => sum + one, 0) / 255 / (Math.PI * (0.44 * SIZE.width) ** 2);
+      return cover.reduce((sum, value) => sum + value, 0) / 255 / (Math.PI * (0.44 * SIZE.width) ** 2);
     };
     const [sparse, medium, dense] = (['sparse', 'medium', 'dense'] as const).map(covered);
     expect(sparse).toBeLessThan(0.75);

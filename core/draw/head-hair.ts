@@ -1,8 +1,8 @@
 import type { Density, HairForm, Area } from '../hair';
 import { coatAreas } from './coating';
-import { type Part, coloured, WHITE_AT, type Palette, greyBelow } from './colouring';
+import { type ColouredPart, colourPixels, WHITE_AT, type Palette, greyBelow } from './colouring';
 import type { DrawnHead } from './drawn-head';
-import { keptGeometry, type Geometry } from './geometry';
+import { cachedGeometry, type Geometry } from './geometry';
 import { type Grown, headGeometryOf } from './growth';
 import { type TressZone, type TressSize, type TressPixels, STEPS_ALONG } from './look';
 import { glintOf } from './paint';
@@ -24,22 +24,22 @@ const SHINE = 0.6;
 export function paintHead(head: DrawnHead, look: HeadLook, size: TressSize): TressPixels {
   const areas = Object.keys(head.areas) as Area[];
   const looks = areas.map((area) => {
-    const one = look[area];
-    if (!one) throw new Error(`the drawing ${head.name} shows the ${area}, whose look is not given`);
-    return one;
+    const areaLook = look[area];
+    if (!areaLook) throw new Error(`the drawing ${head.name} shows the ${area}, whose look is not given`);
+    return areaLook;
   });
   const grown = areas.map((area, i): Grown => [area, looks[i].form, looks[i].density]);
-  const geometry = keptGeometry(['head', head.name, grown], size, () => headGeometryOf(head, grown, size));
+  const geometry = cachedGeometry(['head', head.name, grown], size, () => headGeometryOf(head, grown, size));
   // Areas that look alike have one mean together, or a seam would show where they meet.
   const alike = new Map<string, { steps: number[]; mean: Triple }>();
-  for (const [step, one] of looks.entries()) {
-    const name = JSON.stringify([one.colour, one.greyShare, one.grey]);
-    const part = alike.get(name) ?? { steps: [], mean: zoneMeanLinear(one) };
+  for (const [step, areaLook] of looks.entries()) {
+    const name = JSON.stringify([areaLook.colour, areaLook.greyShare, areaLook.grey]);
+    const part = alike.get(name) ?? { steps: [], mean: zoneMeanLinear(areaLook) };
     part.steps.push(step);
     alike.set(name, part);
   }
-  const parts: Part[] = [...alike.values()];
-  const picture = coloured(geometry, paletteOf(looks), parts, (gains) => {
+  const parts: ColouredPart[] = [...alike.values()];
+  const picture = colourPixels(geometry, paletteOf(looks), parts, (gains) => {
     const bySteps = new Float32Array(WHITE_AT);
     parts.forEach(({ steps }, i) => steps.forEach((step) => bySteps.set(gains[i], 3 * step)));
     return bySteps;

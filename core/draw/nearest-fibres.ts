@@ -1,7 +1,7 @@
 import type { TressSize } from './look';
 
 /** Fibres that are kept of each pixel: thinner than a pixel as they are, the nearest few make its colour. */
-export const KEPT = 4;
+export const NEAREST_KEPT = 4;
 /** Fraction of a pixel seen through under which it counts as closed. */
 export const CLOSED = 0.08;
 const FAR = -1e9;
@@ -33,9 +33,9 @@ export function nothingDrawn({ width, height }: TressSize): Nearest {
     gate[p + 1] = FAR;
   }
   return {
-    depth: new Float32Array(KEPT * pixels).fill(FAR),
-    piece: new Uint32Array(KEPT * pixels),
-    cover: new Float32Array(KEPT * pixels),
+    depth: new Float32Array(NEAREST_KEPT * pixels).fill(FAR),
+    piece: new Uint32Array(NEAREST_KEPT * pixels),
+    cover: new Float32Array(NEAREST_KEPT * pixels),
     gate,
   };
 }

@@ -1,7 +1,7 @@
 import { layCoatings } from './coating';
-import { type Palette, WHITE_AT, greyBelow, type Spread, type Part, coloured } from './colouring';
+import { type Palette, WHITE_AT, greyBelow, type Spread, type ColouredPart, colourPixels } from './colouring';
 import { firstGeometryOf } from './first-drawing';
-import { keptGeometry, geometryOf, type Geometry } from './geometry';
+import { cachedGeometry, geometryOf, type Geometry } from './geometry';
 import {
   type TressLook,
   type TressSize,
@@ -20,7 +20,7 @@ const { max, min } = Math;
  */
 export function paintTress(look: TressLook, size: TressSize): TressPixels {
   const shape = shapeOf(look);
-  const geometry = keptGeometry(['lock', ...Object.values(shape)], size, () => geometryOf(shape, size));
+  const geometry = cachedGeometry(['lock', ...Object.values(shape)], size, () => geometryOf(shape, size));
   return colourTress(geometry, look);
 }
 
@@ -90,12 +90,12 @@ const spreadAlong =
 /** A lock of a shape in the colours of a look, with what lies on it. */
 export function colourTress(geometry: Geometry, look: TressLook): TressPixels {
   const { zones } = look;
-  const parts = zones.map((zone): Part => {
+  const parts = zones.map((zone): ColouredPart => {
     const from = Math.floor(zone.from * STEPS_ALONG);
     const to = min(STEPS_ALONG, Math.ceil(zone.to * STEPS_ALONG));
     return { steps: Array.from({ length: to - from }, (_, i) => from + i), mean: zoneMeanLinear(zone) };
   });
-  const picture = coloured(geometry, paletteOf(look), parts, spreadAlong(zones));
+  const picture = colourPixels(geometry, paletteOf(look), parts, spreadAlong(zones));
   if (zones.some(({ under }) => under)) layCoatings(picture.data, geometry, look);
   return picture;
 }

@@ -1,7 +1,7 @@
 import type { DrillMark } from './mark';
 
 /** Marks of one finished sitting, by slot; a question not reached counts as not right. */
-export interface Sitting {
+export interface SittingMarks {
   scores: readonly number[];
 }
 
@@ -31,7 +31,7 @@ function correlation(xs: readonly number[], ys: readonly number[]): number | nul
   return sxx < 1e-12 || syy < 1e-12 ? null : sxy / Math.sqrt(sxx * syy);
 }
 
-export function analyseSlots(sittings: readonly Sitting[], slots: number): SlotFacts[] {
+export function analyseSlots(sittings: readonly SittingMarks[], slots: number): SlotFacts[] {
   const totals = sittings.map(({ scores }) => scores.reduce((a, b) => a + b, 0));
   return Array.from({ length: slots }, (_, slot) => {
     const own = sittings.map(({ scores }) => scores[slot] ?? 0);
@@ -45,7 +45,7 @@ export function analyseSlots(sittings: readonly Sitting[], slots: number): SlotF
   });
 }
 
-export type Reading = NonNullable<DrillMark['reading']>;
+export type TestReading = NonNullable<DrillMark['reading']>;
 export interface ConfusionCell<T> {
   truth: T;
   given: T;

@@ -1,4 +1,4 @@
-import type { Item, Solution } from './item';
+import type { Item, RightAnswer } from './item';
 import { scoreOf } from './score';
 
 /** All orders of so many things. */
@@ -37,7 +37,7 @@ export function chanceOf({ question: { form }, solution }: Pick<Item, 'question'
       const count = solution.right.length;
       const known = ordersOf.get(count);
       if (known !== undefined) return known;
-      const inOrder: Solution = { kind: 'order', right: Array.from({ length: count }, (_, i) => i) };
+      const inOrder: RightAnswer = { kind: 'order', right: Array.from({ length: count }, (_, i) => i) };
       const chance = mean(permutations(count).map((order) => scoreOf(inOrder, { kind: 'order', order })));
       ordersOf.set(count, chance);
       return chance;

@@ -1,9 +1,9 @@
 import type { Reason } from '../reason';
-import type { Term, Form, Solution, Slip } from './item';
+import type { Term, AnswerMethod, RightAnswer, Mistake } from './item';
 import { type Draw, insist } from './random-draw';
 import type { Subject } from './subject';
 
-export interface Candidate<T> {
+export interface OptionCandidate<T> {
   value: T;
   words: Term;
   /** The misconception that leads here; none for the right answer. */
@@ -22,35 +22,35 @@ const name = ({ code, params }: Term) => JSON.stringify([code, params]);
  */
 export function chooseAmong<T>(
   draw: Draw,
-  right: Candidate<T>,
-  wrong: readonly Candidate<T>[],
+  right: OptionCandidate<T>,
+  wrong: readonly OptionCandidate<T>[],
   isRight: (value: T) => boolean,
   { options = 4, least = 3 }: { options?: number; least?: number } = {},
 ) {
   insist(isRight(right.value), 'the right answer does not pass its own test');
   const names = new Set([name(right.words)]);
-  const kept: Candidate<T>[] = [];
+  const optionCandidates: OptionCandidate<T>[] = [];
   for (const candidate of wrong) {
-    if (kept.length >= options - 1) break;
+    if (optionCandidates.length >= options - 1) break;
     if (isRight(candidate.value) || names.has(name(candidate.words))) continue;
     names.add(name(candidate.words));
-    kept.push(candidate);
+    optionCandidates.push(candidate);
   }
-  insist(kept.length >= least, 'too few wrong answers');
-  const order = draw.shuffled([right, ...kept]);
-  const form: Form = { kind: 'choice', options: order.map(({ words }) => words), byTress: false };
+  insist(optionCandidates.length >= least, 'too few wrong answers');
+  const order = draw.shuffled([right, ...optionCandidates]);
+  const form: AnswerMethod = { kind: 'choice', options: order.map(({ words }) => words), byTress: false };
   const near = order.flatMap(({ near: score }, index) => (score ? [{ index, score }] : []));
-  const solution: Solution = {
+  const solution: RightAnswer = {
     kind: 'choice',
     right: order.indexOf(right),
     ...(near.length > 0 ? { near } : {}),
   };
-  const slips: Slip[] = order.flatMap(({ slip }, answer) => (slip ? [{ answer, why: slip }] : []));
+  const mistakes: Mistake[] = order.flatMap(({ slip }, answer) => (slip ? [{ answer, why: slip }] : []));
   const subjects = order.map(({ subject }) => subject);
   return {
     form,
     solution,
-    slips,
+    slips: mistakes,
     order: order.map(({ value }) => value),
     optionSubjects: subjects.every((subject): subject is Subject => subject !== undefined) ? subjects : null,
   };
@@ -60,7 +60,7 @@ export function chooseAmong<T>(
 export function wrongFigures(
   solution: { value: number; near: number },
   slips: readonly (readonly [answer: number, why: Reason])[],
-): Slip[] {
+): Mistake[] {
   const seen = new Set<number>();
   return slips.flatMap(([answer, why]) => {
     const rounded = Math.round(answer * 100) / 100;

@@ -3,7 +3,7 @@ import type { Light } from '../colour';
 import type { TressLook } from '../draw';
 import type { StretchTest } from '../process';
 import type { Reason } from '../reason';
-import { type Skill, type Step, skillSchema, stepSchema } from './skill';
+import { type Skill, type DrillStep, skillSchema, drillStepSchema } from './skill';
 import type { Subject } from './subject';
 
 /** Words as data: a code of the interface's word list with its parameters. */
@@ -17,7 +17,7 @@ export const UNITS = ['grams', 'minutes', 'vol', 'percent', 'flOz', 'tubes', 'we
 export type Unit = (typeof UNITS)[number];
 
 /** How an item is answered. */
-export type Form =
+export type AnswerMethod =
   | { kind: 'level'; halves: boolean }
   | { kind: 'share'; stepPercent: 10 | 25 }
   | { kind: 'figure'; unit: Unit; decimals: 0 | 1 | 2 }
@@ -69,14 +69,14 @@ export interface Picture {
 /** What may be shown before an answer is given. */
 export interface Question {
   skill: Skill;
-  step: Step;
+  step: DrillStep;
   ask: Term;
   facts: Term[];
   pictures: Picture[];
   light: Light;
   /** Line whose key the question is read in. */
   lineId: string | null;
-  form: Form;
+  form: AnswerMethod;
   hands: Hands | null;
 }
 
@@ -84,7 +84,7 @@ export interface Question {
  * Figures are right within `full` and half right within `near`, both in the unit of the form. Marks are places from
  * 0 at the root to 1 at the tip.
  */
-export type Solution =
+export type RightAnswer =
   | { kind: 'figure'; value: number; full: number; near: number }
   /** `near`: options that are not the best and not wrong, with the part of the mark they earn. */
   | { kind: 'choice'; right: number; near?: { index: number; score: number }[] }
@@ -99,7 +99,7 @@ export type Solution =
   | { kind: 'clock'; starts: number[]; rinse: number; within: number; every: number };
 
 /** What a wrong answer shows about the thinking behind it. */
-export interface Slip {
+export interface Mistake {
   /** Index of the option, or the figure. */
   answer: number;
   why: Reason;
@@ -141,9 +141,9 @@ export interface Item {
   facet: string;
   question: Question;
   /** Everything below gives the answer away. */
-  solution: Solution;
+  solution: RightAnswer;
   why: Reason[];
-  slips: Slip[];
+  slips: Mistake[];
   means: Meaning | null;
   deceits: Deceit[];
   /** The hair of the picture; with `reads` or `optionSubjects` the hair of any other answer can be drawn beside it. */
@@ -163,7 +163,7 @@ export const DRILL_EDITION = 2;
 export const itemSpecSchema = z.object({
   skill: skillSchema,
   facet: z.string().min(1).max(60),
-  step: stepSchema,
+  step: drillStepSchema,
   seed: z.number().int().min(0).max(0xffffffff),
 });
 export type ItemSpec = z.infer<typeof itemSpecSchema>;
@@ -198,5 +198,5 @@ export const responseSchema = z.discriminatedUnion('kind', [
 export type Response = z.infer<typeof responseSchema>;
 
 /** The kind of answer a form takes. */
-export const responseKindOf = ({ kind }: Form): Response['kind'] =>
+export const responseKindOf = ({ kind }: AnswerMethod): Response['kind'] =>
   kind === 'level' || kind === 'share' || kind === 'figure' ? 'figure' : kind;

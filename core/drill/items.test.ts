@@ -7,7 +7,7 @@ import { type DrillContext, PLAIN_CONTEXT, FULL_SCOPE } from './context';
 import { generate, facetsOf } from './generate';
 import type { Item, Response, ItemSpec } from './item';
 import { markItem, fitsForm, rightResponse } from './mark';
-import { type Skill, STEPS, SKILLS } from './skill';
+import { type Skill, DRILL_STEPS, SKILLS } from './skill';
 import { ORACLES } from './tests/oracles';
 
 const rules: fc.Arbitrary<HouseRules> = fc
@@ -69,7 +69,7 @@ function mustAnswerEveryMistake(item: Item): void {
 
 /** What every item has to be, whatever it asks. */
 function mustBeWellFormed(item: Item): void {
-  const { question, solution, slips, why } = item;
+  const { question, solution, slips: mistakes, why } = item;
   const { form, pictures } = question;
   must(why.length > 0, 'no reason', item);
   // Whoever looks at nothing gets about a quarter at most, and nothing once chance is taken off.
@@ -83,7 +83,7 @@ function mustBeWellFormed(item: Item): void {
       item,
     );
     must(solution.right >= 0 && solution.right < form.options.length, 'the right one is not there', item);
-    must(!slips.some(({ answer }) => answer === solution.right), 'the right one is called a slip', item);
+    must(!mistakes.some(({ answer }) => answer === solution.right), 'the right one is called a slip', item);
     must(!form.byTress || pictures.length === form.options.length, 'a tress for each option', item);
   } else if (solution.kind === 'figure') {
     const { value, full, near } = solution;
@@ -91,7 +91,7 @@ function mustBeWellFormed(item: Item): void {
     must(full > 0 && near >= full, 'no tolerance', item);
     // No mistake that is looked for may pass as right.
     must(
-      slips.every(({ answer }) => Math.abs(answer - value) > full),
+      mistakes.every(({ answer }) => Math.abs(answer - value) > full),
       'a slip passes',
       item,
     );
@@ -181,7 +181,7 @@ function specsFrom(skill: Skill, seed: number, context: DrillContext): ItemSpec[
   return Array.from({ length: 100 }, (_, i) => ({
     skill,
     facet: facets[i % facets.length],
-    step: STEPS[Math.floor(i / facets.length) % STEPS.length],
+    step: DRILL_STEPS[Math.floor(i / facets.length) % DRILL_STEPS.length],
     seed: seedFrom(`${seed} ${i}`),
   }));
 }
@@ -228,17 +228,17 @@ describe('a question that another school would answer otherwise', () => {
     const asked = new Set<string>();
     for (const skill of SKILLS)
       for (let seed = 0; seed < 150; seed++) {
-        const made = choices.map((choice) => {
+        const items = choices.map((choice) => {
           const context = { ...PLAIN_CONTEXT, rules: houseRulesSchema.parse({ [rule]: choice }) };
           const facets = facetsOf(skill, context);
           const facet = facets[seed % facets.length];
-          const step = STEPS[seed % STEPS.length];
+          const step = DRILL_STEPS[seed % DRILL_STEPS.length];
           return facetsOf(skill, PLAIN_CONTEXT).includes(facet)
             ? generate({ skill, facet, step, seed }, context)
             : null;
         });
-        for (const item of made.slice(1)) {
-          const [first] = made;
+        for (const item of items.slice(1)) {
+          const [first] = items;
           if (!item || !first) continue;
           // The same question with another answer.
           if (asks(item) !== asks(first) || rightOf(item) === rightOf(first)) continue;
@@ -259,7 +259,7 @@ describe('a question that another school would answer otherwise', () => {
 describe('variety', () => {
   it.each(SKILLS)('asks forty different questions of %s at every step', (skill) => {
     const facets = facetsOf(skill, PLAIN_CONTEXT);
-    for (const step of STEPS) {
+    for (const step of DRILL_STEPS) {
       const asked = new Set<string>();
       for (let seed = 0; seed < 900 && asked.size < 40; seed++)
         asked.add(
@@ -279,7 +279,7 @@ describe('items in any scope', () => {
         fc.subarray([...LIGHTS], { minLength: 1 }),
         rules,
         fc.constantFrom(...SKILLS),
-        fc.constantFrom(...STEPS),
+        fc.constantFrom(...DRILL_STEPS),
         seeds,
         (minLevel, span, lights, house, skill, step, seed) => {
           const scope = { minLevel, maxLevel: Math.min(10, minLevel + span), lights };
@@ -303,7 +303,7 @@ describe('items in any scope', () => {
 describe('the same spec', () => {
   it('makes the same item, and another seed another', () => {
     fc.assert(
-      fc.property(fc.constantFrom(...SKILLS), seeds, fc.constantFrom(...STEPS), (skill, seed, step) => {
+      fc.property(fc.constantFrom(...SKILLS), seeds, fc.constantFrom(...DRILL_STEPS), (skill, seed, step) => {
         const facet = facetsOf(skill, PLAIN_CONTEXT)[0];
         const make = (s: number) => JSON.stringify(generate({ skill, facet, step, seed: s }, PLAIN_CONTEXT));
         expect(make(seed)).toBe(make(seed));
@@ -328,7 +328,7 @@ describe('the same spec', () => {
 });
 
 describe('difficulty', () => {
-  const meanApart = (skill: Skill, step: (typeof STEPS)[number]) => {
+  const meanApart = (skill: Skill, step: (typeof DRILL_STEPS)[number]) => {
     const facets = facetsOf(skill, PLAIN_CONTEXT);
     const apart = Array.from({ length: 120 }, (_, seed) =>
       generate({ skill, facet: facets[seed % facets.length], step, seed }, PLAIN_CONTEXT),

@@ -4,8 +4,8 @@ import { chooseAmong } from './choice';
 import { houseFact } from './context';
 import { term } from './item';
 import { JUDGEMENTS } from './judgements';
-import type { Making, Made } from './maker';
-import type { Skill, Step } from './skill';
+import type { ItemRequest, MadeItem } from './maker';
+import type { Skill, DrillStep } from './skill';
 
 /**
  * A question of judgement with answers in words: the situation, the answer a careful colourist gives and the ones that
@@ -19,7 +19,7 @@ export interface Judgement {
   /** Of the handbook; null where it speaks without a rule of its own (cautions, aftercare). */
   rule: string | null;
   /** From 1, plain, to 5, where two rules meet. */
-  hard: Step;
+  hard: DrillStep;
   /** The right option; where schools differ, by the class's choice on that rule. */
   right: string | { house: HouseRule; by: Record<string, string> };
   /** All options, the right one among them; at least four. */
@@ -28,22 +28,22 @@ export interface Judgement {
   near?: Readonly<Record<string, number>>;
 }
 
-const rightOf = ({ right }: Judgement, rules: Making['rules']): string =>
+const rightOf = ({ right }: Judgement, rules: ItemRequest['rules']): string =>
   typeof right === 'string' ? right : right.by[String(rules[right.house])];
 
 export const judgementFacets = (skill: Skill): string[] => [
-  ...new Set(JUDGEMENTS.filter((one) => one.skill === skill).map(({ facet }) => facet)),
+  ...new Set(JUDGEMENTS.filter((judgement) => judgement.skill === skill).map(({ facet }) => facet)),
 ];
 export const hasJudgements = (skill: Skill, facet: string): boolean =>
-  JUDGEMENTS.some((one) => one.skill === skill && one.facet === facet);
+  JUDGEMENTS.some((judgement) => judgement.skill === skill && judgement.facet === facet);
 
 /** How often a judgement is of about the step's own difficulty; else it is any of the facet. */
 const MOSTLY = 0.6;
 const ABOUT = 1;
 
 /** One judgement of a facet. */
-export function judge(skill: Skill, { draw, facet, step, rules }: Making): Made {
-  const pool = JUDGEMENTS.filter((one) => one.skill === skill && one.facet === facet);
+export function judge(skill: Skill, { draw, facet, step, rules }: ItemRequest): MadeItem {
+  const pool = JUDGEMENTS.filter((judgement) => judgement.skill === skill && judgement.facet === facet);
   const about = pool.filter(({ hard }) => Math.abs(hard - step) <= ABOUT);
   const one = draw.pick(about.length > 0 && draw.chance(MOSTLY) ? about : pool);
   const { id, options, near, right: named } = one;

@@ -1,10 +1,10 @@
 import type { Judgement } from './judgement';
-import type { Step, Skill } from './skill';
+import type { DrillStep, Skill } from './skill';
 
 type Row = readonly [
   facet: string,
   rule: string | null,
-  hard: Step,
+  hard: DrillStep,
   id: string,
   right: Judgement['right'],
   ...others: string[],

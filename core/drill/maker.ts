@@ -1,15 +1,18 @@
 import type { DrillContext } from './context';
 import type { Question, Item } from './item';
 import type { Draw } from './random-draw';
-import type { Step } from './skill';
+import type { DrillStep } from './skill';
 
 /** What a skill's maker is given, and what it gives back; the rest of the item is filled in for it. */
-export interface Making extends DrillContext {
+export interface ItemRequest extends DrillContext {
   draw: Draw;
   facet: string;
-  step: Step;
+  step: DrillStep;
 }
-export type Made = Omit<Question, 'skill' | 'step' | 'facts' | 'pictures' | 'light' | 'lineId' | 'hands'> &
+export type MadeItem = Omit<
+  Question,
+  'skill' | 'step' | 'facts' | 'pictures' | 'light' | 'lineId' | 'hands'
+> &
   Partial<Pick<Question, 'facts' | 'pictures' | 'light' | 'lineId' | 'hands'>> &
   Pick<Item, 'solution' | 'why'> &
   Partial<
@@ -19,9 +22,9 @@ export type Made = Omit<Question, 'skill' | 'step' | 'facts' | 'pictures' | 'lig
 export interface SkillMaker {
   /** The facets this scope and these rules have items for, easiest to meet first. */
   facets: (context: DrillContext) => string[];
-  make: (making: Making) => Made;
+  make: (making: ItemRequest) => MadeItem;
 }
 
 /** Gaps that shrink with difficulty: a figure for each step, 1 to 5. */
 export type BySteps = readonly [number, number, number, number, number];
-export const at = (steps: BySteps, step: Step) => steps[step - 1];
+export const at = (steps: BySteps, step: DrillStep) => steps[step - 1];

@@ -5,7 +5,7 @@ import { generate, facetsOf } from './generate';
 import { type ItemSpec, type Item, type Response, responseKindOf } from './item';
 import { markItem, rightResponse, fitsForm } from './mark';
 import { comparisonOf } from './picture';
-import { SKILLS, STEPS } from './skill';
+import { SKILLS, DRILL_STEPS } from './skill';
 
 const make = (spec: Omit<ItemSpec, 'seed'>, fits: (item: Item) => boolean = () => true): Item => {
   for (let seed = 0; seed < 400; seed++) {
@@ -101,16 +101,16 @@ describe('what a wrong answer shows', () => {
   });
 
   it('names it for a choice: a pigment read from the start, a toner lighter than the hair', () => {
-    const predict = make({ skill: 'predict', facet: '9', step: 1 }, ({ slips }) =>
-      slips.some(({ why }) => why.code === 'drill.predict.fromStart'),
+    const predict = make({ skill: 'predict', facet: '9', step: 1 }, ({ slips: mistakes }) =>
+      mistakes.some(({ why }) => why.code === 'drill.predict.fromStart'),
     );
-    const slip = predict.slips.find(({ why }) => why.code === 'drill.predict.fromStart')!;
-    expect(markItem(predict, { kind: 'choice', index: slip.answer })).toMatchObject({
+    const mistake = predict.slips.find(({ why }) => why.code === 'drill.predict.fromStart')!;
+    expect(markItem(predict, { kind: 'choice', index: mistake.answer })).toMatchObject({
       score: 0,
-      slip: slip.why,
+      slip: mistake.why,
     });
-    const toner = make({ skill: 'toner', facet: '7', step: 2 }, ({ slips }) =>
-      slips.some(({ why }) => why.code === 'drill.toner.tooLight'),
+    const toner = make({ skill: 'toner', facet: '7', step: 2 }, ({ slips: mistakes }) =>
+      mistakes.some(({ why }) => why.code === 'drill.toner.tooLight'),
     );
     expect(toner.slips.every(({ answer }) => answer !== (toner.solution as { right: number }).right)).toBe(
       true,
@@ -166,7 +166,7 @@ describe('what is an answer at all', () => {
     fc.assert(
       fc.property(
         fc.constantFrom(...SKILLS),
-        fc.constantFrom(...STEPS),
+        fc.constantFrom(...DRILL_STEPS),
         fc.nat(),
         responses,
         (skill, step, seed, response) => {

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { type Card, fsrs, type Grade, Rating, createEmptyCard } from 'ts-fsrs';
 import { itemSpecSchema } from './item';
-import { type Skill, SKILLS, type Step } from './skill';
+import { type Skill, SKILLS, type DrillStep } from './skill';
 
 /** One answered item, as much of it as learning goes by. */
 export const answeredSchema = itemSpecSchema.omit({ seed: true }).extend({
@@ -46,7 +46,7 @@ const UP = 0.15;
 const TARGET_RIGHT = 0.75;
 const FAST_ANSWERS = 8;
 const FAST = 3;
-function climbed(from: { step: number; answers: number }, step: Step, score: number) {
+function climbed(from: { step: number; answers: number }, step: DrillStep, score: number) {
   const size = from.answers < FAST_ANSWERS ? UP * FAST : UP;
   const move = score * size - (1 - score) * size * (TARGET_RIGHT / (1 - TARGET_RIGHT));
   // An item far from the student's place says little that is new.

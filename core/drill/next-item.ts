@@ -3,20 +3,20 @@ import { facetsOf, generate } from './generate';
 import type { ItemSpec, Item } from './item';
 import { type Memory, facetKey, recallOf, isDue } from './memory';
 import { drawFrom } from './random-draw';
-import { type Skill, isByEye, type Step, SKILLS } from './skill';
+import { type Skill, isByEye, type DrillStep, SKILLS } from './skill';
 
-export interface Wanted {
+export interface PracticeRequest {
   skills: readonly Skill[];
   memory: Memory;
   /** Milliseconds since 1970. */
   now: number;
   seed: number;
   /** What was asked before in this sitting, the latest last. */
-  before: readonly Asked[];
+  before: readonly AskedItem[];
 }
 
 /** One question of this sitting, as much of it as the next one goes by. */
-export interface Asked extends Pick<ItemSpec, 'skill' | 'facet'> {
+export interface AskedItem extends Pick<ItemSpec, 'skill' | 'facet'> {
   /** What it asked, by {@link questionName}. */
   name?: string;
   /** The mistake made at it, by {@link ideaOf}; null where there was none. */
@@ -28,7 +28,7 @@ const NEW_PER_SITTING = 12;
 
 /** How much a facet wants to be asked: what is due first, what is slipping and weak next, then what is new. */
 function wantOf(
-  { memory, now, before }: Wanted,
+  { memory, now, before }: PracticeRequest,
   skill: Skill,
   facet: string,
   place: number,
@@ -53,19 +53,19 @@ const TAKEN_UP = 6;
  * Facets at which the same mistake was made twice in this sitting, and which have not been asked since: they come up
  * within the next three questions.
  */
-function takenUp({ before }: Wanted): ReadonlySet<string> {
+function takenUp({ before }: PracticeRequest): ReadonlySet<string> {
   const facets = new Set<string>();
   before.forEach(({ idea, skill, facet }, i) => {
-    const twice = idea && before.slice(0, i).some((one) => one.idea === idea);
+    const twice = idea && before.slice(0, i).some((askedItem) => askedItem.idea === idea);
     const since = before.slice(i + 1);
-    if (twice && !since.some((one) => one.skill === skill && one.facet === facet))
+    if (twice && !since.some((askedItem) => askedItem.skill === skill && askedItem.facet === facet))
       facets.add(facetKey(skill, facet));
   });
   return facets;
 }
 
 /** Away from what was just asked, so that one reading does not lean on the last. */
-function variety({ before, skills }: Wanted, skill: Skill, facet: string): number {
+function variety({ before, skills }: PracticeRequest, skill: Skill, facet: string): number {
   const last = before.slice(-3).reverse();
   const sameFacet = last.findIndex((spec) => spec.skill === skill && spec.facet === facet);
   const sameSkill = skills.length > 1 ? last.filter((spec) => spec.skill === skill).length : 0;
@@ -73,9 +73,9 @@ function variety({ before, skills }: Wanted, skill: Skill, facet: string): numbe
 }
 
 /** The step of an item for a student between two steps: the nearer one more often. */
-function stepFor(reached: number, chance: (share: number) => boolean): Step {
+function stepFor(reached: number, chance: (share: number) => boolean): DrillStep {
   const low = Math.floor(reached);
-  return Math.min(5, Math.max(1, chance(reached - low) ? low + 1 : low)) as Step;
+  return Math.min(5, Math.max(1, chance(reached - low) ? low + 1 : low)) as DrillStep;
 }
 
 /**
@@ -83,7 +83,7 @@ function stepFor(reached: number, chance: (share: number) => boolean): Step {
  * the same time with the same seed has the same answer. `without` leaves facets out, by {@link facetKey}.
  */
 export function nextSpec(
-  wanted: Wanted,
+  wanted: PracticeRequest,
   context: DrillContext,
   without: ReadonlySet<string> = new Set(),
 ): ItemSpec | null {
@@ -129,7 +129,10 @@ const TRIES = 8;
 const FACETS_TRIED = 6;
 
 /** The next question of a sitting and its item: none is asked twice in the same words while there is another. */
-export function nextItem(wanted: Wanted, context: DrillContext): { spec: ItemSpec; item: Item } | null {
+export function nextItem(
+  wanted: PracticeRequest,
+  context: DrillContext,
+): { spec: ItemSpec; item: Item } | null {
   const asked = new Set(wanted.before.map(({ name }) => name));
   const spent = new Set<string>();
   let first: { spec: ItemSpec; item: Item } | null = null;

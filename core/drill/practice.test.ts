@@ -4,10 +4,10 @@ import { analyseSlots } from './analysis';
 import { PLAIN_CONTEXT } from './context';
 import { facetsOf, generate } from './generate';
 import { type Answered, memoryOf, afterAnswer, emptyMemory } from './memory';
-import { dueCount, nextSpec, type Asked, nextItem, questionName } from './next-item';
+import { dueCount, nextSpec, type AskedItem, nextItem, questionName } from './next-item';
 import { beyondChance, eyeOf, startOfWeek } from './reading-profile';
 import { practise, expert, ofAbility, guesser, biasedBy } from './simulated-students';
-import { type Skill, SKILLS, STEPS } from './skill';
+import { type Skill, SKILLS, DRILL_STEPS } from './skill';
 import { planTest, sittingOf, itemsOfSitting, NothingToAsk } from './test-plan';
 
 const START = Date.UTC(2026, 1, 2, 18);
@@ -21,7 +21,7 @@ const answered: fc.Arbitrary<Answered> = fc.constantFrom(...SKILLS).chain((skill
   fc.record({
     skill: fc.constant(skill),
     facet: fc.constantFrom(...facetsOf(skill, PLAIN_CONTEXT)),
-    step: fc.constantFrom(...STEPS),
+    step: fc.constantFrom(...DRILL_STEPS),
     score: fc.constantFrom(0, 0.5, 1),
     assisted: fc.boolean(),
     at: fc.integer({ min: START, max: START + 30 * DAY }),
@@ -48,25 +48,25 @@ describe('memory', () => {
 
   it('climbs on right answers, falls three times as far on wrong ones, and never on assisted ones', () => {
     fc.assert(
-      fc.property(answered, fc.array(answered, { maxLength: 30 }), (one, before) => {
+      fc.property(answered, fc.array(answered, { maxLength: 30 }), (answered, before) => {
         const memory = memoryOf(before);
-        const own = { ...one, assisted: false };
-        const was = memory.reach[one.skill].step;
-        const right = afterAnswer(memory, { ...own, score: 1 }).reach[one.skill].step;
-        const wrong = afterAnswer(memory, { ...own, score: 0 }).reach[one.skill].step;
+        const own = { ...answered, assisted: false };
+        const was = memory.reach[answered.skill].step;
+        const right = afterAnswer(memory, { ...own, score: 1 }).reach[answered.skill].step;
+        const wrong = afterAnswer(memory, { ...own, score: 0 }).reach[answered.skill].step;
         expect(right).toBeGreaterThanOrEqual(was);
         expect(wrong).toBeLessThanOrEqual(was);
-        expect(afterAnswer(memory, { ...one, assisted: true })).toBe(memory);
+        expect(afterAnswer(memory, { ...answered, assisted: true })).toBe(memory);
       }),
     );
   });
 
   it('brings a wrong answer back the same evening and a right one on a later day', () => {
-    const one: Answered = { skill: 'level', facet: '6', step: 2, score: 1, assisted: false, at: START };
+    const answered: Answered = { skill: 'level', facet: '6', step: 2, score: 1, assisted: false, at: START };
     let memory = emptyMemory();
-    for (let i = 0; i < 3; i++) memory = afterAnswer(memory, { ...one, at: START + i * 20 * 60_000 });
+    for (let i = 0; i < 3; i++) memory = afterAnswer(memory, { ...answered, at: START + i * 20 * 60_000 });
     expect(new Date(memory.facets['level 6'].card.due).getTime()).toBeGreaterThan(START + DAY);
-    const wrong = afterAnswer(memory, { ...one, score: 0, at: START + 3 * DAY });
+    const wrong = afterAnswer(memory, { ...answered, score: 0, at: START + 3 * DAY });
     expect(new Date(wrong.facets['level 6'].card.due).getTime()).toBeLessThan(START + 3 * DAY + 3600_000);
     expect(dueCount(wrong, START + 4 * DAY, PLAIN_CONTEXT)).toBe(1);
   });
@@ -116,7 +116,7 @@ describe('what comes next', () => {
     fc.assert(
       fc.property(fc.integer({ min: 0, max: 2 ** 31 }), (seed) => {
         const missed = { skill: 'ratio', facet: 'total', idea: 'ratio drill.ratio.turned' } as const;
-        const before: Asked[] = [missed, { skill: 'level', facet: '6', idea: null }, missed];
+        const before: AskedItem[] = [missed, { skill: 'level', facet: '6', idea: null }, missed];
         let found = false;
         for (let i = 0; i < 3; i++) {
           const wanted = { skills: SKILLS, memory: emptyMemory(), now: START, seed: seed + i, before };
@@ -242,14 +242,14 @@ describe('a reading test', () => {
   const by = (seed: number) => (what: string) => seedFrom(`${seed} ${what}`);
 
   it('asks the same slots of everyone, with own hair, own figures and an own order', () => {
-    const [one, other] = [sittingOf(plan, by(1), 'own'), sittingOf(plan, by(2), 'own')];
-    const sorted = (sitting: typeof one) => sitting.map(({ slot }) => slot).sort((a, b) => a - b);
-    expect(sorted(one)).toEqual(plan.map((_, i) => i));
-    expect(sorted(other)).toEqual(sorted(one));
-    expect(one.map(({ slot }) => slot)).not.toEqual(other.map(({ slot }) => slot));
-    const question = (sitting: typeof one, slot: number) =>
+    const [testItems, other] = [sittingOf(plan, by(1), 'own'), sittingOf(plan, by(2), 'own')];
+    const sorted = (sitting: typeof testItems) => sitting.map(({ slot }) => slot).sort((a, b) => a - b);
+    expect(sorted(testItems)).toEqual(plan.map((_, i) => i));
+    expect(sorted(other)).toEqual(sorted(testItems));
+    expect(testItems.map(({ slot }) => slot)).not.toEqual(other.map(({ slot }) => slot));
+    const question = (sitting: typeof testItems, slot: number) =>
       JSON.stringify(generate(sitting.find((item) => item.slot === slot)!.spec, PLAIN_CONTEXT).question);
-    plan.forEach((_, slot) => expect(question(one, slot)).not.toBe(question(other, slot)));
+    plan.forEach((_, slot) => expect(question(testItems, slot)).not.toBe(question(other, slot)));
     expect(sittingOf(plan, by(5), 'same')).toEqual(sittingOf(plan, by(5), 'same'));
     expect(sittingOf(plan, by(5), 'same').map(({ slot }) => slot)).toEqual(plan.map((_, i) => i));
   });

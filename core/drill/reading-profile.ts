@@ -1,5 +1,5 @@
 import { type Light, LIGHTS, TONES, type ToneFamily } from '../colour';
-import { type Reading, type ConfusionCell, confusionOf } from './analysis';
+import { type TestReading, type ConfusionCell, confusionOf } from './analysis';
 import { type Answered, stepAfter } from './memory';
 import { type Skill, SKILLS } from './skill';
 
@@ -7,7 +7,7 @@ import { type Skill, SKILLS } from './skill';
 export interface EyeAnswer extends Answered {
   seconds: number;
   light: Light;
-  reading: Reading | null;
+  reading: TestReading | null;
   /** What answering blind earns at such an item, 0–1; 0 for answers kept from before it was. */
   chance: number;
 }

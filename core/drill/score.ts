@@ -1,4 +1,4 @@
-import type { Solution, Response } from './item';
+import type { RightAnswer, Response } from './item';
 
 export const HALF = 0.5;
 export const ROUNDING = 1e-9;
@@ -30,7 +30,7 @@ export function longestUnlooked(begun: number, checks: readonly number[], rinse:
 }
 
 /** 0–1 for a response of the solution's kind; 0 for any other. */
-export function scoreOf(solution: Solution, response: Response): number {
+export function scoreOf(solution: RightAnswer, response: Response): number {
   if (solution.kind === 'figure' && response.kind === 'figure')
     return byDistance(Math.abs(response.value - solution.value), solution.full, solution.near);
   if (solution.kind === 'choice' && response.kind === 'choice')

@@ -5,7 +5,7 @@ import type { Item, Response } from './item';
 import { rightResponse, markItem } from './mark';
 import { memoryOf, type Answered, afterAnswer } from './memory';
 import { ideaOf } from './mistake-pattern';
-import { type Asked, nextItem, questionName } from './next-item';
+import { type AskedItem, nextItem, questionName } from './next-item';
 import type { EyeAnswer } from './reading-profile';
 import { type Skill, isByEye } from './skill';
 
@@ -96,7 +96,7 @@ export function practise(
   const random = seededRandom(seed);
   let memory = memoryOf(known);
   const given: (EyeAnswer & { seed: number; response: Response })[] = [];
-  const asked: Asked[] = [];
+  const asked: AskedItem[] = [];
   for (let i = 0; i < answers; i++) {
     const at = start + i * everyMs;
     const made = nextItem(

@@ -30,6 +30,6 @@ export const EYE_SKILLS: readonly Skill[] = ['level', 'tone', 'underlay', 'grey'
 export const isByEye = (skill: Skill) => EYE_SKILLS.includes(skill);
 
 /** Difficulty, 1 wide apart and plain to 5 close together and in bad light. */
-export const STEPS = [1, 2, 3, 4, 5] as const;
-export const stepSchema = z.literal(STEPS);
-export type Step = (typeof STEPS)[number];
+export const DRILL_STEPS = [1, 2, 3, 4, 5] as const;
+export const drillStepSchema = z.literal(DRILL_STEPS);
+export type DrillStep = (typeof DRILL_STEPS)[number];

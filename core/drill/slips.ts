@@ -6,11 +6,12 @@ import { pairsOf, poured, ROUNDING, longestUnlooked } from './score';
 const rounded = (value: number, to = 100) => Math.round(value * to) / to;
 
 /** The nearest known wrong figure that a given one stands for: within what rounding in the head would do. */
-function slipAt({ slips, solution }: Item, response: Response): Reason | null {
-  if (response.kind === 'choice') return slips.find(({ answer }) => answer === response.index)?.why ?? null;
+function slipAt({ slips: mistakes, solution }: Item, response: Response): Reason | null {
+  if (response.kind === 'choice')
+    return mistakes.find(({ answer }) => answer === response.index)?.why ?? null;
   if (response.kind !== 'figure' || solution.kind !== 'figure') return null;
   const near = (answer: number) => Math.abs(answer - response.value) <= Math.max(0.1, answer * 0.01);
-  return slips.find(({ answer }) => near(answer))?.why ?? null;
+  return mistakes.find(({ answer }) => near(answer))?.why ?? null;
 }
 
 /** By how much, and to which side, a level or a share of white was read wrong, and what made it look so. */
@@ -19,7 +20,7 @@ function readingSlip({ about, reads, solution, deceits }: Item, response: Respon
   const off = rounded(response.value - solution.value);
   const way = off > 0 ? 'lighter' : 'darker';
   // Items made before there were any have none.
-  const deceit = (deceits ?? []).find((one) => one.way === way);
+  const deceit = (deceits ?? []).find((deceit) => deceit.way === way);
   if (about?.of === 'level')
     return reason(
       `drill.level.${way === 'lighter' ? 'readTooLight' : 'readTooDark'}.${deceit?.code ?? 'plain'}`,

@@ -49,12 +49,12 @@ const GLOSS = {
 
 /** There are few levels, tones and shades, and each strand takes some work: what was found once is kept. */
 const MOST_KEPT = 4000;
-const found = new Map<string, Strand | null>();
+const cache = new Map<string, Strand | null>();
 export function keptStrand(name: string, find: () => Strand | null): Strand {
-  let strand = found.get(name);
+  let strand = cache.get(name);
   if (strand === undefined) {
     strand = find();
-    if (found.size < MOST_KEPT) found.set(name, strand);
+    if (cache.size < MOST_KEPT) cache.set(name, strand);
   }
   if (!strand) throw new Unfit('no hair has this colour');
   return strand;

@@ -5,10 +5,10 @@ import { facetsOf, generate } from './generate';
 import type { ItemSpec, Item } from './item';
 import { questionName } from './next-item';
 import { drawFrom } from './random-draw';
-import { skillSchema, stepSchema, type Step } from './skill';
+import { skillSchema, drillStepSchema, type DrillStep } from './skill';
 
 /** One question of a reading test without its seed: what makes it as hard for one student as for another. */
-export const slotSchema = z.object({ skill: skillSchema, facet: z.string(), step: stepSchema });
+export const slotSchema = z.object({ skill: skillSchema, facet: z.string(), step: drillStepSchema });
 export type Slot = z.infer<typeof slotSchema>;
 
 export const testPartSchema = z.object({ skill: skillSchema, count: z.number().int().min(1).max(20) });
@@ -27,7 +27,7 @@ export class NothingToAsk extends RangeError {
  */
 export function planTest(
   parts: readonly TestPart[],
-  step: Step,
+  step: DrillStep,
   context: DrillContext,
   seed: number,
 ): Slot[] {

@@ -1,11 +1,11 @@
 import fc from 'fast-check';
-import type { Step } from '../card';
+import type { Application } from '../card';
 import { PLACE_IDS } from '../hair';
 import { step } from '../testing/cards';
-import { applicationsOf, timedBy, timesFrom } from './given';
+import { untimedApplications, timedApplications, timesFrom } from './given';
 
 /** Lengths first, the root ten minutes later; both rinsed, then a toner on all. */
-const BLONDE: Step[] = [
+const BLONDE: Application[] = [
   step({ zones: ['mids', 'ends'], minutes: 24, checkEvery: 5 }),
   step({ zones: ['regrowth'], start: 10, minutes: 14, checkEvery: 5 }),
   step({ bowl: 'B', zones: ['regrowth', 'mids', 'ends'], start: 29, minutes: 13, checkEvery: 3 }),
@@ -13,7 +13,7 @@ const BLONDE: Step[] = [
 
 describe('a card without its times', () => {
   it('says what comes after what, and how long it waits', () => {
-    expect(applicationsOf(BLONDE).map(({ after, wait }) => [after, wait])).toEqual([
+    expect(untimedApplications(BLONDE).map(({ after, wait }) => [after, wait])).toEqual([
       [[], 0],
       [[], 10],
       [[0, 1], 5],
@@ -21,14 +21,17 @@ describe('a card without its times', () => {
   });
 
   it('holds no time of the card: two that differ in times alone are told alike', () => {
-    const longer = BLONDE.map((one) => ({ ...one, start: one.bowl === 'B' ? 44 : one.start }));
+    const longer = BLONDE.map((application) => ({
+      ...application,
+      start: application.bowl === 'B' ? 44 : application.start,
+    }));
     const other = [
       { ...longer[0], minutes: 39, checkEvery: 10 },
       { ...longer[1], minutes: 29, heat: { from: 0, to: 10 } },
       { ...longer[2], minutes: 20 },
     ];
-    expect(applicationsOf(other)).toEqual(applicationsOf(BLONDE));
-    expect(JSON.stringify(applicationsOf(BLONDE))).not.toMatch(/minutes|start"|checkEvery|heat|watched/);
+    expect(untimedApplications(other)).toEqual(untimedApplications(BLONDE));
+    expect(JSON.stringify(untimedApplications(BLONDE))).not.toMatch(/minutes|start"|checkEvery|heat|watched/);
   });
 
   it('timed as it was, it is the card again', () => {
@@ -39,7 +42,7 @@ describe('a card without its times', () => {
         // One application of a bowl to the same hair: two would be told apart by nothing.
         const steps = made.map((one, i) => step({ ...one, bowl: 'ABCDE'[i] }));
         const inOrder = [...steps].sort((a, b) => a.start - b.start);
-        expect(timedBy(applicationsOf(steps), { steps })).toEqual(inOrder);
+        expect(timedApplications(untimedApplications(steps), { steps })).toEqual(inOrder);
       }),
     );
   });
@@ -47,17 +50,19 @@ describe('a card without its times', () => {
   it('what lies longer holds up all that waits for its rinse, and nothing else', () => {
     const [lengths, root, toner] = BLONDE;
     const slow = { steps: [{ ...lengths, minutes: 40 }, root, toner] };
-    expect(timedBy(applicationsOf(BLONDE), slow).map(({ start }) => start)).toEqual([0, 10, 45]);
+    expect(timedApplications(untimedApplications(BLONDE), slow).map(({ start }) => start)).toEqual([
+      0, 10, 45,
+    ]);
   });
 
   it('what has not been timed is not on; what comes after it begins when the others are off', () => {
     const [lengths, , toner] = BLONDE;
-    const timed = timedBy(applicationsOf(BLONDE), { steps: [lengths, toner] });
+    const timed = timedApplications(untimedApplications(BLONDE), { steps: [lengths, toner] });
     expect(timed.map(({ zones, start }) => [zones.length, start])).toEqual([
       [2, 0],
       [3, 29],
     ]);
-    expect(timedBy(applicationsOf(BLONDE), { steps: [] })).toEqual([]);
+    expect(timedApplications(untimedApplications(BLONDE), { steps: [] })).toEqual([]);
   });
 });
 

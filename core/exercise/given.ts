@@ -1,9 +1,15 @@
-import type { Step, RecordCard, Bowl } from '../card';
+import type { Application, RecordCard, Bowl } from '../card';
 import type { BenchStep } from './open-steps';
 
 /** When a bowl goes on and how it is watched is timing; all else of a step is how it is applied. */
-type Timing = Pick<Step, 'start' | 'minutes' | 'heat' | 'checkEvery' | 'checkAt' | 'watchedFor'>;
-const timingOf = ({ minutes, heat, checkEvery, checkAt, watchedFor }: Step): Omit<Timing, 'start'> => ({
+type Timing = Pick<Application, 'start' | 'minutes' | 'heat' | 'checkEvery' | 'checkAt' | 'watchedFor'>;
+const timingOf = ({
+  minutes,
+  heat,
+  checkEvery,
+  checkAt,
+  watchedFor,
+}: Application): Omit<Timing, 'start'> => ({
   minutes,
   heat,
   checkEvery,
@@ -12,32 +18,43 @@ const timingOf = ({ minutes, heat, checkEvery, checkAt, watchedFor }: Step): Omi
 });
 
 /** A bowl applied, without its times: what stands before it and how long it waits, so that no time can be read off. */
-export interface Application extends Omit<Step, keyof Timing> {
+export interface UntimedApplication extends Omit<Application, keyof Timing> {
   /** Places in the list of what has to be rinsed before this goes on. */
   after: number[];
   /** Minutes it waits from then, or from the start of the service. */
   wait: number;
 }
 
-const endOf = ({ start, minutes }: Step) => start + minutes;
+const endOf = ({ start, minutes }: Application) => start + minutes;
 
 /** Steps in the order they begin, without their times. */
-export function applicationsOf(steps: readonly Step[]): Application[] {
+export function untimedApplications(steps: readonly Application[]): UntimedApplication[] {
   const inOrder = [...steps].sort((a, b) => a.start - b.start);
-  return inOrder.map((step, at): Application => {
-    const { start, minutes: _m, heat: _h, checkEvery: _c, checkAt: _a, watchedFor: _f, ...applied } = step;
+  return inOrder.map((application, at): UntimedApplication => {
+    const {
+      start,
+      minutes: _m,
+      heat: _h,
+      checkEvery: _c,
+      checkAt: _a,
+      watchedFor: _f,
+      ...applied
+    } = application;
     const after = inOrder.slice(0, at).flatMap((other, i) => (endOf(other) <= start ? [i] : []));
     return { ...applied, after, wait: start - Math.max(0, ...after.map((i) => endOf(inOrder[i]))) };
   });
 }
 
-const isOf = (application: Application, { bowl, zones, share }: Step) =>
+const isOf = (application: UntimedApplication, { bowl, zones, share }: Application) =>
   application.bowl === bowl && application.zones.join() === zones.join() && application.share === share;
 
 /** Applications with the times that a card gives them; what has not been timed is not on. */
-export function timedBy(applications: readonly Application[], { steps }: Pick<RecordCard, 'steps'>): Step[] {
+export function timedApplications(
+  applications: readonly UntimedApplication[],
+  { steps }: Pick<RecordCard, 'steps'>,
+): Application[] {
   const ends: (number | null)[] = [];
-  return applications.flatMap((application): Step[] => {
+  return applications.flatMap((application): Application[] => {
     const own = steps.find((step) => isOf(application, step));
     if (!own) {
       ends.push(null);
@@ -50,13 +67,14 @@ export function timedBy(applications: readonly Application[], { steps }: Pick<Re
   });
 }
 
-const onSameHair = (a: Step, b: Step) => a.bowl === b.bowl && a.zones.some((zone) => b.zones.includes(zone));
+const onSameHair = (a: Application, b: Application) =>
+  a.bowl === b.bowl && a.zones.some((zone) => b.zones.includes(zone));
 
 /** Steps with times that are given: those of the same bowl on the same hair, where there is one. */
-export const timesFrom = (given: readonly Step[], steps: readonly Step[]): Step[] =>
-  steps.map((step) => {
-    const same = given.find((one) => onSameHair(one, step));
-    return same ? { ...step, ...timingOf(same) } : step;
+export const timesFrom = (given: readonly Application[], steps: readonly Application[]): Application[] =>
+  steps.map((application) => {
+    const same = given.find((one) => onSameHair(one, application));
+    return same ? { ...application, ...timingOf(same) } : application;
   });
 
 /** Bowls as given, with what was poured into them. */
@@ -68,36 +86,36 @@ const poured = (bowls: readonly Bowl[], by: readonly Bowl[]): Bowl[] =>
  * what is given, `applications` stand for its steps; by default they are those of the computed plan.
  */
 export function withGiven(
-  plan: RecordCard,
-  best: RecordCard,
+  card: RecordCard,
+  modelCard: RecordCard,
   open: readonly BenchStep[],
-  applications: readonly Application[] = applicationsOf(best.steps),
+  applications: readonly UntimedApplication[] = untimedApplications(modelCard.steps),
 ): RecordCard {
   const own = (step: BenchStep) => open.includes(step);
-  const station = own('consult') ? plan.station : best.station;
+  const station = own('consult') ? card.station : modelCard.station;
   return {
-    readings: own('read') ? plan.readings : best.readings,
-    asked: own('consult') ? plan.asked : best.asked,
-    tests: own('consult') ? plan.tests : best.tests,
-    decision: own('consult') ? plan.decision : best.decision,
-    visits: own('consult') ? plan.visits : best.visits,
+    readings: own('read') ? card.readings : modelCard.readings,
+    asked: own('consult') ? card.asked : modelCard.asked,
+    tests: own('consult') ? card.tests : modelCard.tests,
+    decision: own('consult') ? card.decision : modelCard.decision,
+    visits: own('consult') ? card.visits : modelCard.visits,
     ...(station ? { station } : {}),
-    bowls: own('mix') ? plan.bowls : own('developer') ? poured(best.bowls, plan.bowls) : best.bowls,
-    wash: own('apply') ? plan.wash : best.wash,
+    bowls: own('mix') ? card.bowls : own('developer') ? poured(modelCard.bowls, card.bowls) : modelCard.bowls,
+    wash: own('apply') ? card.wash : modelCard.wash,
     steps: own('apply')
       ? own('process')
-        ? plan.steps
-        : timesFrom(best.steps, plan.steps)
+        ? card.steps
+        : timesFrom(modelCard.steps, card.steps)
       : own('process')
-        ? timedBy(applications, plan)
-        : best.steps,
+        ? timedApplications(applications, card)
+        : modelCard.steps,
     // Where times are worked, what is done beside the bowls must not tell when they begin.
     care: own('apply')
-      ? plan.care
+      ? card.care
       : own('process')
-        ? best.care.map((one) => ({ ...one, start: 0 }))
-        : best.care,
-    aftercare: own('finish') ? plan.aftercare : best.aftercare,
-    nextVisitWeeks: own('finish') ? plan.nextVisitWeeks : best.nextVisitWeeks,
+        ? modelCard.care.map((care) => ({ ...care, start: 0 }))
+        : modelCard.care,
+    aftercare: own('finish') ? card.aftercare : modelCard.aftercare,
+    nextVisitWeeks: own('finish') ? card.nextVisitWeeks : modelCard.nextVisitWeeks,
   };
 }

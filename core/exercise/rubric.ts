@@ -45,7 +45,7 @@ export const rubricSchema = z
 export type Rubric = z.infer<typeof rubricSchema>;
 
 /** Weights of a whole service; of what is open they are scaled to a hundred. */
-export const WEIGHTS: Record<Criterion, number> = {
+export const CRITERION_WEIGHTS: Record<Criterion, number> = {
   reading: 12,
   prediction: 8,
   route: 14,
@@ -66,12 +66,12 @@ export const FULL_POINTS = 100;
 const STEP = 0.5;
 
 /** Weights scaled to a hundred in half points, the heaviest taking what rounding leaves. */
-export function scaled(weights: Rubric): Rubric {
+export function scaledToHundred(weights: Rubric): Rubric {
   const entries = Object.entries(weights) as [Criterion, number][];
   const all = entries.reduce((sum, [, weight]) => sum + weight, 0);
   if (all === 0) return weights;
   const points = entries.map(([, weight]) => Math.round((weight * FULL_POINTS) / all / STEP) * STEP);
-  const left = FULL_POINTS - points.reduce((sum, one) => sum + one, 0);
+  const left = FULL_POINTS - points.reduce((sum, point) => sum + point, 0);
   const heaviest = points.indexOf(Math.max(...points));
   return Object.fromEntries(
     entries.map(([criterion], i) => [criterion, points[i] + (i === heaviest ? left : 0)]),
@@ -86,7 +86,7 @@ export function cardRubric(
   { criteria }: { criteria: readonly { criterion: Criterion; share: number; max: number }[] },
   open: readonly BenchStep[] = CARD_STEPS,
 ): Rubric {
-  return scaled(
+  return scaledToHundred(
     Object.fromEntries(
       criteria
         .filter(({ criterion, share }) => share < 1 && isOpenIn(open, criterion))

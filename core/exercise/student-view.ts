@@ -1,11 +1,11 @@
 import { type RecordCard, EMPTY_CARD } from '../card';
 import { type ClientCase, type PlacementWish, onTheShelf, nowLooks, wishLooks, revealsOf } from '../case';
 import { type Lab, type Light, LIGHTS } from '../colour';
-import { type TressLook, veiled, veiledLab, zoneMeanLab } from '../draw';
+import { type TressLook, toEyeGrain, labToEyeGrain, zoneMeanLab } from '../draw';
 import {
   type HairForm,
   type Region,
-  type Stretch,
+  type DrawnStretch,
   type Head,
   regionsOf,
   stretchesOf,
@@ -15,15 +15,15 @@ import type { Line } from '../product';
 import { seedFrom } from '../random';
 import type { Reason } from '../reason';
 import { type HouseRules, type Underlay, underlayChoices } from '../rules';
-import { type Application, withGiven, applicationsOf } from './given';
+import { type UntimedApplication, withGiven, untimedApplications } from './given';
 import { type BenchStep, timesWhatIsGiven } from './open-steps';
 
 /** An exercise with its answer, as the educator has it. */
-export interface SetExercise {
+export interface ExerciseWithAnswer {
   /** Seeds the pictures: the hair looks the same to everyone, each time. */
   id: string;
   clientCase: ClientCase;
-  solution: { best: RecordCard };
+  modelAnswer: { card: RecordCard };
   lines: Line[];
   houseRules: HouseRules;
   open: BenchStep[];
@@ -35,27 +35,27 @@ export interface SetExercise {
  * A lock before a student: drawn from its look, or, before the model answer is released, a picture at an address. With a
  * picture come the colour that it has at the scalp from a step away, and the form of the hair.
  */
-export type Hair = { look: TressLook } | { src: string; root: Lab; form: HairForm };
+export type ShownHair = { look: TressLook } | { src: string; root: Lab; form: HairForm };
 
 /** The head as it comes in and as it is wished for: one strand of each region, in their order. */
 export interface Looks {
-  now: Hair[];
+  now: ShownHair[];
   target: TressLook[];
 }
 
 /** A region as one sees it: which areas it is, how the hair grows there, and its zones, root to end. */
-export interface RegionAsSet extends Pick<Region, 'name' | 'areas' | 'density' | 'diameter'> {
-  zones: Stretch[];
+export interface VisibleRegion extends Pick<Region, 'name' | 'areas' | 'density' | 'diameter'> {
+  zones: DrawnStretch[];
 }
 
 /** What a student may know of a head before the key is released: how it looks and what was asked, never its figures. */
-export interface ExerciseAsSet {
+export interface StudentExercise {
   client: ClientCase['client'];
   /** In daylight. */
   looks: Looks;
   /** The same under each light, for reading. */
   lit: Record<Light, Looks>;
-  regions: RegionAsSet[];
+  regions: VisibleRegion[];
   hair: Pick<Head, 'length' | 'form'>;
   wish: ClientCase['wish'];
   placements: PlacementWish[];
@@ -67,7 +67,7 @@ export interface ExerciseAsSet {
   /** What the exercise gives: the fields of steps that are off, and all of a card that is to be put right. */
   given: RecordCard;
   /** Where the student times what is given: what is applied, without its times. Else empty. */
-  applications: Application[];
+  applications: UntimedApplication[];
   toCorrect: boolean;
   /** Whether client and place of work are made ready by the student. */
   station: boolean;
@@ -76,7 +76,7 @@ export interface ExerciseAsSet {
 }
 
 /** The regions of a head as one sees them, with nothing of what their zones are. */
-export const regionsAsSet = (head: Head): RegionAsSet[] =>
+export const visibleRegions = (head: Head): VisibleRegion[] =>
   regionsOf(head).map((region) => ({
     name: region.name,
     areas: region.areas,
@@ -85,31 +85,31 @@ export const regionsAsSet = (head: Head): RegionAsSet[] =>
     zones: stretchesOf(region),
   }));
 
-type Hung = Pick<SetExercise, 'id' | 'clientCase'>;
+type PicturedCase = Pick<ExerciseWithAnswer, 'id' | 'clientCase'>;
 
-const hanging = ({ clientCase }: Hung, light: Light, seed: number): TressLook[] =>
-  nowLooks(clientCase, light, seed).map(veiled);
+const shownLooks = ({ clientCase }: PicturedCase, light: Light, seed: number): TressLook[] =>
+  nowLooks(clientCase, light, seed).map(toEyeGrain);
 
 /** The head and what is wished for, as the eye sees them under a light. */
-export function looksOf(exercise: Hung, light: Light): Looks {
+export function looksOf(exercise: PicturedCase, light: Light): Looks {
   const seed = seedFrom(exercise.id);
   return {
-    now: hanging(exercise, light, seed).map((look) => ({ look })),
-    target: wishLooks(exercise.clientCase, hanging(exercise, light, seed + 1)),
+    now: shownLooks(exercise, light, seed).map((look) => ({ look })),
+    target: wishLooks(exercise.clientCase, shownLooks(exercise, light, seed + 1)),
   };
 }
 
 /** The strand that hangs as a picture: of a region, by its number, under a light; undefined where there is none. */
-export const hangingLook = (exercise: Hung, light: Light, region: number): TressLook | undefined =>
-  hanging(exercise, light, seedFrom(exercise.id))[region];
+export const shownLook = (exercise: PicturedCase, light: Light, region: number): TressLook | undefined =>
+  shownLooks(exercise, light, seedFrom(exercise.id))[region];
 
 /** Where the picture of a region under a light is to be had. */
 export type PictureAt = (light: Light, region: number) => string;
 
 /** A lock as a picture, with nothing of what it is drawn of. */
-const asPicture = (look: TressLook, src: string): Hair => ({
+const asPicture = (look: TressLook, src: string): ShownHair => ({
   src,
-  root: veiledLab(zoneMeanLab(look.zones[0])),
+  root: labToEyeGrain(zoneMeanLab(look.zones[0])),
   form: look.form,
 });
 
@@ -117,11 +117,11 @@ const asPicture = (look: TressLook, src: string): Hair => ({
  * The hair of an exercise under every light. With `pictureAt` it hangs as pictures, else it is drawn from its looks. It
  * depends on nothing but the exercise, so whoever shows it often may keep it.
  */
-export function litOf(exercise: Hung, pictureAt: PictureAt | null): Record<Light, Looks> {
+export function looksByLight(exercise: PicturedCase, pictureAt: PictureAt | null): Record<Light, Looks> {
   const hung = (light: Light): Looks => {
     const looks = looksOf(exercise, light);
     if (!pictureAt) return looks;
-    const pictures = hanging(exercise, light, 0);
+    const pictures = shownLooks(exercise, light, 0);
     return { ...looks, now: pictures.map((look, region) => asPicture(look, pictureAt(light, region))) };
   };
   return Object.fromEntries(LIGHTS.map((light) => [light, hung(light)])) as Record<Light, Looks>;
@@ -137,19 +137,19 @@ export function mainRegion(head: Head): number {
  * An exercise as a student gets it, with what `answer` has asked so far. Chosen field by field: what is not named here
  * (levels, grey, history, the model answer) cannot slip out. `lit` is its hair as `litOf` has it.
  */
-export function asSet(
-  exercise: SetExercise,
+export function exerciseForStudent(
+  exercise: ExerciseWithAnswer,
   answer: RecordCard | null,
   lit: Record<Light, Looks>,
-): ExerciseAsSet {
-  const { clientCase, solution, lines, houseRules, open, card } = exercise;
+): StudentExercise {
+  const { clientCase, modelAnswer, lines, houseRules, open, card } = exercise;
   const { length, form } = clientCase.head;
   const start = card ?? EMPTY_CARD;
   return {
     client: clientCase.client,
     looks: lit.daylight,
     lit,
-    regions: regionsAsSet(clientCase.head),
+    regions: visibleRegions(clientCase.head),
     hair: { length, form },
     wish: clientCase.wish,
     placements: clientCase.placements ?? [],
@@ -158,10 +158,10 @@ export function asSet(
     houseRules,
     underlayChoices: underlayChoices(houseRules),
     open,
-    given: withGiven(start, solution.best, open),
-    applications: timesWhatIsGiven(open) ? applicationsOf(solution.best.steps) : [],
+    given: withGiven(start, modelAnswer.card, open),
+    applications: timesWhatIsGiven(open) ? untimedApplications(modelAnswer.card.steps) : [],
     station: clientCase.station ?? false,
     toCorrect: card !== null,
-    reveals: revealsOf(clientCase, withGiven(answer ?? start, solution.best, open)),
+    reveals: revealsOf(clientCase, withGiven(answer ?? start, modelAnswer.card, open)),
   };
 }

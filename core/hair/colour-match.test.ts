@@ -5,17 +5,17 @@ import { labOfStrand, dyeOf } from './strand';
 
 describe('coloured hair found from its colour', () => {
   it('has the colour it was asked for, for every tone at every level it exists at', () => {
-    let found = 0;
+    let value = 0;
     for (const primary of TONE_FAMILIES)
       for (let level = 2; level <= 10; level++) {
         const wanted = toneLab(level, { primary });
         const strand = strandOfColour(wanted);
         if (!strand) continue;
-        found++;
+        value++;
         expect(differenceOf(labOfStrand(strand), wanted)).toBeLessThanOrEqual(0.5);
       }
     // Nearly all of them exist; the palest full reds do not.
-    expect(found).toBeGreaterThan(0.85 * TONE_FAMILIES.length * 9);
+    expect(value).toBeGreaterThan(0.85 * TONE_FAMILIES.length * 9);
   });
 
   it('never holds less than no pigment, and is nothing for a colour no hair has', () => {

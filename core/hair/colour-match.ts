@@ -90,8 +90,8 @@ function matchWith(wanted: Lab, pair: (typeof PAIRS)[number]): Strand | null {
  */
 export function strandOfColour(wanted: Lab): Strand | null {
   for (const pair of PAIRS) {
-    const found = matchWith(wanted, pair);
-    if (found) return found;
+    const strand = matchWith(wanted, pair);
+    if (strand) return strand;
   }
   return null;
 }

@@ -38,12 +38,12 @@ export const NO_DYE: Dye = {
 };
 
 /** a·one + b·other, dye by dye. */
-export function combine(one: Dye, other: Dye, a: number, b: number): Dye {
+export function combine(dye: Dye, other: Dye, a: number, b: number): Dye {
   const sum = { ...NO_DYE } as Record<DyeName, number>;
-  for (const name of DYES) sum[name] = a * one[name] + b * other[name];
+  for (const name of DYES) sum[name] = a * dye[name] + b * other[name];
   return sum;
 }
-export const scaled = (dye: Dye, by: number): Dye => combine(dye, NO_DYE, by, 0);
+export const scaledDye = (dye: Dye, by: number): Dye => combine(dye, NO_DYE, by, 0);
 /** Optical density of all of a dye together. */
 export const loadOf = (dye: Dye): number => DYES.reduce((sum, name) => sum + dye[name], 0);
 
@@ -82,8 +82,8 @@ export interface DyeLayer {
 /** A layer of which a fraction 0–1 is left, held as deep as it was or as it is said. */
 export const layerLeft = (layer: DyeLayer, left: number, held = layer.held): DyeLayer => ({
   ...layer,
-  dye: scaled(layer.dye, left),
-  dyeOnWhite: scaled(layer.dyeOnWhite, left),
+  dye: scaledDye(layer.dye, left),
+  dyeOnWhite: scaledDye(layer.dyeOnWhite, left),
   masks: { red: layer.masks.red * left, yellow: layer.masks.yellow * left },
   fills: { red: layer.fills.red * left, yellow: layer.fills.yellow * left },
   held,

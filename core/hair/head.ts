@@ -14,7 +14,7 @@ import {
   fractionOfHead,
   DENSITY_FACTOR,
 } from './areas';
-import { pastLayerSchema } from './history';
+import { historyLayerSchema } from './history';
 
 /** Zones along the hair from the scalp to the tips; a region has those that differ (handbook section 1, Read). */
 export const ZONES = ['regrowth', 'band', 'mids', 'ends'] as const;
@@ -60,7 +60,7 @@ export const zoneOfHeadSchema = z
     resistant: z.boolean().optional(),
     porosity: z.enum(POROSITIES),
     /** What was done to it, oldest first; the hair model lays it down. Empty where it was never coloured. */
-    history: z.array(pastLayerSchema).max(MOST_LAYERS),
+    history: z.array(historyLayerSchema).max(MOST_LAYERS),
     /** 0 sound to 1 lost; what the stretch test shows comes from it. */
     damage: z.number().min(0).max(1),
     /** Water the hair holds, 0 brittle to 1 over-soft; by the damage when left out. */
@@ -175,10 +175,10 @@ export const beginsAtScalp = (head: Head, place: PlaceId): boolean =>
   regionOf(head, place).zones[0]?.zone === place;
 
 /** The places above and below one on the same strand. */
-export function besideOf(head: Head, place: PlaceId): PlaceId[] {
+export function neighboursOf(head: Head, place: PlaceId): PlaceId[] {
   const { zones } = regionOf(head, place);
   const at = zones.findIndex(({ zone }) => zone === place);
-  return [zones[at - 1], zones[at + 1]].flatMap((one) => (one ? [one.zone] : []));
+  return [zones[at - 1], zones[at + 1]].flatMap((zone) => (zone ? [zone.zone] : []));
 }
 
 /** Centimetres of the middle of a zone from the scalp. @throws RangeError when the head has no such place. */
@@ -192,7 +192,7 @@ export function fromScalpCm(head: Head, zone: PlaceId): number {
 }
 
 /** Where a zone lies on the hair as it is drawn. */
-export interface Stretch {
+export interface DrawnStretch {
   zone: PlaceId;
   lengthCm: number;
   /** From which share of the drawn length (0 the root) to which (1 the end). */
@@ -201,7 +201,7 @@ export interface Stretch {
 }
 
 /** Where each zone lies along its lock, 0 at the root to 1 at the tip. A short zone is drawn long enough to be seen. */
-export function stretchesOf({ zones }: Pick<Region, 'zones'>): Stretch[] {
+export function stretchesOf({ zones }: Pick<Region, 'zones'>): DrawnStretch[] {
   const LEAST = 0.16;
   const total = zones.reduce((sum, { lengthCm }) => sum + lengthCm, 0);
   const shown = zones.map(({ lengthCm }) => Math.max(LEAST, lengthCm / total));

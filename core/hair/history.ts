@@ -13,11 +13,11 @@ export type Yellow = keyof typeof YELLOWS;
 const YELLOW_NAMES = Object.keys(YELLOWS) as [Yellow, ...Yellow[]];
 
 /** Kinds of oxidative colour that hair may have had before. */
-export const PAST_COLOURS = ['permanent', 'demi', 'acidGloss'] as const;
-export const PAST_KINDS = ['lightened', ...PAST_COLOURS, 'direct', 'treated'] as const;
+export const HISTORY_COLOURS = ['permanent', 'demi', 'acidGloss'] as const;
+export const HISTORY_KINDS = ['lightened', ...HISTORY_COLOURS, 'direct', 'treated'] as const;
 
 /** One thing that was done to hair before. */
-export const pastLayerSchema = z.discriminatedUnion('kind', [
+export const historyLayerSchema = z.discriminatedUnion('kind', [
   /** Lightened to a level. */
   z
     .object({ kind: z.literal('lightened'), level: levelSchema, yellow: z.enum(YELLOW_NAMES).optional() })
@@ -25,7 +25,7 @@ export const pastLayerSchema = z.discriminatedUnion('kind', [
   /** Oxidative colour. Of permanent colour the level is the one seen today; of low-strength colour the one used. */
   z
     .object({
-      kind: z.enum(PAST_COLOURS),
+      kind: z.enum(HISTORY_COLOURS),
       level: levelSchema,
       tone: toneSchema,
       /** How often, one over the other; 1 when left out. */
@@ -47,4 +47,4 @@ export const pastLayerSchema = z.discriminatedUnion('kind', [
     .strict(),
   z.object({ kind: z.literal('treated'), treatment: z.enum(TREATMENTS) }).strict(),
 ]);
-export type PastLayer = z.infer<typeof pastLayerSchema>;
+export type HistoryLayer = z.infer<typeof historyLayerSchema>;

@@ -15,10 +15,10 @@ const LIGHTENED: readonly NaturalPigment[] = tables.lightened;
 /** Levels 1 to 12. */
 export const TOP_LEVEL = NATURAL.length;
 
-const mixed = (one: NaturalPigment, other: NaturalPigment, t: number): NaturalPigment => ({
-  brownBlack: one.brownBlack + t * (other.brownBlack - one.brownBlack),
-  red: one.red + t * (other.red - one.red),
-  yellow: one.yellow + t * (other.yellow - one.yellow),
+const mixed = (naturalPigment: NaturalPigment, other: NaturalPigment, t: number): NaturalPigment => ({
+  brownBlack: naturalPigment.brownBlack + t * (other.brownBlack - naturalPigment.brownBlack),
+  red: naturalPigment.red + t * (other.red - naturalPigment.red),
+  yellow: naturalPigment.yellow + t * (other.yellow - naturalPigment.yellow),
 });
 
 function onLadder(ladder: readonly NaturalPigment[], level: number): NaturalPigment {

@@ -2,7 +2,7 @@ import {
   spectrum,
   type Spectrum,
   BANDS,
-  WEIGHTS,
+  OBSERVER_WEIGHTS,
   type Light,
   levelOfLightness,
   type Lab,
@@ -89,7 +89,7 @@ const lightnessOfLuminance = (y: number) => (y > 216 / 24389 ? 116 * Math.cbrt(y
 
 /** Level of hair by the lightness of its reflectance alone; the quick way where hue does not matter. */
 export function levelOfReflectance(reflectance: Spectrum): number {
-  const { y, white } = WEIGHTS.daylight;
+  const { y, white } = OBSERVER_WEIGHTS.daylight;
   let sum = 0;
   for (let i = 0; i < reflectance.length; i++) sum += reflectance[i] * y[i];
   return levelOfLightness(lightnessOfLuminance(sum / white.y));
@@ -102,7 +102,7 @@ export function levelOfReflectance(reflectance: Spectrum): number {
 export function levelByBrown(pigment: NaturalPigment, under: Dye): (brown: number) => number {
   const k = absorptionOf(pigment, under);
   const shape = DYE_SHAPES.brown;
-  const { y, white } = WEIGHTS.daylight;
+  const { y, white } = OBSERVER_WEIGHTS.daylight;
   return (brown) => {
     let sum = 0;
     for (let i = 0; i < k.length; i++) sum += reflectedAt(k[i] + brown * shape[i]) * y[i];

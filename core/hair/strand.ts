@@ -115,8 +115,8 @@ const grownLevels = new Map<number, number>();
 
 /** The level hair of so much brown-black grew at; a head has few of them and is asked often. */
 export function grownLevelOf({ grownBrownBlack }: Pick<Strand, 'grownBrownBlack'>): number {
-  const kept = grownLevels.get(grownBrownBlack);
-  if (kept !== undefined) return kept;
+  const value = grownLevels.get(grownBrownBlack);
+  if (value !== undefined) return value;
   const level = levelWhere(grownBrownBlack, brownBlackOfLevel);
   if (grownLevels.size >= KEPT) grownLevels.clear();
   grownLevels.set(grownBrownBlack, level);

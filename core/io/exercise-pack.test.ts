@@ -55,7 +55,7 @@ describe('a pack of the first version', () => {
     const read = readExercisePack(JSON.stringify(old));
     if (!read.ok) throw new Error(JSON.stringify(read.problems));
     expect(read.value.formatVersion).toBe(3);
-    expect(read.value.cases.map((one) => one.case.head.zones[0].history)).toEqual([
+    expect(read.value.cases.map((packedCase) => packedCase.case.head.zones[0].history)).toEqual([
       [],
       [{ kind: 'permanent', level: 5, tone: { primary: 'gold' }, faded: 0.2 }],
       [{ kind: 'lightened', level: 9 }],
@@ -78,8 +78,8 @@ describe('a pack of the second version', () => {
   it('is read as one of today: a weave is a placement, where a step began the order of its areas', () => {
     const woven = pack.cases.find(({ id }) => id === 'woven-light')!;
     const { placements, ...plainCase } = woven.case;
-    const { best } = solved('woven-light');
-    const { areas: _, ...step } = best.steps[0];
+    const { card } = solved('woven-light');
+    const { areas: _, ...step } = card.steps[0];
     const old = {
       ...pack,
       formatVersion: 2,
@@ -87,7 +87,7 @@ describe('a pack of the second version', () => {
         {
           ...woven,
           case: { ...plainCase, weave: placements![0] },
-          answers: [{ name: 'a', plan: { ...best, steps: [{ ...step, startsAt: 'front' }] } }],
+          answers: [{ name: 'a', plan: { ...card, steps: [{ ...step, startsAt: 'front' }] } }],
         },
       ],
     };
@@ -130,8 +130,8 @@ describe('an exercise pack', () => {
   });
 
   it('names a bowl that is not there, and a line with faults of its own', () => {
-    const { best } = gradingOf('winter-brown').solution;
-    const plan = { ...best, steps: [{ ...best.steps[0], bowl: 'Z' }] };
+    const { card } = gradingOf('winter-brown').modelAnswer;
+    const plan = { ...card, steps: [{ ...card.steps[0], bowl: 'Z' }] };
     const line = { ...shippedLine('velm')!, id: 'own', shades: ['5+o', '5-o'] };
     const read = readExercisePack(
       writeExercisePack({

@@ -71,11 +71,11 @@ function contradictions(pack: ExercisePack): Problem[] {
     });
     (packed.answers ?? []).forEach(({ plan }, j) => {
       const bowls = new Set(plan.bowls.map(({ name }) => name));
-      plan.steps.forEach((step, k) => {
-        if (!bowls.has(step.bowl))
+      plan.steps.forEach((application, k) => {
+        if (!bowls.has(application.bowl))
           problems.push({
             code: 'pack.noBowl',
-            params: { bowl: step.bowl },
+            params: { bowl: application.bowl },
             path: at('cases', i, 'answers', j, 'plan', 'steps', k, 'bowl'),
           });
       });

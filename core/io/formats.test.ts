@@ -32,8 +32,8 @@ describe('a shade book as a file', () => {
   });
 
   it('is described by the JSON Schema in the docs', () => {
-    const kept = readFileSync(join(__dirname, '../../docs/formats/shade-book.schema.json'), 'utf8');
-    expect(JSON.parse(kept)).toEqual(JSON.parse(JSON.stringify(shadeBookJsonSchema())));
+    const name = readFileSync(join(__dirname, '../../docs/formats/shade-book.schema.json'), 'utf8');
+    expect(JSON.parse(name)).toEqual(JSON.parse(JSON.stringify(shadeBookJsonSchema())));
   });
 
   it('has a schema that names every field', () => {

@@ -3,7 +3,7 @@ import { fromOlderCards } from '../card';
 type Json = Record<string, unknown>;
 const isJson = (value: unknown): value is Json =>
   typeof value === 'object' && value !== null && !Array.isArray(value);
-const each = (value: unknown, change: (one: Json) => Json): unknown =>
+const each = (value: unknown, change: (record: Json) => Json): unknown =>
   Array.isArray(value) ? value.map((one) => (isJson(one) ? change(one) : one)) : value;
 
 /** One kind of history, as the first version told it, in layers. What is none of them is left for the schema to name. */
@@ -29,14 +29,14 @@ function layersOf(history: unknown): unknown {
   }
 }
 
-function packed(one: Json): Json {
-  const { case: clientCase, open } = one;
+function packed(record: Json): Json {
+  const { case: clientCase, open } = record;
   const head = isJson(clientCase) ? clientCase.head : undefined;
   const zones = isJson(head)
     ? each(head.zones, (zone) => ({ ...zone, history: layersOf(zone.history) }))
     : undefined;
   return {
-    ...one,
+    ...record,
     ...(isJson(clientCase) && isJson(head) ? { case: { ...clientCase, head: { ...head, zones } } } : {}),
     // Times were worked with the application.
     ...(Array.isArray(open)

@@ -3,13 +3,13 @@ import Papa from 'papaparse';
 import { type Listed, readRoster } from './roster';
 
 const read = (text: string): Listed[] => {
-  const made = readRoster(text);
-  if (!made.ok) throw new Error(JSON.stringify(made.problems));
-  return made.value;
+  const read = readRoster(text);
+  if (!read.ok) throw new Error(JSON.stringify(read.problems));
+  return read.value;
 };
 const problems = (text: string) => {
-  const made = readRoster(text);
-  return made.ok ? [] : made.problems.map(({ code, row }) => [code, row]);
+  const read = readRoster(text);
+  return read.ok ? [] : read.problems.map(({ code, row }) => [code, row]);
 };
 
 describe('a roster', () => {

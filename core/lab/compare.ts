@@ -1,4 +1,4 @@
-import type { PastLayer } from '../hair';
+import type { HistoryLayer } from '../hair';
 import { type Reason, reason } from '../reason';
 import { WITHOUT_DEVELOPER, momentOf } from './play';
 import { type LabState, type Side, type LabCoat, type LabZone, LAB_ZONES } from './setup';
@@ -13,7 +13,7 @@ const OF_DEVELOPER: readonly string[] = ['vol', 'ratio', 'thinned'];
 type Value = string | number | boolean;
 
 /** A layer of history in one line, for telling two histories apart: codes, worded by the interface. */
-export const pastName = (layer: PastLayer): string => {
+export const pastName = (layer: HistoryLayer): string => {
   switch (layer.kind) {
     case 'lightened':
       return `lightened ${layer.level}${layer.yellow && layer.yellow !== 'usual' ? ` ${layer.yellow}` : ''}`;
@@ -33,7 +33,7 @@ export function settingsChanged({ a, b }: Pick<LabState, 'a' | 'b'>): Reason[] {
     if (was !== is) changed.push(reason(`lab.changed.${setting}`, undefined, { a: was, b: is, ...more }));
   };
   for (const setting of OF_HAIR) add(setting, a[setting], b[setting]);
-  const past = ({ past: layers }: Side) => layers.map(pastName).join(', ');
+  const past = ({ past }: Side) => past.map(pastName).join(', ');
   if (JSON.stringify(a.past) !== JSON.stringify(b.past))
     changed.push(reason('lab.changed.past', undefined, { a: past(a), b: past(b) }));
   if (a.past.length > 0 || b.past.length > 0) add('pastAtRoot', a.pastAtRoot, b.pastAtRoot);
@@ -41,18 +41,18 @@ export function settingsChanged({ a, b }: Pick<LabState, 'a' | 'b'>): Reason[] {
   const bowl = ({ shades }: LabCoat) =>
     shades.map(({ label, parts }) => (parts === 1 ? label : `${parts} × ${label}`)).join(' + ') || '–';
   const start = (coat: LabCoat, zone: LabZone) => coat.starts[zone] ?? '–';
-  a.coats.forEach((one, i) => {
+  a.coats.forEach((labCoat, i) => {
     const other = b.coats[i];
     if (!other) return;
-    const poured = ![one, other].some(({ product }) => WITHOUT_DEVELOPER.includes(product));
+    const poured = ![labCoat, other].some(({ product }) => WITHOUT_DEVELOPER.includes(product));
     for (const setting of OF_COAT)
-      if (poured || !OF_DEVELOPER.includes(setting)) add(setting, one[setting], other[setting]);
-    add('rinseAt', one.rinseAt ?? '–', other.rinseAt ?? '–');
-    add('shades', bowl(one), bowl(other));
-    if (one.product === 'direct' || other.product === 'direct') add('vivid', one.vivid, other.vivid);
-    if (one.product === 'filler' || other.product === 'filler')
-      add('fillsLevel', one.fillsLevel, other.fillsLevel);
-    for (const zone of LAB_ZONES) add(`start.${zone}`, start(one, zone), start(other, zone));
+      if (poured || !OF_DEVELOPER.includes(setting)) add(setting, labCoat[setting], other[setting]);
+    add('rinseAt', labCoat.rinseAt ?? '–', other.rinseAt ?? '–');
+    add('shades', bowl(labCoat), bowl(other));
+    if (labCoat.product === 'direct' || other.product === 'direct') add('vivid', labCoat.vivid, other.vivid);
+    if (labCoat.product === 'filler' || other.product === 'filler')
+      add('fillsLevel', labCoat.fillsLevel, other.fillsLevel);
+    for (const zone of LAB_ZONES) add(`start.${zone}`, start(labCoat, zone), start(other, zone));
   });
   return changed;
 }
@@ -96,12 +96,12 @@ export function outcomesChanged(state: LabState): Reason[] {
 }
 
 /** What is the same of every zone is said once, of the whole length. */
-function together(found: Reason[]): Reason[] {
+function together(reason: Reason[]): Reason[] {
   const alike = (one: Reason, other: Reason) =>
     one.code === other.code &&
     JSON.stringify({ ...one.params, zone: '' }) === JSON.stringify({ ...other.params, zone: '' });
-  return found.flatMap((one) => {
-    const same = found.filter((other) => alike(one, other));
+  return reason.flatMap((one) => {
+    const same = reason.filter((other) => alike(one, other));
     if (same.length < LAB_ZONES.length) return [one];
     return same[0] === one ? [{ ...one, params: { ...one.params, zone: 'whole' } }] : [];
   });

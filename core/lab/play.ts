@@ -8,9 +8,9 @@ import {
   type ZonePlan,
   type ZoneEvent,
   zoneAt,
-  withPast,
+  withHistory,
   type Condition,
-  type Stretch,
+  type StretchOutcome,
   conditionOf,
   stretchTest,
   LEVELS_IN_ONE_VISIT,
@@ -70,7 +70,7 @@ export function startOf(side: Side, zone: LabZone): Strand {
     diameter: side.diameter,
     fromScalpCm: ZONE_AT[zone].fromScalpCm,
   });
-  return zone === 'root' && !side.pastAtRoot ? grown : withPast(grown, side.past);
+  return zone === 'root' && !side.pastAtRoot ? grown : withHistory(grown, side.past);
 }
 
 function eventsOf(coat: LabCoat, zone: LabZone): ZoneEvent[] {
@@ -91,13 +91,13 @@ function eventsOf(coat: LabCoat, zone: LabZone): ZoneEvent[] {
 }
 
 export function planOf(side: Side, zone: LabZone): ZonePlan {
-  const kept = startsKept.get(side) ?? new Map<LabZone, ZonePlan>();
-  startsKept.set(side, kept);
-  const plan = kept.get(zone) ?? {
+  const cache = startsKept.get(side) ?? new Map<LabZone, ZonePlan>();
+  startsKept.set(side, cache);
+  const plan = cache.get(zone) ?? {
     start: startOf(side, zone),
     events: side.coats.flatMap((coat) => eventsOf(coat, zone)),
   };
-  kept.set(zone, plan);
+  cache.set(zone, plan);
   return plan;
 }
 
@@ -111,7 +111,7 @@ export interface ZoneReading {
   underlay: Underlay;
   condition: Condition;
   /** What a wet strand of it does when it is stretched (C1). */
-  stretch: Stretch;
+  stretch: StretchOutcome;
   /** Levels that lightener may move it in one visit (C4). */
   bears: number;
   damage: number;

@@ -1,4 +1,4 @@
-import type { PastLayer } from '../hair';
+import type { HistoryLayer } from '../hair';
 import type { LabCoat, Side, LabState } from './setup';
 
 const shade = (label: string, parts = 1) => ({ label, parts });
@@ -57,14 +57,14 @@ const head: Side = {
   coats: [cream],
 };
 const over = (coat: LabCoat, change: Partial<Side> = {}): Side => ({ ...head, coats: [coat], ...change });
-const lightened = (level: number, yellow?: 'bright' | 'creamy'): PastLayer =>
+const lightened = (level: number, yellow?: 'bright' | 'creamy'): HistoryLayer =>
   yellow ? { kind: 'lightened', level, yellow } : { kind: 'lightened', level };
-const dyed = (level: number, primary: 'neutral' | 'copper' = 'neutral'): PastLayer => ({
+const dyed = (level: number, primary: 'neutral' | 'copper' = 'neutral'): HistoryLayer => ({
   kind: 'permanent',
   level,
   tone: { primary },
 });
-const treated = (treatment: 'moisture' | 'bond'): PastLayer => ({ kind: 'treated', treatment });
+const treated = (treatment: 'moisture' | 'bond'): HistoryLayer => ({ kind: 'treated', treatment });
 
 const orange7: Partial<Side> = { natural: 4, past: [lightened(7)] };
 const yellow8: Partial<Side> = { natural: 4, past: [lightened(8)] };
@@ -125,10 +125,13 @@ export const PRESETS = {
   ),
   leftover: at(
     35,
-    over({ ...cream, shades: [shade('5:2')] }, { past: [{ ...dyed(5, 'copper'), faded: 0.4 } as PastLayer] }),
+    over(
+      { ...cream, shades: [shade('5:2')] },
+      { past: [{ ...dyed(5, 'copper'), faded: 0.4 } as HistoryLayer] },
+    ),
     over(
       { ...cream, shades: [shade('5:2')], thinned: 1, starts: { root: 30, mids: 30, ends: 30 } },
-      { past: [{ ...dyed(5, 'copper'), faded: 0.4 } as PastLayer] },
+      { past: [{ ...dyed(5, 'copper'), faded: 0.4 } as HistoryLayer] },
     ),
   ),
   greyWithoutNatural: at(

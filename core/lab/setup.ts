@@ -8,7 +8,7 @@ import {
   DIAMETERS,
   HAIR_FORMS,
   levelSchema,
-  pastLayerSchema,
+  historyLayerSchema,
 } from '../hair';
 import { PRODUCT_KINDS } from '../process';
 
@@ -63,7 +63,7 @@ export const sideSchema = z
     diameter: z.enum(DIAMETERS),
     form: z.enum(HAIR_FORMS),
     /** What was done before, oldest first. */
-    past: z.array(pastLayerSchema).max(MOST_PAST),
+    past: z.array(historyLayerSchema).max(MOST_PAST),
     /** Whether that reaches the root, or has grown out. */
     pastAtRoot: z.boolean(),
     coats: z.array(labCoatSchema).min(1).max(MOST_COATS),

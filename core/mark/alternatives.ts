@@ -1,9 +1,9 @@
-import { type RecordCard, type Bowl, type Step, colourGrams, bowlVol } from '../card';
-import { pastOf } from '../case';
+import { type RecordCard, type Bowl, type Application, colourGrams, bowlVol } from '../card';
+import { uppermostHistory } from '../case';
 import type { ToneFamily } from '../colour';
 import type { Criterion } from '../exercise';
 import { type Line, hasDeveloper, hasShades, readLabel, writeLabel } from '../product';
-import type { Solution } from '../solve';
+import type { ModelAnswer } from '../solve';
 import { tenth, withBowl, toVol, shifted, withSteps, ofLine } from './slips/context';
 
 /** One decision of the model answer taken otherwise: the card it makes, and where the fault of it stands. */
@@ -48,19 +48,19 @@ const NEIGHBOURS: Partial<Record<Line['kind'], { kind: Line['kind']; vol: number
 
 /** Every alternative of a model answer: each of its decisions, one at a time, as somebody might take it. */
 export function alternativesTo(
-  { best, visit, visits, stops }: Solution,
+  { card: best, clientCase, visits, stops }: ModelAnswer,
   lines: readonly Line[],
 ): Alternative[] {
-  const found: Alternative[] = [];
+  const alternatives: Alternative[] = [];
   const add = (criterion: Criterion, bowl: string | null, card: RecordCard | null) => {
-    if (card) found.push({ criterion, bowl, card });
+    if (card) alternatives.push({ criterion, bowl, card });
   };
   if (stops.length > 0) return [];
   const lineOf = ({ lineId }: Bowl) => lines.find(({ id }) => id === lineId);
   for (const bowl of best.bowls) {
     const line = lineOf(bowl);
     if (!line) continue;
-    const own = best.steps.filter((step) => step.bowl === bowl.name);
+    const own = best.steps.filter((application) => application.bowl === bowl.name);
     if (
       hasDeveloper(line.kind) &&
       line.kind !== 'remover' &&
@@ -120,20 +120,24 @@ export function alternativesTo(
       add(
         'timing',
         bowl.name,
-        withSteps(best, (step) =>
-          step.bowl === bowl.name ? { ...step, minutes: Math.max(1, Math.round(step.minutes * by)) } : step,
+        withSteps(best, (application) =>
+          application.bowl === bowl.name
+            ? { ...application, minutes: Math.max(1, Math.round(application.minutes * by)) }
+            : application,
         ),
       );
     for (const { kind, vol } of NEIGHBOURS[line.kind] ?? []) {
-      const other = lines.find((one) => one.kind === kind);
+      const other = lines.find((line) => line.kind === kind);
       const made = other && ofLine(bowl, line, other, vol ?? other.developersVol[0] ?? 0);
       if (!made || !other) continue;
       const card = withBowl(best, bowl.name, () => made);
       add(
         'route',
         bowl.name,
-        withSteps(card, (step) =>
-          step.bowl === bowl.name && hasShades(kind) ? { ...step, minutes: other.minutes.standard } : step,
+        withSteps(card, (application) =>
+          application.bowl === bowl.name && hasShades(kind)
+            ? { ...application, minutes: other.minutes.standard }
+            : application,
         ),
       );
     }
@@ -141,7 +145,7 @@ export function alternativesTo(
       add('route', bowl.name, {
         ...best,
         bowls: best.bowls.filter((one) => one !== bowl),
-        steps: best.steps.filter((step) => step.bowl !== bowl.name),
+        steps: best.steps.filter((application) => application.bowl !== bowl.name),
       });
     addOverlaps(bowl, own);
   }
@@ -149,8 +153,8 @@ export function alternativesTo(
     add(
       'order',
       null,
-      withSteps(best, (step) =>
-        step.placement === 'foils' ? { ...step, placement: 'open', share: 1 } : step,
+      withSteps(best, (application) =>
+        application.placement === 'foils' ? { ...application, placement: 'open', share: 1 } : application,
       ),
     );
   const starts = [...new Set(best.steps.map(({ start }) => start))];
@@ -161,25 +165,27 @@ export function alternativesTo(
       add(
         'order',
         null,
-        withSteps(best, (step) =>
-          first.includes(step)
+        withSteps(best, (application) =>
+          first.includes(application)
             ? {
-                ...step,
-                start: last - step.start,
-                minutes: Math.max(1, step.minutes + 2 * step.start - last),
+                ...application,
+                start: last - application.start,
+                minutes: Math.max(1, application.minutes + 2 * application.start - last),
               }
-            : step,
+            : application,
         ),
       );
   }
   if (visits.length > 1) add('safety', null, { ...best, visits: visits.length - 1 });
-  return found;
+  return alternatives;
 
-  function addOverlaps(bowl: Bowl, own: readonly Step[]) {
-    const zones = visit.head.zones;
+  function addOverlaps(bowl: Bowl, own: readonly Application[]) {
+    const zones = clientCase.head.zones;
     const others = zones
       .filter(
-        (zone) => pastOf(zone).kind !== 'untouched' && !own.some((step) => step.zones.includes(zone.zone)),
+        (zone) =>
+          uppermostHistory(zone).kind !== 'untouched' &&
+          !own.some((application) => application.zones.includes(zone.zone)),
       )
       .map(({ zone }) => zone);
     if (others.length === 0 || own.length === 0) return;
@@ -187,10 +193,14 @@ export function alternativesTo(
     add('order', bowl.name, {
       ...best,
       steps: best.steps
-        .map((step) =>
-          step === first ? { ...step, zones: [...step.zones, ...others], stopsAtLine: false } : step,
+        .map((application) =>
+          application === first
+            ? { ...application, zones: [...application.zones, ...others], stopsAtLine: false }
+            : application,
         )
-        .filter((step) => step === first || !step.zones.every((zone) => others.includes(zone))),
+        .filter(
+          (application) => application === first || !application.zones.every((zone) => others.includes(zone)),
+        ),
     });
   }
 }
@@ -224,8 +234,8 @@ function addTones(bowl: Bowl, line: Line, add: (label: string) => void): void {
         ? (['ash', 'gold'] as const)
         : (['neutral', OPPOSITE[tone.primary]] as const);
     for (const primary of other) {
-      const made = primary && writeLabel(line, level, { primary });
-      if (made && line.shades.includes(made)) add(made);
+      const name = primary && writeLabel(line, level, { primary });
+      if (name && line.shades.includes(name)) add(name);
     }
     return;
   }

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import type { RecordCard } from '../card';
 import type { Target, ClientCase } from '../case';
-import { makeCase, zone, to, coloured } from '../cases/case-maker';
+import { makeCase, zone, to, dyed } from '../cases/case-maker';
 import { SHIPPED_LINES } from '../product';
 import type { HouseRules } from '../rules';
 import { simulateCard } from '../simulate';
@@ -25,40 +25,41 @@ const caseOf = (wish: Partial<Record<'regrowth' | 'mids' | 'ends', Target>>, sha
   });
 function solved(clientCase: ClientCase, house: Partial<HouseRules> = {}) {
   const input = gradingFor(clientCase, house);
-  return { solution: input.solution, mark: (plan: RecordCard) => markCard(input, plan) };
+  return { solution: input.modelAnswer, mark: (card: RecordCard) => markCard(input, card) };
 }
 const gold = to(6, 'gold');
 const ALL = { regrowth: gold, mids: gold, ends: gold };
 
 describe('a colour between foils (A6)', () => {
   const { solution, mark } = solved(caseOf(ALL));
-  const { best } = solution;
-  const between = best.steps.filter(({ placement }) => placement === 'between');
+  const { card } = solution;
+  const between = card.steps.filter(({ placement }) => placement === 'between');
 
   it('goes on while they are in, on the hair that is left, openly where nothing is woven', () => {
-    const foils = best.steps.filter(({ placement }) => placement === 'foils');
+    const foils = card.steps.filter(({ placement }) => placement === 'foils');
     expect(between.flatMap(({ zones }) => zones).sort()).toEqual(['ends', 'mids']);
     expect(between.every(({ share }) => share === 0.7)).toBe(true);
     const [light] = foils;
-    for (const step of between) expect(step.start + step.minutes).toBe(light.start + light.minutes);
-    const root = best.steps.find(({ zones }) => zones.includes('regrowth'))!;
+    for (const application of between)
+      expect(application.start + application.minutes).toBe(light.start + light.minutes);
+    const root = card.steps.find(({ zones }) => zones.includes('regrowth'))!;
     expect(root).toMatchObject({ placement: 'open', share: 1 });
   });
 
   it('does not reach what is in the foils, and brings both home', () => {
     const lineOf = (id: string) => SHIPPED_LINES.find((line) => line.id === id);
-    const played = simulateCard(solution.visit, best, lineOf);
+    const played = simulateCard(solution.clientCase, card, lineOf);
     for (const { part, deltaE } of played.outcomeAt(played.minutes))
       expect({ part: part.zone, woven: part.woven, near: deltaE < 6.5 }).toMatchObject({ near: true });
-    const grade = mark(best);
+    const grade = mark(card);
     expect(grade.points).toBe(grade.max);
   });
 
   it('put on all of the hair instead reaches the light strands, and is marked so', () => {
     const open: RecordCard = {
-      ...best,
-      steps: best.steps.map((step) =>
-        step.placement === 'between' ? { ...step, placement: 'open', share: 1 } : step,
+      ...card,
+      steps: card.steps.map((application) =>
+        application.placement === 'between' ? { ...application, placement: 'open', share: 1 } : application,
       ),
     };
     const grade = mark(open);
@@ -70,25 +71,25 @@ describe('a colour between foils (A6)', () => {
 
   it('counts as work on hair that was to be left, where nothing was wished for it', () => {
     const other = solved(caseOf({ regrowth: gold }));
-    const steps = [...other.solution.best.steps, { ...between[0], bowl: other.solution.best.steps[0].bowl }];
+    const steps = [...other.solution.card.steps, { ...between[0], bowl: other.solution.card.steps[0].bowl }];
     const route = other
-      .mark({ ...other.solution.best, steps })
+      .mark({ ...other.solution.card, steps })
       .criteria.find(({ criterion }) => criterion === 'route')!;
     expect(route.findings.map(({ code }) => code)).toContain('mark.route.notAsked');
   });
 
   it('takes no leftover of a bowl that is mixed only when the foils are out', () => {
     const faded = caseOf({ regrowth: gold, ends: gold });
-    const zones = faded.head.zones.map((one) =>
-      one.zone === 'regrowth'
-        ? { ...one, greyShare: 0.5 }
-        : { ...one, history: coloured(6, 'gold', one.zone === 'ends' ? 0.4 : 0), damage: 0.1 },
+    const zones = faded.head.zones.map((zone) =>
+      zone.zone === 'regrowth'
+        ? { ...zone, greyShare: 0.5 }
+        : { ...zone, history: dyed(6, 'gold', zone.zone === 'ends' ? 0.4 : 0), damage: 0.1 },
     );
     for (const endsRefresh of ['diluteLeftover', 'waterEmulsify'] as const) {
       const one = solved({ ...faded, head: { ...faded.head, zones } }, { endsRefresh });
-      const grade = one.mark(one.solution.best);
+      const grade = one.mark(one.solution.card);
       expect({ endsRefresh, points: grade.points }).toEqual({ endsRefresh, points: grade.max });
-      const ends = one.solution.best.steps.find(({ placement }) => placement === 'between')!;
+      const ends = one.solution.card.steps.find(({ placement }) => placement === 'between')!;
       expect(ends).toMatchObject({ zones: ['ends'], wet: false });
     }
   });
@@ -102,10 +103,10 @@ describe('a colour between foils (A6)', () => {
         (base, share, worn) => {
           const clientCase = caseOf({ mids: base, ends: base }, share);
           const zones = worn
-            ? clientCase.head.zones.map((one) => ({ ...one, history: coloured(6, 'gold', 0.4), damage: 0.1 }))
+            ? clientCase.head.zones.map((zone) => ({ ...zone, history: dyed(6, 'gold', 0.4), damage: 0.1 }))
             : clientCase.head.zones;
           const one = solved({ ...clientCase, head: { ...clientCase.head, zones } });
-          const grade = one.mark(one.solution.best);
+          const grade = one.mark(one.solution.card);
           expect({ base, share, worn, points: grade.points }).toEqual({
             base,
             share,

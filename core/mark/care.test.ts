@@ -4,9 +4,9 @@ import { simulateCard } from '../simulate';
 import { solved, gradingOf } from '../testing/solved';
 import { markCard } from './mark-card';
 
-const orderOf = (id: string, change: (best: RecordCard) => Partial<RecordCard>) => {
-  const { best } = solved(id);
-  const grade = markCard(gradingOf(id), { ...best, ...change(best) });
+const orderOf = (id: string, change: (modelCard: RecordCard) => Partial<RecordCard>) => {
+  const { card } = solved(id);
+  const grade = markCard(gradingOf(id), { ...card, ...change(card) });
   return {
     share: grade.criteria.find(({ criterion }) => criterion === 'order')!.share,
     points: (100 * grade.points) / grade.max,
@@ -16,36 +16,36 @@ const orderOf = (id: string, change: (best: RecordCard) => Partial<RecordCard>) 
 
 describe('the joint of new growth and lightened lengths', () => {
   it('lies under cream while the root is lightened; left bare it costs, and foil keeps it off as well (C5)', () => {
-    const { best } = solved('four-centimetres-grown');
-    expect(best.care).toContainEqual(expect.objectContaining({ do: 'protect', zones: ['mids'] }));
+    const { card } = solved('four-centimetres-grown');
+    expect(card.care).toContainEqual(expect.objectContaining({ do: 'protect', zones: ['mids'] }));
     expect(orderOf('four-centimetres-grown', () => ({})).codes).toContain('mark.order.protected');
     const bare = orderOf('four-centimetres-grown', () => ({ care: [] }));
     expect(bare.codes).toContain('mark.order.unprotected');
     expect(bare.share).toBeCloseTo(0.4);
     const inFoil = orderOf('four-centimetres-grown', ({ steps }) => ({
       care: [],
-      steps: steps.map((step) => ({ ...step, placement: 'foils' as const })),
+      steps: steps.map((application) => ({ ...application, placement: 'foils' as const })),
     }));
     expect(inFoil.codes).not.toContain('mark.order.unprotected');
   });
 
   it('is protected only by what is there when the lightener goes on', () => {
     const late = orderOf('four-centimetres-grown', ({ care }) => ({
-      care: care.map((one) => ({ ...one, start: one.start + 30 })),
+      care: care.map((care) => ({ ...care, start: care.start + 30 })),
     }));
     expect(late.codes).toContain('mark.order.unprotected');
   });
 
   it('keeps product off hair that it is put on, and is gone with the next rinse', () => {
-    const { best, visit } = solved('four-centimetres-grown');
+    const { card: best, clientCase } = solved('four-centimetres-grown');
     const { lines } = gradingOf('four-centimetres-grown');
     const lineOf = (id: string) => lines.find((line) => line.id === id);
     const over: RecordCard = {
       ...best,
-      steps: best.steps.map((step) => ({ ...step, zones: ['regrowth', 'mids'] })),
+      steps: best.steps.map((application) => ({ ...application, zones: ['regrowth', 'mids'] })),
     };
     const mids = (card: RecordCard, minute: number) =>
-      levelOfStrand(simulateCard(visit, card, lineOf).outcomeAt(minute).at(-1)!.strand);
+      levelOfStrand(simulateCard(clientCase, card, lineOf).outcomeAt(minute).at(-1)!.strand);
     const end = best.steps[0].start + best.steps[0].minutes;
     const before = mids(best, 0);
     expect(mids({ ...over, care: [] }, end) - before).toBeGreaterThan(2 * (mids(over, end) - before));
@@ -54,8 +54,8 @@ describe('the joint of new growth and lightened lengths', () => {
 
 describe('a melt', () => {
   it('is asked for where two colours meet; left hard a client would notice', () => {
-    const { best } = solved('shadowed-root');
-    expect(best.care).toEqual([expect.objectContaining({ do: 'melt', zones: ['regrowth', 'mids'] })]);
+    const { card } = solved('shadowed-root');
+    expect(card.care).toEqual([expect.objectContaining({ do: 'melt', zones: ['regrowth', 'mids'] })]);
     const hard = orderOf('shadowed-root', () => ({ care: [] }));
     expect(hard.codes).toContain('mark.order.meltLeftHard');
     expect(hard.points).toBeLessThanOrEqual(75);

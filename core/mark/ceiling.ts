@@ -1,17 +1,17 @@
 import { partName } from '../case';
 import type { BenchStep } from '../exercise';
 import { type Reason, reason } from '../reason';
-import { type HeadRow, HEAD_ROWS, type Ceilings, CEILINGS } from '../rules';
-import type { JudgeContext } from './context';
+import { type CeilingRow, CEILING_ROWS, type Ceilings, CEILINGS } from '../rules';
+import type { MarkingContext } from './context';
 import { type Danger, dangersIn } from './dangers';
-import { type PlaceOutcome, outcomesOf, CAME_OUT, conditionLost } from './outcome';
+import { type PlaceOutcome, placeOutcomes, OUTCOMES, conditionLost } from './outcome';
 
 /** Most of 100 for lightener that is never looked at. */
 export const UNWATCHED = 75;
 
 /** The head a plan leaves. */
 export interface HeadLeft {
-  row: HeadRow;
+  row: CeilingRow;
   /** The place that decided, with what it was; null where all is as wished. */
   worst: PlaceOutcome | null;
   outcomes: PlaceOutcome[];
@@ -20,33 +20,33 @@ export interface HeadLeft {
   unwatched: string | null;
 }
 
-const worseRow = (a: HeadRow, b: HeadRow): HeadRow =>
-  HEAD_ROWS[Math.max(HEAD_ROWS.indexOf(a), HEAD_ROWS.indexOf(b))];
+const worseRow = (a: CeilingRow, b: CeilingRow): CeilingRow =>
+  CEILING_ROWS[Math.max(CEILING_ROWS.indexOf(a), CEILING_ROWS.indexOf(b))];
 
 /** What a plan leaves on the head: its worst place, the hair's condition beside the model answer's, what would hurt. */
-export function headLeft(context: JudgeContext, open: readonly BenchStep[]): HeadLeft {
-  const outcomes = outcomesOf(context);
+export function headLeft(context: MarkingContext, open: readonly BenchStep[]): HeadLeft {
+  const outcomes = placeOutcomes(context);
   const dangers = dangersIn(context, open);
   let worst: PlaceOutcome | null = null;
-  for (const one of outcomes)
-    if (CAME_OUT.indexOf(one.cameOut) > (worst ? CAME_OUT.indexOf(worst.cameOut) : 0)) worst = one;
-  let row: HeadRow = worst?.cameOut ?? 'asWished';
+  for (const outcome of outcomes)
+    if (OUTCOMES.indexOf(outcome.outcome) > (worst ? OUTCOMES.indexOf(worst.outcome) : 0)) worst = outcome;
+  let row: CeilingRow = worst?.outcome ?? 'asWished';
   const lost = conditionLost(context, outcomes);
   if (lost.classes > 0) {
-    const by: HeadRow = lost.classes > 1 ? 'notice' : 'weaker';
+    const by: CeilingRow = lost.classes > 1 ? 'notice' : 'weaker';
     if (worseRow(row, by) !== row) {
       row = by;
-      const found = outcomes.find(({ part }) => part === lost.part)!;
-      worst = { ...found, because: 'condition' };
+      const outcome = outcomes.find(({ part }) => part === lost.part)!;
+      worst = { ...outcome, cause: 'condition' };
     }
   }
   const unwatched =
     open.includes('process') || open.includes('apply')
       ? context.parts.find(({ steps }) =>
-          steps.some(({ role, step }) => role === 'lighten' && step.checkEvery === null),
+          steps.some(({ role, application }) => role === 'lighten' && application.checkEvery === null),
         )
       : undefined;
-  return { row, worst, outcomes, dangers, unwatched: unwatched ? partName(unwatched.task.part) : null };
+  return { row, worst, outcomes, dangers, unwatched: unwatched ? partName(unwatched.goal.part) : null };
 }
 
 /** The lowest ceiling, of 100, and the one line that says why; null where nothing holds the mark down. */
@@ -71,7 +71,7 @@ export function ceilingOf(
         count: wrong,
         zone: worst?.part.zone ?? '',
         woven: worst?.part.woven ?? false,
-        because: worst?.because ?? 'home',
+        because: worst?.cause ?? 'home',
         levels: worst ? Math.round(worst.levels * 10) / 10 : 0,
       }),
     });
@@ -85,7 +85,10 @@ export function ceilingOf(
       most: danger.most,
       why: reason('decided.danger', danger.reason.rule, { most: danger.most }),
     });
-  return found.reduce<Ceiling | null>((low, one) => (low && low.most <= one.most ? low : one), null);
+  return found.reduce<Ceiling | null>(
+    (low, ceiling) => (low && low.most <= ceiling.most ? low : ceiling),
+    null,
+  );
 }
 
 /** The ceiling where only method is marked: nothing but danger holds the mark down. */

@@ -1,29 +1,29 @@
-import { type RecordCard, type Step, type LineOf, stepsOn, withLeftovers } from '../card';
+import { type RecordCard, type Application, type LineOf, stepsOn, withLeftovers } from '../card';
 import { type ClientCase, type Part, partName, partsOf } from '../case';
 import type { PlaceId } from '../hair';
-import { type Route, type Task, tasksOf } from '../method';
+import { type Technique, type PlaceGoal, goalsOf } from '../method';
 import type { HouseRules } from '../rules';
 import { type SimulatedCard, simulateCard } from '../simulate';
-import type { Solution } from '../solve';
-import { type SeenPart, seePart } from './worked-place';
+import type { ModelAnswer } from '../solve';
+import { type WorkedPlace, workedPlace } from './worked-place';
 
 /** Everything a criterion is marked from. */
-export interface JudgeContext {
+export interface MarkingContext {
   clientCase: ClientCase;
-  plan: RecordCard;
-  solution: Solution;
+  card: RecordCard;
+  modelAnswer: ModelAnswer;
   rules: HouseRules;
   lineOf: LineOf;
-  parts: SeenPart[];
+  parts: WorkedPlace[];
   /** Parts nothing is wished for, yet something is put on. */
   unasked: { zone: PlaceId; steps: number }[];
   played: SimulatedCard;
   /** The model answer on the same head, and its route by the name of the part. */
-  bestPlayed: SimulatedCard;
-  bestRoutes: ReadonlyMap<string, Route>;
+  modelPlayed: SimulatedCard;
+  modelTechniques: ReadonlyMap<string, Technique>;
 }
 
-export const zoneReason = (task: Pick<Task, 'part'>): { zone: string; woven: boolean } => ({
+export const placeParams = (task: Pick<PlaceGoal, 'part'>): { zone: string; woven: boolean } => ({
   zone: task.part.zone,
   woven: task.part.woven,
 });
@@ -35,25 +35,26 @@ export function partOf({ parts }: SimulatedCard, part: Pick<Part, 'zone' | 'wove
   return found;
 }
 
-const bestKept = new WeakMap<Solution, SimulatedCard>();
+const playedModelAnswers = new WeakMap<ModelAnswer, SimulatedCard>();
 
 /** The model answer played; kept with it, since a class of answers is marked against it. */
-function playedBest(solution: Solution, lineOf: LineOf): SimulatedCard {
-  const played = bestKept.get(solution) ?? simulateCard(solution.visit, solution.best, lineOf);
-  bestKept.set(solution, played);
+function playedModelAnswer(modelAnswer: ModelAnswer, lineOf: LineOf): SimulatedCard {
+  const played =
+    playedModelAnswers.get(modelAnswer) ?? simulateCard(modelAnswer.clientCase, modelAnswer.card, lineOf);
+  playedModelAnswers.set(modelAnswer, played);
   return played;
 }
 
-export function contextOf(
+export function markingContext(
   clientCase: ClientCase,
   card: RecordCard,
-  solution: Solution,
+  modelAnswer: ModelAnswer,
   rules: HouseRules,
   lineOf: LineOf,
-): JudgeContext {
+): MarkingContext {
   // What is left of a bowl is seen as what is in it.
   const plan = withLeftovers(card);
-  const tasks = tasksOf(clientCase);
+  const goals = goalsOf(clientCase);
   const unasked = partsOf(clientCase).flatMap(({ zone, woven, target }) => {
     if (target || woven) return [];
     const steps = stepsOn(plan, { zone, woven }).length;
@@ -61,18 +62,18 @@ export function contextOf(
   });
   return {
     clientCase,
-    plan,
-    solution,
+    card: plan,
+    modelAnswer,
     rules,
     lineOf,
-    parts: tasks.map((task) => seePart(plan, task, lineOf, rules)),
+    parts: goals.map((goal) => workedPlace(plan, goal, lineOf, rules)),
     unasked,
     played: simulateCard(clientCase, plan, lineOf),
-    bestPlayed: playedBest(solution, lineOf),
-    bestRoutes: new Map(solution.choices.map(({ part, route }) => [part, route])),
+    modelPlayed: playedModelAnswer(modelAnswer, lineOf),
+    modelTechniques: new Map(modelAnswer.choices.map(({ part, technique }) => [part, technique])),
   };
 }
 
 /** Whether a step refreshes a part with what is left of a bowl. */
-export const isLeftoverStep = ({ parts }: Pick<JudgeContext, 'parts'>, step: Step) =>
-  parts.some(({ leftover, steps }) => leftover && steps.some((seen) => seen.step === step));
+export const isLeftoverStep = ({ parts }: Pick<MarkingContext, 'parts'>, application: Application) =>
+  parts.some(({ leftover, steps }) => leftover && steps.some((worked) => worked.application === application));

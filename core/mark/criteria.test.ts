@@ -1,17 +1,20 @@
-import type { RecordCard, Step, Bowl } from '../card';
+import type { RecordCard, Application, Bowl } from '../card';
 import type { Criterion } from '../exercise';
 import { AREA_ORDERS } from '../rules';
 import { gradingOf } from '../testing/solved';
 import { type CriterionMark, markCard } from './mark-card';
 
-type Change = (plan: RecordCard) => RecordCard;
+type Change = (card: RecordCard) => RecordCard;
 const steps =
-  (pick: (step: Step) => boolean, words: Partial<Step>): Change =>
-  (plan) => ({ ...plan, steps: plan.steps.map((step) => (pick(step) ? { ...step, ...words } : step)) });
+  (pick: (application: Application) => boolean, words: Partial<Application>): Change =>
+  (card) => ({
+    ...card,
+    steps: card.steps.map((application) => (pick(application) ? { ...application, ...words } : application)),
+  });
 const bowls =
   (name: string, change: (bowl: Bowl) => Bowl): Change =>
-  (plan) => ({ ...plan, bowls: plan.bowls.map((bowl) => (bowl.name === name ? change(bowl) : bowl)) });
-const on = (zone: string) => (step: Step) => step.zones.some((one) => one === zone);
+  (card) => ({ ...card, bowls: card.bowls.map((bowl) => (bowl.name === name ? change(bowl) : bowl)) });
+const on = (zone: string) => (application: Application) => application.zones.some((one) => one === zone);
 const scaled =
   (by: number) =>
   (bowl: Bowl): Bowl => ({
@@ -29,9 +32,11 @@ const poured =
 
 function markOf(id: string, change: Change, criterion: Criterion): CriterionMark {
   const input = gradingOf(id);
-  return markCard(input, change(input.solution.best)).criteria.find((one) => one.criterion === criterion)!;
+  return markCard(input, change(input.modelAnswer.card)).criteria.find(
+    (criterionMark) => criterionMark.criterion === criterion,
+  )!;
 }
-const same: Change = (plan) => plan;
+const same: Change = (card) => card;
 
 /** A change, what it is marked under, what is said of it, and what that costs of the criterion at its place (prices). */
 const TABLE: [string, string, Change, Criterion, string, number][] = [
@@ -402,7 +407,7 @@ describe('each criterion says what is wrong, and leaves what is right', () => {
   it.each(TABLE)('%s (%s)', (_name, id, change, criterion, code, loss) => {
     expect(markOf(id, same, criterion).share).toBe(1);
     const mark = markOf(id, change, criterion);
-    const said = mark.findings.find((one) => one.code === code);
+    const said = mark.findings.find((said) => said.code === code);
     expect({ code: said?.code, loss: said?.loss?.toFixed(2) }).toEqual({ code, loss: loss.toFixed(2) });
     expect(mark.share).toBeLessThan(1);
   });
@@ -417,9 +422,9 @@ describe('each criterion says what is wrong, and leaves what is right', () => {
   });
 
   it('charges a bowl that nobody uses, once and little', () => {
-    const spare: Change = (plan) => ({
-      ...plan,
-      bowls: [...plan.bowls, { ...plan.bowls[0], name: 'X', developer: [{ vol: 20, grams: 500 }] }],
+    const spare: Change = (card) => ({
+      ...card,
+      bowls: [...card.bowls, { ...card.bowls[0], name: 'X', developer: [{ vol: 20, grams: 500 }] }],
     });
     const mark = markOf('retouch-grey', spare, 'amount');
     expect(mark.share).toBeCloseTo(0.7);

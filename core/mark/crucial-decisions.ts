@@ -1,13 +1,13 @@
 import { partName } from '../case';
-import { type Criterion, WEIGHTS, CRITERIA, isOpenIn, type BenchStep } from '../exercise';
-import type { LayerRole } from '../method';
+import { type Criterion, CRITERION_WEIGHTS, CRITERIA, isOpenIn, type BenchStep } from '../exercise';
+import type { MixRole } from '../method';
 import type { Line } from '../product';
-import { HEAD_ROWS, CEILINGS, PRICES } from '../rules';
+import { CEILING_ROWS, CEILINGS, PRICES } from '../rules';
 import { alternativesTo } from './alternatives';
 import { headLeft, ceilingOf } from './ceiling';
-import { type JudgeContext, contextOf } from './context';
+import { type MarkingContext, markingContext } from './context';
 import { DANGER_MOST } from './dangers';
-import { type Weights, type Finding, lossOf, weightsOf } from './finding';
+import { type PlaceWeights, type Finding, lossOf, placeWeights } from './finding';
 import { findingsOf } from './method';
 
 /** A decision that an exercise turns on: one of its criteria, in some places, for one kind of bowl. */
@@ -16,7 +16,7 @@ export interface CrucialDecision {
   criteria: Criterion[];
   /** Names of the parts; empty for the head as a whole. */
   places: string[];
-  role: LayerRole | null;
+  role: MixRole | null;
   /** Codes of the faults that show it, where the criterion holds others as well; null where any of its faults does. */
   codes: string[] | null;
   /** What getting it wrong costs of 100, on the mean of the ways tried. */
@@ -25,7 +25,7 @@ export interface CrucialDecision {
 
 /** What a class of answers is marked against, worked out once from the model answer. */
 export interface Standard {
-  weights: Partial<Record<Criterion, Weights>>;
+  weights: Partial<Record<Criterion, PlaceWeights>>;
   crucial: CrucialDecision[];
   /** What would be said of the model answer itself and of its equals, by criterion: no fault in anyone. */
   allowed: ReadonlySet<string>;
@@ -42,52 +42,60 @@ export const allowance = (criterion: Criterion, { place, role, reason }: Finding
   `${criterion} ${place} ${role} ${reason.code}`;
 
 /** Depth and tone are one decision: which shade. */
-const OF_ONE_SHADE: readonly Criterion[] = ['depth', 'tone'];
+const SHADE_CRITERIA: readonly Criterion[] = ['depth', 'tone'];
 const nameOf = (criterion: Criterion, bowl: string | null) =>
-  `${OF_ONE_SHADE.includes(criterion) ? 'shade' : criterion} ${bowl}`;
+  `${SHADE_CRITERIA.includes(criterion) ? 'shade' : criterion} ${bowl}`;
 
 const OVERLAPS: readonly string[] = ['mark.order.overlap', 'mark.order.pulledThrough'];
 
 /** Criteria in which a fault of half or more is a rule broken, whatever the model makes of the head. */
 const BREAKS: readonly Criterion[] = ['route', 'order', 'safety', 'greyShare'];
 
-const ALL = Object.values(WEIGHTS).reduce((sum, weight) => sum + weight, 0);
+const ALL = Object.values(CRITERION_WEIGHTS).reduce((sum, weight) => sum + weight, 0);
 
 /** Prices of a whole plan, in points of 100 with the default weights, without ceilings. */
 function methodLost(
   findings: Partial<Record<Criterion, Finding[]>>,
-  weights: Partial<Record<Criterion, Weights>>,
+  weights: Partial<Record<Criterion, PlaceWeights>>,
 ): number {
   let lost = 0;
   for (const criterion of CRITERIA)
     lost +=
-      (WEIGHTS[criterion] / ALL) * 100 * lossOf(findings[criterion] ?? [], weights[criterion] ?? new Map());
+      (CRITERION_WEIGHTS[criterion] / ALL) *
+      100 *
+      lossOf(findings[criterion] ?? [], weights[criterion] ?? new Map());
   return lost;
 }
 
 /** Parts a bowl of the model answer is put on. */
-const placesOf = ({ parts }: JudgeContext, bowl: string | null) =>
+const placesOf = ({ parts }: MarkingContext, bowl: string | null) =>
   parts.flatMap((part) => {
-    const on = part.steps.find(({ step }) => step.bowl === bowl);
-    return on ? [{ place: partName(part.task.part), role: on.role }] : [];
+    const on = part.steps.find(({ application }) => application.bowl === bowl);
+    return on ? [{ place: partName(part.goal.part), role: on.role }] : [];
   });
 
 /**
  * Weights and crucial decisions of a model answer. Each of its decisions is taken otherwise, one at a time; those that
  * break a rule by half of their criterion and bring the head a row down, or would hurt, are ranked by what they lose.
  */
-export function standardOf(best: JudgeContext, lines: readonly Line[], open: readonly BenchStep[]): Standard {
+export function standardOf(
+  best: MarkingContext,
+  lines: readonly Line[],
+  open: readonly BenchStep[],
+): Standard {
   const found = findingsOf(best, CRITERIA);
   const weights = Object.fromEntries(
-    CRITERIA.map((criterion) => [criterion, weightsOf(found[criterion] ?? [])]),
+    CRITERIA.map((criterion) => [criterion, placeWeights(found[criterion] ?? [])]),
   ) as Standard['weights'];
-  const equals = best.solution.equivalents.map((card) =>
-    findingsOf(contextOf(best.clientCase, card, best.solution, best.rules, best.lineOf), CRITERIA),
+  const equals = best.modelAnswer.equivalents.map((card) =>
+    findingsOf(markingContext(best.clientCase, card, best.modelAnswer, best.rules, best.lineOf), CRITERIA),
   );
   const allowed = new Set(
     [found, ...equals].flatMap((findings) =>
       CRITERIA.flatMap((criterion) =>
-        (findings[criterion] ?? []).flatMap((one) => (one.loss > 0 ? [allowance(criterion, one)] : [])),
+        (findings[criterion] ?? []).flatMap((finding) =>
+          finding.loss > 0 ? [allowance(criterion, finding)] : [],
+        ),
       ),
     ),
   );
@@ -95,27 +103,27 @@ export function standardOf(best: JudgeContext, lines: readonly Line[], open: rea
   const byKey = new Map<string, CrucialDecision>();
   // How often each decision was tried otherwise: one that is lost by every step counts before one lost by the widest.
   const tries = new Map<string, number>();
-  const add = (key: string, one: CrucialDecision) =>
-    byKey.set(key, { ...one, costs: (byKey.get(key)?.costs ?? 0) + one.costs });
-  const alternatives = alternativesTo(best.solution, lines);
+  const add = (key: string, decision: CrucialDecision) =>
+    byKey.set(key, { ...decision, costs: (byKey.get(key)?.costs ?? 0) + decision.costs });
+  const alternatives = alternativesTo(best.modelAnswer, lines);
   for (const { criterion, bowl } of alternatives)
     tries.set(nameOf(criterion, bowl), (tries.get(nameOf(criterion, bowl)) ?? 0) + 1);
   for (const { criterion: tried, bowl, card } of alternatives) {
     if (NEVER.includes(tried) || !isOpenIn(open, tried)) continue;
-    const context = contextOf(best.clientCase, card, best.solution, best.rules, best.lineOf);
+    const context = markingContext(best.clientCase, card, best.modelAnswer, best.rules, best.lineOf);
     const findings = findingsOf(context, CRITERIA);
-    const faultsUnder = (one: Criterion) =>
-      (findings[one] ?? []).filter(
-        (fault) => fault.loss >= WRONG_FROM && !allowed.has(allowance(one, fault)),
+    const faultsUnder = (criterion: Criterion) =>
+      (findings[criterion] ?? []).filter(
+        (fault) => fault.loss >= WRONG_FROM && !allowed.has(allowance(criterion, fault)),
       );
     // Another product may show as another strength: the decision is where the fault stands.
     const criterion = [tried, 'developer' as const].find(
-      (one) => isOpenIn(open, one) && faultsUnder(one).length > 0,
+      (criterion) => isOpenIn(open, criterion) && faultsUnder(criterion).length > 0,
     );
     if (!criterion) continue;
     const faults = faultsUnder(criterion);
     const left = headLeft(context, open);
-    const rows = HEAD_ROWS.indexOf(left.row) - HEAD_ROWS.indexOf(own.row);
+    const rows = CEILING_ROWS.indexOf(left.row) - CEILING_ROWS.indexOf(own.row);
     const hurts = left.dangers.length > own.dangers.length;
     // A tone that was asked for and is not there, and naturals that F8 does not ask for, break a rule as they stand.
     const breaks =
@@ -127,11 +135,11 @@ export function standardOf(best: JudgeContext, lines: readonly Line[], open: rea
     const at = placesOf(best, bowl);
     const places = criterion === 'order' || criterion === 'safety' ? [] : at.map(({ place }) => place);
     const role = criterion === 'route' || places.length === 0 ? null : (at[0]?.role ?? null);
-    const shown = faults.map((one) => one.reason.code);
+    const shown = faults.map((finding) => finding.reason.code);
     // Past the line by a hand or pulled through to the ends: the same decision.
     const overlaps = shown.some((code) => OVERLAPS.includes(code)) ? OVERLAPS : [];
     const codes = places.length > 0 ? null : [...new Set([...shown, ...overlaps])].sort();
-    const criteria: Criterion[] = OF_ONE_SHADE.includes(criterion) ? [...OF_ONE_SHADE] : [criterion];
+    const criteria: Criterion[] = SHADE_CRITERIA.includes(criterion) ? [...SHADE_CRITERIA] : [criterion];
     add(JSON.stringify([criteria, places, role, codes]), {
       criteria,
       places,
@@ -140,7 +148,7 @@ export function standardOf(best: JudgeContext, lines: readonly Line[], open: rea
       costs: costs / tries.get(nameOf(tried, bowl))!,
     });
   }
-  if (best.solution.stops.length > 0 && isOpenIn(open, 'safety'))
+  if (best.modelAnswer.stops.length > 0 && isOpenIn(open, 'safety'))
     byKey.set('decline', {
       criteria: ['safety'],
       places: [],
@@ -151,7 +159,7 @@ export function standardOf(best: JudgeContext, lines: readonly Line[], open: rea
   const ranked = [...byKey.values()].sort((a, b) => b.costs - a.costs);
   const crucial = ranked
     .slice(0, MOST_CRUCIAL)
-    .map((one) => ({ ...one, costs: Math.min(100, Math.round(one.costs)) }));
+    .map((decision) => ({ ...decision, costs: Math.min(100, Math.round(decision.costs)) }));
   return { weights, crucial, allowed };
 }
 
@@ -159,7 +167,7 @@ export function standardOf(best: JudgeContext, lines: readonly Line[], open: rea
  * Places that are worked though the model answer leaves them, or by a way none of the crucial decisions is about. Colour
  * pulled through from elsewhere is one slip, and is counted where the hand did not stop.
  */
-export function strays(
+export function strayPlaces(
   crucial: readonly CrucialDecision[],
   findings: Partial<Record<Criterion, readonly Finding[]>>,
   open: readonly BenchStep[],
@@ -177,7 +185,7 @@ export function strays(
 }
 
 /** Which crucial decisions a plan got wrong. What follows from a wrong route is not counted once more. */
-export function wrongOf(
+export function wrongDecisions(
   crucial: readonly CrucialDecision[],
   findings: Partial<Record<Criterion, readonly Finding[]>>,
   open: readonly BenchStep[],
@@ -186,11 +194,11 @@ export function wrongOf(
     criteria
       .flatMap((criterion) => (isOpenIn(open, criterion) ? (findings[criterion] ?? []) : []))
       .filter(
-        (one) =>
-          one.loss >= WRONG_FROM &&
-          (codes === null || codes.includes(one.reason.code)) &&
-          (places.length === 0 || (one.place !== null && places.includes(one.place))) &&
-          (role === null || one.role === null || one.role === role),
+        (finding) =>
+          finding.loss >= WRONG_FROM &&
+          (codes === null || codes.includes(finding.reason.code)) &&
+          (places.length === 0 || (finding.place !== null && places.includes(finding.place))) &&
+          (role === null || finding.role === null || finding.role === role),
       );
   const offRoute = new Set(
     (findings.route ?? []).flatMap(({ loss, place }) =>
@@ -200,9 +208,9 @@ export function wrongOf(
   // Begun at the wrong end, the root runs past its level: one slip.
   const rootFirst = (findings.order ?? []).some(({ reason }) => reason.code === 'mark.order.rootFirst');
   const follows = ({ reason }: Finding) => rootFirst && reason.code === 'mark.timing.past';
-  return crucial.map((one) => {
-    const faults = faultsOf(one);
-    if (one.criteria.includes('route') || one.criteria.includes('safety')) return faults.length > 0;
+  return crucial.map((decision) => {
+    const faults = faultsOf(decision);
+    if (decision.criteria.includes('route') || decision.criteria.includes('safety')) return faults.length > 0;
     return faults.some((fault) => !follows(fault) && (fault.place === null || !offRoute.has(fault.place)));
   });
 }

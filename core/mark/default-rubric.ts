@@ -5,13 +5,13 @@ import {
   type Rubric,
   CRITERIA,
   isOpenIn,
-  WEIGHTS,
-  scaled,
+  CRITERION_WEIGHTS,
+  scaledToHundred,
   type BenchStep,
   BENCH_STEPS,
 } from '../exercise';
-import { tasksOf, coversGrey } from '../method';
-import type { Solution } from '../solve';
+import { goalsOf, coversGrey } from '../method';
+import type { ModelAnswer } from '../solve';
 
 /** From this fraction of white on the mix needs natural series (F8). */
 const NATURAL_FROM = 0.25;
@@ -29,21 +29,21 @@ const OF_BOWLS: readonly Criterion[] = [
 
 /** Points for what a case asks: nothing that it does not put to the test, nothing of a step that is off. */
 export function defaultRubric(
-  { best, choices, stops }: Pick<Solution, 'best' | 'choices' | 'stops'>,
+  { card, choices, stops }: Pick<ModelAnswer, 'card' | 'choices' | 'stops'>,
   clientCase: HeadAndWish,
   open: readonly BenchStep[] = BENCH_STEPS,
 ): Rubric {
   // A natural share is asked for under a fashion tone, over a quarter of white and more (F8).
-  const covers = tasksOf(clientCase).some((task) => {
-    const choice = choices.find(({ part }) => part === partName(task.part));
+  const covers = goalsOf(clientCase).some((goal) => {
+    const choice = choices.find(({ part }) => part === partName(goal.part));
     return (
       choice &&
-      coversGrey(task, choice.route) &&
-      isFashion(task.target.tone) &&
-      task.greyShare >= NATURAL_FROM
+      coversGrey(goal, choice.technique) &&
+      isFashion(goal.target.tone) &&
+      goal.greyShare >= NATURAL_FROM
     );
   });
-  const foretold = Object.values(best.readings).some((reading) => reading?.underlay);
+  const foretold = Object.values(card.readings).some((reading) => reading?.underlay);
   const rubric: Rubric = {};
   for (const criterion of CRITERIA) {
     if (!isOpenIn(open, criterion)) continue;
@@ -51,12 +51,15 @@ export function defaultRubric(
     if (criterion === 'prediction' && !foretold) continue;
     // Where the service has to be declined there is nothing to mix.
     if (stops.length > 0 && !['reading', 'safety', 'aftercare'].includes(criterion)) continue;
-    if (criterion === 'aftercare' && best.aftercare.length === 0 && best.nextVisitWeeks === null) continue;
-    if (OF_BOWLS.includes(criterion) && best.bowls.length === 0) continue;
+    if (criterion === 'aftercare' && card.aftercare.length === 0 && card.nextVisitWeeks === null) continue;
+    if (OF_BOWLS.includes(criterion) && card.bowls.length === 0) continue;
     // A clear gloss has no tone to be chosen.
-    if (criterion === 'tone' && choices.every(({ route }) => route === 'gloss' || route === 'leave'))
+    if (
+      criterion === 'tone' &&
+      choices.every(({ technique }) => technique === 'gloss' || technique === 'leave')
+    )
       continue;
-    rubric[criterion] = WEIGHTS[criterion];
+    rubric[criterion] = CRITERION_WEIGHTS[criterion];
   }
-  return scaled(rubric);
+  return scaledToHundred(rubric);
 }

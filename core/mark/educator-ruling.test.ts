@@ -2,20 +2,20 @@ import { type RecordCard, EMPTY_CARD } from '../card';
 import { type Ceilings, CEILINGS, DEFAULT_HOUSE_RULES } from '../rules';
 import { jotted } from '../testing/card-shorthand';
 import { gradingOf, solved } from '../testing/solved';
-import { type Judgement, NO_JUDGEMENT, turnsOn } from './educator-ruling';
+import { type EducatorRuling, NO_RULING, crucialByRuling } from './educator-ruling';
 import { markCard, standardFor } from './mark-card';
 
 const ID = 'hairline-grey';
-const input = (change: Partial<Judgement> = {}) => ({
+const input = (change: Partial<EducatorRuling> = {}) => ({
   ...gradingOf(ID),
-  judgement: { ...NO_JUDGEMENT, ...change },
+  judgement: { ...NO_RULING, ...change },
 });
-const plan = (words: string): RecordCard => ({ ...solved(ID).best, ...jotted(words, solved(ID).visit) });
+const plan = (words: string): RecordCard => ({ ...solved(ID).card, ...jotted(words, solved(ID).clientCase) });
 const tenVol = plan(`A tarnwick 4:0 @10; B quillet 4-L
   A>regrowth 0-45 front; B>mids,ends 35-45`);
 const demi = plan(`A quillet 4-L
   A>regrowth,mids,ends 0-20 front`);
-const of100 = (judgement: Partial<Judgement>, card: RecordCard) => {
+const of100 = (judgement: Partial<EducatorRuling>, card: RecordCard) => {
   const { points, max } = markCard(input(judgement), card);
   return (100 * points) / max;
 };
@@ -27,7 +27,7 @@ describe('the educator’s word on the marking', () => {
   it('strikes a decision: it costs its criterion still, and holds nothing down', () => {
     const { criteria, places, role } = developer;
     const struck = [{ criteria, places, role }];
-    expect(turnsOn(crucial, { struck, added: [] })).toHaveLength(crucial.length - 1);
+    expect(crucialByRuling(crucial, { struck, added: [] })).toHaveLength(crucial.length - 1);
     const [before, after] = [of100({}, tenVol), of100({ struck }, tenVol)];
     expect(after).toBeGreaterThan(before);
     expect(after).toBeLessThan(100);
@@ -36,16 +36,19 @@ describe('the educator’s word on the marking', () => {
   it('adds a decision, once: a fault there of half its criterion then holds the mark down', () => {
     const added = [{ criteria: ['timing' as const], places: ['regrowth'], role: null }];
     const early = {
-      ...solved(ID).best,
-      steps: solved(ID).best.steps.map((step) => ({ ...step, minutes: Math.round(step.minutes / 2) })),
+      ...solved(ID).card,
+      steps: solved(ID).card.steps.map((application) => ({
+        ...application,
+        minutes: Math.round(application.minutes / 2),
+      })),
     };
-    const without = turnsOn(crucial, { struck: [], added: [] }).filter(
+    const without = crucialByRuling(crucial, { struck: [], added: [] }).filter(
       ({ criteria }) => !criteria.includes('timing'),
     );
-    expect(turnsOn(without, { struck: [], added })).toHaveLength(without.length + 1);
-    expect(turnsOn([...without, { ...added[0], codes: null, costs: 3 }], { struck: [], added })).toHaveLength(
-      without.length + 1,
-    );
+    expect(crucialByRuling(without, { struck: [], added })).toHaveLength(without.length + 1);
+    expect(
+      crucialByRuling([...without, { ...added[0], codes: null, costs: 3 }], { struck: [], added }),
+    ).toHaveLength(without.length + 1);
     expect(of100({ added }, early)).toBeLessThanOrEqual(of100({}, early));
     expect(markCard(input({ added }), early).crucial).toContainEqual(
       expect.objectContaining({ criteria: ['timing'], wrong: true }),
@@ -72,7 +75,7 @@ describe('the educator’s word on the marking', () => {
     const stricter: Ceilings = { ...strict, correct: [20, 20, 20, 20] };
     expect(by(stricter, tenVol)).toBe(20);
     expect(by(CEILINGS, tenVol)).toBeGreaterThan(20);
-    expect(by(stricter, solved(ID).best)).toBe(by(CEILINGS, solved(ID).best));
+    expect(by(stricter, solved(ID).card)).toBe(by(CEILINGS, solved(ID).card));
   });
 
   it('takes another plan as right: it is full, its likes are marked against it, and nobody loses', () => {
@@ -80,8 +83,8 @@ describe('the educator’s word on the marking', () => {
     expect(of100({}, demi)).toBeLessThan(75);
     expect(of100({ accepted }, demi)).toBe(100);
     expect(markCard(input({ accepted }), demi).asAccepted).toBe(true);
-    expect(of100({ accepted }, solved(ID).best)).toBe(100);
-    expect(markCard(input({ accepted }), solved(ID).best).asAccepted).toBeUndefined();
+    expect(of100({ accepted }, solved(ID).card)).toBe(100);
+    expect(markCard(input({ accepted }), solved(ID).card).asAccepted).toBeUndefined();
     for (const card of [tenVol, EMPTY_CARD, { ...demi, aftercare: [] }])
       expect(of100({ accepted }, card)).toBeGreaterThanOrEqual(of100({}, card));
     expect(of100({ accepted }, EMPTY_CARD)).toBe(0);

@@ -3,11 +3,11 @@ import { recordCardSchema, type RecordCard, type LineOf } from '../card';
 import { partName } from '../case';
 import { CRITERIA } from '../exercise';
 import { ZONES, MOST_REGIONS } from '../hair';
-import { LAYER_ROLES, tasksOf } from '../method';
+import { MIX_ROLES, goalsOf } from '../method';
 import type { HouseRules } from '../rules';
-import type { Solution } from '../solve';
+import type { ModelAnswer } from '../solve';
 import type { CrucialDecision } from './crucial-decisions';
-import { seePart } from './worked-place';
+import { workedPlace } from './worked-place';
 
 /** A decision that an exercise turns on, by what tells it from others. */
 export const decisionSchema = z
@@ -15,7 +15,7 @@ export const decisionSchema = z
     criteria: z.array(z.enum(CRITERIA)).min(1).max(2),
     /** Names of the parts; empty for the head as a whole. Twice as many as places, since strands are woven out of each. */
     places: z.array(z.string().min(1).max(40)).max(2 * ZONES.length * MOST_REGIONS),
-    role: z.enum(LAYER_ROLES).nullable(),
+    role: z.enum(MIX_ROLES).nullable(),
   })
   .strict();
 export type Decision = z.infer<typeof decisionSchema>;
@@ -30,7 +30,7 @@ export const MOST_ADDED = 5;
 export const CEILING_RULES = ['standard', 'methodOnly'] as const;
 
 /** The educator's word on how an exercise is marked, beside its points. */
-export const judgementSchema = z
+export const educatorRulingSchema = z
   .object({
     /** Decisions the search found that the exercise is not to turn on. */
     struck: z.array(decisionSchema).max(20),
@@ -41,41 +41,42 @@ export const judgementSchema = z
     accepted: z.array(recordCardSchema).max(MOST_ACCEPTED),
   })
   .strict();
-export type Judgement = z.infer<typeof judgementSchema>;
-export const NO_JUDGEMENT: Judgement = { struck: [], added: [], ceilings: 'standard', accepted: [] };
+export type EducatorRuling = z.infer<typeof educatorRulingSchema>;
+export const NO_RULING: EducatorRuling = { struck: [], added: [], ceilings: 'standard', accepted: [] };
 
 const nameOf = ({ criteria, places, role }: Decision) => JSON.stringify([criteria, places, role]);
-export const isSameDecision = (one: Decision, other: Decision): boolean => nameOf(one) === nameOf(other);
+export const isSameDecision = (decision: Decision, other: Decision): boolean =>
+  nameOf(decision) === nameOf(other);
 
 /** What an exercise turns on by the educator's word: what the search found without what was struck, and what was added. */
-export const turnsOn = (
-  found: readonly CrucialDecision[],
-  { struck, added }: Pick<Judgement, 'struck' | 'added'>,
+export const crucialByRuling = (
+  decision: readonly CrucialDecision[],
+  { struck, added }: Pick<EducatorRuling, 'struck' | 'added'>,
 ): CrucialDecision[] => [
-  ...found.filter((one) => !struck.some((other) => isSameDecision(one, other))),
+  ...decision.filter((one) => !struck.some((other) => isSameDecision(one, other))),
   ...added
-    .filter((one) => !found.some((other) => isSameDecision(one, other)))
+    .filter((one) => !decision.some((other) => isSameDecision(one, other)))
     .map(({ criteria, places, role }) => ({ criteria, places, role, codes: null, costs: 0 })),
 ];
 
-const kept = new WeakMap<Solution, WeakMap<RecordCard, Solution>>();
+const rulingAnswers = new WeakMap<ModelAnswer, WeakMap<RecordCard, ModelAnswer>>();
 
 /** A solution whose model answer is another plan: what a plan is marked against that the educator has taken as right. */
-export function solutionBy(
-  solution: Solution,
-  best: RecordCard,
+export function modelAnswerBy(
+  modelAnswer: ModelAnswer,
+  modelCard: RecordCard,
   lineOf: LineOf,
   rules: HouseRules,
-): Solution {
-  const known = kept.get(solution) ?? new WeakMap<RecordCard, Solution>();
-  kept.set(solution, known);
-  const found = known.get(best);
+): ModelAnswer {
+  const known = rulingAnswers.get(modelAnswer) ?? new WeakMap<RecordCard, ModelAnswer>();
+  rulingAnswers.set(modelAnswer, known);
+  const found = known.get(modelCard);
   if (found) return found;
-  const choices = tasksOf(solution.visit).map((task) => {
-    const { route, ruling } = seePart(best, task, lineOf, rules);
-    return { part: partName(task.part), route, reason: ruling.reason, deltaE: null };
+  const choices = goalsOf(modelAnswer.clientCase).map((goal) => {
+    const { technique, ruling } = workedPlace(modelCard, goal, lineOf, rules);
+    return { part: partName(goal.part), technique, reason: ruling.reason, deltaE: null };
   });
-  const made: Solution = { ...solution, best, choices, equivalents: [] };
-  known.set(best, made);
+  const made: ModelAnswer = { ...modelAnswer, card: modelCard, choices, equivalents: [] };
+  known.set(modelCard, made);
   return made;
 }

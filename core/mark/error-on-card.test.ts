@@ -4,7 +4,7 @@ import { cardRubric, isOpenIn, CARD_STEPS, withGiven } from '../exercise';
 import { gradingOf } from '../testing/solved';
 import { defaultRubric } from './default-rubric';
 import { markCard } from './mark-card';
-import { nearMisses } from './slips/typical-errors';
+import { typicalErrors } from './slips/typical-errors';
 
 const ids = SHIPPED_CASES.map(({ id }) => id);
 
@@ -13,7 +13,7 @@ describe('a card with one slip on it', () => {
     let cards = 0;
     for (const id of ids) {
       const input = gradingOf(id);
-      for (const miss of nearMisses(input)) {
+      for (const miss of typicalErrors(input)) {
         const rubric = cardRubric(miss.grade);
         const on = { ...input, rubric, open: CARD_STEPS };
         // A slip that only shows where nothing is put right on a card, in the readings say, makes no card.
@@ -22,8 +22,8 @@ describe('a card with one slip on it', () => {
           slip: miss.misconception,
           marked: true,
         });
-        expect(markCard(on, input.solution.best).points).toBe(markCard(on, input.solution.best).max);
-        const asItWas = markCard(on, withGiven(miss.plan, input.solution.best, CARD_STEPS));
+        expect(markCard(on, input.modelAnswer.card).points).toBe(markCard(on, input.modelAnswer.card).max);
+        const asItWas = markCard(on, withGiven(miss.card, input.modelAnswer.card, CARD_STEPS));
         expect(asItWas.points).toBeLessThan(asItWas.max);
         cards++;
       }
@@ -34,7 +34,7 @@ describe('a card with one slip on it', () => {
 
   it('is marked only for what the slip costs', () => {
     const input = gradingOf('retouch-grey');
-    const turned = nearMisses(input).find(({ misconception }) => misconception === 'ratioTurned')!;
+    const turned = typicalErrors(input).find(({ misconception }) => misconception === 'ratioTurned')!;
     expect(cardRubric(turned.grade)).toEqual({ ratio: 100 });
     expect(cardRubric(turned.grade, ['apply'])).toEqual({});
   });
@@ -42,13 +42,13 @@ describe('a card with one slip on it', () => {
 
 describe('the developer alone', () => {
   const input = gradingOf('retouch-grey');
-  const { best } = input.solution;
+  const { card } = input.modelAnswer;
   const open = ['developer'] as const;
-  const rubric = defaultRubric(input.solution, input.solution.visit, open);
+  const rubric = defaultRubric(input.modelAnswer, input.modelAnswer.clientCase, open);
   const on = { ...input, rubric, open };
-  const poured = (vol: number, grams: (one: number) => number): RecordCard => ({
+  const poured = (vol: number, grams: (value: number) => number): RecordCard => ({
     ...EMPTY_CARD,
-    bowls: best.bowls.map((bowl) => ({
+    bowls: card.bowls.map((bowl) => ({
       ...bowl,
       shades: [],
       developer: bowl.developer.map((part, i) => ({
@@ -59,17 +59,17 @@ describe('the developer alone', () => {
   });
 
   it('gives the bowls without what is poured, whatever was written elsewhere', () => {
-    const given = withGiven(EMPTY_CARD, best, open);
-    expect(given.bowls.map(({ shades }) => shades)).toEqual(best.bowls.map(({ shades }) => shades));
+    const given = withGiven(EMPTY_CARD, card, open);
+    expect(given.bowls.map(({ shades }) => shades)).toEqual(card.bowls.map(({ shades }) => shades));
     expect(given.bowls.every(({ developer }) => developer.length === 0)).toBe(true);
-    expect(given.steps).toEqual(best.steps);
+    expect(given.steps).toEqual(card.steps);
     expect(
       withGiven(
-        poured(20, (one) => one),
-        best,
+        poured(20, (value) => value),
+        card,
         open,
       ),
-    ).toEqual(best);
+    ).toEqual(card);
   });
 
   it('is marked by strength and ratio, and by nothing else', () => {
@@ -77,18 +77,18 @@ describe('the developer alone', () => {
     expect(isOpenIn(open, 'depth')).toBe(false);
     const right = markCard(
       on,
-      poured(20, (one) => one),
+      poured(20, (value) => value),
     );
     expect(right.points).toBe(right.max);
     const strong = markCard(
       on,
-      poured(40, (one) => one),
+      poured(40, (value) => value),
     );
     expect(strong.criteria.find(({ criterion }) => criterion === 'ratio')!.share).toBe(1);
     expect(strong.points).toBeLessThan(right.points);
     const thin = markCard(
       on,
-      poured(20, (one) => 2 * one),
+      poured(20, (value) => 2 * value),
     );
     expect(thin.criteria.find(({ criterion }) => criterion === 'developer')!.share).toBe(1);
     expect(thin.points).toBeLessThan(right.points);

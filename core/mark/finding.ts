@@ -1,4 +1,4 @@
-import type { LayerRole } from '../method';
+import type { MixRole } from '../method';
 import type { Reason } from '../reason';
 import { FURTHER_FAULTS } from '../rules';
 
@@ -7,7 +7,7 @@ export interface Finding {
   /** Name of the part; null for the head as a whole. */
   place: string | null;
   /** Which bowl of the place it is about, where that matters. */
-  role: LayerRole | null;
+  role: MixRole | null;
   /** Fraction 0–1 of the criterion that it costs at its place; 0 where it is right. */
   loss: number;
   reason: Reason;
@@ -17,13 +17,13 @@ export const finding = (
   place: string | null,
   loss: number,
   reason: Reason,
-  role: LayerRole | null = null,
+  role: MixRole | null = null,
 ): Finding => ({ place, role, loss: Math.min(1, Math.max(0, loss)), reason });
 
 /** How much each place counts in a criterion: as many decisions of it as the model answer makes there. */
-export type Weights = ReadonlyMap<string | null, number>;
+export type PlaceWeights = ReadonlyMap<string | null, number>;
 
-export function weightsOf(findings: readonly Finding[]): Weights {
+export function placeWeights(findings: readonly Finding[]): PlaceWeights {
   const weights = new Map<string | null, number>();
   for (const { place } of findings) weights.set(place, (weights.get(place) ?? 0) + 1);
   return weights;
@@ -41,12 +41,12 @@ export function lossOfPlace(findings: readonly Finding[]): number {
  * Fraction 0–1 of a criterion that is lost, over its places. A place to be left alone weighs nothing, but what spoils it
  * counts like the heaviest place.
  */
-export function lossOf(findings: readonly Finding[], weights: Weights): number {
+export function lossOf(findings: readonly Finding[], weights: PlaceWeights): number {
   const heaviest = Math.max(1, ...weights.values());
   const places = new Set([...weights.keys(), ...findings.map(({ place }) => place)]);
   let [all, lost] = [0, 0];
   for (const place of places) {
-    const loss = lossOfPlace(findings.filter((one) => one.place === place));
+    const loss = lossOfPlace(findings.filter((finding) => finding.place === place));
     const weight = weights.get(place) ?? (loss > 0 ? heaviest : 0);
     all += weight;
     lost += weight * loss;

@@ -1,11 +1,11 @@
 import { type RecordCard, bowlVol, shadePartsOf, colourGrams } from '../card';
 import type { ClientCase } from '../case';
-import { makeCase, zone, to, lightened, coloured } from '../cases/case-maker';
+import { makeCase, zone, to, lightened, dyed } from '../cases/case-maker';
 import type { PlaceId } from '../hair';
-import type { ShadeNeed } from '../method';
+import type { ShadeRequest } from '../method';
 import { shippedLine, SHIPPED_LINES, naturalShare } from '../product';
 import { asksForRedOnNatural, naturalShareFor, DEFAULT_HOUSE_RULES } from '../rules';
-import { jobsOf, waysOf, choicesFor, colouredBy, rightMixes } from '../solve';
+import { plannedPlaces, groupPlans, choicesFor, coloursAfter, rightMixes } from '../solve';
 import { gradingFor, gradingOf } from '../testing/solved';
 import { SURVEY_HEADS } from '../testing/survey-heads';
 import { markCard } from './mark-card';
@@ -21,15 +21,17 @@ const caseOf = (words: Pick<Words, 'zones' | 'wish'> & Partial<Words>): ClientCa
     facts: { weeksSinceColour: 6 },
     ...words,
   });
-const keyOf = (clientCase: ClientCase) => gradingFor(clientCase).solution.best;
+const keyOf = (clientCase: ClientCase) => gradingFor(clientCase).modelAnswer.card;
 const bowlOn = ({ steps, bowls }: RecordCard, place: PlaceId, nth = 0) => {
-  const step = steps.filter(({ zones }) => zones.includes(place)).sort((a, b) => a.start - b.start)[nth];
-  return bowls.find(({ name }) => name === step.bowl)!;
+  const application = steps.filter(({ zones }) => zones.includes(place)).sort((a, b) => a.start - b.start)[
+    nth
+  ];
+  return bowls.find(({ name }) => name === application.bowl)!;
 };
 const kindOf = (bowl: { lineId: string | null }) => shippedLine(bowl.lineId!)!.kind;
 const isFull = (clientCase: ClientCase) => {
   const input = gradingFor(clientCase);
-  const { points, max } = markCard(input, input.solution.best);
+  const { points, max } = markCard(input, input.modelAnswer.card);
   return points === max;
 };
 
@@ -51,10 +53,10 @@ describe('reds (F9)', () => {
     expect([kindOf(bowl), bowlVol(bowl)]).toEqual(['permanent', 20]);
     const input = gradingFor(red(6));
     const ten = {
-      ...input.solution.best,
-      bowls: input.solution.best.bowls.map((one) => ({
-        ...one,
-        developer: one.developer.map((part) => ({ ...part, vol: 10 })),
+      ...input.modelAnswer.card,
+      bowls: input.modelAnswer.card.bowls.map((bowl) => ({
+        ...bowl,
+        developer: bowl.developer.map((part) => ({ ...part, vol: 10 })),
       })),
     };
     const developer = markCard(input, ten).criteria.find(({ criterion }) => criterion === 'developer')!;
@@ -78,11 +80,11 @@ describe('reds (F9)', () => {
 
 describe('white that has to be covered (F8)', () => {
   const share = (grey: number) => {
-    const found = caseOf({
+    const clientCase = caseOf({
       zones: [zone('mids', { cm: 12, natural: 7, grey })],
       wish: { mids: to(7, 'beige') },
     });
-    const bowl = bowlOn(keyOf(found), 'mids');
+    const bowl = bowlOn(keyOf(clientCase), 'mids');
     return naturalShare(shadePartsOf(bowl, shippedLine(bowl.lineId!)!));
   };
 
@@ -124,7 +126,7 @@ describe('what a colourist would mix', () => {
       caseOf({
         zones: [
           zone('regrowth', { cm: 1.5, natural: 5, grey: 0.6 }),
-          zone('mids', { cm: 18, natural: 5, grey: 0.6, history: coloured(5, 'beige', 0.3), damage: 0.15 }),
+          zone('mids', { cm: 18, natural: 5, grey: 0.6, history: dyed(5, 'beige', 0.3), damage: 0.15 }),
         ],
         wish: { regrowth: to(5, 'beige') },
       }),
@@ -140,9 +142,9 @@ describe('what a colourist would mix', () => {
       zones: [zone('mids', { cm: 18, natural: 8 })],
       wish: { mids: to(11, 'pearl') },
     });
-    const { best } = gradingFor(pale, { levelScale: 'twelve' }).solution;
-    expect(best.bowls[0].shades).toHaveLength(1);
-    expect(bowlVol(best.bowls[0])).toBe(40);
+    const { card } = gradingFor(pale, { levelScale: 'twelve' }).modelAnswer;
+    expect(card.bowls[0].shades).toHaveLength(1);
+    expect(bowlVol(card.bowls[0])).toBe(40);
   });
 });
 
@@ -164,16 +166,16 @@ describe('warmth beneath (F6, F11)', () => {
     const key = keyOf(without);
     expect([0, 1].map((nth) => kindOf(bowlOn(key, 'mids', nth)))).toEqual(['demi', 'demi']);
     expect(bowlOn(key, 'mids').shades.map(({ label }) => label)).toEqual(['5-F']);
-    expect(gradingFor(without).solution.choices[0].route).toBe('fillThenColour');
+    expect(gradingFor(without).modelAnswer.choices[0].technique).toBe('fillThenColour');
     expect(isFull(without)).toBe(true);
   });
 
   it('stands in the mix itself where porous bared hair goes a level or two darker without a filler', () => {
     const need = (porosity: 'high' | 'normal', level: number) => {
-      const [job] = jobsOf(darker(level, LINES, porosity), DEFAULT_HOUSE_RULES).filter(
-        ({ route }) => route === 'deposit',
+      const [planned] = plannedPlaces(darker(level, LINES, porosity), DEFAULT_HOUSE_RULES).filter(
+        ({ technique }) => technique === 'deposit',
       );
-      return job?.layers[0].need?.over;
+      return planned?.requiredMixes[0].shadeRequest?.over;
     };
     expect(need('high', 7.5)).toBeDefined();
     expect(need('high', 8.5)).toBeUndefined();
@@ -188,13 +190,13 @@ describe('ways, best first', () => {
       wish: { mids: to(8, 'beige') },
     });
     const lines = SHIPPED_LINES.filter(({ id }) => LINES.includes(id));
-    const jobs = jobsOf(mixed, DEFAULT_HOUSE_RULES).filter(({ route }) => route === 'deposit');
-    const ways = [...waysOf(jobs, lines, DEFAULT_HOUSE_RULES)];
+    const jobs = plannedPlaces(mixed, DEFAULT_HOUSE_RULES).filter(({ technique }) => technique === 'deposit');
+    const plans = [...groupPlans(jobs, lines, DEFAULT_HOUSE_RULES)];
     const { candidates, strands } = choicesFor(jobs, lines, DEFAULT_HOUSE_RULES)!;
-    expect(ways).toHaveLength(candidates!.length);
-    const costs = ways.map(({ cost }) => cost);
+    expect(plans).toHaveLength(candidates!.length);
+    const costs = plans.map(({ cost }) => cost);
     expect(costs).toEqual([...costs].sort((a, b) => a - b));
-    for (const { layers, labs } of ways) expect(colouredBy(layers[0], strands)).toEqual(labs);
+    for (const { mixes, labs } of plans) expect(coloursAfter(mixes[0], strands)).toEqual(labs);
   });
 });
 
@@ -204,7 +206,7 @@ describe('coloured ends with nothing but permanent at hand (A1)', () => {
       caseOf({
         zones: [
           zone('regrowth', { cm: 1.5, natural: 5, grey: 0.3 }),
-          zone('mids', { cm: 18, natural: 5, history: coloured(5, from, 0.3), damage: 0.12 }),
+          zone('mids', { cm: 18, natural: 5, history: dyed(5, from, 0.3), damage: 0.12 }),
         ],
         wish: { regrowth: to(5, 'neutral'), mids: to(5, 'neutral') },
         lineIds: ['tarnwick', 'calder'],
@@ -221,7 +223,7 @@ describe('coloured ends with nothing but permanent at hand (A1)', () => {
 });
 
 describe('natural share in a mix', () => {
-  const need: ShadeNeed = {
+  const need: ShadeRequest = {
     levels: { min: 7, max: 7 },
     tone: { primary: 'beige' },
     naturalShare: { min: 0.25, max: 1 / 3 },
@@ -229,7 +231,7 @@ describe('natural share in a mix', () => {
     highLift: false,
   };
   it('may be more than asked by less than a tenth, and no half instead of a third', () => {
-    const shares = rightMixes(shippedLine('tarnwick')!, need, 200).map(({ fit }) => fit.share);
+    const shares = rightMixes(shippedLine('tarnwick')!, need, 200).map(({ match }) => match.share);
     expect(Math.max(...shares)).toBeLessThanOrEqual(1 / 3 + 0.1);
     expect(Math.max(...shares)).toBeGreaterThan(0.3);
   });
@@ -237,12 +239,12 @@ describe('natural share in a mix', () => {
 
 describe('two products at once where places meet (A6, C5, P3)', () => {
   const input = gradingOf('green-lengths');
-  const { best } = input.solution;
-  const orderOf = (plan: RecordCard) =>
-    markCard(input, plan).criteria.find(({ criterion }) => criterion === 'order')!;
+  const { card: best } = input.modelAnswer;
+  const orderOf = (card: RecordCard) =>
+    markCard(input, card).criteria.find(({ criterion }) => criterion === 'order')!;
   it('are kept apart by foils: remover below powder, one powder beside another', () => {
     const placements = (card: RecordCard, roles: number) =>
-      card.steps.slice(0, roles).map((step) => step.placement);
+      card.steps.slice(0, roles).map((application) => application.placement);
     expect(placements(best, 2)).toEqual(['foils', 'foils']);
     expect(placements(keyOf(SURVEY_HEADS.orangeBand), 2)).toEqual(['foils', 'foils']);
     // One after the other nothing runs into anything.
@@ -250,7 +252,10 @@ describe('two products at once where places meet (A6, C5, P3)', () => {
   });
   it('run into one another in the open, unless the joint is creamed', () => {
     expect(orderOf(best).share).toBe(1);
-    const open: RecordCard = { ...best, steps: best.steps.map((step) => ({ ...step, placement: 'open' })) };
+    const open: RecordCard = {
+      ...best,
+      steps: best.steps.map((application) => ({ ...application, placement: 'open' })),
+    };
     expect(orderOf(open).share).toBeLessThan(1);
     expect(orderOf(open).findings.map(({ code }) => code)).toContain('mark.order.notApart');
     const creamed: RecordCard = {

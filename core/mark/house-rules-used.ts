@@ -2,33 +2,34 @@ import type { LineOf } from '../card';
 import { presentLevel } from '../case';
 import { TOP_OF_TEN } from '../colour';
 import { type HouseRules, type HouseRuleUse, type HouseRule, hasGreyToCover } from '../rules';
-import type { Solution } from '../solve';
+import type { ModelAnswer } from '../solve';
 
 /** From here on the schools differ on the strength over grey (F8). */
 const VERY_GREY = 0.75;
 
 /** The house rules a solution rested on, so that a grade can name them: one that changed nothing is left out. */
 export function houseRulesUsedBy(
-  { visit, choices, best }: Solution,
+  { clientCase, choices, card }: ModelAnswer,
   rules: HouseRules,
   lineOf: LineOf,
 ): HouseRuleUse[] {
-  const routes = new Set(choices.map(({ route }) => route));
-  const covered = visit.head.zones.filter(({ zone }) =>
+  const routes = new Set(choices.map(({ technique }) => technique));
+  const covered = clientCase.head.zones.filter(({ zone }) =>
     choices.some(
-      ({ part, route }) => part === zone && ['deposit', 'liftWithColour', 'removeThenColour'].includes(route),
+      ({ part, technique }) =>
+        part === zone && ['deposit', 'liftWithColour', 'removeThenColour'].includes(technique),
     ),
   );
   const greys = covered.map(({ greyShare }) => greyShare);
   const used: HouseRule[] = [];
-  const pale = Object.values(visit.wish).some((wish) => wish.level >= TOP_OF_TEN);
-  if (pale || visit.head.zones.some((zone) => presentLevel(zone) >= TOP_OF_TEN)) used.push('levelScale');
-  if (Object.values(best.readings).some((reading) => reading?.underlay)) used.push('underlay');
+  const pale = Object.values(clientCase.wish).some((wish) => wish.level >= TOP_OF_TEN);
+  if (pale || clientCase.head.zones.some((zone) => presentLevel(zone) >= TOP_OF_TEN)) used.push('levelScale');
+  if (Object.values(card.readings).some((reading) => reading?.underlay)) used.push('underlay');
   if (routes.has('liftWithColour')) used.push('liftByColour');
   // A line with a table of its own leaves nothing for the class's to say.
-  const byTable = best.bowls.some(({ name, lineId, shades }) => {
+  const byTable = card.bowls.some(({ name, lineId, shades }) => {
     const line = lineId ? lineOf(lineId) : undefined;
-    const covers = best.steps.some(
+    const covers = card.steps.some(
       ({ bowl, zones }) => bowl === name && covered.some(({ zone }) => zones.includes(zone)),
     );
     return covers && shades.length > 0 && line && !line.greyShares;
@@ -38,6 +39,6 @@ export function houseRulesUsedBy(
   if (routes.has('lightenThenTone'))
     used.push('tonerDepth', 'lightenerOnScalp', 'tenVolLightener', 'fortyVolLightener', 'preServiceWash');
   if (routes.has('refresh')) used.push('endsRefresh');
-  if (best.bowls.some(({ developer }) => developer.length > 0)) used.push('diluteDeveloper', 'timerStarts');
+  if (card.bowls.some(({ developer }) => developer.length > 0)) used.push('diluteDeveloper', 'timerStarts');
   return used.map((rule) => ({ rule, choice: rules[rule] }));
 }

@@ -1,4 +1,4 @@
-export { CAME_OUT, type Because, type CameOut } from './outcome';
+export { OUTCOMES as CAME_OUT, type OutcomeCause as Because, type Outcome as CameOut } from './outcome';
 export { UNWATCHED } from './ceiling';
 export type { CrucialDecision } from './crucial-decisions';
 export { DANGER_MOST } from './dangers';

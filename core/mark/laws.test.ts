@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { type RecordCard, EMPTY_CARD } from '../card';
 import type { ClientCase } from '../case';
 import { BENCH_STEPS } from '../exercise';
-import { ALL_WHITE } from '../method';
+import { WHITE_HAIR } from '../method';
 import { SHIPPED_LINES } from '../product';
 import { type HouseRules, DEFAULT_HOUSE_RULES } from '../rules';
 import { simulateCard } from '../simulate';
@@ -21,9 +21,9 @@ function marking(clientCase: ClientCase, house: Partial<HouseRules>): MarkingInp
     expect(solved.reasons.length).toBeGreaterThan(0);
     return null;
   }
-  const { solution } = solved;
-  const rubric = defaultRubric(solution, solution.visit);
-  return { solution, rules, rubric, lines: SHIPPED_LINES, open: BENCH_STEPS };
+  const { modelAnswer } = solved;
+  const rubric = defaultRubric(modelAnswer, modelAnswer.clientCase);
+  return { modelAnswer, rules, rubric, lines: SHIPPED_LINES, open: BENCH_STEPS };
 }
 const of100 = (input: MarkingInput, card: RecordCard) => {
   const { points, max } = markCard(input, card);
@@ -36,18 +36,18 @@ describe('the laws of the marks, over any head, school and shelf', () => {
       fc.property(anyCase, anyHouse, (clientCase, house) => {
         const input = marking(clientCase, house);
         if (!input) return;
-        const { solution } = input;
-        const grade = markCard(input, solution.best);
+        const { modelAnswer } = input;
+        const grade = markCard(input, modelAnswer.card);
         expect({ points: grade.points, dangers: grade.dangers }).toEqual({ points: grade.max, dangers: [] });
-        for (const equal of solution.equivalents) expect(of100(input, equal)).toBe(100);
-        if (solution.stops.length > 0 || solution.visits.length > 1) return;
-        const played = simulateCard(solution.visit, solution.best, (id) =>
+        for (const equal of modelAnswer.equivalents) expect(of100(input, equal)).toBe(100);
+        if (modelAnswer.stops.length > 0 || modelAnswer.visits.length > 1) return;
+        const played = simulateCard(modelAnswer.clientCase, modelAnswer.card, (id) =>
           SHIPPED_LINES.find((line) => line.id === id),
         );
-        const missed = new Set(solution.missed?.map(({ part }) => part));
+        const missed = new Set(modelAnswer.missed?.map(({ part }) => part));
         for (const { part, deltaE, strand } of played.outcomeAt(played.minutes)) {
           // White hair is lighter than any pale wish, whatever is put on it.
-          const paler = strand.white >= ALL_WHITE.from && (part.target?.level ?? 0) >= ALL_WHITE.lightFrom;
+          const paler = strand.white >= WHITE_HAIR.from && (part.target?.level ?? 0) >= WHITE_HAIR.lightFrom;
           if (part.target && !paler && !missed.has(part.zone)) expect(deltaE).toBeLessThanOrEqual(10);
         }
       }),
@@ -61,7 +61,7 @@ describe('the laws of the marks, over any head, school and shelf', () => {
         const input = marking(clientCase, {});
         if (!input) return;
         expect(of100(input, EMPTY_CARD)).toBe(0);
-        const { readings } = input.solution.best;
+        const { readings } = input.modelAnswer.card;
         const { points } = markCard(input, { ...EMPTY_CARD, readings });
         expect(points).toBeLessThanOrEqual((input.rubric.reading ?? 0) + (input.rubric.prediction ?? 0));
       }),
@@ -79,7 +79,7 @@ describe('the laws of the marks, over any head, school and shelf', () => {
       fc.property(anyCase, spoilt, (clientCase, { vol, times, amount }) => {
         const input = marking(clientCase, {});
         if (!input) return;
-        const { best } = input.solution;
+        const { card: best } = input.modelAnswer;
         const card: RecordCard = {
           ...best,
           bowls: best.bowls.map((bowl) => ({
@@ -91,14 +91,14 @@ describe('the laws of the marks, over any head, school and shelf', () => {
               grams: part.grams * amount,
             })),
           })),
-          steps: best.steps.map((step) => ({
-            ...step,
-            minutes: Math.max(1, Math.round(step.minutes * times)),
+          steps: best.steps.map((application) => ({
+            ...application,
+            minutes: Math.max(1, Math.round(application.minutes * times)),
           })),
         };
         const grade = markCard(input, card);
         const mark = (100 * grade.points) / grade.max;
-        const toCorrect = grade.outcome.some(({ cameOut }) => cameOut === 'correct');
+        const toCorrect = grade.places.some(({ outcome }) => outcome === 'correct');
         if (toCorrect && !grade.modelDisagrees) expect(mark).toBeLessThanOrEqual(55);
         if (grade.dangers.length > 0) expect(mark).toBeLessThanOrEqual(50);
       }),

@@ -7,50 +7,56 @@ import { gradingOf, solved } from '../testing/solved';
 import { defaultRubric } from './default-rubric';
 import { type Grade, type MarkingInput, markCard } from './mark-card';
 import type { Misconception } from './misconception';
-import { slip } from './slips/typical-errors';
+import { cardWithSlip } from './slips/typical-errors';
 
 const ids = SHIPPED_CASES.map(({ id }) => id);
 const shareOf = (grade: Grade, criterion: string) =>
-  grade.criteria.find((one) => one.criterion === criterion)!.share;
-const slipped = ({ solution, lines }: MarkingInput, name: Misconception) =>
-  slip(name, { plan: solution.best, solution, lines })!;
-const graded = (id: string, change: (plan: RecordCard) => RecordCard) => {
+  grade.criteria.find((criterionMark) => criterionMark.criterion === criterion)!.share;
+const slipped = ({ modelAnswer, lines }: MarkingInput, name: Misconception) =>
+  cardWithSlip(name, { card: modelAnswer.card, modelAnswer, lines })!;
+const graded = (id: string, change: (card: RecordCard) => RecordCard) => {
   const input = gradingOf(id);
-  return markCard(input, change(input.solution.best));
+  return markCard(input, change(input.modelAnswer.card));
 };
 
 /** One thing made worse, whatever the rest of the plan is like. */
-const WORSE: Record<string, (plan: RecordCard) => RecordCard> = {
-  unasked: (plan) => ({ ...plan, asked: plan.asked.slice(1) }),
-  untested: (plan) => ({ ...plan, tests: plan.tests.slice(1) }),
-  carelessAfter: (plan) => ({ ...plan, aftercare: plan.aftercare.slice(1), nextVisitWeeks: null }),
-  misread: (plan) => ({
-    ...plan,
+const WORSE: Record<string, (card: RecordCard) => RecordCard> = {
+  unasked: (card) => ({ ...card, asked: card.asked.slice(1) }),
+  untested: (card) => ({ ...card, tests: card.tests.slice(1) }),
+  carelessAfter: (card) => ({ ...card, aftercare: card.aftercare.slice(1), nextVisitWeeks: null }),
+  misread: (card) => ({
+    ...card,
     readings: Object.fromEntries(
-      Object.entries(plan.readings).map(([zone, read]) => [
+      Object.entries(card.readings).map(([zone, read]) => [
         zone,
         { ...read!, greyShare: 1, underlay: null, counter: null },
       ]),
     ),
   }),
-  unchecked: (plan) => ({ ...plan, steps: plan.steps.map((step) => ({ ...step, checkEvery: null })) }),
-  wet: (plan) => ({ ...plan, steps: plan.steps.map((step) => ({ ...step, wet: true })) }),
-  fromTheNape: (plan) => ({
-    ...plan,
-    steps: plan.steps.map((step) => ({ ...step, areas: [...AREA_ORDERS.napeUp] })),
+  unchecked: (card) => ({
+    ...card,
+    steps: card.steps.map((application) => ({ ...application, checkEvery: null })),
   }),
-  overTheLine: (plan) => ({ ...plan, steps: plan.steps.map((step) => ({ ...step, stopsAtLine: false })) }),
-  tooLittle: (plan) => ({
-    ...plan,
-    bowls: plan.bowls.map((bowl) => ({
+  wet: (card) => ({ ...card, steps: card.steps.map((application) => ({ ...application, wet: true })) }),
+  fromTheNape: (card) => ({
+    ...card,
+    steps: card.steps.map((application) => ({ ...application, areas: [...AREA_ORDERS.napeUp] })),
+  }),
+  overTheLine: (card) => ({
+    ...card,
+    steps: card.steps.map((application) => ({ ...application, stopsAtLine: false })),
+  }),
+  tooLittle: (card) => ({
+    ...card,
+    bowls: card.bowls.map((bowl) => ({
       ...bowl,
       productGrams: bowl.productGrams / 4,
       shades: bowl.shades.map((shade) => ({ ...shade, grams: shade.grams / 4 })),
       developer: bowl.developer.map((part) => ({ ...part, grams: part.grams / 4 })),
     })),
   }),
-  unfinished: (plan) => ({ ...plan, steps: plan.steps.slice(0, -1) }),
-  undecided: (plan) => ({ ...plan, decision: null, visits: null }),
+  unfinished: (card) => ({ ...card, steps: card.steps.slice(0, -1) }),
+  undecided: (card) => ({ ...card, decision: null, visits: null }),
 };
 
 describe('the marks of a whole service', () => {
@@ -62,10 +68,10 @@ describe('the marks of a whole service', () => {
         fc.subarray(names, { maxLength: 4 }),
         fc.constantFrom(...names),
         (id, before, last) => {
-          const start = (plan: RecordCard) =>
-            before.filter((name) => name !== last).reduce((sofar, name) => WORSE[name](sofar), plan);
+          const start = (card: RecordCard) =>
+            before.filter((name) => name !== last).reduce((sofar, name) => WORSE[name](sofar), card);
           const from = graded(id, start);
-          const worse = graded(id, (plan) => WORSE[last](start(plan)));
+          const worse = graded(id, (card) => WORSE[last](start(card)));
           expect(worse.points).toBeLessThanOrEqual(from.points);
         },
       ),
@@ -84,11 +90,11 @@ describe('the marks of a whole service', () => {
     fc.assert(
       fc.property(fc.constantFrom(...ids), fc.double({ min: 0.1, max: 0.9, noNaN: true }), (id, share) => {
         const input = gradingOf(id);
-        const { best } = input.solution;
+        const { card } = input.modelAnswer;
         const renamed = { A: 'K', B: 'L', C: 'M', D: 'N', E: 'O' } as Record<string, string>;
         const said: RecordCard = {
-          ...best,
-          bowls: [...best.bowls].reverse().map((bowl) => ({
+          ...card,
+          bowls: [...card.bowls].reverse().map((bowl) => ({
             ...bowl,
             name: renamed[bowl.name],
             // Two part tubes are a tube.
@@ -101,9 +107,9 @@ describe('the marks of a whole service', () => {
                   ],
             ),
           })),
-          steps: best.steps.map((step) => ({ ...step, bowl: renamed[step.bowl] })),
+          steps: card.steps.map((application) => ({ ...application, bowl: renamed[application.bowl] })),
         };
-        expect(markCard(input, said).points).toBe(markCard(input, best).points);
+        expect(markCard(input, said).points).toBe(markCard(input, card).points);
       }),
       { numRuns: 30 },
     );
@@ -111,9 +117,9 @@ describe('the marks of a whole service', () => {
 
   it('takes 20 vol out of 40 and water for 20 vol where the line permits it, and says so', () => {
     const input = gradingOf('retouch-grey');
-    const halved = (plan: RecordCard): RecordCard => ({
-      ...plan,
-      bowls: plan.bowls.map((bowl) =>
+    const halved = (card: RecordCard): RecordCard => ({
+      ...card,
+      bowls: card.bowls.map((bowl) =>
         bowl.lineId === 'tarnwick'
           ? {
               ...bowl,
@@ -125,22 +131,22 @@ describe('the marks of a whole service', () => {
           : bowl,
       ),
     });
-    const grade = markCard(input, halved(input.solution.best));
+    const grade = markCard(input, halved(input.modelAnswer.card));
     expect(grade.points).toBe(grade.max);
     expect(JSON.stringify(grade.criteria)).toContain('mark.developer.rightBlend');
     const never = gradingOf('retouch-grey', { diluteDeveloper: 'never' });
-    expect(shareOf(markCard(never, halved(never.solution.best)), 'developer')).toBeLessThan(1);
+    expect(shareOf(markCard(never, halved(never.modelAnswer.card)), 'developer')).toBeLessThan(1);
   });
 
   it('allow a careful hand as many grams as the class does (M4)', () => {
     const off = (weighingTolerance: number) => {
       const input = gradingOf('retouch-grey', { weighingTolerance });
-      const { best } = input.solution;
-      const bowls = best.bowls.map((bowl) => ({
+      const { card } = input.modelAnswer;
+      const bowls = card.bowls.map((bowl) => ({
         ...bowl,
         developer: bowl.developer.map((part) => ({ ...part, grams: part.grams + 3 })),
       }));
-      return shareOf(markCard(input, { ...best, bowls }), 'ratio');
+      return shareOf(markCard(input, { ...card, bowls }), 'ratio');
     };
     expect(off(4)).toBe(1);
     expect(off(2)).toBeLessThan(1);
@@ -148,15 +154,15 @@ describe('the marks of a whole service', () => {
 
   it('follows what was read: one wrong reading is paid for once, and never pays', () => {
     const input = gradingOf('two-lighter-cool');
-    const { best } = input.solution;
+    const { card } = input.modelAnswer;
     const readings = Object.fromEntries(
-      Object.entries(best.readings).map(([zone, read]) => [zone, { ...read!, level: 6 }]),
+      Object.entries(card.readings).map(([zone, read]) => [zone, { ...read!, level: 6 }]),
     );
     // Read as 6, one level is to be lifted: 20 vol is right for that.
     const asRead: RecordCard = {
-      ...best,
+      ...card,
       readings,
-      bowls: best.bowls.map((bowl) => ({ ...bowl, developer: [{ ...bowl.developer[0], vol: 20 }] })),
+      bowls: card.bowls.map((bowl) => ({ ...bowl, developer: [{ ...bowl.developer[0], vol: 20 }] })),
     };
     const grade = markCard(input, asRead);
     // A level off costs six tenths, and never less than what it excuses.
@@ -167,7 +173,7 @@ describe('the marks of a whole service', () => {
     });
     expect(grade.points).toBeLessThan(grade.max);
     // The same bowl without the wrong reading is a plain mistake.
-    expect(shareOf(markCard(input, { ...asRead, readings: best.readings }), 'developer')).toBeLessThan(1);
+    expect(shareOf(markCard(input, { ...asRead, readings: card.readings }), 'developer')).toBeLessThan(1);
   });
 
   it('never gives more with any wrong reading than with the right one', () => {
@@ -178,12 +184,15 @@ describe('the marks of a whole service', () => {
         level,
         (id, read) => {
           const input = gradingOf(id);
-          const { best } = input.solution;
+          const { card } = input.modelAnswer;
           const readings = Object.fromEntries(
-            Object.entries(best.readings).map(([zone, one]) => [zone, { ...one!, level: read }]),
+            Object.entries(card.readings).map(([zone, zoneReading]) => [
+              zone,
+              { ...zoneReading!, level: read },
+            ]),
           );
-          expect(markCard(input, { ...best, readings }).points).toBeLessThanOrEqual(
-            markCard(input, best).points,
+          expect(markCard(input, { ...card, readings }).points).toBeLessThanOrEqual(
+            markCard(input, card).points,
           );
         },
       ),
@@ -213,11 +222,11 @@ describe('the marks of a whole service', () => {
 
   it('count another mix as right when the hair comes out as well', () => {
     const input = gradingOf('golden-gloss');
-    const { best } = input.solution;
+    const { card } = input.modelAnswer;
     // A fifth of neutral in a gold is a step off by the rules of thumb, and no eye sees it on the hair.
     const thinned: RecordCard = {
-      ...best,
-      bowls: best.bowls.map((bowl) => ({
+      ...card,
+      bowls: card.bowls.map((bowl) => ({
         ...bowl,
         shades: [
           { label: '7-H', grams: bowl.shades[0].grams * 0.8 },
@@ -232,16 +241,16 @@ describe('the marks of a whole service', () => {
 
   it('are the same to the letter when made again', () => {
     const input = gradingOf('dark-band');
-    const plan = slipped(input, 'colourLiftsColour');
-    expect(JSON.stringify(markCard(input, plan))).toBe(
-      JSON.stringify(markCard(JSON.parse(JSON.stringify(input)), plan)),
+    const card = slipped(input, 'colourLiftsColour');
+    expect(JSON.stringify(markCard(input, card))).toBe(
+      JSON.stringify(markCard(JSON.parse(JSON.stringify(input)), card)),
     );
   });
 
   it('name the house rules they rest on, and only those', () => {
     const used = (id: string) => {
       const input = gradingOf(id);
-      return markCard(input, input.solution.best).houseRules.map(({ rule }) => rule);
+      return markCard(input, input.modelAnswer.card).houseRules.map(({ rule }) => rule);
     };
     expect(used('two-lighter-cool')).toEqual(['underlay', 'liftByColour', 'diluteDeveloper', 'timerStarts']);
     expect(used('gold-over-white')).toEqual(['greyShare', 'resistantGrey', 'diluteDeveloper', 'timerStarts']);
@@ -250,13 +259,13 @@ describe('the marks of a whole service', () => {
   });
 
   it('leave out what is switched off, and give it', () => {
-    const solution = solved('two-lighter-cool');
+    const modelAnswer = solved('two-lighter-cool');
     const open = ['mix'] as const;
-    const rubric = defaultRubric(solution, solution.visit, open);
+    const rubric = defaultRubric(modelAnswer, modelAnswer.clientCase, open);
     expect(Object.keys(rubric).sort()).toEqual(['amount', 'depth', 'developer', 'ratio', 'tone']);
-    const only: RecordCard = { ...EMPTY_CARD, bowls: solution.best.bowls };
-    expect(withGiven(only, solution.best, open)).toEqual(solution.best);
-    expect(withGiven(EMPTY_CARD, solution.best, BENCH_STEPS)).toEqual(EMPTY_CARD);
+    const only: RecordCard = { ...EMPTY_CARD, bowls: modelAnswer.card.bowls };
+    expect(withGiven(only, modelAnswer.card, open)).toEqual(modelAnswer.card);
+    expect(withGiven(EMPTY_CARD, modelAnswer.card, BENCH_STEPS)).toEqual(EMPTY_CARD);
     const { points, max } = markCard({ ...gradingOf('two-lighter-cool'), open, rubric }, only);
     expect(points).toBe(max);
   });

@@ -2,28 +2,28 @@ import { type RecordCard, type LineOf, withLeftovers } from '../card';
 import { type ClientCase, onTheShelf, partName, presentLevel, zoneReadAs } from '../case';
 import { namedLevel } from '../colour';
 import { type Criterion, type Rubric, CRITERIA, type BenchStep, withGiven } from '../exercise';
-import { tasksOf } from '../method';
+import { goalsOf } from '../method';
 import type { Condition } from '../process';
 import type { Line } from '../product';
 import { type Reason, reason } from '../reason';
 import type { HouseRuleUse, HouseRules } from '../rules';
-import type { Solution } from '../solve';
+import type { ModelAnswer } from '../solve';
 import { headLeft, dangerCeiling, ceilingOf } from './ceiling';
-import { contextOf } from './context';
+import { markingContext } from './context';
 import {
   type CrucialDecision,
   type Standard,
   standardOf,
   allowance,
-  wrongOf,
-  strays,
+  wrongDecisions,
+  strayPlaces,
 } from './crucial-decisions';
-import { type Judgement, NO_JUDGEMENT, solutionBy, turnsOn } from './educator-ruling';
+import { type EducatorRuling, NO_RULING, modelAnswerBy, crucialByRuling } from './educator-ruling';
 import { type Marked, type Finding, lossOf, marked, toQuarter } from './finding';
 import { houseRulesUsedBy } from './house-rules-used';
 import { findingsOf } from './method';
 import { type MisconceptionFound, misconceptionsIn } from './misconception';
-import type { CameOut, Because } from './outcome';
+import type { Outcome, OutcomeCause } from './outcome';
 
 /** Raised whenever the same answer could get another mark; stored with every grade. */
 export const MARKING_VERSION = 4;
@@ -43,8 +43,8 @@ export interface PartResult {
   bestDeltaE: number;
   condition: Condition;
   /** How it came out against the wish, and by what; missing in grades of older versions, and where it hardly shows. */
-  cameOut?: CameOut;
-  because?: Because;
+  outcome?: Outcome;
+  cause?: OutcomeCause;
 }
 
 /** A crucial decision, and whether this plan got it wrong. */
@@ -68,19 +68,19 @@ export interface Grade {
   /** The plan breaks no rule, and yet the hair model leaves another head than was wished: one of the two is wrong. */
   modelDisagrees?: boolean;
   misconceptions: MisconceptionFound[];
-  outcome: PartResult[];
+  places: PartResult[];
   /** House rules the marks rest on; another school would have another. */
   houseRules: HouseRuleUse[];
 }
 
 export interface MarkingInput {
-  solution: Solution;
+  modelAnswer: ModelAnswer;
   rules: HouseRules;
   rubric: Rubric;
   lines: readonly Line[];
   open: readonly BenchStep[];
   /** The educator's word beside the points; none where it is left out. */
-  judgement?: Judgement;
+  ruling?: EducatorRuling;
 }
 
 /** Criteria that hang on what was read of the hair. */
@@ -96,10 +96,10 @@ const FOLLOWS: readonly Criterion[] = [
 ];
 
 /** The case as the student read it; null where the reading is right or open. */
-function asRead(clientCase: ClientCase, plan: RecordCard): ClientCase | null {
+function asRead(clientCase: ClientCase, card: RecordCard): ClientCase | null {
   let changed = false;
   const zones = clientCase.head.zones.map((zone) => {
-    const read = plan.readings[zone.zone];
+    const read = card.readings[zone.zone];
     const level = read?.level ?? null;
     const grey = zone.greyShare > 0 && read?.greyShare != null ? read.greyShare : zone.greyShare;
     const present = presentLevel(zone);
@@ -112,29 +112,29 @@ function asRead(clientCase: ClientCase, plan: RecordCard): ClientCase | null {
 }
 
 /** The lines as they stand on the shelf of the case. */
-function linesOf({ solution, lines }: Pick<MarkingInput, 'solution' | 'lines'>): LineOf {
-  const left = onTheShelf(lines, solution.visit);
+function linesOf({ modelAnswer, lines }: Pick<MarkingInput, 'modelAnswer' | 'lines'>): LineOf {
+  const left = onTheShelf(lines, modelAnswer.clientCase);
   return (id) => left.find((line) => line.id === id);
 }
 
-const standards = new WeakMap<Solution, Map<string, Standard>>();
+const standards = new WeakMap<ModelAnswer, Map<string, Standard>>();
 
 /** Weights and crucial decisions; kept with the model answer, since a class of answers is marked against it. */
 export function standardFor({
-  solution,
+  modelAnswer,
   rules,
   lines,
   open,
-}: Omit<MarkingInput, 'rubric' | 'judgement'>): Standard {
-  const kept = standards.get(solution) ?? new Map<string, Standard>();
-  standards.set(solution, kept);
+}: Omit<MarkingInput, 'rubric' | 'ruling'>): Standard {
+  const cache = standards.get(modelAnswer) ?? new Map<string, Standard>();
+  standards.set(modelAnswer, cache);
   const name = JSON.stringify([rules, open, lines.map(({ id, version }) => [id, version])]);
-  const found = kept.get(name);
-  if (found) return found;
-  const lineOf = linesOf({ solution, lines });
-  const best = contextOf(solution.visit, solution.best, solution, rules, lineOf);
-  const made = standardOf(best, onTheShelf(lines, solution.visit), open);
-  kept.set(name, made);
+  const standard = cache.get(name);
+  if (standard) return standard;
+  const lineOf = linesOf({ modelAnswer, lines });
+  const best = markingContext(modelAnswer.clientCase, modelAnswer.card, modelAnswer, rules, lineOf);
+  const made = standardOf(best, onTheShelf(lines, modelAnswer.clientCase), open);
+  cache.set(name, made);
   return made;
 }
 
@@ -142,7 +142,7 @@ export function standardFor({
 function onHead(card: RecordCard, { head }: ClientCase): RecordCard {
   const known = new Set(head.zones.map(({ zone }) => zone));
   const steps = card.steps
-    .map((step) => ({ ...step, zones: step.zones.filter((zone) => known.has(zone)) }))
+    .map((application) => ({ ...application, zones: application.zones.filter((zone) => known.has(zone)) }))
     .filter(({ zones }) => zones.length > 0);
   return { ...card, steps };
 }
@@ -162,36 +162,36 @@ const byLoss = (a: Finding, b: Finding) => b.loss - a.loss;
  * best plan are right; a plan without a fault is full, whatever the model makes of it. Deterministic.
  */
 export function markCard(input: MarkingInput, answer: RecordCard): Grade {
-  const { solution, rules, judgement = NO_JUDGEMENT } = input;
+  const { modelAnswer, rules, ruling = NO_RULING } = input;
   const own = markAgainst(input, answer);
   // A plan is worth what it is against the answer it is nearest to, of all that the educator takes as right.
-  return judgement.accepted.reduce<Grade>((best, accepted) => {
+  return ruling.accepted.reduce<Grade>((best, accepted) => {
     if (best.points >= best.max) return best;
-    const other = solutionBy(solution, accepted, linesOf(input), rules);
-    const grade = markAgainst({ ...input, solution: other }, answer);
+    const other = modelAnswerBy(modelAnswer, accepted, linesOf(input), rules);
+    const grade = markAgainst({ ...input, modelAnswer: other }, answer);
     return grade.points > best.points ? { ...grade, asAccepted: true } : best;
   }, own);
 }
 
 function markAgainst(input: MarkingInput, answer: RecordCard): Grade {
-  const { solution, rules, rubric, lines, open, judgement = NO_JUDGEMENT } = input;
+  const { modelAnswer, rules, rubric, lines, open, ruling: judgement = NO_RULING } = input;
   const lineOf = linesOf(input);
-  const clientCase = solution.visit;
-  const plan = withLeftovers(onHead(withGiven(answer, solution.best, open), clientCase));
+  const clientCase = modelAnswer.clientCase;
+  const card = withLeftovers(onHead(withGiven(answer, modelAnswer.card, open), clientCase));
   const wanted = CRITERIA.filter((criterion) => (rubric[criterion] ?? 0) > 0);
   const { weights, crucial: all, allowed } = standardFor(input);
-  const crucial = turnsOn(all, judgement);
-  const context = contextOf(clientCase, plan, solution, rules, lineOf);
-  const known = (criterion: Criterion, one: Finding): Finding =>
-    one.loss > 0 && allowed.has(allowance(criterion, one)) ? { ...one, loss: 0 } : one;
+  const crucial = crucialByRuling(all, judgement);
+  const context = markingContext(clientCase, card, modelAnswer, rules, lineOf);
+  const known = (criterion: Criterion, finding: Finding): Finding =>
+    finding.loss > 0 && allowed.has(allowance(criterion, finding)) ? { ...finding, loss: 0 } : finding;
   const found = findingsOf(context, CRITERIA);
   for (const criterion of CRITERIA)
-    found[criterion] = (found[criterion] ?? []).map((one) => known(criterion, one));
+    found[criterion] = (found[criterion] ?? []).map((finding) => known(criterion, finding));
 
-  const other = open.includes('read') ? asRead(clientCase, plan) : null;
+  const other = open.includes('read') ? asRead(clientCase, card) : null;
   const followed = other
     ? findingsOf(
-        contextOf(other, plan, solution, rules, lineOf),
+        markingContext(other, card, modelAnswer, rules, lineOf),
         wanted.filter((criterion) => FOLLOWS.includes(criterion)),
       )
     : {};
@@ -202,7 +202,7 @@ function markAgainst(input: MarkingInput, answer: RecordCard): Grade {
   for (const criterion of wanted) {
     const own = found[criterion]!;
     const direct = lossIn(criterion, own);
-    const read = followed[criterion]?.map((one) => known(criterion, one));
+    const read = followed[criterion]?.map((finding) => known(criterion, finding));
     const asSeen = read ? lossIn(criterion, read) : direct;
     if (read && asSeen < direct - 1e-9) {
       excused = Math.max(excused, direct - asSeen);
@@ -224,12 +224,12 @@ function markAgainst(input: MarkingInput, answer: RecordCard): Grade {
     );
     return { ...mark, criterion, max, points: Math.min(max, toQuarter(mark.share * max)) };
   });
-  const max = criteria.reduce((sum, one) => sum + one.max, 0);
+  const max = criteria.reduce((sum, criterionMark) => sum + criterionMark.max, 0);
   const uncapped = criteria.reduce((sum, { points }) => sum + points, 0);
 
   const left = headLeft(context, open);
-  const wrong = wrongOf(crucial, found, open);
-  const strayed = strays(crucial, found, open);
+  const wrong = wrongDecisions(crucial, found, open);
+  const strayed = strayPlaces(crucial, found, open);
   const wrongs = wrong.filter(Boolean).length + (strayed.length > 0 ? 1 : 0);
   const faultless = CRITERIA.every((criterion) =>
     (found[criterion] ?? []).every(({ loss, reason: why }) => loss === 0 || OTHER_SCHOOLS.includes(why.code)),
@@ -255,7 +255,7 @@ function markAgainst(input: MarkingInput, answer: RecordCard): Grade {
     ...new Map(left.dangers.map((danger) => [JSON.stringify(danger.reason), danger.reason])).values(),
   ];
   const mine = context.played.outcomeAt(context.played.minutes);
-  const best = context.bestPlayed.outcomeAt(context.bestPlayed.minutes);
+  const best = context.modelPlayed.outcomeAt(context.modelPlayed.minutes);
   return {
     version: MARKING_VERSION,
     points,
@@ -271,7 +271,7 @@ function markAgainst(input: MarkingInput, answer: RecordCard): Grade {
           ? reason('decided.wished', undefined, { least: WISHED_HEAD_LEAST })
           : reason('decided.method', undefined, {}),
     crucial: [
-      ...crucial.map((one, i) => ({ ...one, wrong: wrong[i] })),
+      ...crucial.map((decision, i) => ({ ...decision, wrong: wrong[i] })),
       ...(strayed.length > 0
         ? [{ criteria: ['route' as const], places: strayed, role: null, codes: null, costs: 0, wrong: true }]
         : []),
@@ -279,13 +279,13 @@ function markAgainst(input: MarkingInput, answer: RecordCard): Grade {
     ...(fromRules && left.row !== 'asWished' ? { modelDisagrees: true } : {}),
     misconceptions: misconceptionsIn(
       [...criteria.flatMap(({ findings }) => findings), ...dangers],
-      plan,
-      tasksOf(clientCase),
+      card,
+      goalsOf(clientCase),
       lineOf,
       lines,
     ),
-    outcome: mine.map(({ part, level, tone, deltaE, condition }, i) => {
-      const out = left.outcomes.find((one) => partName(one.part) === partName(part));
+    places: mine.map(({ part, level, tone, deltaE, condition }, i) => {
+      const out = left.outcomes.find((outcome) => partName(outcome.part) === partName(part));
       return {
         part: partName(part),
         level: Math.round(namedLevel(level, rules.levelScale) * 10) / 10,
@@ -293,9 +293,9 @@ function markAgainst(input: MarkingInput, answer: RecordCard): Grade {
         deltaE: Math.round(deltaE * 10) / 10,
         bestDeltaE: Math.round(best[i].deltaE * 10) / 10,
         condition,
-        ...(out ? { cameOut: out.cameOut, because: out.because } : {}),
+        ...(out ? { outcome: out.outcome, cause: out.cause } : {}),
       };
     }),
-    houseRules: houseRulesUsedBy(solution, rules, lineOf),
+    houseRules: houseRulesUsedBy(modelAnswer, rules, lineOf),
   };
 }

@@ -1,6 +1,6 @@
 import type { RecordCard, LineOf } from '../card';
 import { toneVector } from '../colour';
-import type { Task } from '../method';
+import type { PlaceGoal } from '../method';
 import { type Line, splitLabel, readLabel } from '../product';
 import type { Reason } from '../reason';
 
@@ -76,8 +76,8 @@ const BY_CODE: Record<string, Misconception> = {
 };
 
 /** A label that would have been right in another line's key (T2). */
-function inOtherKey(label: string, own: Line, others: readonly Line[], task: Task): boolean {
-  const wanted = toneVector(task.target.tone);
+function inOtherKey(label: string, own: Line, others: readonly Line[], goal: PlaceGoal): boolean {
+  const wanted = toneVector(goal.target.tone);
   const near = (line: Line) => {
     const parts = splitLabel(own, label);
     if (!parts) return false;
@@ -96,28 +96,28 @@ const OFF_RATIO = /^mark\.ratio\.(tooThick|tooThin)$/;
 /** Names what a plan's findings show, each once, in the order of the list. */
 export function misconceptionsIn(
   findings: readonly Reason[],
-  plan: RecordCard,
-  tasks: readonly Task[],
+  card: RecordCard,
+  goals: readonly PlaceGoal[],
   lineOf: LineOf,
   lines: readonly Line[],
 ): MisconceptionFound[] {
-  const found = new Map<Misconception, Reason>();
+  const cache = new Map<Misconception, Reason>();
   const note = (name: Misconception, evidence: Reason) => {
-    if (!found.has(name)) found.set(name, evidence);
+    if (!cache.has(name)) cache.set(name, evidence);
   };
   for (const finding of findings) {
     const known = BY_CODE[finding.code];
     if (known) note(known, finding);
     if (OFF_TONE.test(finding.code)) {
-      const task = tasks.find(({ part }) => part.zone === finding.params.zone);
-      for (const { lineId, shades } of plan.bowls) {
+      const goal = goals.find(({ part }) => part.zone === finding.params.zone);
+      for (const { lineId, shades } of card.bowls) {
         const own = lineId ? lineOf(lineId) : undefined;
-        if (task && own && shades.some(({ label }) => inOtherKey(label, own, lines, task)))
+        if (goal && own && shades.some(({ label }) => inOtherKey(label, own, lines, goal)))
           note('otherLinesKey', finding);
       }
     }
     if (OFF_RATIO.test(finding.code)) {
-      const own = plan.bowls.find(({ name }) => name === finding.params.bowl)?.lineId;
+      const own = card.bowls.find(({ name }) => name === finding.params.bowl)?.lineId;
       const others = lines.filter((line) => line.id !== own);
       if (
         others.some(({ ratios }) =>
@@ -127,5 +127,5 @@ export function misconceptionsIn(
         note('otherLinesRatio', finding);
     }
   }
-  return MISCONCEPTIONS.flatMap((name) => (found.has(name) ? [{ name, evidence: found.get(name)! }] : []));
+  return MISCONCEPTIONS.flatMap((name) => (cache.has(name) ? [{ name, evidence: cache.get(name)! }] : []));
 }

@@ -1,5 +1,5 @@
 import { isMelted } from '../card';
-import { type Part, partName, shareOfPart, strandOfZone, targetLab, pastOf } from '../case';
+import { type Part, partName, shareOfPart, strandOfZone, targetLab, uppermostHistory } from '../case';
 import { type Lab, differenceOf, toneLab } from '../colour';
 import {
   type Strand,
@@ -15,14 +15,14 @@ import {
   beginsAtScalp,
 } from '../hair';
 import { type Condition, conditionOf } from '../process';
-import { type JudgeContext, partOf } from './context';
+import { type MarkingContext, partOf } from './context';
 
 /** How a place came out, best first. */
-export const CAME_OUT = ['asWished', 'near', 'notice', 'correct'] as const;
-export type CameOut = (typeof CAME_OUT)[number];
+export const OUTCOMES = ['asWished', 'near', 'notice', 'correct'] as const;
+export type Outcome = (typeof OUTCOMES)[number];
 
 /** What of it decided. */
-export type Because =
+export type OutcomeCause =
   | 'home'
   | 'level'
   | 'tone'
@@ -39,8 +39,8 @@ export type Because =
 /** How one place came out, and by what. */
 export interface PlaceOutcome {
   part: Part;
-  cameOut: CameOut;
-  because: Because;
+  outcome: Outcome;
+  cause: OutcomeCause;
   /** Levels from the wish, and ΔE2000 to it. */
   levels: number;
   deltaE: number;
@@ -80,8 +80,8 @@ const rowOf = (value: number, limits: readonly number[]) => {
   const at = limits.findIndex((limit) => value <= limit + 1e-9);
   return at < 0 ? limits.length : at;
 };
-export const worse = (a: CameOut, b: CameOut): CameOut =>
-  CAME_OUT[Math.max(CAME_OUT.indexOf(a), CAME_OUT.indexOf(b))];
+export const worse = (a: Outcome, b: Outcome): Outcome =>
+  OUTCOMES[Math.max(OUTCOMES.indexOf(a), OUTCOMES.indexOf(b))];
 
 /** A class counts as lost only where the damage differs by this much, so that the edge of a class is no cliff. */
 const DAMAGE_APART = 0.1;
@@ -101,19 +101,20 @@ function toneThere(lab: Lab, goal: Lab, level: number): number | null {
 }
 
 /** How a place came out under a plan (levels, tone, cover and patches), beside the wish and the model answer. */
-export function cameOutOf(
-  { played, bestPlayed, bestRoutes, clientCase, solution }: JudgeContext,
+export function placeOutcome(
+  { played, modelPlayed, modelTechniques, clientCase, modelAnswer }: MarkingContext,
   part: Part,
 ): PlaceOutcome {
   const { strand } = played.momentOf(partOf(played, part), played.minutes);
-  const best = bestPlayed.momentOf(partOf(bestPlayed, part), bestPlayed.minutes).strand;
+  const best = modelPlayed.momentOf(partOf(modelPlayed, part), modelPlayed.minutes).strand;
   const start = strandOfZone(clientCase.head, part.zone);
   const { target } = part;
   const lab = labOfStrand(strand);
   const goal = target ? targetLab(target) : labOfStrand(start);
   const zone = zoneOf(clientCase.head, part.zone)!;
   // White that was covered before is judged with the colour it has; what a remover bares has to be covered again.
-  const bare = pastOf(zone).kind === 'untouched' || bestRoutes.get(partName(part)) === 'removeThenColour';
+  const bare =
+    uppermostHistory(zone).kind === 'untouched' || modelTechniques.get(partName(part)) === 'removeThenColour';
   const whites = bare && zone.greyShare > 0 && target !== null && !target.vivid && strand.white > SOME_WHITE;
   // Where white is to be covered it is looked at apart; the level is the others'.
   const level = whites || greyShows(strand) ? levelOfPigmented(strand) : levelOfStrand(strand);
@@ -121,22 +122,22 @@ export function cameOutOf(
   const levels = Math.abs(level - wished);
   const deltaE = differenceOf(lab, goal);
   const condition = conditionOf(strand);
-  const as = (cameOut: CameOut, because: Because): PlaceOutcome => ({
+  const as = (outcome: Outcome, because: OutcomeCause): PlaceOutcome => ({
     part,
-    cameOut,
-    because,
+    outcome,
+    cause: because,
     levels,
     deltaE,
     condition,
     damage: strand.damage,
   });
-  const all: [CameOut, Because][] = [['asWished', 'home']];
+  const all: [Outcome, OutcomeCause][] = [['asWished', 'home']];
   const missed = missedOf(strand);
   if (missed > 1 - COVERED.correct) all.push(['correct', 'patches']);
   else if (missed > 1 - COVERED.notice) all.push(['notice', 'patches']);
   const touched = (card: typeof played.card) =>
     card.steps.some(({ zones }) => zones.includes(part.zone)) && card.bowls.length > 0;
-  const undone = target !== null && touched(bestPlayed.card) && !touched(played.card);
+  const undone = target !== null && touched(modelPlayed.card) && !touched(played.card);
   if (target?.shine && strand.surface < start.surface + SHINE_SHARE * (best.surface - start.surface))
     all.push(['notice', 'shine']);
   if (undone) all.push([deltaE > DELTA_E[0] ? 'correct' : 'notice', 'undone']);
@@ -159,12 +160,12 @@ export function cameOutOf(
     }
   }
   // A visit that is not the last is judged by its own goal: the level and the hair, not the tone.
-  const onTheWay = solution.visits.length > 1;
+  const onTheWay = modelAnswer.visits.length > 1;
   const asBest = differenceOf(lab, labOfStrand(best)) <= AS_THE_BEST;
   const blends = whites && target.grey === 'blend';
   if (!asBest && !blends) {
-    all.push([CAME_OUT[rowOf(levels, LEVELS)], 'level']);
-    if (!onTheWay) all.push([CAME_OUT[rowOf(deltaE, DELTA_E)], 'colour']);
+    all.push([OUTCOMES[rowOf(levels, LEVELS)], 'level']);
+    if (!onTheWay) all.push([OUTCOMES[rowOf(deltaE, DELTA_E)], 'colour']);
     const there = target && !target.vivid && !onTheWay ? toneThere(lab, goal, wished) : null;
     if (there !== null && there < TONE.opposite) all.push(['notice', 'tone']);
     else if (there !== null && there < TONE.there) all.push(['near', 'tone']);
@@ -174,7 +175,7 @@ export function cameOutOf(
 }
 
 /** Whether a place is large enough to decide: regrowth, hairline and parting always are. */
-function shows({ clientCase }: JudgeContext, part: Part): boolean {
+function shows({ clientCase }: MarkingContext, part: Part): boolean {
   const { zone } = part;
   const { head } = clientCase;
   const region = regionOf(head, zone);
@@ -184,10 +185,12 @@ function shows({ clientCase }: JudgeContext, part: Part): boolean {
 }
 
 /** Every place with how it came out, and bands between neighbours that stand further apart than was wished. */
-export function outcomesOf(context: JudgeContext): PlaceOutcome[] {
-  const { played, bestPlayed } = context;
-  const found = played.parts.filter((part) => shows(context, part)).map((part) => cameOutOf(context, part));
-  const whole = found.filter(({ part }) => !part.woven);
+export function placeOutcomes(context: MarkingContext): PlaceOutcome[] {
+  const { played, modelPlayed } = context;
+  const outcomes = played.parts
+    .filter((part) => shows(context, part))
+    .map((part) => placeOutcome(context, part));
+  const whole = outcomes.filter(({ part }) => !part.woven);
   const levelIn = (all: typeof played, { part }: PlaceOutcome) => {
     const { strand } = all.momentOf(partOf(all, part), all.minutes);
     // White is looked at apart: a band is of the others.
@@ -200,40 +203,40 @@ export function outcomesOf(context: JudgeContext): PlaceOutcome[] {
     const wished =
       above.part.target && below.part.target
         ? below.part.target.level - above.part.target.level
-        : levelIn(bestPlayed, below) - levelIn(bestPlayed, above);
+        : levelIn(modelPlayed, below) - levelIn(modelPlayed, above);
     const offBy = (all: typeof played) => Math.abs(levelIn(all, below) - levelIn(all, above) - wished);
     const apart = offBy(played);
-    if (apart <= offBy(bestPlayed) + 0.25) continue;
-    const band = CAME_OUT[rowOf(apart, BAND)];
-    const at = found.indexOf(below);
-    if (worse(below.cameOut, band) !== below.cameOut)
-      found[at] = { ...below, cameOut: band, because: 'band' };
+    if (apart <= offBy(modelPlayed) + 0.25) continue;
+    const band = OUTCOMES[rowOf(apart, BAND)];
+    const at = outcomes.indexOf(below);
+    if (worse(below.outcome, band) !== below.outcome)
+      outcomes[at] = { ...below, outcome: band, cause: 'band' };
   }
-  return withHardLines(context, found);
+  return withHardLines(context, outcomes);
 }
 
 /** Places that were to melt into the one above, and meet it in a line instead. */
 function withHardLines(
-  { clientCase: { melts = [] }, played }: JudgeContext,
-  found: PlaceOutcome[],
+  { clientCase: { melts = [] }, played }: MarkingContext,
+  outcome: PlaceOutcome[],
 ): PlaceOutcome[] {
-  return found.map((one) => {
+  return outcome.map((one) => {
     const melt = melts.find(({ zones }) => zones[1] === one.part.zone && !one.part.woven);
     if (!melt || isMelted(played.card, melt.zones)) return one;
-    return worse(one.cameOut, 'notice') === one.cameOut
+    return worse(one.outcome, 'notice') === one.outcome
       ? one
-      : { ...one, cameOut: 'notice', because: 'hardLine' };
+      : { ...one, outcome: 'notice', cause: 'hardLine' };
   });
 }
 
 /** Classes of condition that the worst place is below what the model answer leaves it. */
 export function conditionLost(
-  { bestPlayed }: JudgeContext,
+  { modelPlayed }: MarkingContext,
   outcomes: readonly PlaceOutcome[],
 ): { classes: number; part: Part | null } {
   let [classes, worst]: [number, Part | null] = [0, null];
   for (const { part, condition, damage } of outcomes) {
-    const best = bestPlayed.momentOf(partOf(bestPlayed, part), bestPlayed.minutes).strand;
+    const best = modelPlayed.momentOf(partOf(modelPlayed, part), modelPlayed.minutes).strand;
     const lost = conditionRank(condition) - conditionRank(conditionOf(best));
     if (lost > classes && damage - best.damage >= DAMAGE_APART) [classes, worst] = [lost, part];
   }

@@ -1,7 +1,13 @@
 import { EMPTY_CARD } from '../card';
 import { PRICES, FURTHER_FAULTS, type Price, lossAt } from '../rules';
 import { UNWATCHED } from './ceiling';
-import { judgementSchema, NO_JUDGEMENT, MOST_ADDED, MOST_ACCEPTED, decisionSchema } from './educator-ruling';
+import {
+  educatorRulingSchema,
+  NO_RULING,
+  MOST_ADDED,
+  MOST_ACCEPTED,
+  decisionSchema,
+} from './educator-ruling';
 
 /** The price list of the marking standard, as its table has it. */
 const STANDARD = {
@@ -174,7 +180,7 @@ describe('the price list', () => {
 
 describe('what the educator’s word may hold', () => {
   const decision = { criteria: ['depth' as const], places: ['mids'], role: 'colour' as const };
-  const holds = (change: object) => judgementSchema.safeParse({ ...NO_JUDGEMENT, ...change }).success;
+  const holds = (change: object) => educatorRulingSchema.safeParse({ ...NO_RULING, ...change }).success;
   it('so many decisions added, struck and plans accepted, and no more', () => {
     expect([MOST_ADDED, MOST_ACCEPTED]).toEqual([5, 10]);
     expect(holds({ added: Array(5).fill(decision) })).toBe(true);

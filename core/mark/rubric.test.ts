@@ -14,11 +14,11 @@ import { defaultRubric } from './default-rubric';
 import { markCard } from './mark-card';
 
 const id = 'first-blonde';
-const best = (): RecordCard => solved(id).best;
+const best = (): RecordCard => solved(id).card;
 const marked = (open: readonly BenchStep[], card: RecordCard) => {
-  const { solution, ...input } = gradingOf(id);
-  const rubric = defaultRubric(solution, solution.visit, open);
-  return markCard({ ...input, solution, rubric, open }, card);
+  const { modelAnswer, ...input } = gradingOf(id);
+  const rubric = defaultRubric(modelAnswer, modelAnswer.clientCase, open);
+  return markCard({ ...input, modelAnswer, rubric, open }, card);
 };
 
 describe('what an exercise gives', () => {
@@ -53,7 +53,11 @@ describe('what an exercise gives', () => {
   });
 
   it('times what the student applies, or is timed by the student', () => {
-    const slow = best().steps.map((step) => ({ ...step, minutes: step.minutes + 9, checkEvery: null }));
+    const slow = best().steps.map((application) => ({
+      ...application,
+      minutes: application.minutes + 9,
+      checkEvery: null,
+    }));
     const applied = withGiven({ ...EMPTY_CARD, steps: slow }, best(), ['apply']);
     expect(applied.steps.map(({ minutes }) => minutes)).toEqual(best().steps.map(({ minutes }) => minutes));
     const timed = withGiven({ ...EMPTY_CARD, steps: slow }, best(), ['process']);
@@ -81,7 +85,7 @@ describe('marks of a short exercise', () => {
   });
 
   it('fall for hair left on too short and never checked, and for nothing but that', () => {
-    const hasty = best().steps.map((step) => ({ ...step, minutes: 4, checkEvery: null }));
+    const hasty = best().steps.map((application) => ({ ...application, minutes: 4, checkEvery: null }));
     const { criteria } = marked(['process'], { ...EMPTY_CARD, steps: hasty });
     expect(criteria.map(({ criterion }) => criterion)).toEqual(['timing']);
     expect(criteria[0].points).toBeLessThan(criteria[0].max / 2);

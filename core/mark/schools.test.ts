@@ -10,17 +10,17 @@ import { markCard } from './mark-card';
 
 /** A retouch over grey whose lengths have faded: the ends are refreshed. */
 const RETOUCH = 'retouch-grey';
-const codesOf = (plan: RecordCard, house: Partial<HouseRules>, criterion: string, id = RETOUCH) =>
-  markCard(gradingOf(id, house), plan)
-    .criteria.find((one) => one.criterion === criterion)!
+const codesOf = (card: RecordCard, house: Partial<HouseRules>, criterion: string, id = RETOUCH) =>
+  markCard(gradingOf(id, house), card)
+    .criteria.find((criterionMark) => criterionMark.criterion === criterion)!
     .findings.map(({ code }) => code);
-const full = (id: string, plan: RecordCard, house: Partial<HouseRules>) => {
-  const { points, max } = markCard(gradingOf(id, house), plan);
+const full = (id: string, card: RecordCard, house: Partial<HouseRules>) => {
+  const { points, max } = markCard(gradingOf(id, house), card);
   return points / max;
 };
-const bestOf = (id: string, house: Partial<HouseRules> = {}) => gradingOf(id, house).solution.best;
-const refreshStep = (plan: RecordCard) =>
-  plan.steps.find(({ zones }) => zones.includes('ends') || zones.includes('mids'))!;
+const bestOf = (id: string, house: Partial<HouseRules> = {}) => gradingOf(id, house).modelAnswer.card;
+const refreshStep = (card: RecordCard) =>
+  card.steps.find(({ zones }) => zones.includes('ends') || zones.includes('mids'))!;
 
 describe('ends refreshed (A1)', () => {
   it('with a gloss, with the leftover thinned, or with the bowl itself through wet ends', () => {
@@ -58,24 +58,26 @@ describe('ends refreshed (A1)', () => {
     const schools = choicesOf('endsRefresh') as HouseRules['endsRefresh'][];
     for (const taught of schools)
       for (const done of schools) {
-        const plan = bestOf(RETOUCH, { endsRefresh: done });
-        const share = full(RETOUCH, plan, { endsRefresh: taught });
+        const card = bestOf(RETOUCH, { endsRefresh: done });
+        const share = full(RETOUCH, card, { endsRefresh: taught });
         if (done === taught || done === 'gloss')
           expect({ taught, done, share }).toEqual({ taught, done, share: 1 });
         else {
           expect(share).toBeLessThan(1);
           expect(share).toBeGreaterThan(0.85);
-          expect(codesOf(plan, { endsRefresh: taught }, 'route')).toContain('mark.route.otherRefresh');
+          expect(codesOf(card, { endsRefresh: taught }, 'route')).toContain('mark.route.otherRefresh');
         }
       }
   });
 
   it('is no refreshing when it lies for the whole time, or goes on dry and unthinned', () => {
     const house = { endsRefresh: 'waterEmulsify' } as const;
-    const best = bestOf(RETOUCH, house);
+    const modelCard = bestOf(RETOUCH, house);
     const change = (words: Partial<RecordCard['steps'][number]>): RecordCard => ({
-      ...best,
-      steps: best.steps.map((step) => (step === refreshStep(best) ? { ...step, ...words } : step)),
+      ...modelCard,
+      steps: modelCard.steps.map((application) =>
+        application === refreshStep(modelCard) ? { ...application, ...words } : application,
+      ),
     });
     for (const worse of [change({ wet: false }), change({ minutes: 35, start: 0 })]) {
       expect(codesOf(worse, house, 'route')).not.toContain('mark.route.leftover');
@@ -87,9 +89,9 @@ describe('ends refreshed (A1)', () => {
 describe('hair before lightener (section 12)', () => {
   const id = 'first-blonde';
   it('is unwashed, or as the line says', () => {
-    const { best } = gradingOf(id).solution;
-    const line = best.bowls[0].lineId;
-    expect(best.wash).toBe('unwashed');
+    const { card } = gradingOf(id).modelAnswer;
+    const line = card.bowls[0].lineId;
+    expect(card.wash).toBe('unwashed');
     const says = SHIPPED_LINES.find((one) => one.id === line)!.preWash ?? 'unwashed';
     expect(bestOf(id, { preServiceWash: 'lineDecides' }).wash).toBe(says);
     // A powder whose directions want washed hair parts the schools.
@@ -98,14 +100,14 @@ describe('hair before lightener (section 12)', () => {
   });
 
   it('costs part of the order when it is forgotten or otherwise, and is not asked before colour', () => {
-    const { best } = gradingOf(id).solution;
-    expect(codesOf(best, {}, 'order', id)).toContain('mark.order.washRight');
-    expect(codesOf({ ...best, wash: null }, {}, 'order', id)).toContain('mark.order.washOpen');
-    expect(codesOf({ ...best, wash: 'washed' }, {}, 'order', id)).toContain('mark.order.washOther');
-    expect(full(id, { ...best, wash: 'washed' }, {})).toBeLessThan(1);
+    const { card } = gradingOf(id).modelAnswer;
+    expect(codesOf(card, {}, 'order', id)).toContain('mark.order.washRight');
+    expect(codesOf({ ...card, wash: null }, {}, 'order', id)).toContain('mark.order.washOpen');
+    expect(codesOf({ ...card, wash: 'washed' }, {}, 'order', id)).toContain('mark.order.washOther');
+    expect(full(id, { ...card, wash: 'washed' }, {})).toBeLessThan(1);
     const colour = gradingOf(RETOUCH);
-    expect(colour.solution.best.wash).toBeNull();
-    expect(full(RETOUCH, { ...colour.solution.best, wash: 'washed' }, {})).toBe(1);
+    expect(colour.modelAnswer.card.wash).toBeNull();
+    expect(full(RETOUCH, { ...colour.modelAnswer.card, wash: 'washed' }, {})).toBe(1);
   });
 });
 
@@ -126,24 +128,27 @@ describe('a scale of twelve (L1)', () => {
     });
   const solve = (clientCase: ReturnType<typeof pale>) => {
     const input = gradingFor(clientCase, rules);
-    const { solution } = input;
-    const grade = markCard(input, solution.best);
+    const { modelAnswer } = input;
+    const grade = markCard(input, modelAnswer.card);
     expect(grade.points).toBe(grade.max);
-    return { solution, grade };
+    return { solution: modelAnswer, grade };
   };
   const BY_LIGHTENER = ['lightenerGentle', 'lightenerStrong', 'demi', 'acidGloss'];
 
   it('goes to 11 by high-lift from hair that grew light', () => {
     const { solution, grade } = solve(pale({}, 11, ['permanent']));
-    expect(solution.choices.map(({ route }) => route)).toEqual(['highLift', 'highLift']);
+    expect(solution.choices.map(({ technique }) => technique)).toEqual(['highLift', 'highLift']);
     expect(grade.houseRules).toContainEqual({ rule: 'levelScale', choice: 'twelve' });
   });
 
   it('goes to 11 by lightener from hair that is at 10 already, washed as the powder wants it', () => {
     const { solution } = solve(pale({ history: lightened(10), damage: 0.1 }, 11, BY_LIGHTENER));
     expect(solution.visits).toHaveLength(1);
-    expect(solution.best).toMatchObject({ wash: 'washed' });
-    expect(solution.choices.map(({ route }) => route)).toEqual(['lightenThenTone', 'lightenThenTone']);
+    expect(solution.card).toMatchObject({ wash: 'washed' });
+    expect(solution.choices.map(({ technique }) => technique)).toEqual([
+      'lightenThenTone',
+      'lightenThenTone',
+    ]);
   });
 
   it('takes darker hair to a light level first, in a visit of its own', () => {
@@ -174,23 +179,23 @@ describe('a line with a table of its own over grey (F8)', () => {
       : line,
   );
   const { clientCase } = SHIPPED_CASES.find(({ id }) => id === 'retouch-grey')!;
-  const gradeOn = (plan: (best: RecordCard) => RecordCard) => {
+  const gradeOn = (plan: (modelCard: RecordCard) => RecordCard) => {
     const input = gradingFor({ ...clientCase, lineIds: ['tarnwick'] }, {}, lines);
-    const { solution } = input;
-    return { solution, grade: markCard(input, plan(solution.best)) };
+    const { modelAnswer } = input;
+    return { solution: modelAnswer, grade: markCard(input, plan(modelAnswer.card)) };
   };
 
   it('is mixed by that, marked by that, and the class’s table is not named', () => {
-    const { solution, grade } = gradeOn((best) => best);
+    const { solution, grade } = gradeOn((modelCard) => modelCard);
     expect(grade.points).toBe(grade.max);
     expect(grade.houseRules.map(({ rule }) => rule)).not.toContain('greyShare');
     // What the table of the class asks for, a half, is short by the maker's.
-    const { solution: table } = gradingOf('retouch-grey');
-    const short = gradeOn(() => table.best).grade.criteria.find(
+    const { modelAnswer: table } = gradingOf('retouch-grey');
+    const short = gradeOn(() => table.card).grade.criteria.find(
       ({ criterion }) => criterion === 'greyShare',
     )!;
     expect(short.share).toBeLessThan(1);
-    const bowl = solution.best.bowls.find(({ lineId }) => lineId === 'tarnwick')!;
+    const bowl = solution.card.bowls.find(({ lineId }) => lineId === 'tarnwick')!;
     const all = bowl.shades.reduce((sum, { grams }) => sum + grams, 0);
     const natural = bowl.shades.reduce((sum, { label, grams }) => sum + (/:0+$/.test(label) ? grams : 0), 0);
     expect(natural / all).toBeCloseTo(2 / 3, 1);
@@ -214,7 +219,7 @@ describe('any mix of schools', () => {
           return;
         }
         solvedOnes++;
-        const { points, max } = markCard(input, input.solution.best);
+        const { points, max } = markCard(input, input.modelAnswer.card);
         expect({ id, rules, share: points / max }).toEqual({ id, rules, share: 1 });
       }),
       { numRuns: 20 },

@@ -9,15 +9,15 @@ const inputs = new Map<string, MarkingInput>();
 function inputOf({ caseId, house }: TableRow): MarkingInput {
   const name = JSON.stringify([caseId, house]);
   const { clientCase, house: own } = shippedCase(caseId)!;
-  const made = inputs.get(name) ?? gradingFor(clientCase, { ...own, ...house });
-  inputs.set(name, made);
-  return made;
+  const markingInput = inputs.get(name) ?? gradingFor(clientCase, { ...own, ...house });
+  inputs.set(name, markingInput);
+  return markingInput;
 }
 
 function markOf(row: TableRow): number {
   const input = inputOf(row);
-  const { best, visit } = input.solution;
-  const plan = { ...best, ...(row.plan === undefined ? {} : jotted(row.plan, visit)), ...row.card };
+  const { card, clientCase } = input.modelAnswer;
+  const plan = { ...card, ...(row.plan === undefined ? {} : jotted(row.plan, clientCase)), ...row.card };
   const { points, max } = markCard(input, plan);
   return (100 * points) / max;
 }

@@ -1,5 +1,5 @@
 import {
-  type Step,
+  type Application,
   type Bowl,
   type RecordCard,
   type LineOf,
@@ -15,45 +15,45 @@ import {
 } from '../card';
 import { toneVector } from '../colour';
 import {
-  type LayerRole,
-  type Layer,
-  layersOf,
-  needOnLine,
-  type Task,
-  type Route,
-  type RouteRuling,
+  type MixRole,
+  type RequiredMix,
+  requiredMixes,
+  requestOnLine,
+  type PlaceGoal,
+  type Technique,
+  type TechniqueRuling,
   FILL_BEYOND,
-  rulingOn,
+  techniqueRuling,
 } from '../method';
 import { type Mix, isLightener } from '../process';
 import { type Line, type ShadePart, mixTone } from '../product';
 import { type LeftoverWay, LEAST_WATER_SHARE, fillToneAt, LIFTING, type HouseRules } from '../rules';
 
 /** A step of the plan with what is in its bowl. */
-export interface SeenStep {
-  step: Step;
+export interface WorkedApplication {
+  application: Application;
   bowl: Bowl;
   line: Line;
   shades: ShadePart[];
   /** Null while something the bowl needs is missing. */
   mix: Mix | null;
-  role: LayerRole;
+  role: MixRole;
 }
 
 /** A part of the head as the plan treats it: the route it amounts to, and which step stands for which layer of it. */
-export interface SeenPart {
-  task: Task;
-  steps: SeenStep[];
-  route: Route;
-  ruling: RouteRuling;
-  layers: { layer: Layer; seen: SeenStep | null }[];
+export interface WorkedPlace {
+  goal: PlaceGoal;
+  steps: WorkedApplication[];
+  technique: Technique;
+  ruling: TechniqueRuling;
+  requiredMixes: { mix: RequiredMix; worked: WorkedApplication | null }[];
   /** Steps that no layer of the route asks for. */
-  extra: SeenStep[];
+  extra: WorkedApplication[];
   /** Refreshed with what is left of another bowl; `same` when its shades are those of a bowl on other zones. */
   leftover: { way: LeftoverWay; same: boolean } | null;
 }
 
-const roleOf = ({ kind }: Line, { wet }: Step, mix: Mix | null): LayerRole => {
+const roleOf = ({ kind }: Line, { wet }: Application, mix: Mix | null): MixRole => {
   if (kind === 'remover') return 'remove';
   if (kind === 'filler') return 'fill';
   if (!isLightener(kind)) return 'colour';
@@ -61,35 +61,46 @@ const roleOf = ({ kind }: Line, { wet }: Step, mix: Mix | null): LayerRole => {
 };
 
 /** Low-strength warm colour under another colour on bared hair that goes darker puts warmth back, as a filler does (F6). */
-function fillsBeneath(task: Task, steps: readonly SeenStep[]): SeenStep | undefined {
-  const darker = task.history.kind === 'lightened' && task.target.level < task.present - FILL_BEYOND;
+function fillsBeneath(goal: PlaceGoal, steps: readonly WorkedApplication[]): WorkedApplication | undefined {
+  const darker = goal.history.kind === 'lightened' && goal.target.level < goal.present - FILL_BEYOND;
   const coloured = steps.filter(({ role }) => role === 'colour');
   if (!darker || coloured.length < 2 || steps.some(({ role }) => role === 'fill')) return undefined;
-  const [first, ...after] = [...coloured].sort((a, b) => a.step.start - b.step.start);
+  const [first, ...after] = [...coloured].sort((a, b) => a.application.start - b.application.start);
   const gentle = first.line.kind === 'demi' || first.line.kind === 'acidGloss';
   const { x, y } = mixTone(first.shades);
-  const warm = toneVector(fillToneAt(task.target.level));
+  const warm = toneVector(fillToneAt(goal.target.level));
   const along = x * warm.x + y * warm.y;
   const isWarm = along > FILLS_FROM * Math.hypot(x, y) * Math.hypot(warm.x, warm.y) && along > 0;
-  const isOver = after.some(({ step }) => step.start >= first.step.start + first.step.minutes);
+  const isOver = after.some(
+    ({ application }) => application.start >= first.application.start + first.application.minutes,
+  );
   return gentle && isWarm && isOver ? first : undefined;
 }
 /** Cosine between a mix and the warmth of the level from which on it puts that warmth back. */
 const FILLS_FROM = 0.6;
 
-export function seenStepsOn(plan: RecordCard, task: Task, lineOf: LineOf): SeenStep[] {
-  const steps = stepsIn(plan, task, lineOf);
-  const fills = fillsBeneath(task, steps);
-  return steps.map((one) => (one === fills ? { ...one, role: 'fill' } : one));
+export function workedApplicationsOn(card: RecordCard, goal: PlaceGoal, lineOf: LineOf): WorkedApplication[] {
+  const steps = stepsIn(card, goal, lineOf);
+  const fills = fillsBeneath(goal, steps);
+  return steps.map((worked) => (worked === fills ? { ...worked, role: 'fill' } : worked));
 }
 
-function stepsIn(plan: RecordCard, task: Task, lineOf: LineOf): SeenStep[] {
-  return stepsOn(plan, task.part).flatMap((step) => {
-    const bowl = bowlOf(plan, step);
+function stepsIn(card: RecordCard, goal: PlaceGoal, lineOf: LineOf): WorkedApplication[] {
+  return stepsOn(card, goal.part).flatMap((application) => {
+    const bowl = bowlOf(card, application);
     const line = bowl?.lineId ? lineOf(bowl.lineId) : undefined;
     if (!bowl || !line || bowlGrams(bowl) <= 0) return [];
     const mix = mixOfBowl(bowl, line);
-    return [{ step, bowl, line, shades: shadePartsOf(bowl, line), mix, role: roleOf(line, step, mix) }];
+    return [
+      {
+        application,
+        bowl,
+        line,
+        shades: shadePartsOf(bowl, line),
+        mix,
+        role: roleOf(line, application, mix),
+      },
+    ];
   });
 }
 
@@ -100,12 +111,12 @@ const LIFTS_FROM = 15;
 const LEFTOVER_MOST = 15;
 
 /** How a part is refreshed with a mix that would lift or cover by itself (A1); null where it is not. */
-export function leftoverWay(task: Task, steps: readonly SeenStep[]): LeftoverWay | null {
-  if (steps.length !== 1 || task.history.kind !== 'coloured') return null;
-  const [{ step, bowl, line }] = steps;
-  const moves = Math.abs(task.target.level - task.present) > 0.5;
-  if (moves || !LIFTING.includes(line.kind) || step.minutes > LEFTOVER_MOST) return null;
-  if (step.wet) return 'waterEmulsify';
+export function leftoverWay(goal: PlaceGoal, steps: readonly WorkedApplication[]): LeftoverWay | null {
+  if (steps.length !== 1 || goal.history.kind !== 'coloured') return null;
+  const [{ application, bowl, line }] = steps;
+  const moves = Math.abs(goal.target.level - goal.present) > 0.5;
+  if (moves || !LIFTING.includes(line.kind) || application.minutes > LEFTOVER_MOST) return null;
+  if (application.wet) return 'waterEmulsify';
   const water = bowl.developer.reduce((sum, { vol, grams }) => sum + (vol === 0 ? grams : 0), 0);
   return water >= LEAST_WATER_SHARE * developerGrams(bowl) && water > 0 ? 'diluteLeftover' : null;
 }
@@ -116,7 +127,7 @@ const SAME_MIX_WITHIN = 0.05;
 function sameMix(a: Bowl, b: Bowl): boolean {
   const share = ({ shades }: Bowl, label: string) => {
     const all = shades.reduce((sum, { grams }) => sum + grams, 0);
-    const mine = shades.reduce((sum, one) => sum + (one.label === label ? one.grams : 0), 0);
+    const mine = shades.reduce((sum, shade) => sum + (shade.label === label ? shade.grams : 0), 0);
     return all > 0 ? mine / all : 0;
   };
   if (a.lineId !== b.lineId) return false;
@@ -126,16 +137,21 @@ function sameMix(a: Bowl, b: Bowl): boolean {
 }
 
 /** Whether a bowl holds what is also put on other zones, there as the colour itself. */
-function isLeftoverOf(plan: RecordCard, { bowl, step }: SeenStep): boolean {
-  return plan.steps.some((other) => {
-    const from = bowlOf(plan, other);
-    return other !== step && !other.wet && from !== undefined && (from === bowl ? true : sameMix(from, bowl));
+function isLeftoverOf(card: RecordCard, { bowl, application }: WorkedApplication): boolean {
+  return card.steps.some((other) => {
+    const from = bowlOf(card, other);
+    return (
+      other !== application &&
+      !other.wet &&
+      from !== undefined &&
+      (from === bowl ? true : sameMix(from, bowl))
+    );
   });
 }
 
 /** The route that what is put on a part amounts to. */
-export function routeSeen(task: Task, steps: readonly SeenStep[]): Route {
-  const has = (role: LayerRole) => steps.some((one) => one.role === role);
+export function techniqueOf(goal: PlaceGoal, steps: readonly WorkedApplication[]): Technique {
+  const has = (role: MixRole) => steps.some((worked) => worked.role === role);
   if (steps.length === 0) return 'leave';
   const clear = steps.every(
     ({ shades }) => shades.length > 0 && shades.every(({ shade }) => shade.series === 'clear'),
@@ -146,30 +162,46 @@ export function routeSeen(task: Task, steps: readonly SeenStep[]): Route {
   if (has('lighten')) return 'lightenThenTone';
   if (has('fill')) return 'fillThenColour';
   const [{ line, shades, bowl }] = steps;
-  const up = task.target.level - task.present;
+  const up = goal.target.level - goal.present;
   if (productOf(line, shades) === 'highLift') return 'highLift';
   if (LIFTING.includes(line.kind) && up > 0.25) {
     // A permanent colour on hair that is to be lighter is meant to lift it, whatever was poured.
     return up > 0.5 || (bowlVol(bowl) ?? 0) >= LIFTS_FROM ? 'liftWithColour' : 'deposit';
   }
-  const topsUp = task.history.kind === 'coloured' && Math.abs(up) <= 0.5 && !LIFTING.includes(line.kind);
-  const same = task.history.kind === 'coloured' && task.history.tone.primary === task.target.tone.primary;
-  if (same && leftoverWay(task, steps)) return 'refresh';
+  const topsUp = goal.history.kind === 'coloured' && Math.abs(up) <= 0.5 && !LIFTING.includes(line.kind);
+  const same = goal.history.kind === 'coloured' && goal.history.tone.primary === goal.target.tone.primary;
+  if (same && leftoverWay(goal, steps)) return 'refresh';
   return topsUp && same && line.kind !== 'direct' ? 'refresh' : 'deposit';
 }
 
-export function seePart(card: RecordCard, task: Task, lineOf: LineOf, rules: HouseRules): SeenPart {
+export function workedPlace(
+  card: RecordCard,
+  goal: PlaceGoal,
+  lineOf: LineOf,
+  rules: HouseRules,
+): WorkedPlace {
   const plan = withLeftovers(card);
-  const steps = seenStepsOn(plan, task, lineOf);
-  const route = routeSeen(task, steps);
-  const way = route === 'refresh' ? leftoverWay(task, steps) : null;
+  const steps = workedApplicationsOn(plan, goal, lineOf);
+  const technique = techniqueOf(goal, steps);
+  const way = technique === 'refresh' ? leftoverWay(goal, steps) : null;
   const left = [...steps];
-  const layers = layersOf(task, route, rules).map((layer) => {
-    const at = left.findIndex(({ role }) => role === layer.role);
-    const seen = at < 0 ? null : left.splice(at, 1)[0];
-    const need = layer.need && seen ? needOnLine(layer.need, task.greyShare, seen.line, rules) : layer.need;
-    return { layer: { ...layer, need }, seen };
+  const layers = requiredMixes(goal, technique, rules).map((required) => {
+    const at = left.findIndex(({ role }) => role === required.role);
+    const worked = at < 0 ? null : left.splice(at, 1)[0];
+    const need =
+      required.shadeRequest && worked
+        ? requestOnLine(required.shadeRequest, goal.greyShare, worked.line, rules)
+        : required.shadeRequest;
+    return { mix: { ...required, shadeRequest: need }, worked };
   });
   const leftover = way ? { way, same: isLeftoverOf(plan, steps[0]) } : null;
-  return { task, steps, route, ruling: rulingOn(task, route), layers, extra: left, leftover };
+  return {
+    goal,
+    steps,
+    technique,
+    ruling: techniqueRuling(goal, technique),
+    requiredMixes: layers,
+    extra: left,
+    leftover,
+  };
 }

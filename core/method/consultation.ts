@@ -1,10 +1,10 @@
 import type { RecordCard } from '../card';
-import { type ClientCase, saltsOf, partName, type Question, type HairTest, TESTS } from '../case';
+import { type ClientCase, saltsOf, partName, type ConsultationQuestion, type HairTest, TESTS } from '../case';
 import { isGivingWay } from '../process';
 import { type Reason, reason } from '../reason';
 import { forbidsPeroxide, asksIncompatibilityTest } from '../rules';
-import { tasksOf, type Task } from './place-goal';
-import type { Route } from './technique';
+import { goalsOf, type PlaceGoal } from './place-goal';
+import type { Technique } from './technique';
 
 /** Section 13: what stops a service before anything is mixed. Empty where it may go on. */
 export function stopsService(clientCase: ClientCase): Reason[] {
@@ -14,7 +14,7 @@ export function stopsService(clientCase: ClientCase): Reason[] {
   if (facts.scalp === 'irritated') stops.push(reason('stop.scalp', 'R3'));
   if (forbidsPeroxide(saltsOf(facts))) stops.push(reason('stop.metallicSalts', 'C3'));
   // Hair that does not come back is given time and treatment, whatever is wished (C1, C4).
-  const spent = tasksOf(clientCase).find(
+  const spent = goalsOf(clientCase).find(
     ({ condition, target, present }) => isGivingWay(condition) && target.level > present + LIGHTER_BY,
   );
   if (spent)
@@ -31,10 +31,10 @@ export const REST: Pick<RecordCard, 'aftercare' | 'nextVisitWeeks'> = {
 };
 
 /** Routes that are tried on a strand first (C3). */
-const STRAND_TESTED: readonly Route[] = ['lightenThenTone', 'removeThenColour', 'cleanseThenTone'];
+const STRAND_TESTED: readonly Technique[] = ['lightenThenTone', 'removeThenColour', 'cleanseThenTone'];
 
 /** Asked of every client: a service rests on the answers. */
-export const NEEDED_QUESTIONS: readonly Question[] = [
+export const NEEDED_QUESTIONS: readonly ConsultationQuestion[] = [
   'lastColour',
   'reactions',
   'scalp',
@@ -48,11 +48,11 @@ export const NEEDED_QUESTIONS: readonly Question[] = [
  * @rule C3
  */
 export function neededTests(
-  work: readonly { task: Task; route: Route }[],
+  work: readonly { goal: PlaceGoal; technique: Technique }[],
   { facts }: Pick<ClientCase, 'facts'>,
 ): HairTest[] {
-  const lightens = work.some(({ route }) => STRAND_TESTED.includes(route));
-  const worked = work.some(({ task }) => task.history.kind !== 'untouched');
+  const lightens = work.some(({ technique }) => STRAND_TESTED.includes(technique));
+  const worked = work.some(({ goal }) => goal.history.kind !== 'untouched');
   const suspected = asksIncompatibilityTest(saltsOf(facts));
   return TESTS.filter((test) => {
     if (test === 'incompatibility') return suspected;

@@ -1,4 +1,4 @@
-import { isBared } from '../case';
+import { isLightenedHair } from '../case';
 import type { Line } from '../product';
 import {
   asksForRedOnNatural,
@@ -11,12 +11,12 @@ import {
   REFRESH_MINUTES,
   hasGreyToCover,
 } from '../rules';
-import type { Task } from './place-goal';
-import { coversGrey, type Layer, overItsOwn } from './required-mix';
-import type { Route } from './technique';
+import type { PlaceGoal } from './place-goal';
+import { coversGrey, type RequiredMix, overItsOwn } from './required-mix';
+import type { Technique } from './technique';
 
 /** What the directions of one line say for a layer. */
-export interface Terms {
+export interface Directions {
   /** Strengths that are right, the preferred one first; empty where nothing is poured. */
   vols: number[];
   /** Strengths that are right only with extra-pigment naturals in the bowl (F8). */
@@ -42,33 +42,40 @@ const GLOSS_MINUTES = { best: 15, min: 5, max: 20 };
 const OVER_COLOURED_MINUTES = { best: 15, min: 10, max: 20 };
 /** Grey is blended with low-strength colour that is watched from five minutes on (section 6). */
 const BLEND_MINUTES = { best: 10, min: 5, max: 12 };
-const none: Omit<Terms, 'minutes'> = { vols: [], volsWithExtraNatural: [], ratios: [] };
+const none: Omit<Directions, 'minutes'> = { vols: [], volsWithExtraNatural: [], ratios: [] };
 
 /** Grey that is to be covered by the colour: lightened and filled hair shows none. */
-const greyUnder = (task: Task, route: Route) => (coversGrey(task, route) ? task.greyShare : 0);
+const greyUnder = (goal: PlaceGoal, technique: Technique) =>
+  coversGrey(goal, technique) ? goal.greyShare : 0;
 
 /** Whether colour goes on lightened hair, its own or just lightened: a toner, and watched. What a remover leaves is not bare. */
-export const tonesBared = ({ history, natural }: Task, route: Route): boolean =>
-  route === 'lightenThenTone' ||
+export const tonesBared = ({ history, natural }: PlaceGoal, technique: Technique): boolean =>
+  technique === 'lightenThenTone' ||
   history.kind === 'lightened' ||
-  (route === 'deposit' && isBared(history, natural));
+  (technique === 'deposit' && isLightenedHair(history, natural));
 
 /** A red that permanent colour sets on hair never coloured (F9). */
-export const setsRed = ({ history, natural, target }: Task, route: Route): boolean =>
-  (route === 'deposit' || route === 'liftWithColour') &&
+export const setsRed = ({ history, natural, target }: PlaceGoal, technique: Technique): boolean =>
+  (technique === 'deposit' || technique === 'liftWithColour') &&
   history.kind === 'untouched' &&
   asksForRedOnNatural(natural, target.tone);
 
 /** Strength for the colour of a route (D2, F8), with its reasons. */
-export function developerFor(task: Task, route: Route, line: Line, rules: HouseRules): DeveloperChoice {
+export function developerFor(
+  goal: PlaceGoal,
+  technique: Technique,
+  line: Line,
+  rules: HouseRules,
+): DeveloperChoice {
   // What was put on before has brought the hair to the level; colour after it only deposits.
-  const from = route === 'deposit' ? task.present : route === 'liftWithColour' ? task.natural : target(task);
+  const from =
+    technique === 'deposit' ? goal.present : technique === 'liftWithColour' ? goal.natural : target(goal);
   return chooseDeveloper(
     {
-      naturalLevel: Math.max(from, route === 'deposit' ? target(task) : from),
-      targetLevel: target(task),
-      greyShare: greyUnder(task, route),
-      redOnNatural: setsRed(task, route),
+      naturalLevel: Math.max(from, technique === 'deposit' ? target(goal) : from),
+      targetLevel: target(goal),
+      greyShare: greyUnder(goal, technique),
+      redOnNatural: setsRed(goal, technique),
     },
     line,
     rules,
@@ -76,16 +83,16 @@ export function developerFor(task: Task, route: Route, line: Line, rules: HouseR
 }
 
 /** What a line's directions and the class's rules ask of a layer; null where the line cannot do it. */
-export function termsOf(
-  task: Task,
-  route: Route,
-  layer: Layer,
+export function directionsFor(
+  goal: PlaceGoal,
+  technique: Technique,
+  required: RequiredMix,
   line: Line,
   rules: HouseRules,
   startsFirst = false,
-): Terms | null {
+): Directions | null {
   const { minutes } = line;
-  switch (layer.role) {
+  switch (required.role) {
     case 'remove':
       return { ...none, vols: line.developersVol, ratios: line.ratios, minutes: span(20, 15, 20) };
     case 'fill':
@@ -105,7 +112,9 @@ export function termsOf(
     }
     case 'lighten': {
       const may = mayDilute(line, rules);
-      const vols = lightenerVols(task.place, rules).filter((vol) => pourOf(vol, line.developersVol, may));
+      const vols = lightenerVols(goal.scalpContact, rules).filter((vol) =>
+        pourOf(vol, line.developersVol, may),
+      );
       if (vols.length === 0) return null;
       return {
         ...none,
@@ -119,8 +128,8 @@ export function termsOf(
   }
   if (line.kind === 'direct') return { ...none, minutes: span(minutes.standard, 20, 30) };
   const deposits = line.kind === 'demi' || line.kind === 'acidGloss';
-  if (layer.need?.highLift) {
-    const levels = target(task) - task.natural;
+  if (required.shadeRequest?.highLift) {
+    const levels = target(goal) - goal.natural;
     // High-lift is made for the strongest; 30 vol is enough for three levels (section 6).
     const vols = line.developersVol.filter((vol) => vol >= (levels <= 3 ? 30 : 40)).sort((a, b) => b - a);
     if (!line.highLift || vols.length === 0) return null;
@@ -137,28 +146,29 @@ export function termsOf(
         : span(line.highLift.minutes, line.highLift.minutes - 5),
     };
   }
-  if (layer.refresh)
+  if (required.refresh)
     return { ...none, vols: line.developersVol.slice(0, 1), ratios: line.ratios, minutes: REFRESH_MINUTES };
-  const choice = developerFor(task, route, line, rules);
+  const choice = developerFor(goal, technique, line, rules);
   if (!choice.ok) return null;
-  const grey = greyUnder(task, route);
+  const grey = greyUnder(goal, technique);
   const vols = [choice.vol];
   const volsWithExtraNatural: number[] = [];
   for (const also of choice.alsoVol) (also.onlyWithExtraNatural ? volsWithExtraNatural : vols).push(also.vol);
-  if (layer.need?.clear) return { vols, volsWithExtraNatural, ratios: line.ratios, minutes: GLOSS_MINUTES };
-  const covers = coversGrey(task, route) && hasGreyToCover(grey);
-  if (deposits && task.target.grey === 'blend' && task.greyShare > 0)
+  if (required.shadeRequest?.clear)
+    return { vols, volsWithExtraNatural, ratios: line.ratios, minutes: GLOSS_MINUTES };
+  const covers = coversGrey(goal, technique) && hasGreyToCover(grey);
+  if (deposits && goal.target.grey === 'blend' && goal.greyShare > 0)
     return { vols, volsWithExtraNatural, ratios: line.ratios, minutes: BLEND_MINUTES };
-  if (!deposits && route === 'deposit' && overItsOwn(task))
+  if (!deposits && technique === 'deposit' && overItsOwn(goal))
     return { vols, volsWithExtraNatural, ratios: line.ratios, minutes: OVER_COLOURED_MINUTES };
-  const usual = covers ? (task.resistant && minutes.resistant) || minutes.grey : minutes.standard;
-  const bared = deposits && tonesBared(task, route);
+  const usual = covers ? (goal.resistant && minutes.resistant) || minutes.grey : minutes.standard;
+  const bared = deposits && tonesBared(goal, technique);
   const time = bared
     ? // A toner is watched: from five minutes on it may be ready (section 6, R2).
       span(usual, Math.min(usual, TONER_LEAST))
-    : startsFirst && route === 'liftWithColour'
+    : startsFirst && technique === 'liftWithColour'
       ? span(usual + 15, usual, usual + HEAD_START.most)
       : span(usual);
   return { vols, volsWithExtraNatural, ratios: line.ratios, minutes: time };
 }
-const target = (task: Task) => task.target.level;
+const target = (goal: PlaceGoal) => goal.target.level;

@@ -1,13 +1,13 @@
 import { type Tone, type ToneVector, toneVector, isFashion } from '../colour';
 import { type ShadePart, mixLevel, naturalShare, mixTone } from '../product';
 import type { ShareSpan } from '../rules';
-import type { ShadeNeed } from './required-mix';
+import type { ShadeRequest } from './required-mix';
 
 // Bound once: these run millions of times in a search.
 const { abs, hypot } = Math;
 
 /** What a mix has to be. */
-export interface MixNeed {
+export interface ShadeRequestAtLevel {
   level: number;
   tone: Tone;
   naturalShare: ShareSpan;
@@ -35,7 +35,7 @@ function gapTo(shown: ToneVector, wanted: ToneVector, over: Tone | undefined): n
 }
 
 /** How far a mix is from what it has to be. All distances are 0 or more. */
-export interface MixFit {
+export interface MixMatch {
   level: number | null;
   share: number;
   /** Natural share by which the wanted tone may be thinned. */
@@ -51,11 +51,11 @@ export interface MixFit {
 }
 
 /** Full marks within these: a quarter of a level (reading is to the half), a tone just noticeably off, a rounding. */
-export const FIT_TOLERANCE = { level: 0.25, tone: 0.15, share: 0.03 };
+export const MATCH_TOLERANCE = { level: 0.25, tone: 0.15, share: 0.03 };
 /** More natural than grey asks for by less than a sixth is no other step of the table (F8). */
 const OVER_TOLERANCE = 0.1;
 
-export function fitOf(mix: readonly ShadePart[], need: MixNeed): MixFit {
+export function matchOf(mix: readonly ShadePart[], need: ShadeRequestAtLevel): MixMatch {
   const level = mixLevel(mix);
   const share = naturalShare(mix);
   const { min, max } = need.naturalShare;
@@ -76,19 +76,19 @@ export function fitOf(mix: readonly ShadePart[], need: MixNeed): MixFit {
   };
 }
 
-export const isRightMix = (fit: MixFit) =>
-  fit.levelGap <= FIT_TOLERANCE.level &&
-  fit.toneGap <= FIT_TOLERANCE.tone &&
-  fit.shareShort <= FIT_TOLERANCE.share &&
-  fit.shareOver <= OVER_TOLERANCE;
+export const isRightMix = (match: MixMatch) =>
+  match.levelGap <= MATCH_TOLERANCE.level &&
+  match.toneGap <= MATCH_TOLERANCE.tone &&
+  match.shareShort <= MATCH_TOLERANCE.share &&
+  match.shareOver <= OVER_TOLERANCE;
 
 export const clamp = (value: number, { min, max }: { min: number; max: number }) =>
   Math.min(max, Math.max(min, value));
 
 /** How far a mix is from a need whose level is a span: the gap is to its nearer end. */
-export function fitOfNeed(mix: readonly ShadePart[], need: ShadeNeed): MixFit {
+export function matchOfRequest(mix: readonly ShadePart[], need: ShadeRequest): MixMatch {
   const level = mixLevel(mix) ?? need.levels.min;
-  const fit = fitOf(mix, {
+  const match = matchOf(mix, {
     level: clamp(level, need.levels),
     tone: need.tone,
     naturalShare: need.naturalShare,
@@ -97,11 +97,11 @@ export function fitOfNeed(mix: readonly ShadePart[], need: ShadeNeed): MixFit {
   if (need.clear) {
     // Anything that colours is not the clear.
     const coloured = mix.some(({ shade }) => shade.series !== 'clear');
-    return { ...fit, levelGap: coloured ? Infinity : 0, toneGap: 0, shareShort: 0, shareOver: 0 };
+    return { ...match, levelGap: coloured ? Infinity : 0, toneGap: 0, shareShort: 0, shareOver: 0 };
   }
-  if (!need.highLift) return fit;
+  if (!need.highLift) return match;
   const lifts = mix.some(({ shade }) => shade.series === 'highLift');
-  return { ...fit, levelGap: lifts ? 0 : Infinity };
+  return { ...match, levelGap: lifts ? 0 : Infinity };
 }
 
-export const isRightFor = (fit: MixFit) => isRightMix(fit);
+export const isRightFor = (match: MixMatch) => isRightMix(match);

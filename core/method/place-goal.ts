@@ -3,23 +3,23 @@ import {
   type ClientCase,
   type HeadAndWish,
   partsOf,
-  type Past,
-  pastOf,
+  type UppermostHistory,
+  uppermostHistory,
   presentLevel,
   type Target,
   strandOfZone,
 } from '../case';
 import { type Porosity, type Diameter, zoneOf, regionOf, beginsAtScalp } from '../hair';
 import { type Condition, conditionOf } from '../process';
-import type { Place } from '../rules';
+import type { ScalpContact } from '../rules';
 
 /** A part of the head with a wish: what there is and what is asked, for the rules. */
-export interface Task {
+export interface PlaceGoal {
   part: Part;
   natural: number;
   /** Level that shows today. */
   present: number;
-  history: Past;
+  history: UppermostHistory;
   greyShare: number;
   porosity: Porosity;
   diameter: Diameter;
@@ -28,7 +28,7 @@ export interface Task {
   /** White strands that resist dye (F8). */
   resistant: boolean;
   /** Whether what is put on openly touches the scalp: the part begins there (D4). */
-  place: Place;
+  scalpContact: ScalpContact;
   lengthCm: number;
 }
 
@@ -38,33 +38,33 @@ export interface Task {
  */
 const WHITE_HAIR_LEVEL = 10;
 /** From this fraction of white on, and for wishes this light, hair is worked as white hair. */
-export const ALL_WHITE = { from: 0.9, lightFrom: 9.5 };
+export const WHITE_HAIR = { from: 0.9, lightFrom: 9.5 };
 
-export function taskOf({ head }: Pick<ClientCase, 'head'>, part: Part): Task | null {
-  const found = zoneOf(head, part.zone);
-  if (!found || !part.target) return null;
-  const history = pastOf(found);
+export function goalOf({ head }: Pick<ClientCase, 'head'>, part: Part): PlaceGoal | null {
+  const zone = zoneOf(head, part.zone);
+  if (!zone || !part.target) return null;
+  const history = uppermostHistory(zone);
   const white =
     history.kind === 'untouched' &&
-    found.greyShare >= ALL_WHITE.from &&
-    part.target.level >= ALL_WHITE.lightFrom;
+    zone.greyShare >= WHITE_HAIR.from &&
+    part.target.level >= WHITE_HAIR.lightFrom;
   return {
     part,
-    natural: white ? WHITE_HAIR_LEVEL : found.naturalLevel,
-    present: white ? WHITE_HAIR_LEVEL : presentLevel(found),
+    natural: white ? WHITE_HAIR_LEVEL : zone.naturalLevel,
+    present: white ? WHITE_HAIR_LEVEL : presentLevel(zone),
     history: white ? { kind: 'lightened', level: WHITE_HAIR_LEVEL } : history,
-    greyShare: white || part.target.grey === 'leave' ? 0 : found.greyShare,
-    resistant: found.resistant ?? false,
-    porosity: found.porosity,
+    greyShare: white || part.target.grey === 'leave' ? 0 : zone.greyShare,
+    resistant: zone.resistant ?? false,
+    porosity: zone.porosity,
     diameter: regionOf(head, part.zone).diameter,
     condition: conditionOf(strandOfZone(head, part.zone)),
     target: part.target,
     // Foils hold the product off the skin (D4).
-    place: !part.woven && beginsAtScalp(head, part.zone) ? 'onScalp' : 'offScalp',
-    lengthCm: found.lengthCm,
+    scalpContact: !part.woven && beginsAtScalp(head, part.zone) ? 'onScalp' : 'offScalp',
+    lengthCm: zone.lengthCm,
   };
 }
 
 /** Every part of the head with a wish. */
-export const tasksOf = (clientCase: HeadAndWish): Task[] =>
-  partsOf(clientCase).flatMap((part) => taskOf(clientCase, part) ?? []);
+export const goalsOf = (clientCase: HeadAndWish): PlaceGoal[] =>
+  partsOf(clientCase).flatMap((part) => goalOf(clientCase, part) ?? []);

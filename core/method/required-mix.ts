@@ -13,15 +13,15 @@ import {
   fillToneAt,
   keepsWarmthUnder,
 } from '../rules';
-import type { Task } from './place-goal';
-import type { Route } from './technique';
+import type { PlaceGoal } from './place-goal';
+import type { Technique } from './technique';
 
 /** What one bowl on a zone is there for. */
-export const LAYER_ROLES = ['remove', 'cleanse', 'lighten', 'fill', 'colour'] as const;
-export type LayerRole = (typeof LAYER_ROLES)[number];
+export const MIX_ROLES = ['remove', 'cleanse', 'lighten', 'fill', 'colour'] as const;
+export type MixRole = (typeof MIX_ROLES)[number];
 
 /** What the shades of a bowl have to be. */
-export interface ShadeNeed {
+export interface ShadeRequest {
   /** Levels from deepest to lightest that are right, both included. */
   levels: { min: number; max: number };
   tone: Tone;
@@ -39,11 +39,11 @@ export interface ShadeNeed {
 }
 
 /** One thing put on a zone, as the rules ask for it. */
-export interface Layer {
-  role: LayerRole;
+export interface RequiredMix {
+  role: MixRole;
   /** Products that are right, the preferred one first. */
   products: ProductKind[];
-  need: ShadeNeed | null;
+  shadeRequest: ShadeRequest | null;
   /** Level to be watched for; null where the clock decides. */
   aim: number | null;
   /** The layer only tops up colour that is there. */
@@ -64,43 +64,46 @@ const FILL_LIGHTER = 1;
 const TOP_LEVEL = 12;
 
 /** White strands that the colour of a route has to cover: wished so, and still there when it goes on (F13). */
-export const coversGrey = ({ greyShare, target, history }: Task, route: Route): boolean =>
-  (route === 'liftWithColour' ||
-    route === 'removeThenColour' ||
+export const coversGrey = ({ greyShare, target, history }: PlaceGoal, technique: Technique): boolean =>
+  (technique === 'liftWithColour' ||
+    technique === 'removeThenColour' ||
     // What is coloured already has its grey covered (A1).
-    (route === 'deposit' && history.kind === 'untouched')) &&
+    (technique === 'deposit' && history.kind === 'untouched')) &&
   (target.grey ?? 'cover') === 'cover' &&
   hasGreyToCover(greyShare);
 
 /** Colour of another tone that is left on the hair and shows through what is put over it. */
 const overOtherTone = (
-  task: Task,
-  route: Route,
-): task is Task & { history: Extract<Task['history'], { kind: 'coloured' }> } =>
-  route === 'deposit' &&
-  task.history.kind === 'coloured' &&
-  task.history.tone.primary !== 'neutral' &&
-  task.history.tone.primary !== task.target.tone.primary;
+  goal: PlaceGoal,
+  technique: Technique,
+): goal is PlaceGoal & { history: Extract<PlaceGoal['history'], { kind: 'coloured' }> } =>
+  technique === 'deposit' &&
+  goal.history.kind === 'coloured' &&
+  goal.history.tone.primary !== 'neutral' &&
+  goal.history.tone.primary !== goal.target.tone.primary;
 
 /**
  * Bared porous hair that goes darker without a filler has no warmth of its own for the colour to stand on, and takes it
  * green: a tone step warmer is right (F11).
  */
-const lacksWarmth = ({ history, porosity, target, present }: Task, route: Route): boolean =>
-  route === 'deposit' && history.kind === 'lightened' && porosity === 'high' && target.level <= present - 1;
+const lacksWarmth = ({ history, porosity, target, present }: PlaceGoal, technique: Technique): boolean =>
+  technique === 'deposit' &&
+  history.kind === 'lightened' &&
+  porosity === 'high' &&
+  target.level <= present - 1;
 /** What hollow hair shows through a colour: the cool green that is left where red and orange are missing. */
 const HOLLOW: Tone = { primary: 'ash', secondary: 'matte' };
 
-function colourNeed(
-  task: Task,
-  route: Route,
+function colourRequest(
+  goal: PlaceGoal,
+  technique: Technique,
   rules: HouseRules,
   level: { min: number; max: number },
-): ShadeNeed {
-  const { target, greyShare } = task;
+): ShadeRequest {
+  const { target, greyShare } = goal;
   const { tone } = target;
   const fashion = isFashion(tone);
-  const grey = coversGrey(task, route);
+  const grey = coversGrey(goal, technique);
   const naturalShare = grey ? naturalShareFor(greyShare, rules, fashion) : NO_SHARE;
   // A natural target is natural through and through; without grey that is tone's to say.
   return {
@@ -109,69 +112,81 @@ function colourNeed(
     naturalShare,
     covers: grey,
     highLift: false,
-    ...(grey && task.resistant ? { extraPigment: true } : {}),
-    ...(overOtherTone(task, route) ? { over: task.history.tone } : {}),
-    ...(lacksWarmth(task, route) ? { over: HOLLOW } : {}),
+    ...(grey && goal.resistant ? { extraPigment: true } : {}),
+    ...(overOtherTone(goal, technique) ? { over: goal.history.tone } : {}),
+    ...(lacksWarmth(goal, technique) ? { over: HOLLOW } : {}),
   };
 }
 
 /** What the shades have to be when they are taken from a line: its directions come before the class's table. */
-export function needOnLine(need: ShadeNeed, greyShare: number, line: Line, rules: HouseRules): ShadeNeed {
+export function requestOnLine(
+  need: ShadeRequest,
+  greyShare: number,
+  line: Line,
+  rules: HouseRules,
+): ShadeRequest {
   if (!need.covers || !line.greyShares) return need;
   return { ...need, naturalShare: naturalShareFor(greyShare, rules, isFashion(need.tone), line) };
 }
 
 /** Over lightened hair a toner is never lighter than the hair, porous or not: it is thinned or rinsed sooner (F11). */
-const porous = (task: Task, route: Route, level: { min: number; max: number }) => {
+const porous = (goal: PlaceGoal, technique: Technique, level: { min: number; max: number }) => {
   const tones =
-    route === 'lightenThenTone' ||
-    (task.history.kind === 'lightened' && task.target.level >= task.present - 0.5);
-  return task.porosity === 'high' && !tones ? { min: level.min, max: level.max + POROUS_LIGHTER } : level;
+    technique === 'lightenThenTone' ||
+    (goal.history.kind === 'lightened' && goal.target.level >= goal.present - 0.5);
+  return goal.porosity === 'high' && !tones ? { min: level.min, max: level.max + POROUS_LIGHTER } : level;
 };
 
 /** Coloured hair that is to have the level it shows: permanent over it would be an overlap (A1, F11). */
-export const overItsOwn = ({ history, present, target }: Task) =>
+export const overItsOwn = ({ history, present, target }: PlaceGoal) =>
   history.kind === 'coloured' && !target.vivid && Math.abs(target.level - present) <= 0.5;
 
 /** Kinds of line that may colour hair as it then is. */
-function colourKinds(task: Task, route: Route): ProductKind[] {
+function colourKinds(goal: PlaceGoal, technique: Technique): ProductKind[] {
   const bared =
-    route === 'lightenThenTone' || (task.history.kind === 'lightened' && route !== 'fillThenColour');
-  if (task.target.vivid) return ['direct'];
+    technique === 'lightenThenTone' || (goal.history.kind === 'lightened' && technique !== 'fillThenColour');
+  if (goal.target.vivid) return ['direct'];
   // F4: tone with low-strength products; permanent over bared hair only to take it darker, at 10 vol.
   const kinds: ProductKind[] = bared
-    ? task.target.level < task.present - 0.5 && route === 'deposit'
+    ? goal.target.level < goal.present - 0.5 && technique === 'deposit'
       ? ['demi', 'acidGloss', 'permanent']
       : ['demi', 'acidGloss']
-    : route === 'liftWithColour'
+    : technique === 'liftWithColour'
       ? ['permanent', 'express']
-      : route === 'refresh'
+      : technique === 'refresh'
         ? // Permanent only as a leftover, thinned, where there is nothing gentler (A1).
           ['demi', 'acidGloss', 'permanent', 'express']
-        : route === 'fillThenColour' && task.porosity === 'high'
+        : technique === 'fillThenColour' && goal.porosity === 'high'
           ? // F11: low-strength on porous hair.
             ['demi', 'acidGloss']
-          : route === 'removeThenColour' || route === 'fillThenColour'
+          : technique === 'removeThenColour' || technique === 'fillThenColour'
             ? ['demi', 'acidGloss', 'permanent']
-            : coversGrey(task, route)
+            : coversGrey(goal, technique)
               ? ['permanent', 'express', 'demi']
-              : task.history.kind === 'untouched' && asksForRedOnNatural(task.natural, task.target.tone)
+              : goal.history.kind === 'untouched' && asksForRedOnNatural(goal.natural, goal.target.tone)
                 ? ['permanent', 'express', 'demi', 'acidGloss']
                 : ['demi', 'acidGloss', 'permanent', 'express'];
   // F13: what is to be blended, not covered.
-  if (task.target.grey === 'blend' && route === 'deposit') return ['demi'];
+  if (goal.target.grey === 'blend' && technique === 'deposit') return ['demi'];
   // A1: permanent over its own colour only makes it darker; what is coloured already has its grey covered.
-  if (route === 'refresh') return kinds;
-  if (overItsOwn(task))
-    return overOtherTone(task, route) ? ['demi', 'acidGloss', 'permanent'] : ['demi', 'acidGloss'];
-  if (!coversGrey(task, route)) return kinds;
-  return kinds.filter((kind) => task.greyShare <= greyLimitOf(kind as Line['kind']));
+  if (technique === 'refresh') return kinds;
+  if (overItsOwn(goal))
+    return overOtherTone(goal, technique) ? ['demi', 'acidGloss', 'permanent'] : ['demi', 'acidGloss'];
+  if (!coversGrey(goal, technique)) return kinds;
+  return kinds.filter((kind) => goal.greyShare <= greyLimitOf(kind as Line['kind']));
 }
 
 /**
  * @rule P3
  */
-function lightenerKinds({ natural, present, history, target, diameter, condition }: Task): ProductKind[] {
+function lightenerKinds({
+  natural,
+  present,
+  history,
+  target,
+  diameter,
+  condition,
+}: PlaceGoal): ProductKind[] {
   const weak = diameter === 'fine' || condition === 'weak' || condition === 'fair';
   const light = (history.kind === 'lightened' ? present : natural) >= 7;
   const levels = target.level - present;
@@ -183,21 +198,26 @@ function lightenerKinds({ natural, present, history, target, diameter, condition
 }
 
 /** What a route comes to on a part of the head, bowl after bowl. */
-export function layersOf(task: Task, route: Route, rules: HouseRules): Layer[] {
-  const { target } = task;
-  const plain = { need: null, aim: null, refresh: false };
-  const colour = (level: { min: number; max: number }, refresh = false): Layer => ({
+export function requiredMixes(goal: PlaceGoal, technique: Technique, rules: HouseRules): RequiredMix[] {
+  const { target } = goal;
+  const plain = { shadeRequest: null, aim: null, refresh: false };
+  const colour = (level: { min: number; max: number }, refresh = false): RequiredMix => ({
     role: 'colour',
-    products: colourKinds(task, route),
-    need: target.vivid ? null : colourNeed(task, route, rules, porous(task, route, level)),
+    products: colourKinds(goal, technique),
+    shadeRequest: target.vivid ? null : colourRequest(goal, technique, rules, porous(goal, technique, level)),
     aim: null,
     refresh,
   });
-  const lighten: Layer = { ...plain, role: 'lighten', products: lightenerKinds(task), aim: target.level };
+  const lighten: RequiredMix = {
+    ...plain,
+    role: 'lighten',
+    products: lightenerKinds(goal),
+    aim: target.level,
+  };
   const exactly = { min: target.level, max: target.level };
   const asToner = tonerLevels(target.level, rules);
   const toner = { min: Math.min(...asToner), max: Math.max(...asToner) };
-  switch (route) {
+  switch (technique) {
     case 'leave':
       return [];
     case 'gloss':
@@ -206,7 +226,7 @@ export function layersOf(task: Task, route: Route, rules: HouseRules): Layer[] {
           ...plain,
           role: 'colour',
           products: ['acidGloss', 'demi'],
-          need: {
+          shadeRequest: {
             levels: { min: 0, max: TOP_LEVEL },
             tone: { primary: 'neutral' },
             naturalShare: NO_SHARE,
@@ -221,9 +241,9 @@ export function layersOf(task: Task, route: Route, rules: HouseRules): Layer[] {
     case 'deposit':
       return [
         colour(
-          task.history.kind === 'lightened' && target.level >= task.present - 0.5
+          goal.history.kind === 'lightened' && target.level >= goal.present - 0.5
             ? toner
-            : overOtherTone(task, route) && overItsOwn(task)
+            : overOtherTone(goal, technique) && overItsOwn(goal)
               ? // Dye over dye is deeper than either: up to a level lighter is right.
                 { min: target.level, max: target.level + 1 }
               : exactly,
@@ -233,9 +253,9 @@ export function layersOf(task: Task, route: Route, rules: HouseRules): Layer[] {
       const { level } = shadeLevelFor(
         {
           // White strands have no level of their own that would pull the result (F2).
-          naturalLevel: toHalfLevel(task.natural + (target.level - task.natural) * task.greyShare),
+          naturalLevel: toHalfLevel(goal.natural + (target.level - goal.natural) * goal.greyShare),
           targetLevel: target.level,
-          porosity: task.porosity,
+          porosity: goal.porosity,
         },
         rules,
       );
@@ -247,7 +267,13 @@ export function layersOf(task: Task, route: Route, rules: HouseRules): Layer[] {
           ...plain,
           role: 'colour',
           products: ['highLift'],
-          need: { levels: exactly, tone: target.tone, naturalShare: NO_SHARE, covers: false, highLift: true },
+          shadeRequest: {
+            levels: exactly,
+            tone: target.tone,
+            naturalShare: NO_SHARE,
+            covers: false,
+            highLift: true,
+          },
         },
       ];
     case 'lightenThenTone':
@@ -255,10 +281,10 @@ export function layersOf(task: Task, route: Route, rules: HouseRules): Layer[] {
     case 'cleanseThenTone':
       return [{ ...plain, role: 'cleanse', products: ['lightenerGentle', 'lightenerStrong'] }, colour(toner)];
     case 'removeThenColour': {
-      const remove: Layer = { ...plain, role: 'remove', products: ['remover'] };
+      const remove: RequiredMix = { ...plain, role: 'remove', products: ['remover'] };
       const dark =
-        (task.history.kind === 'vivid' && target.level > task.present + 0.5) ||
-        (task.history.kind === 'coloured' && target.level > Math.max(task.natural, task.present) + 0.5);
+        (goal.history.kind === 'vivid' && target.level > goal.present + 0.5) ||
+        (goal.history.kind === 'coloured' && target.level > Math.max(goal.natural, goal.present) + 0.5);
       return dark ? [remove, lighten, colour(exactly)] : [remove, colour(exactly)];
     }
     case 'fillThenColour':
@@ -267,7 +293,7 @@ export function layersOf(task: Task, route: Route, rules: HouseRules): Layer[] {
           ...plain,
           role: 'fill',
           products: ['filler', 'demi', 'acidGloss'],
-          need: {
+          shadeRequest: {
             levels: { min: target.level, max: target.level + FILL_LIGHTER },
             tone: fillToneAt(target.level),
             naturalShare: NO_SHARE,
@@ -281,22 +307,22 @@ export function layersOf(task: Task, route: Route, rules: HouseRules): Layer[] {
 }
 
 /** A prediction is asked where warmth shows on the way: when hair lightens, is toned, or has warmth put back. */
-export function warmthLevelOf(task: Task, route: Route): number | null {
-  if (task.target.vivid) return null;
-  switch (route) {
+export function warmthLevelOf(goal: PlaceGoal, technique: Technique): number | null {
+  if (goal.target.vivid) return null;
+  switch (technique) {
     case 'liftWithColour':
     case 'highLift':
     case 'lightenThenTone':
     case 'fillThenColour':
-      return task.target.level;
+      return goal.target.level;
     case 'removeThenColour':
-      return task.target.level;
+      return goal.target.level;
     case 'deposit':
-      return task.history.kind === 'lightened' ? task.present : null;
+      return goal.history.kind === 'lightened' ? goal.present : null;
     default:
       return null;
   }
 }
 /** Whether the warmth that shows is used rather than cancelled (U3, F6). */
-export const keepsWarmth = (task: Task, route: Route) =>
-  route === 'fillThenColour' || keepsWarmthUnder(task.target.tone);
+export const keepsWarmth = (goal: PlaceGoal, technique: Technique) =>
+  technique === 'fillThenColour' || keepsWarmthUnder(goal.target.tone);

@@ -1,11 +1,11 @@
 import fc from 'fast-check';
-import type { Target, Past } from '../case';
+import type { Target, UppermostHistory } from '../case';
 import { type ToneFamily, TONE_FAMILIES } from '../colour';
 import { CONDITIONS, LEVELS_IN_ONE_VISIT } from '../process';
-import type { Task } from './place-goal';
-import { rulingsFor, rulingOn, ROUTES, type Route } from './technique';
+import type { PlaceGoal } from './place-goal';
+import { techniqueRulings, techniqueRuling, TECHNIQUES, type Technique } from './technique';
 
-const PLAIN: Task = {
+const PLAIN: PlaceGoal = {
   part: { zone: 'mids', woven: false, target: { level: 5, tone: { primary: 'neutral' } } },
   natural: 5,
   present: 5,
@@ -16,22 +16,22 @@ const PLAIN: Task = {
   diameter: 'medium',
   condition: 'strong',
   target: { level: 5, tone: { primary: 'neutral' } },
-  place: 'offScalp',
+  scalpContact: 'offScalp',
   lengthCm: 15,
 };
-const task = (change: Partial<Task>): Task => ({ ...PLAIN, ...change });
+const task = (change: Partial<PlaceGoal>): PlaceGoal => ({ ...PLAIN, ...change });
 const to = (level: number, primary: ToneFamily = 'neutral'): Target => ({ level, tone: { primary } });
-const coloured = (level: number, primary: ToneFamily = 'neutral', faded = 0): Past => ({
+const coloured = (level: number, primary: ToneFamily = 'neutral', faded = 0): UppermostHistory => ({
   kind: 'coloured',
   level,
   tone: { primary },
   faded,
 });
-const lightened = (level: number): Past => ({ kind: 'lightened', level });
-const allowedOn = (one: Task) =>
-  rulingsFor(one)
+const lightened = (level: number): UppermostHistory => ({ kind: 'lightened', level });
+const allowedOn = (goal: PlaceGoal) =>
+  techniqueRulings(goal)
     .filter(({ allowed }) => allowed)
-    .map(({ route }) => route);
+    .map(({ technique }) => technique);
 
 describe('what may be done with hair never coloured', () => {
   it('is left where it is as it is wished, and only tinted at its level', () => {
@@ -46,7 +46,7 @@ describe('what may be done with hair never coloured', () => {
     expect(allowedOn(task({ target: to(7, 'ash') }))).toEqual(['liftWithColour', 'lightenThenTone']);
     expect(allowedOn(task({ target: to(8, 'ash') }))).toEqual(['lightenThenTone', 'liftWithColour']);
     expect(allowedOn(task({ target: to(9, 'ash') }))).toEqual(['lightenThenTone']);
-    expect(rulingOn(task({ target: to(9) }), 'liftWithColour').reason).toMatchObject({
+    expect(techniqueRuling(task({ target: to(9) }), 'liftWithColour').reason).toMatchObject({
       code: 'route.beyondColour',
       params: { limit: 3, levels: 4 },
     });
@@ -54,7 +54,7 @@ describe('what may be done with hair never coloured', () => {
 
   it('takes high-lift from level 6 on, for three to five levels (D2)', () => {
     const from = (natural: number, level: number) =>
-      rulingOn(task({ natural, present: natural, target: to(level, 'pearl') }), 'highLift');
+      techniqueRuling(task({ natural, present: natural, target: to(level, 'pearl') }), 'highLift');
     expect(from(6, 9).allowed).toBe(true);
     expect(from(6, 10).allowed).toBe(true);
     expect(from(5, 9)).toMatchObject({ allowed: false, reason: { code: 'route.highLiftTooDark' } });
@@ -65,7 +65,10 @@ describe('what may be done with hair never coloured', () => {
     for (const condition of CONDITIONS) {
       const limit = LEVELS_IN_ONE_VISIT[condition];
       const asked = (levels: number) =>
-        rulingOn(task({ natural: 2, present: 2, condition, target: to(2 + levels) }), 'lightenThenTone');
+        techniqueRuling(
+          task({ natural: 2, present: 2, condition, target: to(2 + levels) }),
+          'lightenThenTone',
+        );
       if (limit >= 1) expect(asked(limit).allowed).toBe(true);
       expect(asked(limit + 1)).toMatchObject({ allowed: false, reason: { code: 'route.beyondCondition' } });
     }
@@ -81,11 +84,11 @@ describe('what may be done with hair that has a history', () => {
       'removeThenColour',
       'lightenThenTone',
     ]);
-    expect(rulingOn(task({ ...dark, target: to(8) }), 'lightenThenTone').reason.code).toBe(
+    expect(techniqueRuling(task({ ...dark, target: to(8) }), 'lightenThenTone').reason.code).toBe(
       'route.beyondCondition',
     );
     for (const route of ['liftWithColour', 'highLift'] as const)
-      expect(rulingOn(task({ ...dark, target: to(5) }), route)).toMatchObject({
+      expect(techniqueRuling(task({ ...dark, target: to(5) }), route)).toMatchObject({
         allowed: false,
         reason: { code: 'route.colourLiftsNothing', rule: 'P1' },
       });
@@ -96,7 +99,7 @@ describe('what may be done with hair that has a history', () => {
       task({ history: coloured(5, 'gold', faded), target: to(5, 'gold'), present: 5 });
     expect(allowedOn(gold(0.4))).toEqual(['refresh', 'deposit']);
     expect(allowedOn(gold(0))).toEqual(['leave', 'refresh', 'deposit']);
-    expect(rulingOn(gold(0.4), 'leave').reason.code).toBe('route.faded');
+    expect(techniqueRuling(gold(0.4), 'leave').reason.code).toBe('route.faded');
   });
 
   it('lightened hair more than two levels deeper is filled first (F6)', () => {
@@ -104,30 +107,33 @@ describe('what may be done with hair that has a history', () => {
       task({ natural: 6, present: 9, history: lightened(9), target: to(level) });
     expect(allowedOn(pale(7))).toEqual(['deposit']);
     expect(allowedOn(pale(6.5))).toEqual(['fillThenColour']);
-    expect(rulingOn(pale(6), 'deposit').reason.code).toBe('route.fillFirst');
-    expect(rulingOn(pale(8), 'fillThenColour').reason.code).toBe('route.nothingToFill');
+    expect(techniqueRuling(pale(6), 'deposit').reason.code).toBe('route.fillFirst');
+    expect(techniqueRuling(pale(8), 'fillThenColour').reason.code).toBe('route.nothingToFill');
   });
 
   it('lift on lifted hair is refused, in its own words (D7)', () => {
     const more = task({ natural: 5, present: 7, history: lightened(7), target: to(9, 'ash') });
-    expect(rulingOn(more, 'liftWithColour').reason).toMatchObject({ code: 'route.liftOnLift', rule: 'D7' });
+    expect(techniqueRuling(more, 'liftWithColour').reason).toMatchObject({
+      code: 'route.liftOnLift',
+      rule: 'D7',
+    });
     expect(allowedOn(more)).toEqual(['lightenThenTone']);
   });
 
   it('a ready-made dye goes out before anything else, but for a warm tone over it (P2, C6)', () => {
-    const pink: Past = { kind: 'vivid', level: 9, dye: 'directPink', faded: 0 };
+    const pink: UppermostHistory = { kind: 'vivid', level: 9, dye: 'directPink', faded: 0 };
     const over = (target: Target) => task({ present: 9, history: pink, target });
     expect(allowedOn(over(to(9, 'ash')))).toEqual(['removeThenColour']);
     expect(allowedOn(over(to(9, 'copper')))).toEqual(['removeThenColour', 'deposit']);
-    expect(rulingOn(over(to(9, 'copper')), 'liftWithColour').allowed).toBe(false);
+    expect(techniqueRuling(over(to(9, 'copper')), 'liftWithColour').allowed).toBe(false);
     const blue = { ...to(9), vivid: 'directBlue' as const };
     expect(allowedOn(over(blue))).toEqual(['removeThenColour']);
     expect(allowedOn(task({ present: 9, history: lightened(9), target: blue }))).toEqual(['deposit']);
-    expect(rulingOn(task({ target: blue }), 'deposit').reason.code).toBe('route.vividNeedsLight');
+    expect(techniqueRuling(task({ target: blue }), 'deposit').reason.code).toBe('route.vividNeedsLight');
   });
 });
 
-const anyTask: fc.Arbitrary<Task> = fc
+const anyTask: fc.Arbitrary<PlaceGoal> = fc
   .record({
     natural: fc.integer({ min: 2, max: 20 }).map((n) => n / 2),
     shown: fc.integer({ min: 2, max: 20 }).map((n) => n / 2),
@@ -140,7 +146,7 @@ const anyTask: fc.Arbitrary<Task> = fc
     condition: fc.constantFrom(...CONDITIONS),
   })
   .map(({ natural, shown, level, primary, kind, faded, vivid, greyShare, condition }) => {
-    const history: Past =
+    const history: UppermostHistory =
       kind === 'untouched'
         ? { kind }
         : kind === 'coloured'
@@ -156,13 +162,13 @@ const anyTask: fc.Arbitrary<Task> = fc
 describe('the rulings on any hair', () => {
   it('name each route once, always say something, and know every route asked for', () => {
     fc.assert(
-      fc.property(anyTask, (one) => {
-        const routes = rulingsFor(one).map(({ route }) => route);
-        expect(new Set(routes).size).toBe(routes.length);
-        expect(routes.length).toBeGreaterThan(0);
-        for (const route of ROUTES) {
-          const ruling = rulingOn(one, route);
-          expect(ruling.route).toBe(route);
+      fc.property(anyTask, (goal) => {
+        const techniques = techniqueRulings(goal).map(({ technique }) => technique);
+        expect(new Set(techniques).size).toBe(techniques.length);
+        expect(techniques.length).toBeGreaterThan(0);
+        for (const technique of TECHNIQUES) {
+          const ruling = techniqueRuling(goal, technique);
+          expect(ruling.technique).toBe(technique);
           expect(ruling.reason.rule).toMatch(/^[A-Z]\d+$/);
         }
       }),
@@ -170,33 +176,33 @@ describe('the rulings on any hair', () => {
   });
 
   it('never lift by colour what has been coloured or lightened, nor beyond 10', () => {
-    const byColour: Route[] = ['liftWithColour', 'highLift'];
+    const byColour: Technique[] = ['liftWithColour', 'highLift'];
     fc.assert(
-      fc.property(anyTask, (one) => {
-        const allowed = allowedOn(one).filter((route) => byColour.includes(route));
-        if (one.history.kind !== 'untouched') expect(allowed).toEqual([]);
-        if (one.target.level > 10) expect(allowed).not.toContain('liftWithColour');
+      fc.property(anyTask, (goal) => {
+        const allowed = allowedOn(goal).filter((technique) => byColour.includes(technique));
+        if (goal.history.kind !== 'untouched') expect(allowed).toEqual([]);
+        if (goal.target.level > 10) expect(allowed).not.toContain('liftWithColour');
       }),
     );
   });
 
   it('lighten only where the hair is to be lighter, and within what its condition allows', () => {
     fc.assert(
-      fc.property(anyTask, (one) => {
-        if (!allowedOn(one).includes('lightenThenTone')) return;
-        const levels = one.target.level - one.present;
+      fc.property(anyTask, (goal) => {
+        if (!allowedOn(goal).includes('lightenThenTone')) return;
+        const levels = goal.target.level - goal.present;
         expect(levels).toBeGreaterThan(0);
-        expect(levels).toBeLessThanOrEqual(LEVELS_IN_ONE_VISIT[one.condition]);
+        expect(levels).toBeLessThanOrEqual(LEVELS_IN_ONE_VISIT[goal.condition]);
       }),
     );
   });
 
   it('allow no more when the hair is in a worse condition', () => {
     fc.assert(
-      fc.property(anyTask, (one) => {
-        const best = allowedOn({ ...one, condition: 'strong' });
+      fc.property(anyTask, (goal) => {
+        const best = allowedOn({ ...goal, condition: 'strong' });
         for (const condition of CONDITIONS)
-          for (const route of allowedOn({ ...one, condition })) expect(best).toContain(route);
+          for (const technique of allowedOn({ ...goal, condition })) expect(best).toContain(technique);
       }),
     );
   });

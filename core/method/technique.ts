@@ -3,10 +3,10 @@ import type { DirectDye } from '../hair';
 import { levelsInOneVisit, THROUGH_DYE_COUNTS } from '../process';
 import { type Reason, reason } from '../reason';
 import { PERMANENT_LIFT, hasGreyToCover } from '../rules';
-import { type Task, ALL_WHITE } from './place-goal';
+import { type PlaceGoal, WHITE_HAIR } from './place-goal';
 
 /** Section 1.4: what can be done with a zone. */
-export const ROUTES = [
+export const TECHNIQUES = [
   'leave',
   'gloss',
   'deposit',
@@ -18,10 +18,10 @@ export const ROUTES = [
   'removeThenColour',
   'fillThenColour',
 ] as const;
-export type Route = (typeof ROUTES)[number];
+export type Technique = (typeof TECHNIQUES)[number];
 
-export interface RouteRuling {
-  route: Route;
+export interface TechniqueRuling {
+  technique: Technique;
   allowed: boolean;
   /** Why it is right here, or the rule that forbids it. */
   reason: Reason;
@@ -55,17 +55,17 @@ const HALF_GONE = 0.5;
 
 /** From this share on colour has faded enough to be refreshed. */
 const FADED = 0.2;
-const isFaded = ({ history }: Task) => history.kind === 'coloured' && history.faded >= FADED;
-const sameTone = ({ history, target }: Task) =>
+const isFaded = ({ history }: PlaceGoal) => history.kind === 'coloured' && history.faded >= FADED;
+const sameTone = ({ history, target }: PlaceGoal) =>
   history.kind === 'coloured' && !target.vivid && history.tone.primary === target.tone.primary;
-const asGrown = ({ history, target, greyShare }: Task) =>
+const asGrown = ({ history, target, greyShare }: PlaceGoal) =>
   history.kind === 'untouched' &&
   target.tone.primary === 'neutral' &&
   !target.vivid &&
   !hasGreyToCover(greyShare);
 
 /** Levels that lightener may move a part in one visit: by its condition, half as far through permanent dye (C4). */
-export const levelsToday = ({ condition, history }: Pick<Task, 'condition' | 'history'>): number => {
+export const levelsToday = ({ condition, history }: Pick<PlaceGoal, 'condition' | 'history'>): number => {
   const bears = levelsInOneVisit(condition, history.kind === 'lightened' || history.kind === 'vivid');
   return history.kind === 'coloured' ? bears / THROUGH_DYE_COUNTS : bears;
 };
@@ -74,18 +74,23 @@ export const levelsToday = ({ condition, history }: Pick<Task, 'condition' | 'hi
  * How each route stands for a part of a head under the rules of the craft (section 7, P1, P2, C4). Only routes that
  * have a say here are listed; the allowed ones come in the order in which they are preferred.
  */
-export function rulingsFor(task: Task): RouteRuling[] {
-  const { natural, present, history, target, condition } = task;
+export function techniqueRulings(goal: PlaceGoal): TechniqueRuling[] {
+  const { natural, present, history, target, condition } = goal;
   const up = target.level - present;
-  const limit = levelsToday(task);
+  const limit = levelsToday(goal);
   const palest = target.level > TOP_OF_TEN;
   const pale = palest && present < PALEST_FROM.lightener;
-  const found: RouteRuling[] = [];
-  const say = (route: Route, allowed: boolean, code: string, rule: string, params: Reason['params'] = {}) =>
-    found.push({ route, allowed, reason: reason(`route.${code}`, rule, params) });
+  const found: TechniqueRuling[] = [];
+  const say = (
+    technique: Technique,
+    allowed: boolean,
+    code: string,
+    rule: string,
+    params: Reason['params'] = {},
+  ) => found.push({ technique, allowed, reason: reason(`route.${code}`, rule, params) });
   const lighten = (from = present) => {
     const levels = target.level - from;
-    if (history.kind === 'untouched' && task.greyShare >= ALL_WHITE.from)
+    if (history.kind === 'untouched' && goal.greyShare >= WHITE_HAIR.from)
       say('lightenThenTone', false, 'whiteNotLifted', 'F8');
     else if (pale)
       say('lightenThenTone', false, 'palestNeedsLight', 'L1', {
@@ -136,8 +141,8 @@ export function rulingsFor(task: Task): RouteRuling[] {
       return found;
     }
   }
-  if (Math.abs(up) <= SAME_LEVEL && (sameTone(task) || asGrown(task))) {
-    if (isFaded(task)) {
+  if (Math.abs(up) <= SAME_LEVEL && (sameTone(goal) || asGrown(goal))) {
+    if (isFaded(goal)) {
       say('refresh', true, 'refresh', 'A1');
       say('leave', false, 'faded', 'A1');
     } else {
@@ -158,7 +163,7 @@ export function rulingsFor(task: Task): RouteRuling[] {
       say('liftWithColour', true, 'lift', 'F2', { levels: up });
     // Another tone on the hair is deposited over where the sum lands; where it does not, it is taken out first.
     if (history.kind === 'coloured') {
-      const other = history.tone.primary !== 'neutral' && !sameTone(task);
+      const other = history.tone.primary !== 'neutral' && !sameTone(goal);
       say('removeThenColour', other, other ? 'removeTone' : 'nothingToRemove', 'C6');
     }
   } else if (history.kind === 'coloured') {
@@ -203,7 +208,12 @@ export function rulingsFor(task: Task): RouteRuling[] {
     if (natural < HIGH_LIFT_FROM) say('highLift', false, 'highLiftTooDark', 'D2', { natural });
     say('deposit', false, 'tonerCannotLighten', 'F4', { levels: up });
   }
-  if (!untouchedOrBare && !pale && !found.some(({ route }) => route === 'lightenThenTone') && up > SAME_LEVEL)
+  if (
+    !untouchedOrBare &&
+    !pale &&
+    !found.some(({ technique }) => technique === 'lightenThenTone') &&
+    up > SAME_LEVEL
+  )
     say(
       'lightenThenTone',
       up <= limit,
@@ -215,14 +225,15 @@ export function rulingsFor(task: Task): RouteRuling[] {
         condition,
       },
     );
-  if (!found.some(({ route }) => route === 'leave')) say('leave', false, 'notDone', 'F1', { levels: up });
+  if (!found.some(({ technique }) => technique === 'leave'))
+    say('leave', false, 'notDone', 'F1', { levels: up });
   return found;
 }
 
 /** The ruling on a route; a route nobody would think of here is ruled out with a plain reason. */
-export const rulingOn = (task: Task, route: Route): RouteRuling =>
-  rulingsFor(task).find((ruling) => ruling.route === route) ?? {
-    route,
+export const techniqueRuling = (goal: PlaceGoal, technique: Technique): TechniqueRuling =>
+  techniqueRulings(goal).find((ruling) => ruling.technique === technique) ?? {
+    technique,
     allowed: false,
-    reason: reason('route.notHere', 'F1', { route }),
+    reason: reason('route.notHere', 'F1', { route: technique }),
   };

@@ -28,7 +28,7 @@ import { stripped } from './strip';
 const { exp, log, max, min, sqrt } = Math;
 
 /** One coat lying on one place: what it can do at most, fixed when it is put on. */
-export interface Application {
+export interface AppliedCoat {
   coat: Coat;
   start: Strand;
   /** Pace against medium hair in a room, 1 for that. */
@@ -41,7 +41,7 @@ export interface Application {
   /** Fraction 0–1 of the hair that is covered. */
   coverage: number;
   /** The same coat on the hair between that an earlier thin one missed. */
-  onSpots: readonly { fraction: number; application: Application }[];
+  onSpots: readonly { fraction: number; application: AppliedCoat }[];
 }
 
 /** Dose the natural pigment has had so far. */
@@ -83,7 +83,7 @@ function doseOf(coat: Coat, start: Strand, pace: number): { dose: number; tauMin
 }
 
 /** Puts a coat on a place. */
-export function apply(coat: Coat, start: Strand): Application {
+export function apply(coat: Coat, start: Strand): AppliedCoat {
   const pace = paceOf(start, coat);
   const { dose, tauMinutes } = doseOf(coat, start, pace);
   return {
@@ -111,7 +111,7 @@ export const LATE_HEAT_FROM = 10;
  * Minutes of full-rate work of a coat. Heat adds a third to the rate; at the scalp, which is warm by then, late heat
  * adds more: that is why heat comes early, and the hair cools down (R4).
  */
-function workOf({ coat, start }: Application, minutes: number, { early, late }: Heated): number {
+function workOf({ coat, start }: AppliedCoat, minutes: number, { early, late }: Heated): number {
   const lateAdds = atScalp(start) ? FIGURES.model.heatAtScalpLate : 1;
   return workedMinutes(coat, minutes) + (HEAT_PACE - 1) * (early + lateAdds * late);
 }
@@ -128,7 +128,7 @@ const formedAt = (worked: number, tauMinutes: number, fullMinutes: number) =>
 const WHITE_FULL_MINUTES = 45;
 
 /** Strength lost to a coat, as an exponent: with the dose, and with every minute under alkali, dry or not (R8). */
-function hurtOf({ coat, start }: Application, done: number, minutes: number): number {
+function hurtOf({ coat, start }: AppliedCoat, done: number, minutes: number): number {
   const { mix, isProtected } = coat;
   const product = PRODUCTS[mix.product];
   const figures = FIGURES.model;
@@ -149,7 +149,7 @@ function hurtOf({ coat, start }: Application, done: number, minutes: number): nu
 const TRACE = 1e-4;
 
 /** The hair the coat reached, after so many minutes. */
-function reachedHair(application: Application, minutes: number, heated: Heated): Strand {
+function reachedHair(application: AppliedCoat, minutes: number, heated: Heated): Strand {
   const { coat, start, dose, rate, tauMinutes, deposit } = application;
   const product = PRODUCTS[coat.mix.product];
   const figures = FIGURES.model;
@@ -162,8 +162,8 @@ function reachedHair(application: Application, minutes: number, heated: Heated):
     const pace = coat.mix.product === 'remover' ? 1 : sqrt(max(2, coat.mix.developerVol) / 20);
     const full = reached(50, product.strips.tauMinutes);
     const spent = (pace * reached(worked * rate, product.strips.tauMinutes)) / full;
-    const kept = coat.isProtected ? figures.protectedLift : 1;
-    layers = layers.map((layer) => stripped(layer, product, spent * kept));
+    const value = coat.isProtected ? figures.protectedLift : 1;
+    layers = layers.map((layer) => stripped(layer, product, spent * value));
   }
   if (deposit && product.dye) {
     const pace = sqrt(rate);
@@ -208,7 +208,7 @@ const MOST_SPOTS = 4;
  * The strand after a coat has lain on it for so many minutes. A function of the start and the total, never of steps:
  * splitting a time changes nothing. A thin coat leaves spots: hair between that is as it was (R8).
  */
-export function strandAfter(application: Application, minutes: number, heated: Heated = NO_HEAT): Strand {
+export function strandAfter(application: AppliedCoat, minutes: number, heated: Heated = NO_HEAT): Strand {
   const { start, coverage, onSpots } = application;
   if (minutes <= 0) return start;
   const own = reachedHair(application, minutes, heated);

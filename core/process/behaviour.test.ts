@@ -1,6 +1,6 @@
 import { differenceOf, labOf, labOfRgb, spectrum, toneLab } from '../colour';
 import { naturalStrand, labOfStrand, levelOfStrand, reflectanceOf, naturalPigment, NO_DYE } from '../hair';
-import { after, powder, permanent, toner } from '../testing/bowls';
+import { after, powder, permanent, tonerMix } from '../testing/bowls';
 import { figurePaths, sourceOf, FIGURE_SOURCES } from './figure-sources';
 import { FIGURES } from './figures';
 import { BEHAVIOUR } from './tests/behaviour-rows';
@@ -94,7 +94,9 @@ it('wrong bowls land visibly elsewhere, in the expected direction', () => {
   expect(land(permanent('7:7', 30), brown, 12).b).toBeGreaterThan(right.b + 5);
   expect(land(permanent('5:1', 20), greyHead, 45).l).toBeGreaterThan(gold5.l + 8);
   const porous = naturalStrand(8, { porosity: 'high', diameter: 'fine' });
-  expect(differenceOf(land(toner('6-O 7-O'), porous, 20), toneLab(6, { primary: 'beige' }))).toBeLessThan(9);
+  expect(differenceOf(land(tonerMix('6-O 7-O'), porous, 20), toneLab(6, { primary: 'beige' }))).toBeLessThan(
+    9,
+  );
 });
 
 it('every place of a head goes by its own plan', () => {

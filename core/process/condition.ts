@@ -13,11 +13,11 @@ const RUNS_OVER = 0.88;
 type Tested = Pick<Strand, 'damage' | 'moisture'>;
 
 /** What a wet strand does when it is stretched gently (C1). */
-export const STRETCHES = ['returns', 'snaps', 'runsOn', 'curls'] as const;
-export type Stretch = (typeof STRETCHES)[number];
+export const STRETCH_OUTCOMES = ['returns', 'snaps', 'runsOn', 'curls'] as const;
+export type StretchOutcome = (typeof STRETCH_OUTCOMES)[number];
 
 export interface StretchTest {
-  outcome: Stretch;
+  outcome: StretchOutcome;
   /** Fraction of its length the strand stretches before it gives or is let go. */
   stretches: number;
   /** Fraction 0–1 of that which it takes back; 0 for hair that snaps. */

@@ -2,7 +2,7 @@ import {
   type DyeKind,
   type Dye,
   type Warmth,
-  scaled,
+  scaledDye,
   combine,
   NO_DYE,
   NO_WARMTH,
@@ -23,7 +23,7 @@ import {
 } from '../hair';
 import { type Coat, thinnessOf, freshnessOf } from './coat';
 import { FIGURES } from './figures';
-import { REFERENCE_RATIO, type Mix, naturalOf, extraNaturalOf, depthOf } from './mix';
+import { REFERENCE_RATIO, type Mix, naturalShareOfMix, extraNaturalShare, mixDepth } from './mix';
 import { type ProductKind, PRODUCTS } from './products';
 import { warmthLess, shadeLoad, warmthBeyondNatural } from './shade-load';
 
@@ -67,7 +67,7 @@ function withRoom(load: Dye, by: number, there: Dye): Dye {
   const { toneHolds } = FIGURES.model;
   const added = (name: 'blue' | 'red' | 'yellow') =>
     load[name] > 0 ? by * load[name] * max(0, 1 - there[name] / (toneHolds * load[name])) : 0;
-  return { ...scaled(load, by), blue: added('blue'), red: added('red'), yellow: added('yellow') };
+  return { ...scaledDye(load, by), blue: added('blue'), red: added('red'), yellow: added('yellow') };
 }
 
 /** Zero below, x above, and smooth between; far above the exponential is not needed and would overflow. */
@@ -121,8 +121,8 @@ function ofDirect({ mix }: Coat, start: Strand, strength: number): Deposit {
   const taken = (vividOnDark + (1 - vividOnDark) * exposureOf(start)) * uptakeOf(start.porosity);
   return {
     kind: 'direct',
-    dye: scaled(vivid, taken),
-    dyeOnWhite: scaled(vivid, PRODUCTS.direct.coversWhite),
+    dye: scaledDye(vivid, taken),
+    dyeOnWhite: scaledDye(vivid, PRODUCTS.direct.coversWhite),
     masks: NO_WARMTH,
     fills: NO_WARMTH,
   };
@@ -196,8 +196,9 @@ function coversWhite(mix: Mix, strand: Strand, strength: number, low: boolean): 
   const product = PRODUCTS[mix.product];
   if (low) return min(1, product.coversWhite * strength);
   const opened = min(1, max(0.1, whiteAtTen + (1 - whiteAtTen) * ((mix.developerVol - 10) / 10)));
-  const takes = product.coversWhite + whiteNatural * naturalOf(mix) + whiteExtra * extraNaturalOf(mix);
-  const plain = min(1 + whiteExtra * extraNaturalOf(mix), takes);
+  const takes =
+    product.coversWhite + whiteNatural * naturalShareOfMix(mix) + whiteExtra * extraNaturalShare(mix);
+  const plain = min(1 + whiteExtra * extraNaturalShare(mix), takes);
   return min(1, plain * opened * (1 - whiteResists * strand.resistance) * strength);
 }
 
@@ -239,7 +240,7 @@ export function depositOf(coat: Coat, start: Strand, dose: number): Deposit | nu
   const strength = strengthOf(coat);
   if (mix.product === 'direct') return ofDirect(coat, start, strength);
   if (mix.product === 'filler') return ofFiller(coat, start, strength);
-  const level = depthOf(mix);
+  const level = mixDepth(mix);
   const kind = KIND[mix.product]!;
   const low = kind === 'demi' || kind === 'acidGloss';
   const figures = FIGURES.model;

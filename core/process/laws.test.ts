@@ -1,10 +1,10 @@
 import fc from 'fast-check';
 import { TONE_FAMILIES, rgbOf } from '../colour';
 import {
-  type PastLayer,
+  type HistoryLayer,
   YELLOWS,
   type Yellow,
-  PAST_COLOURS,
+  HISTORY_COLOURS,
   TREATMENTS,
   DIRECT_DYES,
   DYES,
@@ -25,13 +25,13 @@ import {
   DAMAGE_LIMITS,
   stretchTest,
   conditionOf,
-  STRETCHES,
+  STRETCH_OUTCOMES,
   CONDITIONS,
   levelsInOneVisit,
   isGivingWay,
   treated,
 } from './condition';
-import { withPast } from './past-services';
+import { withHistory } from './past-services';
 import type { Mix } from './mix';
 import { PRODUCT_KINDS, PRODUCTS, isLightener } from './products';
 import { shadeLoad } from './shade-load';
@@ -41,14 +41,14 @@ const ROUNDING = 1e-9;
 const unit = fc.double({ min: 0, max: 1, noNaN: true });
 const level = fc.integer({ min: 2, max: 20 }).map((n) => n / 2);
 const toneOf = fc.constantFrom(...TONE_FAMILIES).map((primary) => ({ primary }));
-const pastLayers: fc.Arbitrary<PastLayer> = fc.oneof(
+const pastLayers: fc.Arbitrary<HistoryLayer> = fc.oneof(
   fc.record({
     kind: fc.constant('lightened' as const),
     level: fc.integer({ min: 10, max: 20 }).map((n) => n / 2),
     yellow: fc.constantFrom(...(Object.keys(YELLOWS) as Yellow[])),
   }),
   fc.record({
-    kind: fc.constantFrom(...PAST_COLOURS),
+    kind: fc.constantFrom(...HISTORY_COLOURS),
     level,
     tone: toneOf,
     times: fc.integer({ min: 1, max: 2 }),
@@ -75,7 +75,7 @@ const strands: fc.Arbitrary<Strand> = fc
     damage: fc.option(fc.double({ min: 0, max: 0.9, noNaN: true })),
   })
   .map(({ level: grown, past, damage, ...rest }) => {
-    const strand = withPast(naturalStrand(grown, rest), past);
+    const strand = withHistory(naturalStrand(grown, rest), past);
     return damage === null ? strand : { ...strand, damage };
   });
 const allShades = SHIPPED_LINES.flatMap(shadesOf);
@@ -108,15 +108,15 @@ describe('laws of the process', () => {
     fc.assert(
       fc.property(coats, strands, minutes, (coat, strand, time) => {
         const result = after(coat, strand, time);
-        for (const one of everywhere(result)) {
+        for (const strand of everywhere(result)) {
           for (const where of ['dye', 'dyeOnWhite'] as const)
-            for (const name of DYES) expect(dyeOf(one, where)[name]).toBeGreaterThanOrEqual(-ROUNDING);
-          for (const { masks, fills, held } of one.layers) {
+            for (const name of DYES) expect(dyeOf(strand, where)[name]).toBeGreaterThanOrEqual(-ROUNDING);
+          for (const { masks, fills, held } of strand.layers) {
             for (const amount of [masks.red, masks.yellow, fills.red, fills.yellow])
               expect(amount).toBeGreaterThanOrEqual(-ROUNDING);
             expect(held >= -ROUNDING && held <= 1 + ROUNDING).toBe(true);
           }
-          for (const part of [one.damage, one.porosity, one.moisture, one.surface])
+          for (const part of [strand.damage, strand.porosity, strand.moisture, strand.surface])
             expect(part >= 0 && part <= 1).toBe(true);
         }
         const lab = labOfStrand(result);
@@ -260,11 +260,11 @@ describe('condition (C1, C4)', () => {
     expect(outcome(0.3, 0.95)).toBe('returns');
     expect(outcome(0.7, 0.6)).toBe('curls');
     const all = [outcome(0, sound), outcome(0, 0.1), outcome(0.5, 0.95), outcome(0.8, 0.5)];
-    expect(all).toEqual([...STRETCHES]);
+    expect(all).toEqual([...STRETCH_OUTCOMES]);
   });
 
   it('lightener moves 7, 4 and 2 levels, and none where hair gives way or weak hair was lightened before', () => {
-    expect(CONDITIONS.map((one) => levelsInOneVisit(one, false))).toEqual([7, 4, 2, 0, 0, 0]);
+    expect(CONDITIONS.map((condition) => levelsInOneVisit(condition, false))).toEqual([7, 4, 2, 0, 0, 0]);
     expect(levelsInOneVisit('weak', true)).toBe(0);
     expect(levelsInOneVisit('fair', true)).toBe(4);
     expect(CONDITIONS.filter(isGivingWay)).toEqual(['brittle', 'overSoft', 'failed']);
@@ -310,7 +310,7 @@ describe('permanent colour on hair that was lightened (D7)', () => {
     fc.assert(
       fc.property(starts, fc.integer({ min: 4, max: 9 }), (start, shade) => {
         const levels = [10, 20, 30, 40].map((vol) => on(shade, vol, start));
-        levels.slice(1).forEach((one, i) => expect(one).toBeGreaterThan(levels[i] - 0.05));
+        levels.slice(1).forEach((value, i) => expect(value).toBeGreaterThan(levels[i] - 0.05));
         if (shade <= levelOfStrand(start) - 2) expect(levels[1]).toBeLessThan(levelOfStrand(start) - 1);
       }),
     );

@@ -35,10 +35,10 @@ export const VIVID_LOAD = 1.4;
 /** Ratio the products' dye strengths were fitted at. */
 export const REFERENCE_RATIO = 1.5;
 
-export const depthOf = (mix: Mix) => mixLevel(mix.shades);
-export const naturalOf = (mix: Mix) => naturalShare(mix.shades);
+export const mixDepth = (mix: Mix) => mixLevel(mix.shades);
+export const naturalShareOfMix = (mix: Mix) => naturalShare(mix.shades);
 /** Fraction 0–1 of extra-pigment naturals among the shades (T2, F8). */
-export function extraNaturalOf({ shades }: Mix): number {
+export function extraNaturalShare({ shades }: Mix): number {
   const all = shades.reduce((sum, { parts }) => sum + parts, 0);
   if (all <= 0) return 0;
   return (

@@ -1,6 +1,6 @@
 import type { Tone } from '../colour';
 import {
-  type PastLayer,
+  type HistoryLayer,
   type Yellow,
   YELLOWS,
   type Strand,
@@ -16,7 +16,7 @@ import type { Coat } from './coat';
 import { treated } from './condition';
 import { type Mix, VIVID_LOAD } from './mix';
 
-type Coloured = Extract<PastLayer, { level: number; tone: Tone }>;
+type Coloured = Extract<HistoryLayer, { level: number; tone: Tone }>;
 
 const LIGHTENER: Mix = { product: 'lightenerStrong', shades: [], developerVol: 20, ratio: 2 };
 const LIGHTEN_MINUTES = 45;
@@ -112,7 +112,7 @@ function broughtTo(level: number, strand: Strand): Strand {
   return withBrown((low + high) / 2);
 }
 
-function laid(strand: Strand, layer: PastLayer): Strand {
+function laid(strand: Strand, layer: HistoryLayer): Strand {
   switch (layer.kind) {
     case 'lightened':
       return lightenTo(strand, layer.level, layer.yellow ?? 'usual');
@@ -141,4 +141,4 @@ function laid(strand: Strand, layer: PastLayer): Strand {
 }
 
 /** Hair as it comes in: what was done to it before laid down by the process that services use, oldest first. */
-export const withPast = (grown: Strand, past: readonly PastLayer[]): Strand => past.reduce(laid, grown);
+export const withHistory = (grown: Strand, past: readonly HistoryLayer[]): Strand => past.reduce(laid, grown);

@@ -8,8 +8,8 @@ import {
   NO_DYE,
   NO_WARMTH,
 } from '../hair';
-import { after, permanent, toner, shades, remover, cleanse, gentlePowder, powder } from '../testing/bowls';
-import { withPast } from './past-services';
+import { after, permanent, tonerMix, shades, remover, cleanse, gentlePowder, powder } from '../testing/bowls';
+import { withHistory } from './past-services';
 import type { Mix } from './mix';
 import { liftCurve, PRODUCTS } from './products';
 import { zoneAt } from './zone-timeline';
@@ -46,7 +46,7 @@ describe('what each product can do (section 6)', () => {
   });
 
   it('a demi shifts natural hair hardly, a gloss not at all', () => {
-    expect(Math.abs(level(after(toner('Glass'), naturalStrand(5), 20)) - 5)).toBeLessThan(0.15);
+    expect(Math.abs(level(after(tonerMix('Glass'), naturalStrand(5), 20)) - 5)).toBeLessThan(0.15);
     const gloss = after(
       plain('acidGloss', { shades: shades('quillet', 'Glass'), developerVol: 7 }),
       naturalStrand(5),
@@ -91,13 +91,15 @@ describe('what each product can do (section 6)', () => {
 
   it('what has sat for years hardly leaves (P7)', () => {
     const start = (held: number) =>
-      withPast(naturalStrand(6), [{ kind: 'permanent', level: 3, tone: { primary: 'neutral' }, held }]);
+      withHistory(naturalStrand(6), [{ kind: 'permanent', level: 3, tone: { primary: 'neutral' }, held }]);
     const back = (held: number) => level(after(remover, start(held), 20)) - level(start(held));
     expect(back(0.8)).toBeLessThan(back(0) / 2);
   });
 
   it('a wet cleanse does next to nothing on hair that was never lightened (P8)', () => {
-    const dyed = withPast(naturalStrand(6), [{ kind: 'permanent', level: 5, tone: { primary: 'neutral' } }]);
+    const dyed = withHistory(naturalStrand(6), [
+      { kind: 'permanent', level: 5, tone: { primary: 'neutral' } },
+    ]);
     expect(Math.abs(level(after(cleanse, dyed, 15)) - level(dyed))).toBeLessThan(0.3);
     expect(after(cleanse, dyed, 15).damage).toBeLessThan(after(gentlePowder(20), dyed, 15).damage / 4);
   });

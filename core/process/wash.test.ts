@@ -1,12 +1,12 @@
 import fc from 'fast-check';
 import { naturalStrand, dyeOf, levelOfStrand, POROSITY_OF, loadOf } from '../hair';
-import { after, toner, permanent } from '../testing/bowls';
-import { withPast } from './past-services';
+import { after, tonerMix, permanent } from '../testing/bowls';
+import { withHistory } from './past-services';
 import { washed, sealed } from './wash';
 import { zoneAt } from './zone-timeline';
 
-const pale = withPast(naturalStrand(6), [{ kind: 'lightened', level: 9 }]);
-const toned = after(toner('9-U'), pale, 20);
+const pale = withHistory(naturalStrand(6), [{ kind: 'lightened', level: 9 }]);
+const toned = after(tonerMix('9-U'), pale, 20);
 const load = (strand: typeof toned) => loadOf(dyeOf(strand));
 
 describe('washing', () => {
@@ -49,7 +49,7 @@ describe('sealing', () => {
   });
 
   it('and washing take off what lies there, as a rinse does', () => {
-    const coat = { mix: toner('9-U') };
+    const coat = { mix: tonerMix('9-U') };
     const plan = (end: 'rinse' | 'seal' | 'wash') => ({
       start: pale,
       events: [

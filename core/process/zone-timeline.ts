@@ -1,5 +1,5 @@
 import type { Treatment, Strand } from '../hair';
-import { type Application, type Heated, LATE_HEAT_FROM, strandAfter, apply } from './apply';
+import { type AppliedCoat, type Heated, LATE_HEAT_FROM, strandAfter, apply } from './apply';
 import type { Coat } from './coat';
 import { treated } from './condition';
 import type { Mix } from './mix';
@@ -36,7 +36,7 @@ export const EMULSIFIED = 0.5;
 interface Span {
   from: number;
   strand: Strand;
-  under: { application: Application; since: number } | null;
+  under: { application: AppliedCoat; since: number } | null;
 }
 interface Compiled {
   spans: Span[];

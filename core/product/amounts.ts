@@ -33,7 +33,7 @@ export function amountGuide(service: Service, density: Density): { minGrams: num
 }
 
 /** M1. A ratio "1 : r" is colour to developer by weight; here it is carried as r, developer parts to one of colour. */
-export interface Bowl {
+export interface MixedGrams {
   colourGrams: number;
   developerGrams: number;
   totalGrams: number;
@@ -44,7 +44,7 @@ function positive(value: number, name: string): void {
 }
 
 /** Total = colour × (1 + r). @throws RangeError unless both are positive. */
-export function bowlFromColour(colourGrams: number, ratio: number): Bowl {
+export function bowlFromColour(colourGrams: number, ratio: number): MixedGrams {
   positive(colourGrams, 'colourGrams');
   positive(ratio, 'ratio');
   return { colourGrams, developerGrams: colourGrams * ratio, totalGrams: colourGrams * (1 + ratio) };
@@ -54,7 +54,7 @@ export function bowlFromColour(colourGrams: number, ratio: number): Bowl {
  * Colour = total ÷ (1 + r). @throws RangeError unless both are positive.
  * @rule M1
  */
-export function bowlFromTotal(totalGrams: number, ratio: number): Bowl {
+export function bowlFromTotal(totalGrams: number, ratio: number): MixedGrams {
   positive(totalGrams, 'totalGrams');
   positive(ratio, 'ratio');
   const colourGrams = totalGrams / (1 + ratio);

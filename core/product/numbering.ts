@@ -25,7 +25,7 @@ export interface Shade {
   dye?: DirectDye;
 }
 
-export type Reading = { ok: true; shade: Shade } | { ok: false; reason: Reason };
+export type LabelReading = { ok: true; shade: Shade } | { ok: false; reason: Reason };
 
 const isLevel = (text: string) => /^\d+$/.test(text) && Number(text) >= 1 && Number(text) <= 12;
 
@@ -47,9 +47,9 @@ export function splitLabel(
   const parts = [2, 1].map((digits) => ({ level: label.slice(0, digits), signs: label.slice(digits) }));
   return (
     parts.find(
-      (one) => isLevel(one.level) && one.signs !== '' && [...one.signs].every((sign) => signs[sign]),
+      (part) => isLevel(part.level) && part.signs !== '' && [...part.signs].every((sign) => signs[sign]),
     ) ??
-    parts.find((one) => isLevel(one.level) && one.signs !== '') ??
+    parts.find((part) => isLevel(part.level) && part.signs !== '') ??
     null
   );
 }
@@ -59,7 +59,7 @@ export function splitLabel(
  * Fails with a reason that says which part could not be read.
  * @rule T2
  */
-export function readLabel(line: Pick<Line, 'key'>, label: string): Reading {
+export function readLabel(line: Pick<Line, 'key'>, label: string): LabelReading {
   const { signs, clear } = line.key;
   if (clear !== undefined && label === clear) {
     return { ok: true, shade: { label, series: 'clear', level: null, tone: { primary: 'neutral' } } };

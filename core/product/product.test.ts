@@ -32,12 +32,12 @@ describe('shipped lines', () => {
   });
 
   it('have different keys: no sign and no separator means the same in two of them (T2)', () => {
-    for (const one of FORMULA_LINES)
+    for (const line of FORMULA_LINES)
       for (const other of FORMULA_LINES) {
-        if (one === other) continue;
-        expect(one.key.separator).not.toBe(other.key.separator);
-        for (const [sign, family] of Object.entries(one.key.signs))
-          expect([one.name, sign, other.key.signs[sign]]).not.toEqual([one.name, sign, family]);
+        if (line === other) continue;
+        expect(line.key.separator).not.toBe(other.key.separator);
+        for (const [sign, family] of Object.entries(line.key.signs))
+          expect([line.name, sign, other.key.signs[sign]]).not.toEqual([line.name, sign, family]);
       }
   });
 });

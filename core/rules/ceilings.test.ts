@@ -1,7 +1,7 @@
 import fc from 'fast-check';
-import { HEAD_ROWS, WRONG_COUNTS, type Ceilings, CEILINGS, ceilingsSchema, withCeiling } from './ceilings';
+import { CEILING_ROWS, WRONG_COUNTS, type Ceilings, CEILINGS, ceilingsSchema, withCeiling } from './ceilings';
 
-const withCell = (row: (typeof HEAD_ROWS)[number], wrong: (typeof WRONG_COUNTS)[number], most: number) => {
+const withCell = (row: (typeof CEILING_ROWS)[number], wrong: (typeof WRONG_COUNTS)[number], most: number) => {
   const cells: Ceilings[typeof row] = [...CEILINGS[row]];
   cells[wrong] = most;
   return ceilingsSchema.safeParse({ ...CEILINGS, [row]: cells });
@@ -19,10 +19,10 @@ describe('ceilings', () => {
   });
 
   it('never rise with a worse head or with one more decision wrong, and say where they do', () => {
-    for (const row of HEAD_ROWS)
+    for (const row of CEILING_ROWS)
       for (const wrong of WRONG_COUNTS) {
         const above =
-          HEAD_ROWS.indexOf(row) > 0 ? CEILINGS[HEAD_ROWS[HEAD_ROWS.indexOf(row) - 1]][wrong] : 100;
+          CEILING_ROWS.indexOf(row) > 0 ? CEILINGS[CEILING_ROWS[CEILING_ROWS.indexOf(row) - 1]][wrong] : 100;
         const before = wrong > 0 ? CEILINGS[row][wrong - 1] : 100;
         const most = Math.min(above, before);
         expect({ row, wrong, ok: withCell(row, wrong, most).success }).toEqual({ row, wrong, ok: true });
@@ -44,7 +44,7 @@ describe('ceilings', () => {
     });
     fc.assert(
       fc.property(
-        fc.constantFrom(...HEAD_ROWS),
+        fc.constantFrom(...CEILING_ROWS),
         fc.constantFrom(...WRONG_COUNTS),
         fc.integer({ min: 0, max: 100 }),
         (row, wrong, most) => {

@@ -1,8 +1,8 @@
 import { z } from 'zod';
 
 /** Rows of the table of ceilings, best first: how the worst place that shows came out, and hair left a class weaker. */
-export const HEAD_ROWS = ['asWished', 'near', 'weaker', 'notice', 'correct'] as const;
-export type HeadRow = (typeof HEAD_ROWS)[number];
+export const CEILING_ROWS = ['asWished', 'near', 'weaker', 'notice', 'correct'] as const;
+export type CeilingRow = (typeof CEILING_ROWS)[number];
 /** Crucial decisions that are wrong: none, one, two, three or more. */
 export const WRONG_COUNTS = [0, 1, 2, 3] as const;
 
@@ -16,7 +16,7 @@ const STANDARD = {
   weaker: [85, 60, 45, 40],
   notice: [75, 55, 45, 40],
   correct: [55, 40, 30, 30],
-} satisfies Record<HeadRow, z.infer<typeof row>>;
+} satisfies Record<CeilingRow, z.infer<typeof row>>;
 
 /**
  * Most of 100 that a plan is worth by the head it leaves and by how many crucial decisions are wrong. A worse head, or a
@@ -26,11 +26,11 @@ export const ceilingsSchema = z
   .object({ asWished: row, near: row, weaker: row, notice: row, correct: row })
   .strict()
   .superRefine((table, context) => {
-    HEAD_ROWS.forEach((name, at) =>
+    CEILING_ROWS.forEach((name, at) =>
       WRONG_COUNTS.forEach((wrong) => {
         const here = table[name][wrong];
         const before = wrong > 0 ? table[name][wrong - 1] : 100;
-        const above = at > 0 ? table[HEAD_ROWS[at - 1]][wrong] : 100;
+        const above = at > 0 ? table[CEILING_ROWS[at - 1]][wrong] : 100;
         if (here > Math.min(before, above))
           context.addIssue({
             code: 'custom',
@@ -47,15 +47,15 @@ export type Ceilings = z.infer<typeof ceilingsSchema>;
 /** The table with another figure in one cell; what may not be higher than that is lowered with it. */
 export function withCeiling(
   table: Ceilings,
-  row: HeadRow,
+  row: CeilingRow,
   wrong: (typeof WRONG_COUNTS)[number],
   most: number,
 ): Ceilings {
-  const from = HEAD_ROWS.indexOf(row);
-  const cells = (name: HeadRow, at: number) =>
-    table[name].map((one, i) =>
-      at === from && i === wrong ? most : at >= from && i >= wrong ? Math.min(one, most) : one,
+  const from = CEILING_ROWS.indexOf(row);
+  const cells = (name: CeilingRow, at: number) =>
+    table[name].map((value, i) =>
+      at === from && i === wrong ? most : at >= from && i >= wrong ? Math.min(value, most) : value,
     );
-  return Object.fromEntries(HEAD_ROWS.map((name, at) => [name, cells(name, at)])) as Ceilings;
+  return Object.fromEntries(CEILING_ROWS.map((name, at) => [name, cells(name, at)])) as Ceilings;
 }
 export const CEILINGS: Ceilings = ceilingsSchema.parse(undefined);

@@ -47,8 +47,8 @@ export function liftLimit(line: Line): number {
   return Math.max(...line.developersVol.map((vol) => liftOf(vol, line).typical));
 }
 
-export const PLACES = ['onScalp', 'offScalp'] as const;
-export type Place = (typeof PLACES)[number];
+export const SCALP_CONTACTS = ['onScalp', 'offScalp'] as const;
+export type ScalpContact = (typeof SCALP_CONTACTS)[number];
 
 type LightenerRules = Pick<HouseRules, 'lightenerOnScalp' | 'tenVolLightener' | 'fortyVolLightener'>;
 
@@ -56,7 +56,7 @@ type LightenerRules = Pick<HouseRules, 'lightenerOnScalp' | 'tenVolLightener' | 
  * Strengths, in volumes, that lightener may be mixed with in this place under the class's rules (D4).
  * @rule D4
  */
-export function lightenerVols(place: Place, rules: LightenerRules): number[] {
+export function lightenerVols(place: ScalpContact, rules: LightenerRules): number[] {
   const scalpLimit = rules.lightenerOnScalp === 'max20' ? 20 : 30;
   const forty =
     rules.fortyVolLightener === 'always' || (rules.fortyVolLightener === 'offScalp' && place === 'offScalp');

@@ -77,10 +77,10 @@ describe('what a red asks of the developer (F9)', () => {
   });
   it('only for the red families', () => {
     expect(
-      (['red', 'copper', 'mahogany'] as const).every((one) => asksForRedOnNatural(5, { primary: one })),
+      (['red', 'copper', 'mahogany'] as const).every((name) => asksForRedOnNatural(5, { primary: name })),
     ).toBe(true);
     expect(
-      (['gold', 'violet', 'warmBrown'] as const).some((one) => asksForRedOnNatural(5, { primary: one })),
+      (['gold', 'violet', 'warmBrown'] as const).some((name) => asksForRedOnNatural(5, { primary: name })),
     ).toBe(false);
   });
 });

@@ -153,8 +153,12 @@ export function countersOf(named: Underlay, rules: Pick<HouseRules, 'underlay'>)
 }
 
 /** Rows apart in the table, for partial marks: neighbours are a near reading. Infinity when a name is not in it. */
-export function underlayDistance(one: Underlay, level: number, rules: Pick<HouseRules, 'underlay'>): number {
-  const rows = UNDERLAY_TABLE[rules.underlay].flatMap((name, i) => (name === one ? [i] : []));
+export function underlayDistance(
+  underlay: Underlay,
+  level: number,
+  rules: Pick<HouseRules, 'underlay'>,
+): number {
+  const rows = UNDERLAY_TABLE[rules.underlay].flatMap((name, i) => (name === underlay ? [i] : []));
   return rows.length === 0 ? Infinity : Math.min(...rows.map((i) => Math.abs(i - row(level))));
 }
 

@@ -1,7 +1,7 @@
-import type { Work, LineOf } from '../card';
+import type { HairWork, LineOf } from '../card';
 import type { HeadAndWish } from '../case';
 import type { ToneFamily } from '../colour';
-import { type TressLook, type Coating, veiled } from '../draw';
+import { type TressLook, type Coating, toEyeGrain } from '../draw';
 import { type PlaceId, regionsOf } from '../hair';
 import { type ProductKind, type Mix, isGivingWay, conditionOf } from '../process';
 import { simulateCard } from './simulate';
@@ -52,17 +52,21 @@ const coatingOf = ({ product, conditioner, thinned }: Mix): Coating =>
 const EVERY_MINUTE_UNTIL = 120;
 const MOST_MINUTES = 360;
 
-const isInFoils = ({ steps }: Work, place: PlaceId, minute: number) =>
+const isInFoils = ({ steps }: HairWork, place: PlaceId, minute: number) =>
   steps.some(
     ({ zones, placement, start, minutes }) =>
       placement === 'foils' && zones.includes(place) && start <= minute && minute < start + minutes,
   );
-const wetFromOf = ({ steps, care }: Work, zones: readonly { zone: PlaceId }[]) => {
+const wetFromOf = ({ steps, care }: HairWork, zones: readonly { zone: PlaceId }[]) => {
   const places = zones.map(({ zone }) => zone);
   const touches = (one: { zones: readonly PlaceId[] }) => one.zones.some((place) => places.includes(place));
   return Math.min(
-    ...steps.flatMap((step) => (step.ends === 'rinse' && touches(step) ? [step.start + step.minutes] : [])),
-    ...care.flatMap((one) => (one.do !== 'protect' && one.do !== 'melt' && touches(one) ? [one.start] : [])),
+    ...steps.flatMap((application) =>
+      application.ends === 'rinse' && touches(application) ? [application.start + application.minutes] : [],
+    ),
+    ...care.flatMap((care) =>
+      care.do !== 'protect' && care.do !== 'melt' && touches(care) ? [care.start] : [],
+    ),
   );
 };
 
@@ -73,12 +77,12 @@ const wetFromOf = ({ steps, care }: Work, zones: readonly { zone: PlaceId }[]) =
  */
 export function showSimulation(
   clientCase: HeadAndWish,
-  plan: Work,
+  card: HairWork,
   lineOf: LineOf,
   seed: number,
   tells = false,
 ): ShownSimulation {
-  const played = simulateCard(clientCase, plan, lineOf);
+  const played = simulateCard(clientCase, card, lineOf);
   const last = Math.min(MOST_MINUTES, played.minutes);
   const step = last > EVERY_MINUTE_UNTIL ? 2 : 1;
   const minutes = Array.from({ length: Math.floor(last / step) + 1 }, (_, i) => i * step);
@@ -90,7 +94,7 @@ export function showSimulation(
       const { lying } = played.momentOf(part, minute);
       if (!lying) continue;
       // What is woven out lies in foils; so does what is put on all of the hair in foils.
-      covered[part.zone] = part.woven || isInFoils(plan, part.zone, minute) ? 'foil' : coatingOf(lying.mix);
+      covered[part.zone] = part.woven || isInFoils(card, part.zone, minute) ? 'foil' : coatingOf(lying.mix);
     }
     return covered;
   };
@@ -105,7 +109,7 @@ export function showSimulation(
         ]),
     );
   /** Minute from which the hair of a region is wet: the first rinse or wash. */
-  const wetFrom = regionsOf(clientCase.head).map(({ zones }) => wetFromOf(plan, zones));
+  const wetFrom = regionsOf(clientCase.head).map(({ zones }) => wetFromOf(card, zones));
   return {
     minutes: last,
     frames: minutes.map((minute) => {
@@ -113,7 +117,7 @@ export function showSimulation(
         minute,
         strands: played
           .looksAt(minute, 'daylight', seed)
-          .map((look, region) => ({ ...veiled(look), wet: minute >= wetFrom[region] })),
+          .map((look, region) => ({ ...toEyeGrain(look), wet: minute >= wetFrom[region] })),
         covered: coveredAt(minute),
         failing: whole.flatMap((part) =>
           isGivingWay(conditionOf(played.momentOf(part, minute).strand)) ? [part.zone] : [],

@@ -8,9 +8,9 @@ import {
   type Bowl,
   EMPTY_CARD,
   recordCardSchema,
-  type Work,
-  type Step,
-  stepSchema,
+  type HairWork,
+  type Application,
+  applicationSchema,
   bowlGrams,
   bowlRatio,
   bowlVol,
@@ -26,7 +26,7 @@ import {
   nowLooks,
   targetLab,
   answerTo,
-  showsIn,
+  shownBy,
 } from '../case';
 import { shippedCase, SHIPPED_CASES } from '../cases';
 import { headSchema, fromScalpCm, stretchesOf, type PlaceId, type Strand, dyeOf, loadOf } from '../hair';
@@ -114,7 +114,7 @@ describe('a card on its head', () => {
   it('reaches woven strands with what is in foils, and all of the hair with what is not', () => {
     const steps = [step({ share: 0.3, placement: 'foils' }), step({ start: 40, bowl: 'B' })];
     const names = (isWoven: boolean) =>
-      stepsOn({ steps }, { zone: 'mids', woven: isWoven }).map((one) => one.bowl);
+      stepsOn({ steps }, { zone: 'mids', woven: isWoven }).map((application) => application.bowl);
     expect(names(true)).toEqual(['A', 'B']);
     expect(names(false)).toEqual(['B']);
     expect(partsOf(woven).map(partName)).toEqual(['regrowth', 'regrowth.woven', 'mids', 'mids.woven']);
@@ -179,10 +179,10 @@ describe('a card on its head', () => {
       care: [],
     };
     fc.assert(
-      fc.property(fc.integer({ min: 0, max: 40 }), fc.integer({ min: 0, max: 40 }), (one, other) => {
+      fc.property(fc.integer({ min: 0, max: 40 }), fc.integer({ min: 0, max: 40 }), (value, other) => {
         const played = simulateCard(clientCase, plan, lineOf);
         played.outcomeAt(other);
-        expect(played.outcomeAt(one)).toEqual(simulateCard(clientCase, plan, lineOf).outcomeAt(one));
+        expect(played.outcomeAt(value)).toEqual(simulateCard(clientCase, plan, lineOf).outcomeAt(value));
       }),
       { numRuns: 15 },
     );
@@ -192,21 +192,21 @@ describe('a card on its head', () => {
 describe('what a client tells and a test shows', () => {
   it('never gives away a level or a share that is to be read', () => {
     for (const { clientCase } of SHIPPED_CASES) {
-      const told = [
-        ...(['lastColour', 'reactions', 'scalp', 'metallicSalts', 'upkeep'] as const).flatMap((one) =>
-          answerTo(clientCase, one),
+      const reasons = [
+        ...(['lastColour', 'reactions', 'scalp', 'metallicSalts', 'upkeep'] as const).flatMap((name) =>
+          answerTo(clientCase, name),
         ),
-        ...(['patch', 'strand', 'elasticity', 'porosity'] as const).flatMap((one) =>
-          showsIn(clientCase, one),
+        ...(['patch', 'strand', 'elasticity', 'porosity'] as const).flatMap((name) =>
+          shownBy(clientCase, name),
         ),
       ];
-      for (const { params } of told)
+      for (const { params } of reasons)
         expect(Object.keys(params).filter((name) => /level|grey|natural/i.test(name))).toEqual([]);
     }
   });
 
   it('shows strength that is lost as hair that does not come back', () => {
-    const weak = showsIn(caseOf('dream-of-silver'), 'elasticity');
+    const weak = shownBy(caseOf('dream-of-silver'), 'elasticity');
     const [root, , ends] = weak.map(({ params }) => Number(params.returns));
     expect(ends).toBeLessThan(root);
   });
@@ -221,13 +221,13 @@ describe('what a card says beside bowls and minutes', () => {
   const blonde = caseOf('first-blonde');
   /** Enough for all of the hair. */
   const plenty = bowl({ shades: [{ label: '6:0', grams: 100 }], developer: [{ vol: 20, grams: 150 }] });
-  const mids = (plan: Partial<Work>, minute: number, clientCase: ClientCase = blonde) =>
+  const mids = (plan: Partial<HairWork>, minute: number, clientCase: ClientCase = blonde) =>
     simulateCard(clientCase, { bowls: [plenty], steps: [step()], care: [], ...plan }, lineOf)
       .outcomeAt(minute)
       .find(({ part }) => part.zone.endsWith('mids'))!.strand;
 
   it('heat works while it is on, not before and not after', () => {
-    const heated = (heat: Step['heat']) => mids({ steps: [step({ heat })] }, 20).damage;
+    const heated = (heat: Application['heat']) => mids({ steps: [step({ heat })] }, 20).damage;
     expect(heated({ from: 0, to: 10 })).toBeGreaterThan(heated(null));
     expect(heated({ from: 0, to: 5 })).toBeLessThan(heated({ from: 0, to: 10 }));
     expect(heated({ from: 25, to: 35 })).toBe(heated(null));
@@ -241,11 +241,11 @@ describe('what a card says beside bowls and minutes', () => {
 
   it('hair that is come to later lies so much shorter, by the areas before it (A4)', () => {
     const nape = caseOf('dense-nape');
-    const plan = (takesMinutes: number, areas: Step['areas']) => ({
+    const plan = (takesMinutes: number, areas: Application['areas']) => ({
       steps: [step({ zones: nape.head.zones.map(({ zone }) => zone), minutes: 30, takesMinutes, areas })],
     });
     const order = AREA_ORDERS.napeUp;
-    const places = (takes: number, areas: Step['areas']) =>
+    const places = (takes: number, areas: Application['areas']) =>
       nape.head.zones.map(({ zone }) => reachedAt(nape.head, plan(takes, areas).steps[0], zone));
     expect(Math.max(...places(0, [...order]))).toBe(0);
     expect(Math.min(...places(20, [...order]))).toBe(0);
@@ -269,14 +269,15 @@ describe('what a card says beside bowls and minutes', () => {
   });
 
   it('heat that ends before it begins is no heat, and said so', () => {
-    const heated = (from: number, to: number) => stepSchema.safeParse(step({ heat: { from, to } })).success;
+    const heated = (from: number, to: number) =>
+      applicationSchema.safeParse(step({ heat: { from, to } })).success;
     expect([heated(0, 10), heated(10, 10), heated(10, 5)]).toEqual([true, false, false]);
   });
 
   it('emulsifying thins what lies there, and brings it to hair beside it on which nothing lies (A1)', () => {
     const emulsify = { do: 'emulsify' as const, zones: ['mids', 'ends'] as PlaceId[], start: 20 };
     const dye = (strand: Strand) => loadOf(dyeOf(strand));
-    const ends = (care: Work['care'], minute: number) =>
+    const ends = (care: HairWork['care'], minute: number) =>
       simulateCard(blonde, { bowls: [plenty], steps: [step()], care }, lineOf)
         .outcomeAt(minute)
         .find(({ part }) => part.zone === 'ends')!.strand;
@@ -289,7 +290,7 @@ describe('what a card says beside bowls and minutes', () => {
   it('rinsing some places apart ends it there and nowhere else', () => {
     const rinse = { do: 'rinse' as const, zones: ['mids'] as PlaceId[], start: 10, water: 'cool' as const };
     const both = step({ zones: ['mids', 'ends'] });
-    const at = (care: Work['care'], place: PlaceId) =>
+    const at = (care: HairWork['care'], place: PlaceId) =>
       simulateCard(blonde, { bowls: [plenty], steps: [both], care }, lineOf)
         .outcomeAt(35)
         .find(({ part }) => part.zone === place)!.strand;
@@ -298,7 +299,7 @@ describe('what a card says beside bowls and minutes', () => {
   });
 
   it('a strand looked at at named minutes is unwatched between them', () => {
-    const unwatched = (change: Partial<Step>) => longestUnwatched(step({ minutes: 30, ...change }));
+    const unwatched = (change: Partial<Application>) => longestUnwatched(step({ minutes: 30, ...change }));
     expect(unwatched({})).toBeNull();
     expect(unwatched({ checkEvery: 5 })).toBe(5);
     expect(unwatched({ checkAt: [10, 20, 25] })).toBe(10);

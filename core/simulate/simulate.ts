@@ -1,8 +1,8 @@
 import {
   type RecordCard,
   type Bowl,
-  type Work,
-  type Step,
+  type HairWork,
+  type Application,
   bowlGrams,
   mixOfBowl,
   withLeftovers,
@@ -51,20 +51,22 @@ import {
  * end takes no product of its own.
  */
 function amountOf(head: Head, plan: Pick<RecordCard, 'steps'>, bowl: Bowl): number {
-  const own = plan.steps.filter((step) => step.bowl === bowl.name);
-  const dry = own.filter((step) => !step.wet);
+  const own = plan.steps.filter((application) => application.bowl === bowl.name);
+  const dry = own.filter((application) => !application.wet);
   const steps = dry.length > 0 ? dry : own;
   if (steps.length === 0) return 1;
-  const zones = [...new Set(steps.flatMap((step) => step.zones))];
-  const share = Math.max(...steps.map((step) => step.share));
+  const zones = [...new Set(steps.flatMap((application) => application.zones))];
+  const share = Math.max(...steps.map((application) => application.share));
   // What is put on the same hair twice is taken from the bowl twice.
-  const times = Math.max(...zones.map((zone) => steps.filter((step) => step.zones.includes(zone)).length));
+  const times = Math.max(
+    ...zones.map((zone) => steps.filter((application) => application.zones.includes(zone)).length),
+  );
   const needed = amountFor(head, zones, share).minGrams * times;
   return needed > 0 ? bowlGrams(bowl) / needed : 1;
 }
 
 /** What is done to a place beside the bowls that changes the hair. */
-const careEvents = ({ care }: Pick<Work, 'care'>, place: PlaceId): ZoneEvent[] =>
+const careEvents = ({ care }: Pick<HairWork, 'care'>, place: PlaceId): ZoneEvent[] =>
   care.flatMap((step): ZoneEvent[] => {
     if (!step.zones.includes(place)) return [];
     const at = step.start;
@@ -74,7 +76,7 @@ const careEvents = ({ care }: Pick<Work, 'care'>, place: PlaceId): ZoneEvent[] =
     return step.do === 'seal' ? [{ at, do: 'seal' }] : [];
   });
 
-const heatOf = ({ heat, start }: Step): ZoneEvent[] =>
+const heatOf = ({ heat, start }: Application): ZoneEvent[] =>
   heat
     ? [
         { at: start + heat.from, do: 'heat', on: true },
@@ -85,7 +87,7 @@ const heatOf = ({ heat, start }: Step): ZoneEvent[] =>
 /** Partings up to which every hair is reached, mm: all-over gloss runs where colour and lightener have to be laid (A4). */
 const THICKEST_PARTING_MM = { gloss: 25, other: 12 };
 /** Fraction 0–1 of the hair of a parting as thick as this that a bowl reaches (R8). */
-const reachedBy = ({ partingMm }: Step, { product }: Mix): number => {
+const reachedBy = ({ partingMm }: Application, { product }: Mix): number => {
   const thickest = THICKEST_PARTING_MM[product === 'acidGloss' || product === 'demi' ? 'gloss' : 'other'];
   return partingMm === undefined ? 1 : Math.min(1, thickest / partingMm);
 };
@@ -93,16 +95,22 @@ const reachedBy = ({ partingMm }: Step, { product }: Mix): number => {
 /**
  * What emulsifying brings to a place on which nothing lies: what lies beside it, thinned and wet, until that is rinsed (A1).
  */
-function pulledThrough(head: Head, plan: Work, { zone }: Pick<Part, 'zone'>, lineOf: LineOf): ZoneEvent[] {
-  const lies = ({ start, minutes }: Step, at: number) => start <= at && at < start + minutes;
-  return plan.care.flatMap((care): ZoneEvent[] => {
+function pulledThrough(
+  head: Head,
+  card: HairWork,
+  { zone }: Pick<Part, 'zone'>,
+  lineOf: LineOf,
+): ZoneEvent[] {
+  const lies = ({ start, minutes }: Application, at: number) => start <= at && at < start + minutes;
+  return card.care.flatMap((care): ZoneEvent[] => {
     if (care.do !== 'emulsify' || !care.zones.includes(zone)) return [];
     const at = care.start;
-    if (plan.steps.some((step) => step.zones.includes(zone) && lies(step, at))) return [];
-    const donor = plan.steps.find(
-      (step) => lies(step, at) && step.zones.some((one) => care.zones.includes(one)),
+    if (card.steps.some((application) => application.zones.includes(zone) && lies(application, at)))
+      return [];
+    const donor = card.steps.find(
+      (application) => lies(application, at) && application.zones.some((zone) => care.zones.includes(zone)),
     );
-    const bowl = donor && bowlOf(plan, donor);
+    const bowl = donor && bowlOf(card, donor);
     const line = bowl?.lineId ? lineOf(bowl.lineId) : undefined;
     const mix = bowl && line ? mixOfBowl(bowl, line) : null;
     if (!donor || !mix) return [];
@@ -113,7 +121,7 @@ function pulledThrough(head: Head, plan: Work, { zone }: Pick<Part, 'zone'>, lin
         coat: {
           mix: { ...mix, thinned: (mix.thinned ?? 0) + EMULSIFIED },
           wet: true,
-          amount: amountOf(head, plan, bowl!),
+          amount: amountOf(head, card, bowl!),
           ageMinutes: at - donor.start,
         },
       },
@@ -125,33 +133,33 @@ function pulledThrough(head: Head, plan: Work, { zone }: Pick<Part, 'zone'>, lin
 /** What happens to a part of the head, for the hair model. Steps with an unfinished bowl do nothing. */
 export function zonePlanOf(
   head: Head,
-  plan: Work,
+  card: HairWork,
   part: Pick<Part, 'zone' | 'woven'>,
   lineOf: LineOf,
 ): ZonePlan {
-  const events = stepsOn(plan, part).flatMap((step): ZoneEvent[] => {
-    const bowl = bowlOf(plan, step);
+  const events = stepsOn(card, part).flatMap((application): ZoneEvent[] => {
+    const bowl = bowlOf(card, application);
     const line = bowl?.lineId ? lineOf(bowl.lineId) : undefined;
     const mix = bowl && line ? mixOfBowl(bowl, line) : null;
     if (!mix) return [];
-    const at = reachedAt(head, step, part.zone);
-    const end = step.start + step.minutes;
+    const at = reachedAt(head, application, part.zone);
+    const end = application.start + application.minutes;
     // Rinsed before anyone came to it.
     if (at >= end) return [];
-    const isProtected = isProtectedAt(plan, part.zone, at);
+    const isProtected = isProtectedAt(card, part.zone, at);
     // However much there is, the middle of a thick slice gets too little.
-    const reach = reachedBy(step, mix);
-    const weighed = amountOf(head, plan, bowl!);
+    const reach = reachedBy(application, mix);
+    const weighed = amountOf(head, card, bowl!);
     const amount = reach < 1 ? Math.min(1, weighed) * reach : weighed;
     return [
-      ...heatOf(step),
-      { at, do: 'apply', coat: { mix, wet: step.wet, amount, isProtected } },
+      ...heatOf(application),
+      { at, do: 'apply', coat: { mix, wet: application.wet, amount, isProtected } },
       { at: end, do: 'rinse' },
     ];
   });
   return {
     start: strandOfZone(head, part.zone),
-    events: [...events, ...pulledThrough(head, plan, part, lineOf), ...careEvents(plan, part.zone)],
+    events: [...events, ...pulledThrough(head, card, part, lineOf), ...careEvents(card, part.zone)],
   };
 }
 
@@ -187,7 +195,7 @@ export function outcomeOf(part: Part, strand: Strand, start: Strand): PartOutcom
 /** A plan on its head, asked for any minute of the service. */
 export interface SimulatedCard {
   /** What was played. */
-  card: Work;
+  card: HairWork;
   minutes: number;
   parts: readonly Part[];
   momentOf: (part: Part, minute: number) => ZoneMoment;
@@ -196,19 +204,19 @@ export interface SimulatedCard {
   looksAt: (minute: number, light: Light, seed: number) => TressLook[];
 }
 
-export function simulateCard(clientCase: HeadAndWish, card: Work, lineOf: LineOf): SimulatedCard {
+export function simulateCard(clientCase: HeadAndWish, card: HairWork, lineOf: LineOf): SimulatedCard {
   const plan = withLeftovers(card);
   const parts = partsOf(clientCase);
   const plans = new Map(parts.map((part) => [part, zonePlanOf(clientCase.head, plan, part, lineOf)]));
   const seen = new Map<Part, Map<number, ZoneMoment>>(parts.map((part) => [part, new Map()]));
   const momentOf = (part: Part, minute: number): ZoneMoment => {
-    const kept = seen.get(part)!.get(minute) ?? zoneAt(plans.get(part)!, minute);
-    seen.get(part)!.set(minute, kept);
-    return kept;
+    const zoneMoment = seen.get(part)!.get(minute) ?? zoneAt(plans.get(part)!, minute);
+    seen.get(part)!.set(minute, zoneMoment);
+    return zoneMoment;
   };
   const outcomes = new Map<number, PartOutcome[]>();
   const stretch = (zone: PlaceId, woven: boolean, minute: number): Strand | undefined => {
-    const part = parts.find((one) => one.zone === zone && one.woven === woven);
+    const part = parts.find((part) => part.zone === zone && part.woven === woven);
     return part && momentOf(part, minute).strand;
   };
   return {
@@ -217,11 +225,11 @@ export function simulateCard(clientCase: HeadAndWish, card: Work, lineOf: LineOf
     parts,
     momentOf,
     outcomeAt: (minute) => {
-      const kept =
+      const partOutcomes =
         outcomes.get(minute) ??
         parts.map((part) => outcomeOf(part, momentOf(part, minute).strand, plans.get(part)!.start));
-      outcomes.set(minute, kept);
-      return kept;
+      outcomes.set(minute, partOutcomes);
+      return partOutcomes;
     },
     looksAt: (minute, light, seed) =>
       regionsOf(clientCase.head).map((region, at) => {

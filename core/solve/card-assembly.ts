@@ -1,6 +1,6 @@
-import { type Step, type RecordCard, type Bowl, STATION, bowlGrams } from '../card';
+import { type Application, type RecordCard, type Bowl, STATION, bowlGrams } from '../card';
 import { type ClientCase, shareOfPart, placementOn } from '../case';
-import { type Head, type PlaceId, regionsOf, areasOf, besideOf, type Area } from '../hair';
+import { type Head, type PlaceId, regionsOf, areasOf, neighboursOf, type Area } from '../hair';
 import { HEAD_START, tonesBared, NEEDED_QUESTIONS, neededTests } from '../method';
 import type { Line } from '../product';
 import {
@@ -13,15 +13,15 @@ import {
   washBefore,
 } from '../rules';
 import { careOf } from './care';
-import type { Job, Way, ChosenLayer } from './group-plans';
+import type { PlannedPlace, GroupPlan, ChosenMix } from './group-plans';
 import { readingsOf, aftercareFor } from './readings';
 import { sameTone } from './right-mixes';
 import { formulaOf, weigh, leftOver, enlarged, thinned } from './weighing';
 
 /** Jobs that share their bowls, and the way chosen for them. */
 export interface Group {
-  jobs: Job[];
-  way: Way;
+  places: PlannedPlace[];
+  plan: GroupPlan;
 }
 
 /** Minutes for rinsing and two gentle washes between one bowl and the next (R5). */
@@ -30,12 +30,16 @@ export const BETWEEN_MINUTES = RINSING.minutes;
 const NAMES = 'ABCDEFGH';
 
 /** Hair that others are woven out of: it is coloured between their foils, or the colour would reach them too (A6). */
-const isBetween = ({ task: { part } }: Job, jobs: readonly Job[]): boolean =>
-  !part.woven && jobs.some(({ task }) => task.part.woven && task.part.zone === part.zone);
-/** Share of the hair that is covered for a job. */
-const shareOf = (job: Job, jobs: readonly Job[], clientCase: ClientCase): number =>
-  job.task.part.woven || isBetween(job, jobs)
-    ? Math.round(shareOfPart(clientCase, job.task.part) * 100) / 100
+const isBetween = ({ goal: { part } }: PlannedPlace, plannedPlaces: readonly PlannedPlace[]): boolean =>
+  !part.woven && plannedPlaces.some(({ goal }) => goal.part.woven && goal.part.zone === part.zone);
+/** Share of the hair that is covered for a planned place. */
+const shareOf = (
+  planned: PlannedPlace,
+  plannedPlaces: readonly PlannedPlace[],
+  clientCase: ClientCase,
+): number =>
+  planned.goal.part.woven || isBetween(planned, plannedPlaces)
+    ? Math.round(shareOfPart(clientCase, planned.goal.part) * 100) / 100
     : 1;
 
 /**
@@ -43,21 +47,21 @@ const shareOf = (job: Job, jobs: readonly Job[], clientCase: ClientCase): number
  * at together; what goes between foils goes on while they are in.
  */
 function beginsIn(
-  { jobs, way }: Group,
+  { places, plan }: Group,
   groups: readonly Group[],
-  all: readonly Job[],
+  all: readonly PlannedPlace[],
   phases: number,
 ): number {
-  const own = phases - way.layers.length;
-  if (!jobs.some((job) => isBetween(job, all))) return own;
-  const foils = groups.filter((group) => group.jobs.some(({ task }) => task.part.woven));
-  const foilsIn = Math.min(...foils.map((group) => phases - group.way.layers.length));
-  return Math.max(0, Math.min(own, foilsIn - way.layers.length + 1));
+  const own = phases - plan.mixes.length;
+  if (!places.some((planned) => isBetween(planned, all))) return own;
+  const foils = groups.filter((group) => group.places.some(({ goal }) => goal.part.woven));
+  const foilsIn = Math.min(...foils.map((group) => phases - group.plan.mixes.length));
+  return Math.max(0, Math.min(own, foilsIn - plan.mixes.length + 1));
 }
 
 interface Placed {
-  job: Job;
-  layer: ChosenLayer;
+  planned: PlannedPlace;
+  chosen: ChosenMix;
   minutes: number;
   bowl: string;
   start: number;
@@ -69,81 +73,90 @@ interface Placed {
  * where no such bowl was mixed, and a gloss is used in every school.
  */
 function leftoverFor(
-  { jobs }: Group,
+  { places }: Group,
   groups: readonly Group[],
   refresh: HouseRules['endsRefresh'],
 ): Group | null {
-  if (refresh === 'gloss' || jobs.some(({ route }) => route !== 'refresh')) return null;
-  const { target } = jobs[0].task;
+  if (refresh === 'gloss' || places.some(({ technique }) => technique !== 'refresh')) return null;
+  const { target } = places[0].goal;
   return (
     groups.find((other) => {
-      const last = other.way.layers.at(-1);
+      const last = other.plan.mixes.at(-1);
       if (!last || last.role !== 'colour' || !LIFTING.includes(last.line.kind)) return false;
-      return other.jobs.some(
-        ({ task, route }) =>
-          route !== 'refresh' &&
-          !task.part.woven &&
-          task.target.level === target.level &&
-          sameTone(task.target.tone, target.tone),
+      return other.places.some(
+        ({ goal, technique }) =>
+          technique !== 'refresh' &&
+          !goal.part.woven &&
+          goal.target.level === target.level &&
+          sameTone(goal.target.tone, target.tone),
       );
     }) ?? null
   );
 }
 
 /** Colour that would lift or cover by itself, mixed afresh to refresh with: thinned as a leftover would be. */
-const isThinned = ({ jobs, way }: Group) =>
-  jobs.every(({ route }) => route === 'refresh') &&
-  way.layers.every(({ line }) => LIFTING.includes(line.kind));
+const isThinned = ({ places, plan }: Group) =>
+  places.every(({ technique }) => technique === 'refresh') &&
+  plan.mixes.every(({ line }) => LIFTING.includes(line.kind));
 
 /**
  * Lightening hair that has never been coloured: the warm root waits (A2).
  * @rule A9
  */
-export const rootWaits = ({ task, route }: Pick<Job, 'task' | 'route'>, layer: { role: string }): boolean =>
-  task.place === 'onScalp' &&
-  task.history.kind === 'untouched' &&
-  (layer.role === 'lighten' || route === 'liftWithColour' || route === 'highLift');
+export const rootWaits = (
+  { goal, technique }: Pick<PlannedPlace, 'goal' | 'technique'>,
+  mix: { role: string },
+): boolean =>
+  goal.scalpContact === 'onScalp' &&
+  goal.history.kind === 'untouched' &&
+  (mix.role === 'lighten' || technique === 'liftWithColour' || technique === 'highLift');
 
 /** Lengths that the warm root waits for: off the scalp, untouched, and lifted themselves; in a retouch it never waits (A9). */
-export const isWaitedFor = ({ task, route }: Pick<Job, 'task' | 'route'>): boolean =>
-  task.place === 'offScalp' &&
-  !task.part.woven &&
-  task.history.kind === 'untouched' &&
-  (route === 'lightenThenTone' || route === 'liftWithColour' || route === 'highLift');
+export const isWaitedFor = ({ goal, technique }: Pick<PlannedPlace, 'goal' | 'technique'>): boolean =>
+  goal.scalpContact === 'offScalp' &&
+  !goal.part.woven &&
+  goal.history.kind === 'untouched' &&
+  (technique === 'lightenThenTone' || technique === 'liftWithColour' || technique === 'highLift');
 
 /** Starts within one phase: all end together, the root of untouched hair waits at least its head start. */
 function schedule(placed: Placed[], from: number): void {
   const starts = startsToEndTogether(placed.map(({ minutes }) => minutes));
-  const firstLength = Math.min(...placed.flatMap(({ job }, i) => (isWaitedFor(job) ? [starts[i]] : [])));
-  placed.forEach((one, i) => {
-    one.start = from + starts[i];
-    if (rootWaits(one.job, one.layer) && Number.isFinite(firstLength)) {
+  const firstLength = Math.min(
+    ...placed.flatMap(({ planned }, i) => (isWaitedFor(planned) ? [starts[i]] : [])),
+  );
+  placed.forEach((placed, i) => {
+    placed.start = from + starts[i];
+    if (rootWaits(placed.planned, placed.chosen) && Number.isFinite(firstLength)) {
       const waited = Math.min(HEAD_START.most, Math.max(HEAD_START.least, starts[i] - firstLength));
-      one.start = from + firstLength + waited;
+      placed.start = from + firstLength + waited;
     }
   });
 }
 
-function stepsOf(placed: Placed[], clientCase: ClientCase, jobs: readonly Job[]): Step[] {
-  const steps: Step[] = [];
-  for (const { job, layer, minutes, bowl, start, wet } of placed) {
-    const { zone, woven } = job.task.part;
-    const share = shareOf(job, jobs, clientCase);
-    const placement = woven ? 'foils' : isBetween(job, jobs) ? 'between' : 'open';
+function stepsOf(
+  placed: Placed[],
+  clientCase: ClientCase,
+  plannedPlaces: readonly PlannedPlace[],
+): Application[] {
+  const steps: Application[] = [];
+  for (const { planned, chosen, minutes, bowl, start, wet } of placed) {
+    const { zone, woven } = planned.goal.part;
+    const share = shareOf(planned, plannedPlaces, clientCase);
+    const placement = woven ? 'foils' : isBetween(planned, plannedPlaces) ? 'between' : 'open';
     const toner =
-      layer.role === 'colour' &&
-      (layer.line.kind === 'demi' || layer.line.kind === 'acidGloss') &&
-      tonesBared(job.task, job.route) &&
-      job.route !== 'fillThenColour';
+      chosen.role === 'colour' &&
+      (chosen.line.kind === 'demi' || chosen.line.kind === 'acidGloss') &&
+      tonesBared(planned.goal, planned.technique) &&
+      planned.technique !== 'fillThenColour';
     const same = steps.find(
-      (step) =>
-        step.bowl === bowl &&
-        step.start === start &&
-        step.minutes === minutes &&
-        step.share === share &&
-        step.placement === placement &&
-        step.taken === (woven ? takenOn(clientCase, zone).taken : undefined) &&
-        step.wet === wet,
+      (application) =>
+        application.bowl === bowl &&
+        application.start === start &&
+        application.minutes === minutes &&
+        application.share === share &&
+        application.placement === placement &&
+        application.taken === (woven ? takenOn(clientCase, zone).taken : undefined) &&
+        application.wet === wet,
     );
     if (same) {
       same.zones.push(zone);
@@ -162,23 +175,23 @@ function stepsOf(placed: Placed[], clientCase: ClientCase, jobs: readonly Job[])
       minutes,
       heat: null,
       checkEvery:
-        layer.role === 'lighten' || layer.role === 'cleanse'
+        chosen.role === 'lighten' || chosen.role === 'cleanse'
           ? CHECKS.lightener.best
           : toner
             ? CHECKS.toner.best
             : null,
-      ends: layer.line.kind === 'filler' ? 'stay' : 'rinse',
+      ends: chosen.line.kind === 'filler' ? 'stay' : 'rinse',
     });
   }
-  for (const step of steps) {
+  for (const application of steps) {
     const coversGrey = placed.some(
-      ({ bowl, layer, job }) =>
-        bowl === step.bowl &&
-        step.zones.includes(job.task.part.zone) &&
-        layer.role === 'colour' &&
-        job.route !== 'refresh',
+      ({ bowl, chosen, planned }) =>
+        bowl === application.bowl &&
+        application.zones.includes(planned.goal.part.zone) &&
+        chosen.role === 'colour' &&
+        planned.technique !== 'refresh',
     );
-    step.areas = orderOf(clientCase.head, step.zones, coversGrey);
+    application.areas = orderOf(clientCase.head, application.zones, coversGrey);
   }
   return steps;
 }
@@ -193,14 +206,14 @@ function orderOf(head: Head, places: readonly PlaceId[], coversGrey: boolean): A
 }
 
 /** How the hair of a place is to be taken, where the case says so (A6). */
-const takenOn = (clientCase: ClientCase, place: PlaceId): Pick<Step, 'taken'> => {
+const takenOn = (clientCase: ClientCase, place: PlaceId): Pick<Application, 'taken'> => {
   const taken = placementOn(clientCase, place)?.taken;
   return taken ? { taken } : {};
 };
 
 /** Only lightener asks for it; before colour it is left open. */
 function washOf(groups: readonly Group[], rules: HouseRules): RecordCard['wash'] {
-  const lightener = groups.flatMap(({ way }) => way.layers).find(({ role }) => role === 'lighten');
+  const lightener = groups.flatMap(({ plan }) => plan.mixes).find(({ role }) => role === 'lighten');
   return lightener ? washBefore(lightener.line, rules) : null;
 }
 
@@ -212,28 +225,28 @@ const RUNS: readonly Line['kind'][] = ['lightenerStrong', 'lightenerGentle', 're
  * (A6, C5, P3).
  */
 function keptApart(
-  steps: readonly Step[],
+  steps: readonly Application[],
   /** Kinds of line in the bowls, by their names. */
   kinds: ReadonlyMap<string, Line['kind']>,
   head: Head,
-): Step[] {
-  const meets = (a: Step, b: Step) =>
+): Application[] {
+  const meets = (a: Application, b: Application) =>
     a.start < b.start + b.minutes &&
     b.start < a.start + a.minutes &&
-    a.zones.some((zone) => besideOf(head, zone).some((near) => b.zones.includes(near)));
-  const runs = (step: Step) => {
-    const kind = kinds.get(step.bowl);
-    return step.placement === 'open' && kind !== undefined && RUNS.includes(kind) ? kind : null;
+    a.zones.some((zone) => neighboursOf(head, zone).some((near) => b.zones.includes(near)));
+  const runs = (application: Application) => {
+    const kind = kinds.get(application.bowl);
+    return application.placement === 'open' && kind !== undefined && RUNS.includes(kind) ? kind : null;
   };
-  return steps.map((step) => {
-    const kind = runs(step);
+  return steps.map((application) => {
+    const kind = runs(application);
     const beside =
       kind !== null &&
       steps.some((other) => {
         const theirs = runs(other);
-        return other !== step && theirs !== null && theirs !== kind && meets(step, other);
+        return other !== application && theirs !== null && theirs !== kind && meets(application, other);
       });
-    return beside ? { ...step, placement: 'foils' as const } : step;
+    return beside ? { ...application, placement: 'foils' as const } : application;
   });
 }
 
@@ -246,14 +259,14 @@ export function assemble(
   /** How ends are refreshed with the lines at hand. */
   refresh: HouseRules['endsRefresh'],
 ): RecordCard {
-  const jobs = groups.flatMap((group) => group.jobs);
-  const phases = Math.max(0, ...groups.map(({ way }) => way.layers.length));
+  const plannedPlaces = groups.flatMap((group) => group.places);
+  const phases = Math.max(0, ...groups.map(({ plan }) => plan.mixes.length));
   const bowls: Bowl[] = [];
   const kinds = new Map<string, Line['kind']>();
-  const steps: Step[] = [];
+  const steps: Application[] = [];
   let from = 0;
-  const begins = new Map(groups.map((group) => [group, beginsIn(group, groups, jobs, phases)]));
-  const endsIn = (group: Group) => begins.get(group)! + group.way.layers.length;
+  const begins = new Map(groups.map((group) => [group, beginsIn(group, groups, plannedPlaces, phases)]));
+  const endsIn = (group: Group) => begins.get(group)! + group.plan.mixes.length;
   // A leftover is there only where its bowl is mixed for the same part of the service; else the ends get their gloss.
   const donors = new Map(
     groups.flatMap((group) => {
@@ -268,57 +281,57 @@ export function assemble(
     const mixed = new Map<Group, string>();
     const byFormula = new Map<string, { name: string; zones: PlaceId[]; share: number }>();
     for (const group of inOrder) {
-      const own = group.way.layers[phase - begins.get(group)!];
+      const own = group.plan.mixes[phase - begins.get(group)!];
       if (!own) continue;
       const donor = donors.get(group);
       const emulsified = donor && refresh === 'waterEmulsify' ? mixed.get(donor) : undefined;
-      const layer = donor ? { ...donor.way.layers.at(-1)!, minutes: own.minutes } : own;
+      const chosen = donor ? { ...donor.plan.mixes.at(-1)!, minutes: own.minutes } : own;
       const isThin = donor !== undefined || isThinned(group);
-      const shared = isThin ? undefined : byFormula.get(formulaOf(layer));
+      const shared = isThin ? undefined : byFormula.get(formulaOf(chosen));
       const name = emulsified ?? shared?.name ?? NAMES[bowls.length];
-      const zones = group.jobs.map(({ task }) => task.part.zone);
-      const share = Math.max(...group.jobs.map((job) => shareOf(job, jobs, clientCase)));
+      const zones = group.places.map(({ goal }) => goal.part.zone);
+      const share = Math.max(...group.places.map((planned) => shareOf(planned, plannedPlaces, clientCase)));
       if (emulsified === undefined) {
         const serves = {
           name,
           zones: [...(shared?.zones ?? []), ...zones],
           share: Math.max(shared?.share ?? 0, share),
         };
-        const bowl = weigh(name, layer, clientCase.head, serves.zones, serves.share);
-        const origin = donor && bowls.findIndex((one) => one.name === mixed.get(donor));
-        if (shared) bowls[bowls.findIndex((one) => one.name === name)] = bowl;
+        const bowl = weigh(name, chosen, clientCase.head, serves.zones, serves.share);
+        const origin = donor && bowls.findIndex((bowl) => bowl.name === mixed.get(donor));
+        if (shared) bowls[bowls.findIndex((bowl) => bowl.name === name)] = bowl;
         else if (origin !== undefined && origin >= 0) {
           const left = leftOver(name, bowls[origin], bowlGrams(bowl));
           bowls[origin] = enlarged(bowls[origin], left.from!.grams);
           bowls.push(left);
         } else {
           bowls.push(isThin ? thinned(bowl) : bowl);
-          kinds.set(name, layer.line.kind);
+          kinds.set(name, chosen.line.kind);
         }
-        if (!isThin) byFormula.set(formulaOf(layer), serves);
+        if (!isThin) byFormula.set(formulaOf(chosen), serves);
       }
       mixed.set(group, name);
-      group.jobs.forEach((job, i) =>
+      group.places.forEach((planned, i) =>
         placed.push({
-          job,
-          layer,
-          minutes: layer.minutes[i],
+          planned,
+          chosen,
+          minutes: chosen.minutes[i],
           bowl: name,
           start: 0,
-          wet: emulsified !== undefined || layer.role === 'cleanse',
+          wet: emulsified !== undefined || chosen.role === 'cleanse',
         }),
       );
     }
     schedule(placed, from);
-    steps.push(...stepsOf(placed, clientCase, jobs));
+    steps.push(...stepsOf(placed, clientCase, plannedPlaces));
     const end = Math.max(...placed.map(({ start, minutes }) => start + minutes));
-    const stays = placed.every(({ layer }) => layer.line.kind === 'filler');
+    const stays = placed.every(({ chosen }) => chosen.line.kind === 'filler');
     from = end + (stays ? 0 : BETWEEN_MINUTES);
   }
   return {
-    readings: readingsOf(clientCase, jobs, rules),
+    readings: readingsOf(clientCase, plannedPlaces, rules),
     asked: [...NEEDED_QUESTIONS],
-    tests: neededTests(jobs, clientCase),
+    tests: neededTests(plannedPlaces, clientCase),
     ...(clientCase.station ? { station: [...STATION] } : {}),
     decision: 'goOn',
     visits,
@@ -330,6 +343,6 @@ export function assemble(
       clientCase.head,
     ),
     care: careOf(clientCase, groups, steps),
-    ...aftercareFor(jobs),
+    ...aftercareFor(plannedPlaces),
   };
 }

@@ -1,7 +1,7 @@
-import { type Step, type RecordCard, isWorkedDuring } from '../card';
+import { type Application, type RecordCard, isWorkedDuring } from '../card';
 import { type ClientCase, isLightenedZone } from '../case';
-import { type PlaceId, besideOf, zoneOf } from '../hair';
-import type { Job } from './group-plans';
+import { type PlaceId, neighboursOf, zoneOf } from '../hair';
+import type { PlannedPlace } from './group-plans';
 
 /**
  * What is done beside the bowls: lightened hair is covered where lightener is brushed on next to it (C5), and colours that
@@ -9,18 +9,18 @@ import type { Job } from './group-plans';
  */
 export function careOf(
   { head, melts = [] }: ClientCase,
-  groups: readonly { jobs: readonly Job[]; way: { layers: readonly { role: string }[] } }[],
-  steps: readonly Step[],
+  groups: readonly { places: readonly PlannedPlace[]; plan: { mixes: readonly { role: string }[] } }[],
+  steps: readonly Application[],
 ): RecordCard['care'] {
-  const lightens = groups.flatMap(({ jobs, way }) =>
-    way.layers.some(({ role }) => role === 'lighten') ? jobs : [],
+  const lightens = groups.flatMap(({ places, plan }) =>
+    plan.mixes.some(({ role }) => role === 'lighten') ? places : [],
   );
   const spared = new Map<PlaceId, number>();
-  for (const { task } of lightens) {
-    if (task.part.woven) continue;
-    for (const other of besideOf(head, task.part.zone)) {
-      const own = steps.filter(({ zones }) => zones.includes(task.part.zone));
-      const on = own.reduce((early, step) => (step.start < early.start ? step : early));
+  for (const { goal } of lightens) {
+    if (goal.part.woven) continue;
+    for (const other of neighboursOf(head, goal.part.zone)) {
+      const own = steps.filter(({ zones }) => zones.includes(goal.part.zone));
+      const on = own.reduce((early, application) => (application.start < early.start ? application : early));
       if (!isLightenedZone(zoneOf(head, other)!) || isWorkedDuring(steps, other, on)) continue;
       spared.set(other, Math.min(spared.get(other) ?? Infinity, on.start));
     }
@@ -38,7 +38,11 @@ export function careOf(
       zones,
       start: Math.max(
         ...zones.map((place) =>
-          Math.max(...steps.filter((step) => step.zones.includes(place)).map((step) => step.start)),
+          Math.max(
+            ...steps
+              .filter((application) => application.zones.includes(place))
+              .map((application) => application.start),
+          ),
         ),
       ),
     }));

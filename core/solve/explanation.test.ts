@@ -9,7 +9,7 @@ function explained(clientCase: ClientCase, house: Partial<HouseRules> = {}) {
   const rules = { ...DEFAULT_HOUSE_RULES, ...house };
   const solved = solveCase(clientCase, SHIPPED_LINES, rules);
   if (!solved.ok) throw new Error(solved.reasons.map(({ code }) => code).join());
-  return explain(solved.solution, (id) => SHIPPED_LINES.find((line) => line.id === id), rules);
+  return explain(solved.modelAnswer, (id) => SHIPPED_LINES.find((line) => line.id === id), rules);
 }
 const ground = shippedCase('half-grey-gold')!.clientCase;
 const on = (natural: number, target: Target, greyShare = 0): ClientCase => ({
@@ -20,7 +20,7 @@ const on = (natural: number, target: Target, greyShare = 0): ClientCase => ({
 const codes = (clientCase: ClientCase, house: Partial<HouseRules> = {}) =>
   explained(clientCase, house).flatMap(({ reasons }) => reasons.map(({ code }) => code));
 const notes = (clientCase: ClientCase) =>
-  explained(clientCase).flatMap((one) => one.notes.map(({ code }) => code));
+  explained(clientCase).flatMap((explanation) => explanation.notes.map(({ code }) => code));
 const gold = (level: number): Target => ({ level, tone: { primary: 'gold' } });
 const ash = (level: number): Target => ({ level, tone: { primary: 'ash' } });
 
@@ -62,7 +62,9 @@ describe('why the model answer is what it is', () => {
       if (house) continue;
       const solved = solveCase(clientCase, SHIPPED_LINES, DEFAULT_HOUSE_RULES);
       if (!solved.ok) throw new Error(clientCase.title);
-      const worked = solved.solution.choices.filter(({ route }) => route !== 'leave').map(({ part }) => part);
+      const worked = solved.modelAnswer.choices
+        .filter(({ technique }) => technique !== 'leave')
+        .map(({ part }) => part);
       expect(explained(clientCase).map(({ part }) => part)).toEqual(worked);
     }
   });

@@ -1,10 +1,10 @@
-import { type Bowl, type Step, type LineOf, withLeftovers } from '../card';
+import { type Bowl, type Application, type LineOf, withLeftovers } from '../card';
 import { amountFor, partName } from '../case';
 import { isFashion } from '../colour';
 import {
-  type Task,
-  tasksOf,
-  type Route,
+  type PlaceGoal,
+  goalsOf,
+  type Technique,
   warmthLevelOf,
   keepsWarmth,
   coversGrey,
@@ -23,7 +23,7 @@ import {
   LIFTING,
   isRed,
 } from '../rules';
-import type { Solution } from './solve';
+import type { ModelAnswer } from './solve';
 
 /** Why the model answer is what it is on one part of the head, and what a careful colourist would add. */
 export interface Explanation {
@@ -32,21 +32,21 @@ export interface Explanation {
   notes: Reason[];
 }
 
-function aboutWarmth(task: Task, route: Route, rules: HouseRules): Reason[] {
-  const level = warmthLevelOf(task, route);
+function aboutWarmth(goal: PlaceGoal, technique: Technique, rules: HouseRules): Reason[] {
+  const level = warmthLevelOf(goal, technique);
   if (level === null) return [];
   const underlay = underlayAt(level, rules);
   return [
     ...underlayReasons(level, rules),
-    keepsWarmth(task, route)
-      ? reason('tone.keepWarmth', 'U3', { underlay, tone: task.target.tone.primary })
+    keepsWarmth(goal, technique)
+      ? reason('tone.keepWarmth', 'U3', { underlay, tone: goal.target.tone.primary })
       : reason('tone.neutralise', 'U2', { underlay, counter: counterAt(level) }),
   ];
 }
 
-function aboutGrey(task: Task, route: Route, line: Line, rules: HouseRules): Reason[] {
-  if (!coversGrey(task, route)) return [];
-  const { greyShare: grey, target } = task;
+function aboutGrey(goal: PlaceGoal, technique: Technique, line: Line, rules: HouseRules): Reason[] {
+  if (!coversGrey(goal, technique)) return [];
+  const { greyShare: grey, target } = goal;
   const fashion = isFashion(target.tone);
   if (!fashion) return [reason('grey.naturalTarget', 'F8', { grey })];
   const { min, max } = naturalShareFor(grey, rules, fashion, line);
@@ -59,30 +59,30 @@ function aboutGrey(task: Task, route: Route, line: Line, rules: HouseRules): Rea
 }
 
 function aboutBowl(
-  task: Task,
-  route: Route,
-  { bowl, line, step }: { bowl: Bowl; line: Line; step: Step },
-  { head }: Solution['visit'],
+  goal: PlaceGoal,
+  technique: Technique,
+  { bowl, line, application }: { bowl: Bowl; line: Line; application: Application },
+  { head }: ModelAnswer['clientCase'],
   rules: HouseRules,
 ): Reason[] {
   const found: Reason[] = [];
-  const colours = hasShades(line.kind) && line.kind !== 'filler' && !task.target.vivid;
+  const colours = hasShades(line.kind) && line.kind !== 'filler' && !goal.target.vivid;
   if (colours) {
-    if (route === 'liftWithColour')
+    if (technique === 'liftWithColour')
       found.push(
         ...shadeLevelFor(
-          { naturalLevel: task.natural, targetLevel: task.target.level, porosity: task.porosity },
+          { naturalLevel: goal.natural, targetLevel: goal.target.level, porosity: goal.porosity },
           rules,
         ).reasons,
       );
-    found.push(...aboutGrey(task, route, line, rules));
-    if (bowl.developer.length > 0 && route !== 'highLift' && route !== 'refresh')
-      found.push(...developerFor(task, route, line, rules).reasons);
+    found.push(...aboutGrey(goal, technique, line, rules));
+    if (bowl.developer.length > 0 && technique !== 'highLift' && technique !== 'refresh')
+      found.push(...developerFor(goal, technique, line, rules).reasons);
   }
   const [ratio] = line.ratios;
   if (bowl.developer.length > 0) found.push(reason('ratio.line', 'M1', { line: line.name, ratio }));
-  if (!head.regions && step.zones.length === head.zones.length && step.share === 1) {
-    const { minGrams, maxGrams } = amountFor(head, step.zones, 1);
+  if (!head.regions && application.zones.length === head.zones.length && application.share === 1) {
+    const { minGrams, maxGrams } = amountFor(head, application.zones, 1);
     const total = Math.round((minGrams + maxGrams) / 2);
     found.push(
       reason('amount.guide', 'M2', {
@@ -95,7 +95,8 @@ function aboutBowl(
     );
   }
   if (colours && LIFTING.includes(line.kind)) {
-    const code = step.minutes >= line.minutes.grey && hasGreyToCover(task.greyShare) ? 'grey' : 'standard';
+    const code =
+      application.minutes >= line.minutes.grey && hasGreyToCover(goal.greyShare) ? 'grey' : 'standard';
     found.push(
       reason(`minutes.${code}`, 'R7', {
         line: line.name,
@@ -107,12 +108,12 @@ function aboutBowl(
   return found;
 }
 
-function notesOn(task: Task, route: Route): Reason[] {
-  const { natural, target, greyShare, porosity } = task;
+function notesOn(goal: PlaceGoal, technique: Technique): Reason[] {
+  const { natural, target, greyShare, porosity } = goal;
   const levels = target.level - natural;
   const notes: Reason[] = [];
-  if (route === 'liftWithColour' && levels > 2) notes.push(reason('note.rootWarmth', 'F3', { levels }));
-  if (coversGrey(task, route) && greyShare > 0.5)
+  if (technique === 'liftWithColour' && levels > 2) notes.push(reason('note.rootWarmth', 'F3', { levels }));
+  if (coversGrey(goal, technique) && greyShare > 0.5)
     notes.push(reason('note.greyOrder', 'F8', { grey: greyShare }));
   if (porosity === 'high') notes.push(reason('note.porousGrabs', 'F11'));
   if (!target.vivid && isRed(target.tone.primary)) notes.push(reason('note.redFades', 'F9'));
@@ -123,18 +124,18 @@ function notesOn(task: Task, route: Route): Reason[] {
  * Reasons for every part of a model answer: levels to move (F1), the pigment that shows and what is done with it
  * (U1–U3), depth and natural share (F2, F8), developer (D2, D8), ratio, amount and minutes (M1, M2, R7).
  */
-export function explain(solution: Solution, lineOf: LineOf, rules: HouseRules): Explanation[] {
-  const { visit, choices } = solution;
-  const best = withLeftovers(solution.best);
-  return tasksOf(visit).flatMap((task): Explanation[] => {
-    const part = partName(task.part);
-    const route = choices.find((choice) => choice.part === part)?.route;
-    if (!route || route === 'leave') return [];
-    const { present, target } = task;
-    const steps = best.steps.flatMap((step) => {
-      const bowl = best.bowls.find(({ name }) => name === step.bowl);
+export function explain(modelAnswer: ModelAnswer, lineOf: LineOf, rules: HouseRules): Explanation[] {
+  const { clientCase, choices } = modelAnswer;
+  const modelCard = withLeftovers(modelAnswer.card);
+  return goalsOf(clientCase).flatMap((goal): Explanation[] => {
+    const part = partName(goal.part);
+    const technique = choices.find((choice) => choice.part === part)?.technique;
+    if (!technique || technique === 'leave') return [];
+    const { present, target } = goal;
+    const steps = modelCard.steps.flatMap((application) => {
+      const bowl = modelCard.bowls.find(({ name }) => name === application.bowl);
       const line = bowl?.lineId ? lineOf(bowl.lineId) : undefined;
-      return step.zones.includes(task.part.zone) && bowl && line ? [{ step, bowl, line }] : [];
+      return application.zones.includes(goal.part.zone) && bowl && line ? [{ application, bowl, line }] : [];
     });
     return [
       {
@@ -145,10 +146,10 @@ export function explain(solution: Solution, lineOf: LineOf, rules: HouseRules): 
             target: target.level,
             levels: target.level - present,
           }),
-          ...aboutWarmth(task, route, rules),
-          ...steps.flatMap((one) => aboutBowl(task, route, one, visit, rules)),
+          ...aboutWarmth(goal, technique, rules),
+          ...steps.flatMap((step) => aboutBowl(goal, technique, step, clientCase, rules)),
         ],
-        notes: notesOn(task, route),
+        notes: notesOn(goal, technique),
       },
     ];
   });

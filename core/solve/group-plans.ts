@@ -2,13 +2,13 @@ import { vividMix, targetLab } from '../case';
 import { type Lab, differenceOf } from '../colour';
 import { type Strand, levelOfPigmented, labOfStrand } from '../hair';
 import {
-  type Task,
-  type Route,
-  type Layer,
-  type ShadeNeed,
-  needOnLine,
-  termsOf,
-  type Terms,
+  type PlaceGoal,
+  type Technique,
+  type RequiredMix,
+  type ShadeRequest,
+  requestOnLine,
+  directionsFor,
+  type Directions,
   tonesBared,
 } from '../method';
 import {
@@ -17,7 +17,7 @@ import {
   strandUnder,
   apply,
   strandAfter,
-  type Application,
+  type AppliedCoat,
   isGivingWay,
   conditionOf,
 } from '../process';
@@ -29,18 +29,18 @@ import { type RightMix, rightMixes } from './right-mixes';
 const { floor, max, round } = Math;
 
 /** A part of the head, how it is to be done, and its strand as it comes in. */
-export interface Job {
-  task: Task;
-  route: Route;
-  layers: Layer[];
+export interface PlannedPlace {
+  goal: PlaceGoal;
+  technique: Technique;
+  requiredMixes: RequiredMix[];
   start: Strand;
   /** Product that the right route would take and that is not at hand. */
   lacks?: ProductKind;
 }
 
 /** What one bowl of a group of jobs is, and how long it lies on each of them. */
-export interface ChosenLayer {
-  role: Layer['role'];
+export interface ChosenMix {
+  role: RequiredMix['role'];
   line: Line;
   mix: Mix;
   /** Shades by parts, where the bowl has shades. */
@@ -52,8 +52,8 @@ export interface ChosenLayer {
 }
 
 /** One way to do a group, and what it comes to. */
-export interface Way {
-  layers: ChosenLayer[];
+export interface GroupPlan {
+  mixes: ChosenMix[];
   /** Colours at the end, by job, and ΔE2000 to the wish. */
   labs: Lab[];
   deltaE: number[];
@@ -61,30 +61,30 @@ export interface Way {
 }
 
 const kindOf = (product: ProductKind): Line['kind'] => (product === 'highLift' ? 'permanent' : product);
-function linesFor(layer: Layer, lines: readonly Line[]): Line[] {
-  const found = layer.products.flatMap((product) =>
+function linesFor(required: RequiredMix, lines: readonly Line[]): Line[] {
+  const found = required.products.flatMap((product) =>
     lines.filter(({ kind, highLift }) => kind === kindOf(product) && (product !== 'highLift' || highLift)),
   );
   const gentle = found.filter(({ kind }) => !LIFTING.includes(kind));
-  if (layer.refresh && gentle.length > 0) return gentle;
+  if (required.refresh && gentle.length > 0) return gentle;
   // Cover is permanent colour's (F13); another covers only where none is at hand.
   const covering = found.filter(({ kind }) => LIFTING.includes(kind));
-  return layer.need?.covers && covering.length > 0 ? covering : found;
+  return required.shadeRequest?.covers && covering.length > 0 ? covering : found;
 }
 /** Whether any of a layer's products is among the lines. */
-export const hasProduct = (layer: Layer, lines: readonly Line[]): boolean =>
-  linesFor(layer, lines).length > 0;
+export const hasProduct = (required: RequiredMix, lines: readonly Line[]): boolean =>
+  linesFor(required, lines).length > 0;
 
 /** A leftover of colour that lifts and covers refreshes only when it is thinned (A1). */
-const thinnedAs = (layer: Layer, line: Line) =>
-  layer.refresh && LIFTING.includes(line.kind) ? { thinned: LEFTOVER_WATER } : {};
+const thinnedAs = (required: RequiredMix, line: Line) =>
+  required.refresh && LIFTING.includes(line.kind) ? { thinned: LEFTOVER_WATER } : {};
 
 /** A mix left on hair for so long; a cleanse goes on wet hair (P8). */
-export const lie = (mix: Mix, strand: Strand, minutes: number): Strand =>
+export const afterMix = (mix: Mix, strand: Strand, minutes: number): Strand =>
   strandUnder(mix.conditioner ? { mix, wet: true } : { mix }, strand, minutes);
 
 /** Strengths to try with lightener, gentle hair first slow, sound hair at the usual pace (D3). */
-function inOrder(vols: readonly number[], { diameter, condition, history }: Task): number[] {
+function inOrder(vols: readonly number[], { diameter, condition, history }: PlaceGoal): number[] {
   const gentle = diameter === 'fine' || condition !== 'strong' || history.kind === 'lightened';
   const usual = gentle ? [10, 20, 30, 40] : [20, 30, 10, 40];
   return usual.filter((vol) => vols.includes(vol));
@@ -109,28 +109,32 @@ export function minutesToLevel(mix: Mix, strand: Strand, aim: number, most: numb
 const LEAST_MINUTES = 5;
 
 function lighten(
-  jobs: readonly Job[],
+  plannedPlaces: readonly PlannedPlace[],
   strands: readonly Strand[],
-  layer: Layer,
+  required: RequiredMix,
   lines: readonly Line[],
   rules: HouseRules,
-): ChosenLayer | null {
+): ChosenMix | null {
   // What is there within a few minutes is hard to catch: taken only where nothing slower is allowed.
-  let quick: ChosenLayer | null = null;
-  for (const line of linesFor(layer, lines)) {
-    const terms = jobs.map(({ task, route }) => termsOf(task, route, layer, line, rules));
-    if (terms.some((one) => one === null)) continue;
-    const all = terms as Terms[];
+  let quick: ChosenMix | null = null;
+  for (const line of linesFor(required, lines)) {
+    const directions = plannedPlaces.map(({ goal, technique }) =>
+      directionsFor(goal, technique, required, line, rules),
+    );
+    if (directions.some((directions) => directions === null)) continue;
+    const all = directions as Directions[];
     const shared = all[0].vols.filter((vol) => all.every(({ vols }) => vols.includes(vol)));
-    for (const vol of inOrder(shared, jobs[0].task)) {
+    for (const vol of inOrder(shared, plannedPlaces[0].goal)) {
       const mix: Mix = { product: line.kind, shades: [], developerVol: vol, ratio: line.ratios[0] };
-      const minutes = jobs.map(({ task }, i) =>
-        minutesToLevel(mix, strands[i], task.target.level, all[i].minutes.max),
+      const minutes = plannedPlaces.map(({ goal }, i) =>
+        minutesToLevel(mix, strands[i], goal.target.level, all[i].minutes.max),
       );
-      if (minutes.some((one) => one === null)) continue;
-      const worn = jobs.some((_, i) => isGivingWay(conditionOf(lie(mix, strands[i], minutes[i]!))));
+      if (minutes.some((minute) => minute === null)) continue;
+      const worn = plannedPlaces.some((_, i) =>
+        isGivingWay(conditionOf(afterMix(mix, strands[i], minutes[i]!))),
+      );
       if (worn) continue;
-      const chosen: ChosenLayer = {
+      const chosen: ChosenMix = {
         role: 'lighten',
         line,
         mix,
@@ -139,7 +143,7 @@ function lighten(
         vol,
         minutes: minutes as number[],
       };
-      if (minutes.every((one) => one! >= LEAST_MINUTES)) return chosen;
+      if (minutes.every((minute) => minute! >= LEAST_MINUTES)) return chosen;
       quick ??= chosen;
     }
   }
@@ -147,43 +151,48 @@ function lighten(
 }
 
 function plain(
-  jobs: readonly Job[],
-  layer: Layer,
+  plannedPlaces: readonly PlannedPlace[],
+  required: RequiredMix,
   lines: readonly Line[],
   rules: HouseRules,
-): ChosenLayer | null {
-  for (const line of linesFor(layer, lines)) {
-    const chosen = plainOf(jobs, layer, line, rules);
+): ChosenMix | null {
+  for (const line of linesFor(required, lines)) {
+    const chosen = plainOf(plannedPlaces, required, line, rules);
     if (chosen) return chosen;
   }
   return null;
 }
 
 /** What is not searched for, of one line: its directions say all. Null where the line has nothing for it. */
-function plainOf(jobs: readonly Job[], layer: Layer, line: Line, rules: HouseRules): ChosenLayer | null {
-  const { task, route } = jobs[0];
-  const terms = termsOf(task, route, layer, line, rules);
-  if (!terms) return null;
-  const minutes = jobs.map(() => terms.minutes.best);
-  if (layer.role === 'cleanse') {
-    const [vol, ratio] = [terms.vols[0], terms.ratios[0]];
+function plainOf(
+  plannedPlaces: readonly PlannedPlace[],
+  required: RequiredMix,
+  line: Line,
+  rules: HouseRules,
+): ChosenMix | null {
+  const { goal, technique } = plannedPlaces[0];
+  const directions = directionsFor(goal, technique, required, line, rules);
+  if (!directions) return null;
+  const minutes = plannedPlaces.map(() => directions.minutes.best);
+  if (required.role === 'cleanse') {
+    const [vol, ratio] = [directions.vols[0], directions.ratios[0]];
     const mix: Mix = { product: line.kind, shades: [], developerVol: vol, ratio, conditioner: true };
     return { role: 'cleanse', line, mix, shades: [], ratio, vol, minutes };
   }
-  if (layer.role === 'remove') {
-    const [vol, ratio] = [terms.vols[0], terms.ratios[0]];
+  if (required.role === 'remove') {
+    const [vol, ratio] = [directions.vols[0], directions.ratios[0]];
     const mix: Mix = { product: 'remover', shades: [], developerVol: vol, ratio };
     return { role: 'remove', line, mix, shades: [], ratio, vol, minutes };
   }
-  if (layer.role === 'fill' && line.kind !== 'filler') {
-    const [warm] = rightMixesOf(line, layer.need!);
+  if (required.role === 'fill' && line.kind !== 'filler') {
+    const [warm] = rightMixesOf(line, required.shadeRequest!);
     if (!warm) return null;
-    const [vol, ratio] = [terms.vols[0], terms.ratios[0]];
+    const [vol, ratio] = [directions.vols[0], directions.ratios[0]];
     const mix: Mix = { product: line.kind, shades: warm.mix, developerVol: vol, ratio };
     return { role: 'fill', line, mix, shades: warm.mix, ratio, vol, minutes };
   }
-  if (layer.role === 'fill') {
-    const fills = jobs[0].task.target.level;
+  if (required.role === 'fill') {
+    const fills = plannedPlaces[0].goal.target.level;
     const named = Object.entries(line.key.named ?? {}).flatMap(([label, shade]) =>
       shade.series === 'filler' && shade.level === floor(fills) ? [label] : [],
     );
@@ -197,7 +206,7 @@ function plainOf(jobs: readonly Job[], layer: Layer, line: Line, rules: HouseRul
     const mix: Mix = { product: 'filler', shades: [], fillsLevel: shade.level, developerVol: 0, ratio: 1 };
     return { role: 'fill', line, mix, shades: [{ shade, parts: 1 }], ratio: null, vol: null, minutes };
   }
-  const dye = jobs[0].task.target.vivid!;
+  const dye = plannedPlaces[0].goal.target.vivid!;
   const label = Object.entries(line.key.named ?? {}).find(
     ([, shade]) => shade.series === 'direct' && shade.dye === dye,
   )?.[0];
@@ -222,43 +231,47 @@ const PRICE = { mix: 1, line: 0.8, ratio: 0.25, vol: 0.3, minutes: 0.5, liftingO
 const TOLD_APART = 2;
 
 const rightKept = new WeakMap<Line, Map<string, RightMix[]>>();
-function rightMixesOf(line: Line, need: ShadeNeed): RightMix[] {
-  const kept = rightKept.get(line) ?? new Map<string, RightMix[]>();
-  rightKept.set(line, kept);
+function rightMixesOf(line: Line, need: ShadeRequest): RightMix[] {
+  const cache = rightKept.get(line) ?? new Map<string, RightMix[]>();
+  rightKept.set(line, cache);
   const name = JSON.stringify(need);
-  const found = kept.get(name) ?? rightMixes(line, need, LOOKED_AT);
-  kept.set(name, found);
+  const found = cache.get(name) ?? rightMixes(line, need, LOOKED_AT);
+  cache.set(name, found);
   return found;
 }
 
 /** Every two of two lists, with their places. */
 const pairs = (a: readonly number[], b: readonly number[]): [number, number, number, number][] =>
-  a.flatMap((one, i) => b.map((other, j): [number, number, number, number] => [i, one, j, other]));
+  a.flatMap((value, i) => b.map((other, j): [number, number, number, number] => [i, value, j, other]));
 
 /** A bowl of colour that the rules allow, before the hair model has looked at it. */
-export interface Candidate {
-  chosen: ChosenLayer;
+export interface MixCandidate {
+  chosen: ChosenMix;
   /** What it costs beside how far it misses the wish: simplicity, the order of the lines. Against a ΔE of 1. */
   price: number;
 }
 
 /** Every colour layer that the rules allow. */
 function* colours(
-  jobs: readonly Job[],
-  layer: Layer,
+  plannedPlaces: readonly PlannedPlace[],
+  required: RequiredMix,
   lines: readonly Line[],
   rules: HouseRules,
   startsFirst: readonly boolean[],
-): Generator<Candidate> {
+): Generator<MixCandidate> {
   // Bared hair is toned and darkened by low-strength colour; permanent only where that comes clearly nearer (F4, F9).
-  const onBare = jobs.every(({ task, route }) => tonesBared(task, route));
-  for (const [rank, line] of linesFor(layer, lines).entries()) {
-    const terms = jobs.map(({ task, route }, i) => termsOf(task, route, layer, line, rules, startsFirst[i]));
-    if (terms.some((one) => one === null)) continue;
-    const all = terms as Terms[];
-    const shared = all[0].vols.filter((one) => all.every(({ vols }) => vols.includes(one)));
-    const product: ProductKind = layer.need!.highLift ? 'highLift' : line.kind;
-    const [need, ...others] = jobs.map(({ task }) => needOnLine(layer.need!, task.greyShare, line, rules));
+  const onBare = plannedPlaces.every(({ goal, technique }) => tonesBared(goal, technique));
+  for (const [rank, line] of linesFor(required, lines).entries()) {
+    const directions = plannedPlaces.map(({ goal, technique }, i) =>
+      directionsFor(goal, technique, required, line, rules, startsFirst[i]),
+    );
+    if (directions.some((directions) => directions === null)) continue;
+    const all = directions as Directions[];
+    const shared = all[0].vols.filter((vol) => all.every(({ vols }) => vols.includes(vol)));
+    const product: ProductKind = required.shadeRequest!.highLift ? 'highLift' : line.kind;
+    const [need, ...others] = plannedPlaces.map(({ goal }) =>
+      requestOnLine(required.shadeRequest!, goal.greyShare, line, rules),
+    );
     // By the line's own table the jobs may need bowls of their own; they are then tried apart.
     if (others.some(({ naturalShare }) => naturalShare.min !== need.naturalShare.min)) continue;
     const best = all.map(({ minutes }) => minutes.best);
@@ -267,7 +280,7 @@ function* colours(
     const times = best.every((m, at) => m === short[at]) ? [best] : [best, middle, short];
     for (const { mix: shades, cost } of rightMixesOf(line, need)) {
       for (const [i, ratio, j, vol] of pairs(all[0].ratios, shared)) {
-        const mix: Mix = { product, shades, developerVol: vol, ratio, ...thinnedAs(layer, line) };
+        const mix: Mix = { product, shades, developerVol: vol, ratio, ...thinnedAs(required, line) };
         for (const minutes of times)
           yield {
             chosen: { role: 'colour', line, mix, shades, ratio, vol, minutes },
@@ -285,43 +298,47 @@ function* colours(
 }
 
 /** What comes before the colour of some jobs, the strands as they then are, and every bowl of colour that is right. */
-export interface Choices {
-  before: ChosenLayer[];
+export interface GroupChoices {
+  before: ChosenMix[];
   strands: Strand[];
   /** Null where no colour is to be chosen: what comes before is all. */
-  candidates: Candidate[] | null;
+  candidates: MixCandidate[] | null;
 }
 
 /** Every choice the rules leave for jobs that share their layers; null where a layer has no product at hand. */
 export function choicesFor(
-  jobs: readonly Job[],
+  plannedPlaces: readonly PlannedPlace[],
   lines: readonly Line[],
   rules: HouseRules,
-  startsFirst: readonly boolean[] = jobs.map(() => false),
-): Choices | null {
-  let strands = jobs.map(({ start }) => start);
-  const before: ChosenLayer[] = [];
-  for (const layer of jobs[0].layers) {
-    if (layer.role === 'colour' && layer.need)
-      return { before, strands, candidates: [...colours(jobs, layer, lines, rules, startsFirst)] };
+  startsFirst: readonly boolean[] = plannedPlaces.map(() => false),
+): GroupChoices | null {
+  let strands = plannedPlaces.map(({ start }) => start);
+  const before: ChosenMix[] = [];
+  for (const required of plannedPlaces[0].requiredMixes) {
+    if (required.role === 'colour' && required.shadeRequest)
+      return {
+        before,
+        strands,
+        candidates: [...colours(plannedPlaces, required, lines, rules, startsFirst)],
+      };
     const chosen =
-      layer.role === 'lighten'
-        ? lighten(jobs, strands, layer, lines, rules)
-        : plain(jobs, layer, lines, rules);
+      required.role === 'lighten'
+        ? lighten(plannedPlaces, strands, required, lines, rules)
+        : plain(plannedPlaces, required, lines, rules);
     if (!chosen) return null;
     before.push(chosen);
-    strands = strands.map((strand, i) => lie(chosen.mix, strand, chosen.minutes[i]));
+    strands = strands.map((strand, i) => afterMix(chosen.mix, strand, chosen.minutes[i]));
   }
   return { before, strands, candidates: null };
 }
 
 /** What a candidate makes of the strands it lies on. */
-export const colouredBy = ({ mix, minutes }: ChosenLayer, strands: readonly Strand[]): Lab[] =>
-  strands.map((strand, i) => labOfStrand(lie(mix, strand, minutes[i])));
+export const coloursAfter = ({ mix, minutes }: ChosenMix, strands: readonly Strand[]): Lab[] =>
+  strands.map((strand, i) => labOfStrand(afterMix(mix, strand, minutes[i])));
 
 /** The same for candidates that share their bowls and differ in minutes: each bowl is put on once. */
-function colouring(strands: readonly Strand[]): (chosen: ChosenLayer) => Lab[] {
-  const put = new Map<Mix, Application[]>();
+function colouring(strands: readonly Strand[]): (chosen: ChosenMix) => Lab[] {
+  const put = new Map<Mix, AppliedCoat[]>();
   return ({ mix, minutes }) => {
     const on = put.get(mix) ?? strands.map((strand) => apply({ mix }, strand));
     put.set(mix, on);
@@ -336,20 +353,20 @@ function colouring(strands: readonly Strand[]): (chosen: ChosenLayer) => Lab[] {
  * They are worked out as they are asked for: a candidate costs at least its price and what nobody tells apart, so the hair
  * model looks at one only once no other that it has looked at is surely better.
  */
-export function* waysOf(
-  jobs: readonly Job[],
+export function* groupPlans(
+  plannedPlaces: readonly PlannedPlace[],
   lines: readonly Line[],
   rules: HouseRules,
-  startsFirst: readonly boolean[] = jobs.map(() => false),
-): Generator<Way> {
-  const choices = choicesFor(jobs, lines, rules, startsFirst);
+  startsFirst: readonly boolean[] = plannedPlaces.map(() => false),
+): Generator<GroupPlan> {
+  const choices = choicesFor(plannedPlaces, lines, rules, startsFirst);
   if (!choices) return;
   const { before, strands, candidates } = choices;
-  const goals = jobs.map(({ task }) => targetLab(task.target));
-  const wayOf = (layers: ChosenLayer[], labs: Lab[], price: number): Way => {
+  const goals = plannedPlaces.map(({ goal }) => targetLab(goal.target));
+  const wayOf = (mixes: ChosenMix[], labs: Lab[], price: number): GroupPlan => {
     const deltaE = labs.map((lab, i) => differenceOf(lab, goals[i]));
-    const missed = deltaE.reduce((sum, one) => sum + max(TOLD_APART, one), 0) / jobs.length;
-    return { layers, labs, deltaE, cost: missed + price };
+    const missed = deltaE.reduce((sum, value) => sum + max(TOLD_APART, value), 0) / plannedPlaces.length;
+    return { mixes, labs, deltaE, cost: missed + price };
   };
   if (!candidates) {
     yield wayOf(
@@ -364,14 +381,14 @@ export function* waysOf(
     .sort((a, b) => a.candidate.price - b.candidate.price || a.order - b.order);
   const coloured = colouring(strands);
   /** Looked at and not given out yet, best first; of equals the one the rules name first. */
-  const looked: { way: Way; order: number }[] = [];
+  const looked: { way: GroupPlan; order: number }[] = [];
   for (const { candidate, order } of byPrice) {
     while (looked.length > 0 && looked[0].way.cost < TOLD_APART + candidate.price) yield looked.shift()!.way;
-    const way = wayOf([...before, candidate.chosen], coloured(candidate.chosen), candidate.price);
+    const plan = wayOf([...before, candidate.chosen], coloured(candidate.chosen), candidate.price);
     const at = looked.findIndex(
-      (one) => one.way.cost > way.cost || (one.way.cost === way.cost && one.order > order),
+      (one) => one.way.cost > plan.cost || (one.way.cost === plan.cost && one.order > order),
     );
-    looked.splice(at < 0 ? looked.length : at, 0, { way, order });
+    looked.splice(at < 0 ? looked.length : at, 0, { way: plan, order });
   }
   for (const { way } of looked) yield way;
 }

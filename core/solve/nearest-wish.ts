@@ -41,7 +41,7 @@ export function nearestWish(
   for (const target of wishesRound(wish).slice(0, MOST_TRIED)) {
     const alone = { ...clientCase, placements: undefined, wish: { [zone]: target } };
     const found = oneVisit(alone, lines, rules, 1);
-    if (found.ok && found.jobs.length > 0) return target;
+    if (found.ok && found.places.length > 0) return target;
   }
   return null;
 }

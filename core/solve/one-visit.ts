@@ -1,12 +1,19 @@
 import type { RecordCard } from '../card';
 import { type ClientCase, partName, strandOfZone } from '../case';
 import { differenceOf } from '../colour';
-import { type Task, tasksOf, type Route, rulingsFor, levelsToday, layersOf } from '../method';
+import {
+  type PlaceGoal,
+  goalsOf,
+  type Technique,
+  techniqueRulings,
+  levelsToday,
+  requiredMixes,
+} from '../method';
 import type { Line } from '../product';
 import { type Reason, reason } from '../reason';
 import { type HouseRules, hasGreyToCover, refreshWay } from '../rules';
 import { isWaitedFor, rootWaits, type Group, assemble } from './card-assembly';
-import { type Job, type Way, waysOf, hasProduct } from './group-plans';
+import { type PlannedPlace, type GroupPlan, groupPlans, hasProduct } from './group-plans';
 import { readingsOf } from './readings';
 
 /** ΔE2000 within which a plan is as good as the best. */
@@ -21,18 +28,23 @@ const NO_PLAN_DELTA_E = 20;
 /** What falling short costs against the ΔE of other routes. */
 const SHORT_PRICE = 20;
 
-const jobOf = (clientCase: ClientCase, task: Task, route: Route, rules: HouseRules): Job => ({
-  task,
-  route,
-  layers: layersOf(task, route, rules),
-  start: strandOfZone(clientCase.head, task.part.zone),
+const plannedPlace = (
+  clientCase: ClientCase,
+  goal: PlaceGoal,
+  technique: Technique,
+  rules: HouseRules,
+): PlannedPlace => ({
+  goal,
+  technique,
+  requiredMixes: requiredMixes(goal, technique, rules),
+  start: strandOfZone(clientCase.head, goal.part.zone),
 });
 
 /** Ways that are worked out as far as somebody looks, once. */
-export class Ways implements Iterable<Way> {
-  private readonly found: Way[] = [];
-  constructor(private readonly rest: Generator<Way>) {}
-  *[Symbol.iterator](): Iterator<Way> {
+export class LazyGroupPlans implements Iterable<GroupPlan> {
+  private readonly found: GroupPlan[] = [];
+  constructor(private readonly rest: Generator<GroupPlan>) {}
+  *[Symbol.iterator](): Iterator<GroupPlan> {
     for (let at = 0; ; at++) {
       if (at === this.found.length) {
         const next = this.rest.next();
@@ -43,26 +55,31 @@ export class Ways implements Iterable<Way> {
     }
   }
   /** The best; undefined where there is none. */
-  get first(): Way | undefined {
-    for (const way of this) return way;
+  get first(): GroupPlan | undefined {
+    for (const plan of this) return plan;
     return undefined;
   }
 }
 
-/** Ways of single jobs, as a search has begun to look at them: what is chosen is looked at further. */
-type Begun = Map<Job, Ways>;
+/** Ways of single places, as a search has begun to look at them: what is chosen is looked at further. */
+type PlansByPlace = Map<PlannedPlace, LazyGroupPlans>;
 
-function beginning(job: Job, lines: readonly Line[], rules: HouseRules, begun: Begun): Ways {
-  const ways = begun.get(job) ?? new Ways(waysOf([job], lines, rules));
-  begun.set(job, ways);
-  return ways;
+function plansOf(
+  planned: PlannedPlace,
+  lines: readonly Line[],
+  rules: HouseRules,
+  begun: PlansByPlace,
+): LazyGroupPlans {
+  const plans = begun.get(planned) ?? new LazyGroupPlans(groupPlans([planned], lines, rules));
+  begun.set(planned, plans);
+  return plans;
 }
 
 /** Every part of a head by every route that the rules allow it. */
-export const jobsOf = (clientCase: ClientCase, rules: HouseRules): Job[] =>
-  tasksOf(clientCase).flatMap((task) =>
-    rulingsFor(task).flatMap(({ route, allowed }) =>
-      allowed ? [jobOf(clientCase, task, route, rules)] : [],
+export const plannedPlaces = (clientCase: ClientCase, rules: HouseRules): PlannedPlace[] =>
+  goalsOf(clientCase).flatMap((goal) =>
+    techniqueRulings(goal).flatMap(({ technique, allowed }) =>
+      allowed ? [plannedPlace(clientCase, goal, technique, rules)] : [],
     ),
   );
 
@@ -70,94 +87,103 @@ export const jobsOf = (clientCase: ClientCase, rules: HouseRules): Job[] =>
 const ROUTE_PRICE = 2.5;
 
 /** Parts that are alike in what they are and what is wished for take one route together. */
-function alike(tasks: readonly Task[]): Task[][] {
-  const groups = new Map<string, Task[]>();
-  for (const task of tasks) {
-    const { history, target, natural, part, greyShare } = task;
+function alike(goals: readonly PlaceGoal[]): PlaceGoal[][] {
+  const groups = new Map<string, PlaceGoal[]>();
+  for (const goal of goals) {
+    const { history, target, natural, part, greyShare } = goal;
     const name = JSON.stringify([history, target, natural, part.woven, hasGreyToCover(greyShare)]);
-    groups.set(name, [...(groups.get(name) ?? []), task]);
+    groups.set(name, [...(groups.get(name) ?? []), goal]);
   }
   return [...groups.values()];
 }
 
 /** The route for the parts of a head, alike parts together, each tried alone; or why none gets there. */
-function chooseJobs(
+function chooseTechniques(
   clientCase: ClientCase,
-  tasks: readonly Task[],
+  goals: readonly PlaceGoal[],
   lines: readonly Line[],
   rules: HouseRules,
-  begun: Begun,
-): { jobs: Job[]; failed: { task: Task; reasons: Reason[] }[]; tried: TriedRoute[] } {
-  const jobs: Job[] = [];
-  const ended: TriedRoute[] = [];
-  const failed: { task: Task; reasons: Reason[] }[] = [];
-  for (const group of alike(tasks)) {
-    let best: { jobs: Job[]; cost: number } | null = null;
-    const allowed = rulingsFor(group[0]).filter((ruling) => ruling.allowed);
-    const end = (route: Route, why: Reason) =>
-      void ended.push(...group.map(({ part }) => ({ part: partName(part), route, why })));
-    for (const { route, allowed: may, reason: why } of rulingsFor(group[0])) if (!may) end(route, why);
-    allowed.forEach(({ route }, rank) => {
-      const tried = group.map((task) => jobOf(clientCase, task, route, rules));
+  begun: PlansByPlace,
+): { places: PlannedPlace[]; failed: { goal: PlaceGoal; reasons: Reason[] }[]; tried: TriedTechnique[] } {
+  const plannedPlaces: PlannedPlace[] = [];
+  const ended: TriedTechnique[] = [];
+  const failed: { goal: PlaceGoal; reasons: Reason[] }[] = [];
+  for (const group of alike(goals)) {
+    let best: { places: PlannedPlace[]; cost: number } | null = null;
+    const allowed = techniqueRulings(group[0]).filter((ruling) => ruling.allowed);
+    const end = (technique: Technique, why: Reason) =>
+      void ended.push(...group.map(({ part }) => ({ part: partName(part), technique, why })));
+    for (const { technique, allowed: may, reason: why } of techniqueRulings(group[0]))
+      if (!may) end(technique, why);
+    allowed.forEach(({ technique }, rank) => {
+      const tried = group.map((goal) => plannedPlace(clientCase, goal, technique, rules));
       // A route that one of them is not allowed, for its condition say, is none for all.
-      if (group.some((task) => !rulingsFor(task).find((ruling) => ruling.route === route)?.allowed)) return;
-      const ways = tried.map((job) =>
-        route === 'leave' ? leaveWay(job) : beginning(job, lines, rules, begun).first,
+      if (
+        group.some(
+          (goal) => !techniqueRulings(goal).find((ruling) => ruling.technique === technique)?.allowed,
+        )
+      )
+        return;
+      const plans = tried.map((planned) =>
+        technique === 'leave' ? planOfLeaving(planned) : plansOf(planned, lines, rules, begun).first,
       );
-      if (ways.some((way) => !way)) return end(route, whyNoWay(group[0], route, lines, rules));
-      const deltaE = Math.max(...ways.map((way) => way!.deltaE[0]));
-      const missed = reason('solve.routeMisses', undefined, { route, deltaE: tenth(deltaE) });
-      if (deltaE > NO_PLAN_DELTA_E) return end(route, missed);
-      const short = ways.some((way) => way!.deltaE[0] > REACHED_DELTA_E) ? SHORT_PRICE : 0;
-      const cost = ways.reduce((sum, way) => sum + way!.cost, 0) / ways.length + ROUTE_PRICE * rank + short;
-      if (!best || cost < best.cost - 1e-9) best = { jobs: tried, cost };
+      if (plans.some((plan) => !plan)) return end(technique, whyNoPlan(group[0], technique, lines, rules));
+      const deltaE = Math.max(...plans.map((plan) => plan!.deltaE[0]));
+      const missed = reason('solve.routeMisses', undefined, { route: technique, deltaE: tenth(deltaE) });
+      if (deltaE > NO_PLAN_DELTA_E) return end(technique, missed);
+      const short = plans.some((plan) => plan!.deltaE[0] > REACHED_DELTA_E) ? SHORT_PRICE : 0;
+      const cost =
+        plans.reduce((sum, plan) => sum + plan!.cost, 0) / plans.length + ROUTE_PRICE * rank + short;
+      if (!best || cost < best.cost - 1e-9) best = { places: tried, cost };
       end(
-        route,
-        short > 0 ? missed : reason('solve.routeCostlier', undefined, { route, deltaE: tenth(deltaE) }),
+        technique,
+        short > 0
+          ? missed
+          : reason('solve.routeCostlier', undefined, { route: technique, deltaE: tenth(deltaE) }),
       );
     });
     const without = best ? null : withoutProduct(clientCase, group, lines, rules, begun);
     if (without) {
-      jobs.push(...without);
+      plannedPlaces.push(...without);
       continue;
     }
-    const chosen = best as { jobs: Job[] } | null;
-    if (chosen) jobs.push(...chosen.jobs);
+    const chosen = best as { places: PlannedPlace[] } | null;
+    if (chosen) plannedPlaces.push(...chosen.places);
     else if (group.length > 1) {
-      const apart = group.map((task) => chooseJobs(clientCase, [task], lines, rules, begun));
-      jobs.push(...apart.flatMap((one) => one.jobs));
+      const apart = group.map((goal) => chooseTechniques(clientCase, [goal], lines, rules, begun));
+      plannedPlaces.push(...apart.flatMap((one) => one.places));
       failed.push(...apart.flatMap((one) => one.failed));
       ended.push(...apart.flatMap((one) => one.tried));
-    } else failed.push({ task: group[0], reasons: whyNot(group[0], lines, rules) });
+    } else failed.push({ goal: group[0], reasons: whyNot(group[0], lines, rules) });
   }
-  const order = (task: Task) => tasks.indexOf(task);
-  const taken = new Set(jobs.map(({ task, route }) => `${partName(task.part)} ${route}`));
+  const order = (goal: PlaceGoal) => goals.indexOf(goal);
+  const taken = new Set(plannedPlaces.map(({ goal, technique }) => `${partName(goal.part)} ${technique}`));
   return {
-    jobs: jobs.sort((a, b) => order(a.task) - order(b.task)),
+    places: plannedPlaces.sort((a, b) => order(a.goal) - order(b.goal)),
     failed,
-    tried: ended.filter(({ part, route }) => !taken.has(`${part} ${route}`)),
+    tried: ended.filter(({ part, technique }) => !taken.has(`${part} ${technique}`)),
   };
 }
 
 /** A route that was looked at and not taken on a part, and what ended it: a rule, a product, or how far it misses. */
-export interface TriedRoute {
+export interface TriedTechnique {
   part: string;
-  route: Route;
+  technique: Technique;
   why: Reason;
 }
 const tenth = (value: number) => Math.round(value * 10) / 10;
 
 /** Why a route that the rules allow comes to no bowl. */
-function whyNoWay(task: Task, route: Route, lines: readonly Line[], rules: HouseRules): Reason {
-  const lacks = layersOf(task, route, rules).find((layer) => !hasProduct(layer, lines));
-  const at = { zone: partName(task.part), level: task.target.level };
+function whyNoPlan(goal: PlaceGoal, technique: Technique, lines: readonly Line[], rules: HouseRules): Reason {
+  const lacks = requiredMixes(goal, technique, rules).find((required) => !hasProduct(required, lines));
+  const at = { zone: partName(goal.part), level: goal.target.level };
   return lacks
     ? reason('solve.needsProduct', 'P1', { ...at, product: lacks.products[0] })
     : reason('solve.noLine', 'T2', at);
 }
 
 /** What is done instead where a product is not at hand: the next best, which the answer says (F6, P2). */
-const INSTEAD: Partial<Record<Route, Route>> = {
+const INSTEAD: Partial<Record<Technique, Technique>> = {
   fillThenColour: 'deposit',
   removeThenColour: 'lightenThenTone',
 };
@@ -165,38 +191,38 @@ const INSTEAD: Partial<Record<Route, Route>> = {
 /** Jobs for parts whose right route lacks a product, by the next best one; null where that is none either. */
 function withoutProduct(
   clientCase: ClientCase,
-  group: readonly Task[],
+  group: readonly PlaceGoal[],
   lines: readonly Line[],
   rules: HouseRules,
-  begun: Begun,
-): Job[] | null {
-  for (const { route, allowed } of rulingsFor(group[0])) {
-    const instead = INSTEAD[route];
+  begun: PlansByPlace,
+): PlannedPlace[] | null {
+  for (const { technique, allowed } of techniqueRulings(group[0])) {
+    const instead = INSTEAD[technique];
     if (!allowed || !instead) continue;
-    const lacks = layersOf(group[0], route, rules).find((layer) => !hasProduct(layer, lines));
+    const lacks = requiredMixes(group[0], technique, rules).find((required) => !hasProduct(required, lines));
     if (!lacks) continue;
     const bears = group.every(
-      (task) => instead !== 'lightenThenTone' || task.target.level - task.present <= levelsToday(task),
+      (goal) => instead !== 'lightenThenTone' || goal.target.level - goal.present <= levelsToday(goal),
     );
-    const tried = group.map((task) => ({
-      ...jobOf(clientCase, task, instead, rules),
+    const tried = group.map((goal) => ({
+      ...plannedPlace(clientCase, goal, instead, rules),
       lacks: lacks.products[0],
     }));
-    const ways = tried.map((job) => beginning(job, lines, rules, begun).first);
-    if (bears && ways.every((way) => way && way.deltaE[0] <= NO_PLAN_DELTA_E)) return tried;
+    const plans = tried.map((planned) => plansOf(planned, lines, rules, begun).first);
+    if (bears && plans.every((plan) => plan && plan.deltaE[0] <= NO_PLAN_DELTA_E)) return tried;
   }
   return null;
 }
 
 /** Why a part has no answer: the rules against every route, the products that are not at hand, or no shade and strength. */
-function whyNot(task: Task, lines: readonly Line[], rules: HouseRules): Reason[] {
-  const rulings = rulingsFor(task).filter(({ route }) => route !== 'leave');
+function whyNot(goal: PlaceGoal, lines: readonly Line[], rules: HouseRules): Reason[] {
+  const rulings = techniqueRulings(goal).filter(({ technique }) => technique !== 'leave');
   const allowed = rulings.filter((ruling) => ruling.allowed);
   if (allowed.length === 0) return rulings.map((ruling) => ruling.reason);
-  const at = { zone: partName(task.part), level: task.target.level };
-  const missing = allowed.flatMap(({ route }) =>
-    layersOf(task, route, rules)
-      .filter((layer) => !hasProduct(layer, lines))
+  const at = { zone: partName(goal.part), level: goal.target.level };
+  const missing = allowed.flatMap(({ technique }) =>
+    requiredMixes(goal, technique, rules)
+      .filter((required) => !hasProduct(required, lines))
       .map(({ products }) => products[0]),
   );
   const named = [...new Set(missing)].map((product) =>
@@ -205,49 +231,51 @@ function whyNot(task: Task, lines: readonly Line[], rules: HouseRules): Reason[]
   return named.length > 0 ? named : [reason('solve.noLine', 'T2', at)];
 }
 
-const leaveWay = (job: Job): Way | undefined =>
-  new Ways(waysOf([{ ...job, layers: [] }], [], {} as HouseRules)).first;
+const planOfLeaving = (planned: PlannedPlace): GroupPlan | undefined =>
+  new LazyGroupPlans(groupPlans([{ ...planned, requiredMixes: [] }], [], {} as HouseRules)).first;
 
 /** Jobs that come to the same bowls are done from one. */
-function grouped(jobs: readonly Job[]): Job[][] {
-  const groups = new Map<string, Job[]>();
-  for (const job of jobs) {
-    if (job.layers.length === 0) continue;
+function byMixes(plannedPlaces: readonly PlannedPlace[]): PlannedPlace[][] {
+  const groups = new Map<string, PlannedPlace[]>();
+  for (const planned of plannedPlaces) {
+    if (planned.requiredMixes.length === 0) continue;
     const name = JSON.stringify([
-      job.route,
-      job.layers,
-      job.task.part.woven,
-      hasGreyToCover(job.task.greyShare),
+      planned.technique,
+      planned.requiredMixes,
+      planned.goal.part.woven,
+      hasGreyToCover(planned.goal.greyShare),
     ]);
-    groups.set(name, [...(groups.get(name) ?? []), job]);
+    groups.set(name, [...(groups.get(name) ?? []), planned]);
   }
   return [...groups.values()];
 }
 
-/** Groups with all their ways; one that has no bowl for all of its zones together is taken apart. */
-function waysByGroup(
-  jobs: readonly Job[],
+/** Groups with all their plans; one that has no bowl for all of its zones together is taken apart. */
+function plansByGroup(
+  plannedPlaces: readonly PlannedPlace[],
   lines: readonly Line[],
   rules: HouseRules,
-  begun: Begun,
-): { jobs: Job[]; ways: Ways }[] {
-  const lengths = jobs.filter(isWaitedFor);
-  return grouped(jobs).flatMap((group) => {
+  begun: PlansByPlace,
+): { places: PlannedPlace[]; plans: LazyGroupPlans }[] {
+  const lengths = plannedPlaces.filter(isWaitedFor);
+  return byMixes(plannedPlaces).flatMap((group) => {
     // Lengths begin first where the root of untouched hair waits for them.
-    const waits = group.some((job) => rootWaits(job, job.layers[0]));
-    const first = group.map((job) => waits && lengths.includes(job));
-    const alone = (job: Job, startsFirst: boolean) =>
-      startsFirst ? new Ways(waysOf([job], lines, rules, [true])) : beginning(job, lines, rules, begun);
-    if (group.length === 1) return [{ jobs: group, ways: alone(group[0], first[0]) }];
-    const ways = new Ways(waysOf(group, lines, rules, first));
-    if (ways.first) return [{ jobs: group, ways }];
-    return group.map((job, i) => ({ jobs: [job], ways: alone(job, first[i]) }));
+    const waits = group.some((planned) => rootWaits(planned, planned.requiredMixes[0]));
+    const first = group.map((planned) => waits && lengths.includes(planned));
+    const alone = (planned: PlannedPlace, startsFirst: boolean) =>
+      startsFirst
+        ? new LazyGroupPlans(groupPlans([planned], lines, rules, [true]))
+        : plansOf(planned, lines, rules, begun);
+    if (group.length === 1) return [{ places: group, plans: alone(group[0], first[0]) }];
+    const plans = new LazyGroupPlans(groupPlans(group, lines, rules, first));
+    if (plans.first) return [{ places: group, plans }];
+    return group.map((planned, i) => ({ places: [planned], plans: alone(planned, first[i]) }));
   });
 }
 
 const MOST_EQUIVALENTS = 8;
-const labelsOf = ({ layers }: Way) =>
-  layers
+const labelsOf = ({ mixes }: GroupPlan) =>
+  mixes
     .map(
       ({ line, shades }) =>
         `${line.id} ${shades
@@ -264,28 +292,28 @@ const OWN = { formula: 1.5, line: 0.75 };
  * The way of every group: each its best, but what is mixed or opened already is used where it comes as near, as nobody
  * mixes two bowls where one serves.
  */
-function settled(all: readonly Ways[]): Way[] {
-  const taken: Way[] = [];
-  for (const ways of all) {
-    const mixed = new Set(taken.map(labelsOfLast));
-    const opened = new Set(taken.map(lineOfLast));
-    const price = (way: Way) =>
-      way.cost +
-      (taken.length === 0 || mixed.has(labelsOfLast(way)) ? 0 : OWN.formula) +
-      (taken.length === 0 || opened.has(lineOfLast(way)) ? 0 : OWN.line);
-    let best = ways.first!;
-    for (const way of ways) {
+function cheapestTogether(all: readonly LazyGroupPlans[]): GroupPlan[] {
+  const taken: GroupPlan[] = [];
+  for (const plans of all) {
+    const mixed = new Set(taken.map(lastFormula));
+    const opened = new Set(taken.map(lastLine));
+    const price = (plan: GroupPlan) =>
+      plan.cost +
+      (taken.length === 0 || mixed.has(lastFormula(plan)) ? 0 : OWN.formula) +
+      (taken.length === 0 || opened.has(lastLine(plan)) ? 0 : OWN.line);
+    let best = plans.first!;
+    for (const plan of plans) {
       // They come by their cost: from here on none is better, whatever is mixed already.
-      if (way.cost >= price(best)) break;
-      if (price(way) < price(best) - 1e-9) best = way;
+      if (plan.cost >= price(best)) break;
+      if (price(plan) < price(best) - 1e-9) best = plan;
     }
     taken.push(best);
   }
   return taken;
 }
-const lineOfLast = ({ layers }: Way) => layers.at(-1)?.line.id;
-const labelsOfLast = ({ layers }: Way) => {
-  const last = layers.at(-1);
+const lastLine = ({ mixes }: GroupPlan) => mixes.at(-1)?.line.id;
+const lastFormula = ({ mixes }: GroupPlan) => {
+  const last = mixes.at(-1);
   return JSON.stringify([
     last?.line.id,
     last?.vol,
@@ -296,41 +324,41 @@ const labelsOfLast = ({ layers }: Way) => {
 
 /** One visit's worth of a case: routes, bowls, the card and what is as good; or which parts fail, and why. */
 export function oneVisit(clientCase: ClientCase, lines: readonly Line[], rules: HouseRules, visits: number) {
-  const tasks = tasksOf(clientCase);
-  const begun: Begun = new Map();
-  const { jobs, failed, tried } = chooseJobs(clientCase, tasks, lines, rules, begun);
+  const goals = goalsOf(clientCase);
+  const begun: PlansByPlace = new Map();
+  const { places, failed, tried } = chooseTechniques(clientCase, goals, lines, rules, begun);
   if (failed.length > 0) return { ok: false as const, failed };
-  const groups = waysByGroup(jobs, lines, rules, begun);
-  if (groups.some(({ ways }) => !ways.first))
+  const groups = plansByGroup(places, lines, rules, begun);
+  if (groups.some(({ plans }) => !plans.first))
     return {
       ok: false as const,
-      failed: tasks.map((task) => ({ task, reasons: [reason('solve.noLine', 'T2')] })),
+      failed: goals.map((goal) => ({ goal, reasons: [reason('solve.noLine', 'T2')] })),
     };
-  const firsts = settled(groups.map(({ ways }) => ways));
-  const planWith = (pick: (index: number) => Way): RecordCard => {
-    const chosen: Group[] = groups.map((group, i) => ({ jobs: group.jobs, way: pick(i) }));
-    const plan = assemble(clientCase, chosen, rules, visits, refreshWay(rules, lines));
+  const firsts = cheapestTogether(groups.map(({ plans }) => plans));
+  const planWith = (pick: (index: number) => GroupPlan): RecordCard => {
+    const chosen: Group[] = groups.map((group, i) => ({ places: group.places, plan: pick(i) }));
+    const card = assemble(clientCase, chosen, rules, visits, refreshWay(rules, lines));
     // Zones that are left as they are have been read all the same.
-    return { ...plan, readings: readingsOf(clientCase, jobs, rules) };
+    return { ...card, readings: readingsOf(clientCase, places, rules) };
   };
-  const best = planWith((i) => firsts[i]);
+  const modelCard = planWith((i) => firsts[i]);
   const equivalents: RecordCard[] = [];
-  groups.forEach(({ ways }, at) => {
+  groups.forEach(({ plans }, at) => {
     const first = firsts[at];
     const seen = new Set([labelsOf(first)]);
-    for (const way of ways) {
+    for (const plan of plans) {
       if (equivalents.length >= MOST_EQUIVALENTS) return;
-      const near = way.labs.every((lab, j) => differenceOf(lab, first.labs[j]) <= AS_GOOD_WITHIN);
-      const reaches = way.deltaE.every(
+      const near = plan.labs.every((lab, j) => differenceOf(lab, first.labs[j]) <= AS_GOOD_WITHIN);
+      const reaches = plan.deltaE.every(
         (deltaE, j) => deltaE <= Math.max(AS_GOOD_WITHIN, first.deltaE[j] + 1),
       );
-      if (!near || !reaches || seen.has(labelsOf(way))) continue;
-      seen.add(labelsOf(way));
-      equivalents.push(planWith((i) => (i === at ? way : firsts[i])));
+      if (!near || !reaches || seen.has(labelsOf(plan))) continue;
+      seen.add(labelsOf(plan));
+      equivalents.push(planWith((i) => (i === at ? plan : firsts[i])));
     }
   });
-  return { ok: true as const, best, equivalents, jobs, tried };
+  return { ok: true as const, best: modelCard, equivalents, places, tried };
 }
 
 /** A visit that brings all of its parts home. */
-export type VisitFound = Extract<ReturnType<typeof oneVisit>, { ok: true }>;
+export type SolvedVisit = Extract<ReturnType<typeof oneVisit>, { ok: true }>;

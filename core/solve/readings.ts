@@ -1,23 +1,23 @@
 import type { RecordCard } from '../card';
-import { type ClientCase, presentLevel, isBared } from '../case';
+import { type ClientCase, presentLevel, isLightenedHair } from '../case';
 import { warmthLevelOf, keepsWarmth } from '../method';
 import { conditionOf } from '../process';
 import { type HouseRules, underlayAt, counterAt, VIOLET_CARE_FROM, BLUE_CARE_FROM } from '../rules';
-import type { Job } from './group-plans';
+import type { PlannedPlace } from './group-plans';
 
 /** What the student is to have read and foretold of every zone. */
 export function readingsOf(
   clientCase: ClientCase,
-  jobs: readonly Job[],
+  plannedPlaces: readonly PlannedPlace[],
   rules: HouseRules,
 ): RecordCard['readings'] {
   return Object.fromEntries(
     clientCase.head.zones.map((found) => {
       const { zone, greyShare } = found;
-      const job =
-        jobs.find(({ task }) => task.part.zone === zone && task.part.woven) ??
-        jobs.find(({ task }) => task.part.zone === zone);
-      const warm = job ? warmthLevelOf(job.task, job.route) : null;
+      const planned =
+        plannedPlaces.find(({ goal }) => goal.part.zone === zone && goal.part.woven) ??
+        plannedPlaces.find(({ goal }) => goal.part.zone === zone);
+      const warm = planned ? warmthLevelOf(planned.goal, planned.technique) : null;
       return [
         zone,
         {
@@ -25,7 +25,11 @@ export function readingsOf(
           greyShare,
           underlay: warm === null ? null : underlayAt(warm, rules),
           counter:
-            job && warm !== null ? (keepsWarmth(job.task, job.route) ? 'keep' : counterAt(warm)) : null,
+            planned && warm !== null
+              ? keepsWarmth(planned.goal, planned.technique)
+                ? 'keep'
+                : counterAt(warm)
+              : null,
         },
       ];
     }),
@@ -33,17 +37,19 @@ export function readingsOf(
 }
 
 /** What keeps the work (section 14): care by what was done and what can come back. */
-export function aftercareFor(jobs: readonly Job[]): Pick<RecordCard, 'aftercare' | 'nextVisitWeeks'> {
-  const bared = jobs.filter(
-    ({ task, route }) => route === 'lightenThenTone' || isBared(task.history, task.natural),
+export function aftercareFor(
+  plannedPlaces: readonly PlannedPlace[],
+): Pick<RecordCard, 'aftercare' | 'nextVisitWeeks'> {
+  const bared = plannedPlaces.filter(
+    ({ goal, technique }) => technique === 'lightenThenTone' || isLightenedHair(goal.history, goal.natural),
   );
-  const cool = bared.filter(({ task }) => !task.target.vivid && !keepsWarmth(task, 'lightenThenTone'));
-  const worn = jobs.some(({ start }) => conditionOf(start) !== 'strong');
+  const cool = bared.filter(({ goal }) => !goal.target.vivid && !keepsWarmth(goal, 'lightenThenTone'));
+  const worn = plannedPlaces.some(({ start }) => conditionOf(start) !== 'strong');
   return {
     aftercare: [
       'gentleWash',
-      ...(cool.some(({ task }) => task.target.level >= VIOLET_CARE_FROM) ? (['violetCare'] as const) : []),
-      ...(cool.some(({ task }) => task.target.level >= BLUE_CARE_FROM && task.target.level < VIOLET_CARE_FROM)
+      ...(cool.some(({ goal }) => goal.target.level >= VIOLET_CARE_FROM) ? (['violetCare'] as const) : []),
+      ...(cool.some(({ goal }) => goal.target.level >= BLUE_CARE_FROM && goal.target.level < VIOLET_CARE_FROM)
         ? (['blueCare'] as const)
         : []),
       'heatProtection',

@@ -1,12 +1,12 @@
 import fc from 'fast-check';
 import { TONE_FAMILIES } from '../colour';
-import { type ShadeNeed, needOnLine, isRightFor, fitOfNeed } from '../method';
+import { type ShadeRequest, requestOnLine, isRightFor, matchOfRequest } from '../method';
 import { shippedLine, SHIPPED_LINES, mixLevel } from '../product';
 import { DEFAULT_HOUSE_RULES } from '../rules';
 import { rightMixes } from './right-mixes';
 
 const tarnwick = shippedLine('tarnwick')!;
-const need = (change: Partial<ShadeNeed> = {}): ShadeNeed => ({
+const need = (change: Partial<ShadeRequest> = {}): ShadeRequest => ({
   levels: { min: 6, max: 6 },
   tone: { primary: 'gold' },
   naturalShare: { min: 0, max: 0 },
@@ -28,7 +28,7 @@ describe('the mixes that are right for a need', () => {
     const natural = first.mix.filter(
       ({ shade }) => shade.series === 'natural' || shade.series === 'extraNatural',
     );
-    const parts = (of: typeof first.mix) => of.reduce((sum, one) => sum + one.parts, 0);
+    const parts = (of: typeof first.mix) => of.reduce((sum, shadePart) => sum + shadePart.parts, 0);
     expect(parts(natural) / parts(first.mix)).toBeCloseTo(0.5, 1);
   });
 
@@ -72,14 +72,14 @@ describe('the mixes that are right for a need', () => {
         });
         const found = rightMixes(line, wanted, 12);
         let before = -Infinity;
-        for (const { mix, fit, cost, isNearest } of found) {
+        for (const { mix, match, cost, isNearest } of found) {
           // Where a chart has nothing right, its nearest stands alone and is marked as such.
           if (isNearest) {
-            expect(found.every((one) => one.isNearest)).toBe(true);
+            expect(found.every((rightMix) => rightMix.isNearest)).toBe(true);
             continue;
           }
-          expect(isRightFor(fit)).toBe(true);
-          expect(isRightFor(fitOfNeed(mix, wanted))).toBe(true);
+          expect(isRightFor(match)).toBe(true);
+          expect(isRightFor(matchOfRequest(mix, wanted))).toBe(true);
           expect(cost).toBeGreaterThanOrEqual(before);
           before = cost;
           for (const { shade, parts } of mix) {
@@ -112,19 +112,19 @@ describe('a need on a line with a table of its own', () => {
     [0.7, 0.8],
     [1, 0.8],
   ])('at %s grey asks for %s of the natural series', (grey, natural) => {
-    expect(needOnLine(covering, grey, own, DEFAULT_HOUSE_RULES).naturalShare).toEqual({
+    expect(requestOnLine(covering, grey, own, DEFAULT_HOUSE_RULES).naturalShare).toEqual({
       min: natural,
       max: natural,
     });
   });
 
   it('is the class’s where the line says nothing, or there is no grey to cover', () => {
-    expect(needOnLine(covering, 0.8, tarnwick, DEFAULT_HOUSE_RULES)).toEqual(covering);
-    expect(needOnLine(need(), 0.8, own, DEFAULT_HOUSE_RULES)).toEqual(need());
+    expect(requestOnLine(covering, 0.8, tarnwick, DEFAULT_HOUSE_RULES)).toEqual(covering);
+    expect(requestOnLine(need(), 0.8, own, DEFAULT_HOUSE_RULES)).toEqual(need());
   });
 
   it('is all natural for a natural wish, whatever the table', () => {
     const plain = { ...covering, tone: { primary: 'neutral' as const } };
-    expect(needOnLine(plain, 0.5, own, DEFAULT_HOUSE_RULES).naturalShare).toEqual({ min: 1, max: 1 });
+    expect(requestOnLine(plain, 0.5, own, DEFAULT_HOUSE_RULES).naturalShare).toEqual({ min: 1, max: 1 });
   });
 });

@@ -1,12 +1,12 @@
 import { type Tone, toneVector } from '../colour';
 import {
-  type MixFit,
-  type MixNeed,
-  fitOfNeed,
+  type MixMatch,
+  type ShadeRequestAtLevel,
+  matchOfRequest,
   isRightFor,
   clamp,
-  FIT_TOLERANCE,
-  type ShadeNeed,
+  MATCH_TOLERANCE,
+  type ShadeRequest,
 } from '../method';
 import { type ShadePart, mixLevel, type Shade, shadesOf, type Line, hasShades } from '../product';
 
@@ -17,9 +17,9 @@ const { abs, max } = Math;
 const MAX_PARTS = 3;
 const WHOLE = 4;
 
-interface FoundMix {
+interface MatchedMix {
   mix: ShadePart[];
-  fit: MixFit;
+  fit: MixMatch;
 }
 
 export const sameTone = (a: Tone, b: Tone) => a.primary === b.primary && a.secondary === b.secondary;
@@ -34,7 +34,7 @@ export function* partings(count: number): Generator<number[]> {
   const parts = new Array<number>(count).fill(1);
   for (;;) {
     // 2 : 2 is 1 : 1 again.
-    if (!multiple(parts) && parts.reduce((sum, one) => sum + one, 0) <= WHOLE) yield [...parts];
+    if (!multiple(parts) && parts.reduce((sum, part) => sum + part, 0) <= WHOLE) yield [...parts];
     let i = 0;
     while (i < count && ++parts[i] > MAX_PARTS) parts[i++] = 1;
     if (i === count) return;
@@ -52,7 +52,7 @@ export function* combinations(shades: Shade[]): Generator<Shade[]> {
 }
 
 /** The nearer, the simpler, the smaller the better; no more natural than the grey asks for. */
-export function cost({ mix, fit }: FoundMix, need: MixNeed): number {
+export function cost({ mix, fit }: MatchedMix, need: ShadeRequestAtLevel): number {
   const parts = mix.reduce((sum, part) => sum + part.parts, 0);
   // Neighbours melt into one another; a 4 and a 7 average to the same and dry as stripes.
   const spread =
@@ -79,7 +79,7 @@ const EXTRA_PIGMENT_PRICE = 2;
 /** How far from the wanted level a shade of a mix may lie. */
 const REACH = 1.5;
 
-function candidates(line: Line, need: ShadeNeed): Shade[] {
+function candidates(line: Line, need: ShadeRequest): Shade[] {
   if (need.clear) return shadesOf(line).filter(({ series }) => series === 'clear');
   const { tone, levels } = need;
   const wanted = [tone, { primary: tone.primary }, ...(tone.secondary ? [{ primary: tone.secondary }] : [])];
@@ -93,7 +93,7 @@ function candidates(line: Line, need: ShadeNeed): Shade[] {
     return (
       natural ||
       shade.series === 'extraNatural' ||
-      wanted.some((one) => sameTone(one, shade.tone)) ||
+      wanted.some((tone) => sameTone(tone, shade.tone)) ||
       (need.over !== undefined && cancels(shade.tone, need.over))
     );
   });
@@ -107,7 +107,7 @@ function cancels(tone: Tone, over: Tone): boolean {
   return length > 0 && (a.x * b.x + a.y * b.y) / length < CANCELS;
 }
 
-const correctorsFor = (line: Line, { tone, over }: ShadeNeed): Shade[] =>
+const correctorsFor = (line: Line, { tone, over }: ShadeRequest): Shade[] =>
   shadesOf(line).filter(
     (shade) =>
       shade.series === 'corrector' &&
@@ -132,7 +132,7 @@ const withCorrector = (mix: readonly ShadePart[], shade: Shade, share: number): 
 
 export interface RightMix {
   mix: ShadePart[];
-  fit: MixFit;
+  match: MixMatch;
   /** The lower, the nearer, simpler and smaller. */
   cost: number;
   /** The line has no mix that is right; this is the nearest of its chart. */
@@ -143,18 +143,21 @@ export interface RightMix {
  * Every mix of a line that is right for a need by the theory: up to three shades in one to four parts each, and a
  * corrector. Cheapest first, at most `most` of them. Same input, same order.
  */
-export function rightMixes(line: Line, need: ShadeNeed, most: number): RightMix[] {
+export function rightMixes(line: Line, need: ShadeRequest, most: number): RightMix[] {
   if (!hasShades(line.kind)) return [];
   const shades = candidates(line, need);
   const correctors = correctorsFor(line, need);
   const found: RightMix[] = [];
   const consider = (mix: ShadePart[], extra = 0) => {
-    const fit = fitOfNeed(mix, need);
-    if (!isRightFor(fit)) return;
+    const match = matchOfRequest(mix, need);
+    if (!isRightFor(match)) return;
     const level = clamp(mixLevel(mix) ?? need.levels.min, need.levels);
     const price = need.highLift
-      ? 2 * fit.toneGap + 1.25 * (mix.length - 1)
-      : cost({ mix, fit }, { level, tone: need.tone, naturalShare: need.naturalShare, over: need.over });
+      ? 2 * match.toneGap + 1.25 * (mix.length - 1)
+      : cost(
+          { mix, fit: match },
+          { level, tone: need.tone, naturalShare: need.naturalShare, over: need.over },
+        );
     const doubled = mix.some(({ shade }) => shade.series === 'extraNatural')
       ? need.extraPigment
         ? 0
@@ -162,15 +165,15 @@ export function rightMixes(line: Line, need: ShadeNeed, most: number): RightMix[
       : need.extraPigment
         ? EXTRA_PIGMENT_PRICE
         : 0;
-    found.push({ mix, fit, cost: price + extra + doubled });
+    found.push({ mix, match, cost: price + extra + doubled });
   };
   for (const chosen of combinations(shades)) {
     if (isPatchwork(chosen)) continue;
     // A coarse look before the parts are gone through: shades all to one side of the levels never meet them.
     if (!need.highLift) {
       const all = chosen.map(({ level }) => level ?? 0);
-      if (Math.min(...all) > need.levels.max + FIT_TOLERANCE.level) continue;
-      if (Math.max(...all) < need.levels.min - FIT_TOLERANCE.level) continue;
+      if (Math.min(...all) > need.levels.max + MATCH_TOLERANCE.level) continue;
+      if (Math.max(...all) < need.levels.min - MATCH_TOLERANCE.level) continue;
     }
     for (const parts of partings(chosen.length)) {
       const mix = chosen.map((shade, i) => ({ shade, parts: parts[i] }));
@@ -190,7 +193,7 @@ const NEAREST_WITHIN = 0.5;
 const NEAREST_PRICE = 6;
 
 /** Where a line has no mix that is right for a tone: the nearest of two shades that its chart has, level kept. */
-function nearestMixes(line: Line, need: ShadeNeed): RightMix[] {
+function nearestMixes(line: Line, need: ShadeRequest): RightMix[] {
   const shades = shadesOf(line).filter(
     ({ level, series }) =>
       level !== null &&
@@ -199,29 +202,29 @@ function nearestMixes(line: Line, need: ShadeNeed): RightMix[] {
       level >= need.levels.min - REACH * 2 &&
       level <= need.levels.max + REACH,
   );
-  const found: RightMix[] = [];
+  const rightMixes: RightMix[] = [];
   const consider = (mix: ShadePart[]) => {
-    const fit = fitOfNeed(mix, need);
-    if (fit.levelGap > FIT_TOLERANCE.level || fit.toneGap > NEAREST_WITHIN) return;
-    if (fit.shareShort > FIT_TOLERANCE.share) return;
+    const match = matchOfRequest(mix, need);
+    if (match.levelGap > MATCH_TOLERANCE.level || match.toneGap > NEAREST_WITHIN) return;
+    if (match.shareShort > MATCH_TOLERANCE.share) return;
     const level = clamp(mixLevel(mix) ?? need.levels.min, need.levels);
-    const price = cost({ mix, fit }, { level, tone: need.tone, naturalShare: need.naturalShare });
-    found.push({ mix, fit, cost: NEAREST_PRICE + price, isNearest: true });
+    const price = cost({ mix, fit: match }, { level, tone: need.tone, naturalShare: need.naturalShare });
+    rightMixes.push({ mix, match, cost: NEAREST_PRICE + price, isNearest: true });
   };
-  shades.forEach((one, i) => {
-    consider([{ shade: one, parts: 1 }]);
+  shades.forEach((shade, i) => {
+    consider([{ shade, parts: 1 }]);
     for (const other of shades.slice(i + 1)) {
-      if (isPatchwork([one, other], NEIGHBOURS_WITHIN.nearest)) continue;
+      if (isPatchwork([shade, other], NEIGHBOURS_WITHIN.nearest)) continue;
       for (const [a, b] of [
         [1, 1],
         [3, 1],
         [1, 3],
       ])
         consider([
-          { shade: one, parts: a },
+          { shade, parts: a },
           { shade: other, parts: b },
         ]);
     }
   });
-  return found;
+  return rightMixes;
 }

@@ -1,9 +1,9 @@
 import fc from 'fast-check';
-import { type ClientCase, pastOf, presentLevel, strandOfZone, amountFor } from '../case';
+import { type ClientCase, uppermostHistory, presentLevel, strandOfZone, amountFor } from '../case';
 import { shippedCase, SHIPPED_CASES } from '../cases';
-import { makeCase, zone, coloured, to } from '../cases/case-maker';
+import { makeCase, zone, dyed, to } from '../cases/case-maker';
 import { levelOfStrand } from '../hair';
-import { tasksOf, taskOf, rulingOn } from '../method';
+import { goalsOf, goalOf, techniqueRuling } from '../method';
 import { SHIPPED_LINES, mixLevel, splitLabel } from '../product';
 import { type HouseRules, DEFAULT_HOUSE_RULES } from '../rules';
 import { solveCase } from './solve';
@@ -15,11 +15,11 @@ const solve = (clientCase: ClientCase, house: Partial<HouseRules> = {}) =>
 const solution = (id: string, house: Partial<HouseRules> = {}) => {
   const result = solve(caseOf(id), house);
   if (!result.ok) throw new Error(JSON.stringify(result.reasons));
-  return result.solution;
+  return result.modelAnswer;
 };
 
 describe('routes (section 7, P1, C4)', () => {
-  const taskFor = (id: string, zone: string) => tasksOf(caseOf(id)).find(({ part }) => part.zone === zone)!;
+  const taskFor = (id: string, zone: string) => goalsOf(caseOf(id)).find(({ part }) => part.zone === zone)!;
   it.each([
     ['too-dark', 'mids', 'liftWithColour', false, 'route.colourLiftsNothing'],
     ['too-dark', 'mids', 'removeThenColour', true, 'route.remove'],
@@ -33,7 +33,7 @@ describe('routes (section 7, P1, C4)', () => {
     ['retouch-grey', 'ends', 'leave', false, 'route.faded'],
     ['golden-gloss', 'mids', 'removeThenColour', false, 'route.notHere'],
   ] as const)('%s, %s: %s is %s', (id, zone, route, allowed, code) => {
-    const ruling = rulingOn(taskFor(id, zone), route);
+    const ruling = techniqueRuling(taskFor(id, zone), route);
     expect(ruling).toMatchObject({ allowed, reason: { code } });
   });
 });
@@ -42,7 +42,7 @@ describe('a zone with a history', () => {
   it('shows the level its history left, within a quarter', () => {
     for (const { clientCase } of SHIPPED_CASES)
       for (const zone of clientCase.head.zones) {
-        if (pastOf(zone).kind === 'vivid' || zone.greyShare > 0) continue;
+        if (uppermostHistory(zone).kind === 'vivid' || zone.greyShare > 0) continue;
         expect(
           Math.abs(levelOfStrand(strandOfZone(clientCase.head, zone.zone)) - presentLevel(zone)),
         ).toBeLessThan(0.3);
@@ -53,18 +53,18 @@ describe('a zone with a history', () => {
 describe('the search', () => {
   it('begins the lengths of untouched hair first, the root ten to twenty minutes later (A2)', () => {
     for (const id of ['one-lighter', 'two-lighter-cool', 'first-blonde', 'high-lift']) {
-      const { best } = solution(id);
-      const root = best.steps.find(({ zones }) => zones.includes('regrowth'))!;
-      const lengths = best.steps.find(({ zones }) => zones.includes('mids'))!;
+      const { card } = solution(id);
+      const root = card.steps.find(({ zones }) => zones.includes('regrowth'))!;
+      const lengths = card.steps.find(({ zones }) => zones.includes('mids'))!;
       expect(root.start - lengths.start).toBeGreaterThanOrEqual(10);
       expect(root.start - lengths.start).toBeLessThanOrEqual(20);
     }
   });
 
   it('covers grey with 20 vol for the full time, and refreshes the ends at the end (F8, A1)', () => {
-    const { best } = solution('retouch-grey');
-    const [root, ends] = best.steps;
-    expect(best.bowls.find(({ name }) => name === root.bowl)).toMatchObject({
+    const { card } = solution('retouch-grey');
+    const [root, ends] = card.steps;
+    expect(card.bowls.find(({ name }) => name === root.bowl)).toMatchObject({
       lineId: 'tarnwick',
       developer: [{ vol: 20 }],
     });
@@ -77,10 +77,10 @@ describe('the search', () => {
 
   it('follows the school of the class', () => {
     const depth = (house: Partial<HouseRules>) => {
-      const { best } = solution('two-lighter-cool', house);
-      const line = SHIPPED_LINES.find(({ id }) => id === best.bowls[0].lineId)!;
+      const { card } = solution('two-lighter-cool', house);
+      const line = SHIPPED_LINES.find(({ id }) => id === card.bowls[0].lineId)!;
       return mixLevel(
-        best.bowls[0].shades.map(({ label, grams }) => ({
+        card.bowls[0].shades.map(({ label, grams }) => ({
           shade: {
             label,
             series: 'fashion',
@@ -94,17 +94,17 @@ describe('the search', () => {
     expect(depth({})).toBeCloseTo(7);
     expect(depth({ liftByColour: 'counterbalance' })).toBeGreaterThan(8.5);
     const vols = (house: Partial<HouseRules>) =>
-      solution('first-blonde', house).best.bowls[0].developer[0].vol;
+      solution('first-blonde', house).card.bowls[0].developer[0].vol;
     expect(vols({})).toBe(20);
     expect(vols({ tenVolLightener: 'notAllowed', lightenerOnScalp: 'max30' })).toBeGreaterThanOrEqual(20);
   });
 
   it('gives the same for the same, and equivalents that are not the best over again', () => {
-    const one = solution('root-and-ends');
-    expect(JSON.stringify(solution('root-and-ends'))).toBe(JSON.stringify(one));
-    const bowls = [one.best, ...one.equivalents].map((plan) => JSON.stringify(plan.bowls));
+    const modelAnswer = solution('root-and-ends');
+    expect(JSON.stringify(solution('root-and-ends'))).toBe(JSON.stringify(modelAnswer));
+    const bowls = [modelAnswer.card, ...modelAnswer.equivalents].map((card) => JSON.stringify(card.bowls));
     expect(new Set(bowls).size).toBe(bowls.length);
-    expect(one.equivalents.length).toBeGreaterThan(1);
+    expect(modelAnswer.equivalents.length).toBeGreaterThan(1);
   });
 
   it('stops before anything is mixed where the client would be hurt (section 13)', () => {
@@ -125,7 +125,7 @@ describe('the search', () => {
     const visits = (damage: number) => {
       const zones = clientCase.head.zones.map((zone) => ({ ...zone, damage }));
       const result = solve({ ...clientCase, head: { ...clientCase.head, zones } });
-      return result.ok && result.solution.stops.length === 0 ? result.solution.visits.length : Infinity;
+      return result.ok && result.modelAnswer.stops.length === 0 ? result.modelAnswer.visits.length : Infinity;
     };
     const counts = [0.05, 0.25, 0.45].map(visits);
     expect(counts[0]).toBe(1);
@@ -157,8 +157,8 @@ describe('amounts (M2)', () => {
 
   it('a part without a wish is no task', () => {
     const clientCase = caseOf('woven-light');
-    expect(tasksOf(clientCase).every(({ part }) => part.woven)).toBe(true);
-    expect(taskOf(clientCase, { zone: 'ends', woven: false, target: null })).toBeNull();
+    expect(goalsOf(clientCase).every(({ part }) => part.woven)).toBe(true);
+    expect(goalOf(clientCase, { zone: 'ends', woven: false, target: null })).toBeNull();
   });
 
   it('begins a retouch at the root, whether it lifts or not, and refreshes the ends last (A9)', () => {
@@ -174,7 +174,7 @@ describe('amounts (M2)', () => {
         client: { name: 'Anybody', note: '' },
         zones: [
           zone('regrowth', { cm: 1.5, natural: 5 }),
-          zone('mids', { cm: 20, natural: 5, history: coloured(level, 'gold', 0.3), damage: 0.08 }),
+          zone('mids', { cm: 20, natural: 5, history: dyed(level, 'gold', 0.3), damage: 0.08 }),
         ],
         wish: { regrowth: to(level, 'gold'), mids: to(level, 'gold') },
         lineIds: [...lineIds],
@@ -182,7 +182,7 @@ describe('amounts (M2)', () => {
       const result = solve(retouch);
       if (!result.ok) throw new Error(JSON.stringify(result.reasons));
       const [root, ends] = (['regrowth', 'mids'] as const).map((name) =>
-        result.solution.best.steps.find(({ zones }) => zones.includes(name))!,
+        result.modelAnswer.card.steps.find(({ zones }) => zones.includes(name))!,
       );
       expect({ level, lineIds, root: root.start }).toEqual({ level, lineIds, root: 0 });
       expect(ends.start).toBeGreaterThan(root.start);

@@ -1,15 +1,15 @@
 import { type RecordCard, EMPTY_CARD, type LineOf } from '../card';
-import { type ClientCase, onTheShelf, partName, type Target, pastOf, presentLevel } from '../case';
+import { type ClientCase, onTheShelf, partName, type Target, uppermostHistory, presentLevel } from '../case';
 import { type ToneFamily, TOP_OF_TEN, topLevel } from '../colour';
 import { type Head, type PlaceId, levelOfPigmented, dyeOf, levelOfNaturalPigment } from '../hair';
 import {
-  type Route,
+  type Technique,
   levelsToday,
   PALEST_FROM,
-  rulingOn,
-  type Task,
-  tasksOf,
-  ALL_WHITE,
+  techniqueRuling,
+  type PlaceGoal,
+  goalsOf,
+  WHITE_HAIR,
   stopsService,
   NEEDED_QUESTIONS,
   neededTests,
@@ -21,7 +21,7 @@ import { type Reason, reason } from '../reason';
 import type { HouseRules } from '../rules';
 import { type PartOutcome, simulateCard } from '../simulate';
 import { nearestWish } from './nearest-wish';
-import { type TriedRoute, type VisitFound, oneVisit } from './one-visit';
+import { type TriedTechnique, type SolvedVisit, oneVisit } from './one-visit';
 import { readingsOf } from './readings';
 
 /** Raised whenever the same case could get another solution; stored with every grade. */
@@ -29,7 +29,7 @@ export const SOLVER_VERSION = 4;
 
 export interface PartChoice {
   part: string;
-  route: Route;
+  technique: Technique;
   reason: Reason;
   /** ΔE2000 to the wish, by the hair model; null in answers from before it was kept. */
   deltaE: number | null;
@@ -43,24 +43,24 @@ export interface Visit {
   afterWeeks: number;
   /** The head as it comes to it, and what is done; missing in answers of older versions and where nothing is done. */
   head?: Head;
-  plan?: RecordCard;
+  card?: RecordCard;
 }
 
-export interface Solution {
+export interface ModelAnswer {
   version: number;
   /** The case as this visit has it: with several visits, the wish of the first. */
-  visit: ClientCase;
+  clientCase: ClientCase;
   visits: Visit[];
   /** What stops the service; the best plan is then to decline. */
   stops: Reason[];
-  best: RecordCard;
+  card: RecordCard;
   choices: PartChoice[];
   /** Other plans that are as good: within the ΔE of the best and of the wish, no rule broken. */
   equivalents: RecordCard[];
   /** Why one visit is not enough; empty when it is. */
   proof: Reason[];
   /** Routes that were looked at and not taken, and what ended each; missing in answers of older versions. */
-  tried?: TriedRoute[];
+  tried?: TriedTechnique[];
   /** Wishes that even the best plan does not bring home; missing in answers of older versions. */
   missed?: MissedWish[];
 }
@@ -75,7 +75,7 @@ export interface MissedWish {
 
 /** The search's answer; where there is none, why, and the nearest wish by zone that could be reached. */
 export type SolveResult =
-  { ok: true; solution: Solution } | { ok: false; reasons: Reason[]; nearest?: ClientCase['wish'] };
+  { ok: true; modelAnswer: ModelAnswer } | { ok: false; reasons: Reason[]; nearest?: ClientCase['wish'] };
 
 const half = (level: number) => Math.floor(level * 2) / 2;
 const WEEKS_BETWEEN = 4;
@@ -86,13 +86,13 @@ const FADES = 0.3;
 const TREATED = 0.7;
 
 /** Where a part that one visit cannot bring home is taken in it: as far as its condition allows, toned quietly (C4). */
-function interim(task: Task): Target {
-  const limit = levelsToday(task);
-  const up = task.target.level - task.present;
+function interim(goal: PlaceGoal): Target {
+  const limit = levelsToday(goal);
+  const up = goal.target.level - goal.present;
   // What is not light yet is made light first (L1).
   const most =
-    task.present < PALEST_FROM.lightener ? Math.min(task.target.level, TOP_OF_TEN) : task.target.level;
-  const level = Math.min(most, half(task.present + Math.max(0, Math.min(up, limit))));
+    goal.present < PALEST_FROM.lightener ? Math.min(goal.target.level, TOP_OF_TEN) : goal.target.level;
+  const level = Math.min(most, half(goal.present + Math.max(0, Math.min(up, limit))));
   return { level: Math.max(1, level), tone: { primary: 'neutral' } };
 }
 
@@ -116,7 +116,7 @@ function headAfter(
       };
     const level = Math.min(topLevel('twelve'), half(levelOfPigmented(out.strand) + 0.25));
     // Remover takes most of the dye and never all of it: what is left is dye of the level that shows (P6, C4).
-    if (level <= zone.naturalLevel && pastOf(zone).kind === 'coloured')
+    if (level <= zone.naturalLevel && uppermostHistory(zone).kind === 'coloured')
       return {
         ...zone,
         history: [{ kind: 'permanent' as const, level, tone: { primary: 'warmBrown' as const } }],
@@ -137,18 +137,18 @@ function headAfter(
  */
 function partWay(
   clientCase: ClientCase,
-  failed: readonly { task: Task }[],
+  failed: readonly { goal: PlaceGoal }[],
   lines: readonly Line[],
   rules: HouseRules,
-): { clientCase: ClientCase; step: VisitFound } | null {
-  if (failed.some(({ task }) => task.part.woven)) return null;
+): { clientCase: ClientCase; step: SolvedVisit } | null {
+  if (failed.some(({ goal }) => goal.part.woven)) return null;
   for (let less = 0; ; less += 0.5) {
     const wish = { ...clientCase.wish };
-    for (const { task } of failed) {
-      const stage = interim(task);
+    for (const { goal } of failed) {
+      const stage = interim(goal);
       const level = stage.level - less;
-      if (level <= task.present + 0.5) return null;
-      wish[task.part.zone] = { ...stage, level };
+      if (level <= goal.present + 0.5) return null;
+      wish[goal.part.zone] = { ...stage, level };
     }
     const stage = { ...clientCase, wish };
     const step = oneVisit(stage, lines, rules, 1);
@@ -168,22 +168,22 @@ function beyondScale({ head, wish, placements = [] }: ClientCase, { levelScale }
   return level > most ? [reason('solve.beyondScale', 'L1', { level, most })] : [];
 }
 
-const visitTo = ({ wish, placements, head }: ClientCase, afterWeeks: number, plan?: RecordCard): Visit => ({
+const visitTo = ({ wish, placements, head }: ClientCase, afterWeeks: number, card?: RecordCard): Visit => ({
   wish,
   placements,
   afterWeeks,
-  ...(plan ? { head, plan } : {}),
+  ...(card ? { head, card } : {}),
 });
 
 /** One visit of several as a case of its own, with the head as it comes to it; null where the answer does not tell it. */
 export function caseOfVisit(
-  { visit, visits }: Pick<Solution, 'visit' | 'visits'>,
+  { clientCase, visits }: Pick<ModelAnswer, 'clientCase' | 'visits'>,
   at: number,
 ): ClientCase | null {
-  const one = visits[at];
-  if (!one?.head) return null;
-  const { wish, head, placements } = one;
-  return { ...visit, wish, head, placements };
+  const visit = visits[at];
+  if (!visit?.head) return null;
+  const { wish, head, placements } = visit;
+  return { ...clientCase, wish, head, placements };
 }
 
 /**
@@ -198,8 +198,8 @@ export function solveCase(clientCase: ClientCase, lines: readonly Line[], rules:
   if (stops.length > 0) {
     const readings = readingsOf(clientCase, [], rules);
     const spent = stops.some(({ code }) => code === 'stop.hairGivesWay');
-    const work = tasksOf(clientCase).map((task) => ({ task, route: 'leave' as const }));
-    const best: RecordCard = {
+    const work = goalsOf(clientCase).map((goal) => ({ goal, technique: 'leave' as const }));
+    const modelCard: RecordCard = {
       ...EMPTY_CARD,
       readings,
       asked: [...NEEDED_QUESTIONS],
@@ -209,12 +209,12 @@ export function solveCase(clientCase: ClientCase, lines: readonly Line[], rules:
     };
     return {
       ok: true,
-      solution: {
+      modelAnswer: {
         version: SOLVER_VERSION,
-        visit: clientCase,
+        clientCase,
         visits: [visitTo(clientCase, 0)],
         stops,
-        best,
+        card: modelCard,
         choices: [],
         equivalents: [],
         proof: [],
@@ -224,7 +224,7 @@ export function solveCase(clientCase: ClientCase, lines: readonly Line[], rules:
   const atHand = onTheShelf(lines, clientCase).filter(({ id }) => clientCase.lineIds.includes(id));
   const lineOf: LineOf = (id) => atHand.find((line) => line.id === id);
   const visits: Visit[] = [];
-  let first: { clientCase: ClientCase; found: VisitFound } | null = null;
+  let first: { clientCase: ClientCase; found: SolvedVisit } | null = null;
   let proof: Reason[] = [];
   let now = clientCase;
   while (visits.length < MOST_VISITS) {
@@ -239,7 +239,7 @@ export function solveCase(clientCase: ClientCase, lines: readonly Line[], rules:
         now = next;
         continue;
       }
-      return { ok: true, solution: finished(first, visits, proof, lineOf) };
+      return { ok: true, modelAnswer: finished(first, visits, proof, lineOf) };
     }
     if (visits.length === 0) {
       const all = found.failed.flatMap(({ reasons }) => reasons);
@@ -247,7 +247,7 @@ export function solveCase(clientCase: ClientCase, lines: readonly Line[], rules:
       const byCondition = all.filter(({ code }) => code === 'route.beyondCondition');
       proof = byCondition.length > 0 ? byCondition : all;
     }
-    const onTheWay = found.failed.map(({ task }) => task.part.zone);
+    const onTheWay = found.failed.map(({ goal }) => goal.part.zone);
     const partial = partWay(now, found.failed, atHand, rules);
     if (!partial) return { ok: false, reasons: proof, ...nearestOf(now, onTheWay, atHand, rules) };
     const { clientCase: stage, step } = partial;
@@ -266,12 +266,12 @@ const VIVID_LESS = 0.1;
  * The head before another visit where a vivid dye still shows through what one visit did: as it is, with what is left of
  * the dye; null where nothing of the kind is missed, or where one visit took out too little to go on (P2, P7).
  */
-function vividAgain(clientCase: ClientCase, { best }: VisitFound, lineOf: LineOf): ClientCase | null {
+function vividAgain(clientCase: ClientCase, { best }: SolvedVisit, lineOf: LineOf): ClientCase | null {
   const played = simulateCard(clientCase, best, lineOf);
   let changed = false;
   const outcomes = played.outcomeAt(played.minutes);
   const zones = clientCase.head.zones.map((zone) => {
-    const past = pastOf(zone);
+    const past = uppermostHistory(zone);
     const out = outcomes.find(({ part }) => part.zone === zone.zone && !part.woven);
     if (past.kind !== 'vivid' || !out?.part.target || out.deltaE <= MISSES.deltaE) return zone;
     const faded = Math.min(1, Math.max(0, 1 - dyeOf(out.strand)[past.dye] / VIVID_LOAD));
@@ -312,7 +312,7 @@ const MISSES = { deltaE: 10, levels: 1 };
 const missedIn = (outcomes: readonly PartOutcome[]): MissedWish[] =>
   outcomes.flatMap(({ part, deltaE, level, tone, strand }) => {
     const { target } = part;
-    const pale = strand.white >= ALL_WHITE.from && (target?.level ?? 0) >= ALL_WHITE.lightFrom;
+    const pale = strand.white >= WHITE_HAIR.from && (target?.level ?? 0) >= WHITE_HAIR.lightFrom;
     if (!target || target.vivid || (target.grey ?? 'cover') !== 'cover' || pale) return [];
     const off = Math.abs(level - target.level) > MISSES.levels || deltaE > MISSES.deltaE;
     return off ? [{ part: partName(part), deltaE: tenth(deltaE), level: half(level + 0.25), tone }] : [];
@@ -320,28 +320,28 @@ const missedIn = (outcomes: readonly PartOutcome[]): MissedWish[] =>
 const tenth = (value: number) => Math.round(value * 10) / 10;
 
 function finished(
-  { clientCase, found }: { clientCase: ClientCase; found: VisitFound },
+  { clientCase, found }: { clientCase: ClientCase; found: SolvedVisit },
   visits: Visit[],
   proof: Reason[],
   lineOf: LineOf,
-): Solution {
-  const told = (plan: RecordCard): RecordCard => ({ ...plan, visits: visits.length });
-  const best = told(found.best);
-  const played = simulateCard(clientCase, best, lineOf);
+): ModelAnswer {
+  const told = (card: RecordCard): RecordCard => ({ ...card, visits: visits.length });
+  const modelCard = told(found.best);
+  const played = simulateCard(clientCase, modelCard, lineOf);
   const outcomes = played.outcomeAt(played.minutes);
   return {
     version: SOLVER_VERSION,
-    visit: clientCase,
+    clientCase,
     visits,
     stops: [],
-    best,
-    choices: found.jobs.map(({ task, route, lacks }) => ({
-      part: partName(task.part),
-      route,
+    card: modelCard,
+    choices: found.places.map(({ goal, technique, lacks }) => ({
+      part: partName(goal.part),
+      technique,
       reason: lacks
-        ? reason('solve.without', 'P1', { zone: partName(task.part), product: lacks })
-        : rulingOn(task, route).reason,
-      deltaE: outcomes.find(({ part }) => partName(part) === partName(task.part))!.deltaE,
+        ? reason('solve.without', 'P1', { zone: partName(goal.part), product: lacks })
+        : techniqueRuling(goal, technique).reason,
+      deltaE: outcomes.find(({ part }) => partName(part) === partName(goal.part))!.deltaE,
     })),
     equivalents: found.equivalents.map(told),
     proof,
@@ -352,8 +352,8 @@ function finished(
         ? missedIn(
             outcomes.filter(
               ({ part }) =>
-                !found.jobs.some(
-                  ({ task, route }) => route === 'refresh' && partName(task.part) === partName(part),
+                !found.places.some(
+                  ({ goal, technique }) => technique === 'refresh' && partName(goal.part) === partName(part),
                 ),
             ),
           )

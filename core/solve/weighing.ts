@@ -3,12 +3,12 @@ import { amountFor } from '../case';
 import type { Head, PlaceId } from '../hair';
 import { splitByParts } from '../product';
 import { pourOf, LEFTOVER_WATER } from '../rules';
-import type { ChosenLayer } from './group-plans';
+import type { ChosenMix } from './group-plans';
 
 const tenth = (grams: number) => Math.round(grams * 10) / 10;
 
 /** Developer of a strength out of what the line has: as it is, mixed, or thinned with water (D8). */
-function poured({ line }: ChosenLayer, vol: number, grams: number): Bowl['developer'] {
+function poured({ line }: ChosenMix, vol: number, grams: number): Bowl['developer'] {
   // That the class may dilute was settled when the strength was chosen.
   const pour = pourOf(vol, line.developersVol, true) ?? [{ vol, parts: 1 }];
   const weights = splitByParts(
@@ -27,15 +27,15 @@ const isWhole = (value: number) => Math.abs(value - Math.round(value)) < 1e-9;
  * the guide, the nearest of those to the middle (M2, M3).
  */
 function totalGrams(
-  layer: ChosenLayer,
+  chosen: ChosenMix,
   { minGrams, maxGrams }: { minGrams: number; maxGrams: number },
 ): number {
   const middle = (minGrams + maxGrams) / 2;
-  const parts = layer.shades.map((one) => one.parts);
-  if (parts.length > 0 && layer.ratio !== null && parts.every(isWhole)) {
-    const all = parts.reduce((sum, one) => sum + one, 0);
+  const parts = chosen.shades.map((shadePart) => shadePart.parts);
+  if (parts.length > 0 && chosen.ratio !== null && parts.every(isWhole)) {
+    const all = parts.reduce((sum, part) => sum + part, 0);
     for (const part of OF_TUBE) {
-      const step = layer.line.tubeGrams * part * all * (1 + layer.ratio);
+      const step = chosen.line.tubeGrams * part * all * (1 + chosen.ratio);
       const total = Math.max(1, Math.round(middle / step)) * step;
       if (total >= minGrams && total <= maxGrams) return total;
     }
@@ -44,28 +44,28 @@ function totalGrams(
 }
 
 /** The bowl as it is weighed out for some zones. */
-export function weigh(name: string, layer: ChosenLayer, head: Head, zones: PlaceId[], share: number): Bowl {
-  const total = totalGrams(layer, amountFor(head, zones, share));
+export function weigh(name: string, chosen: ChosenMix, head: Head, zones: PlaceId[], share: number): Bowl {
+  const total = totalGrams(chosen, amountFor(head, zones, share));
   // A cleanse holds as much conditioner as powder.
-  const addition = layer.role === 'cleanse' ? 1 : 0;
-  const colour = layer.ratio === null ? total : total / (1 + layer.ratio + addition);
+  const addition = chosen.role === 'cleanse' ? 1 : 0;
+  const colour = chosen.ratio === null ? total : total / (1 + chosen.ratio + addition);
   const shares = splitByParts(
     colour,
-    layer.shades.map(({ parts }) => parts),
+    chosen.shades.map(({ parts }) => parts),
   );
   return {
     name,
-    lineId: layer.line.id,
-    shades: layer.shades.map(({ shade }, i) => ({ label: shade.label, grams: tenth(shares[i]) })),
-    productGrams: layer.shades.length === 0 ? tenth(colour) : 0,
-    developer: layer.vol === null ? [] : poured(layer, layer.vol, total - colour * (1 + addition)),
+    lineId: chosen.line.id,
+    shades: chosen.shades.map(({ shade }, i) => ({ label: shade.label, grams: tenth(shares[i]) })),
+    productGrams: chosen.shades.length === 0 ? tenth(colour) : 0,
+    developer: chosen.vol === null ? [] : poured(chosen, chosen.vol, total - colour * (1 + addition)),
     additive: false,
     ...(addition > 0 ? { others: [{ kind: 'conditioner' as const, grams: tenth(colour) }] } : {}),
   };
 }
 
 /** What makes two bowls one: what they hold, whatever the grams. */
-export const formulaOf = ({ role, line, shades, ratio, vol }: ChosenLayer): string =>
+export const formulaOf = ({ role, line, shades, ratio, vol }: ChosenMix): string =>
   JSON.stringify([role, line.id, shades.map(({ shade, parts }) => [shade.label, parts]), ratio, vol]);
 
 /** As much of it held back, and water weighed to it: the bowl that ends are refreshed from (A1). */

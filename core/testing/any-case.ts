@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import type { Target, ClientCase } from '../case';
 import { zone, makeCase } from '../cases/case-maker';
 import type { TONE_FAMILIES } from '../colour';
-import { type ZoneOfHead, placeIn, placeParts, type PastLayer } from '../hair';
+import { type ZoneOfHead, placeIn, placeParts, type HistoryLayer } from '../hair';
 import { SHIPPED_LINES } from '../product';
 import { HOUSE_RULES, choicesOf, type HouseRules } from '../rules';
 
@@ -20,14 +20,14 @@ export const anyHead: fc.Arbitrary<ZoneOfHead[]> = fc
     grey: fc.constantFrom(0, 0, 0, 0.1, 0.3, 0.5, 0.8),
     root: fc.constantFrom(1.3, 2, 4),
     past: fc.oneof(
-      fc.constant<PastLayer[]>([]),
+      fc.constant<HistoryLayer[]>([]),
       fc
         .record({ level: half(3, 7), primary: tones, faded: fc.constantFrom(0, 0.3) })
-        .map(({ level, primary, faded }): PastLayer[] => [
+        .map(({ level, primary, faded }): HistoryLayer[] => [
           { kind: 'permanent', level: Math.round(level), tone: { primary }, faded },
         ]),
-      half(7, 10).map((level): PastLayer[] => [{ kind: 'lightened', level }]),
-      fc.constantFrom(2, 5).map((times): PastLayer[] => [
+      half(7, 10).map((level): HistoryLayer[] => [{ kind: 'lightened', level }]),
+      fc.constantFrom(2, 5).map((times): HistoryLayer[] => [
         { kind: 'lightened', level: 9 },
         { kind: 'demi', level: 9, tone: { primary: 'ash' }, times, faded: 0.4 },
       ]),

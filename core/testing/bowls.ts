@@ -29,7 +29,7 @@ export const permanent = (words: string, developerVol: number, product: ProductK
   developerVol,
   ratio: 1.5,
 });
-export const toner = (words: string): Mix => ({
+export const tonerMix = (words: string): Mix => ({
   product: 'demi',
   shades: shades('quillet', words),
   developerVol: 7,

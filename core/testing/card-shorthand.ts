@@ -1,4 +1,4 @@
-import type { RecordCard, Step, Bowl } from '../card';
+import type { RecordCard, Application, Bowl } from '../card';
 import { type ClientCase, amountFor } from '../case';
 import { areasOf, regionsOf, type PlaceId, placeParts, type Area } from '../hair';
 import { shippedLine, type Line } from '../product';
@@ -29,20 +29,20 @@ export function jotted(
   return { bowls, steps };
 }
 
-function stepOf(line: string, head: ClientCase['head']): Step {
+function stepOf(line: string, head: ClientCase['head']): Application {
   const [where, span, ...flags] = line.split(/\s+/);
   const [bowl, zones] = where.split('>');
   const [start, end] = span.split('-').map(Number);
-  const made = step({ bowl, zones: placesOf(zones.split(','), head), start, minutes: end - start });
-  const worn = areasOf(regionsOf(head), made.zones);
-  const change: Partial<Step> = { areas: AREA_ORDERS.napeUp.filter((area) => worn.includes(area)) };
+  const application = step({ bowl, zones: placesOf(zones.split(','), head), start, minutes: end - start });
+  const worn = areasOf(regionsOf(head), application.zones);
+  const change: Partial<Application> = { areas: AREA_ORDERS.napeUp.filter((area) => worn.includes(area)) };
   for (const flag of flags) {
     if (flag === 'front') change.areas = AREA_ORDERS.faceBack.filter((area) => worn.includes(area));
     else if (flag.startsWith('from:')) change.areas = flag.slice(5).split(',') as Area[];
-    else if (TAKEN_AS.includes(flag as never)) change.taken = flag as Step['taken'];
+    else if (TAKEN_AS.includes(flag as never)) change.taken = flag as Application['taken'];
     else if (flag === 'over') change.stopsAtLine = false;
     else if (flag === 'wet') change.wet = true;
-    else if (flag === 'heat') change.heat = { from: 0, to: made.minutes };
+    else if (flag === 'heat') change.heat = { from: 0, to: application.minutes };
     else if (flag === 'stay') change.ends = 'stay';
     else if (flag.startsWith('check')) change.checkEvery = Number(flag.slice(5));
     else if (flag.startsWith('foils'))
@@ -51,7 +51,7 @@ function stepOf(line: string, head: ClientCase['head']): Step {
       Object.assign(change, { placement: 'between', share: Number(flag.slice(7)) });
     else throw new Error(`no such flag: ${flag}`);
   }
-  return { ...made, ...change };
+  return { ...application, ...change };
 }
 
 /** Places by name; the name of a zone stands for that zone of every region. */
@@ -62,12 +62,12 @@ const placesOf = (names: readonly string[], head: ClientCase['head']): PlaceId[]
 
 const tenth = (grams: number) => Math.round(grams * 10) / 10;
 
-function bowlOf(line: string, steps: readonly Step[], head: ClientCase['head']): Bowl {
+function bowlOf(line: string, steps: readonly Application[], head: ClientCase['head']): Bowl {
   const [name, lineId, ...words] = line.split(/\s+/);
   const found = shippedLine(lineId);
   if (!found) throw new Error(`no such line: ${lineId}`);
   const own = steps.filter(({ bowl }) => bowl === name);
-  const zones = [...new Set(own.flatMap((one) => one.zones))];
+  const zones = [...new Set(own.flatMap((application) => application.zones))];
   const guide = amountFor(head, zones, Math.max(...own.map(({ share }) => share)));
   let [factor, ratio] = [1, found.ratios[0] ?? 0];
   let poured: number[] = [];

@@ -1,8 +1,8 @@
-import type { Step } from '../card';
+import type { Application } from '../card';
 import { AREA_ORDERS } from '../rules';
 
 /** A bowl put openly on the mid-lengths for the usual time; what is not said is plain. */
-export const step = (change: Partial<Step> = {}): Step => ({
+export const step = (change: Partial<Application> = {}): Application => ({
   bowl: 'A',
   zones: ['mids'],
   placement: 'open',

@@ -1,10 +1,10 @@
-import { type RecordCard, type Bowl, type Step, EMPTY_CARD } from '../card';
+import { type RecordCard, type Bowl, type Application, EMPTY_CARD } from '../card';
 import { UNDERLAYS, COUNTERS } from '../rules';
 
 /** A plan with what is other than in the one it was made from. */
-export interface Careless {
+export interface CarelessPlan {
   of: 'bowls' | 'steps' | 'consult' | 'read' | 'besides' | 'several';
-  plan: RecordCard;
+  card: RecordCard;
 }
 
 const times = (bowl: Bowl, by: number): Bowl => ({
@@ -42,93 +42,120 @@ const BOWLS: ((bowl: Bowl) => Bowl)[] = [
   (bowl) => ({ ...bowl, additive: true }),
   (bowl) => ({ ...bowl, lineId: null }),
   (bowl) => ({ ...bowl, lineId: 'tarnwick' }),
-  (bowl) => ({ ...bowl, lineId: 'quillet', shades: bowl.shades.map((one) => ({ ...one, label: '7-L' })) }),
+  (bowl) => ({
+    ...bowl,
+    lineId: 'quillet',
+    shades: bowl.shades.map((shade) => ({ ...shade, label: '7-L' })),
+  }),
 ];
 
 const minutes =
   (by: number) =>
-  (step: Step): Step => ({
-    ...step,
-    minutes: Math.max(1, Math.round(step.minutes * by)),
+  (application: Application): Application => ({
+    ...application,
+    minutes: Math.max(1, Math.round(application.minutes * by)),
   });
-const STEPS: ((step: Step) => Step)[] = [
+const STEPS: ((application: Application) => Application)[] = [
   ...[0.3, 0.5, 0.67, 0.85, 1.15, 1.5, 2.2].map(minutes),
-  ...[-1, 1, 3].map((by) => (step: Step): Step => ({ ...step, minutes: Math.max(1, step.minutes + by) })),
-  ...[5, 12, 30].map((by) => (step: Step): Step => ({ ...step, start: step.start + by })),
-  (step) => ({ ...step, areas: [...step.areas].reverse() }),
-  (step) => ({ ...step, areas: step.areas.slice(0, 1) }),
-  (step) => ({ ...step, stopsAtLine: !step.stopsAtLine }),
-  (step) => ({ ...step, wet: !step.wet }),
-  (step) => ({ ...step, checkEvery: null }),
-  (step) => ({ ...step, checkEvery: 5 }),
-  (step) => ({ ...step, checkEvery: 25 }),
-  (step) => ({ ...step, checkEvery: null, checkAt: [Math.max(1, step.minutes - 2)] }),
-  (step) => ({ ...step, watchedFor: 'tone' }),
-  (step) => ({ ...step, ends: step.ends === 'stay' ? 'rinse' : 'stay' }),
-  (step) => ({ ...step, heat: { from: 0, to: Math.max(1, step.minutes) } }),
-  (step) => ({ ...step, heat: { from: 0, to: 8 } }),
-  (step) => ({ ...step, placement: 'foils', share: 0.4, taken: 'slice' }),
-  (step) => ({ ...step, placement: 'open', share: 1 }),
-  (step) => ({ ...step, partingMm: 20 }),
-  (step) => ({ ...step, takesMinutes: 25 }),
+  ...[-1, 1, 3].map((by) => (application: Application): Application => ({
+    ...application,
+    minutes: Math.max(1, application.minutes + by),
+  })),
+  ...[5, 12, 30].map((by) => (application: Application): Application => ({
+    ...application,
+    start: application.start + by,
+  })),
+  (application) => ({ ...application, areas: [...application.areas].reverse() }),
+  (application) => ({ ...application, areas: application.areas.slice(0, 1) }),
+  (application) => ({ ...application, stopsAtLine: !application.stopsAtLine }),
+  (application) => ({ ...application, wet: !application.wet }),
+  (application) => ({ ...application, checkEvery: null }),
+  (application) => ({ ...application, checkEvery: 5 }),
+  (application) => ({ ...application, checkEvery: 25 }),
+  (application) => ({ ...application, checkEvery: null, checkAt: [Math.max(1, application.minutes - 2)] }),
+  (application) => ({ ...application, watchedFor: 'tone' }),
+  (application) => ({ ...application, ends: application.ends === 'stay' ? 'rinse' : 'stay' }),
+  (application) => ({ ...application, heat: { from: 0, to: Math.max(1, application.minutes) } }),
+  (application) => ({ ...application, heat: { from: 0, to: 8 } }),
+  (application) => ({ ...application, placement: 'foils', share: 0.4, taken: 'slice' }),
+  (application) => ({ ...application, placement: 'open', share: 1 }),
+  (application) => ({ ...application, partingMm: 20 }),
+  (application) => ({ ...application, takesMinutes: 25 }),
 ];
 
 const without = <T>(list: readonly T[], at: number): T[] => list.filter((_, i) => i !== at);
 
 /** What people do otherwise than in a plan, one thing at a time: believable, careless and wild. Same plan, same list. */
-export function* carelessPlans(best: RecordCard): Generator<Careless> {
-  for (const [at, bowl] of best.bowls.entries()) {
+export function* carelessPlans(modelCard: RecordCard): Generator<CarelessPlan> {
+  for (const [at, bowl] of modelCard.bowls.entries()) {
     for (const change of BOWLS)
       yield {
         of: 'bowls',
-        plan: { ...best, bowls: best.bowls.map((one, i) => (i === at ? change(one) : one)) },
+        card: { ...modelCard, bowls: modelCard.bowls.map((bowl, i) => (i === at ? change(bowl) : bowl)) },
       };
-    yield { of: 'bowls', plan: { ...best, bowls: without(best.bowls, at) } };
-    yield { of: 'bowls', plan: { ...best, bowls: [...best.bowls, { ...bowl, name: 'Z' }] } };
+    yield { of: 'bowls', card: { ...modelCard, bowls: without(modelCard.bowls, at) } };
+    yield { of: 'bowls', card: { ...modelCard, bowls: [...modelCard.bowls, { ...bowl, name: 'Z' }] } };
   }
-  for (const [at, step] of best.steps.entries()) {
+  for (const [at, application] of modelCard.steps.entries()) {
     for (const change of STEPS)
       yield {
         of: 'steps',
-        plan: { ...best, steps: best.steps.map((one, i) => (i === at ? change(one) : one)) },
+        card: {
+          ...modelCard,
+          steps: modelCard.steps.map((application, i) => (i === at ? change(application) : application)),
+        },
       };
-    yield { of: 'steps', plan: { ...best, steps: without(best.steps, at) } };
+    yield { of: 'steps', card: { ...modelCard, steps: without(modelCard.steps, at) } };
     yield {
       of: 'steps',
-      plan: { ...best, steps: [...best.steps, { ...step, start: step.start + step.minutes + 5 }] },
+      card: {
+        ...modelCard,
+        steps: [...modelCard.steps, { ...application, start: application.start + application.minutes + 5 }],
+      },
     };
-    for (const bowl of best.bowls)
-      if (bowl.name !== step.bowl)
+    for (const bowl of modelCard.bowls)
+      if (bowl.name !== application.bowl)
         yield {
           of: 'steps',
-          plan: {
-            ...best,
-            steps: best.steps.map((one, i) => (i === at ? { ...one, bowl: bowl.name } : one)),
+          card: {
+            ...modelCard,
+            steps: modelCard.steps.map((application, i) =>
+              i === at ? { ...application, bowl: bowl.name } : application,
+            ),
           },
         };
   }
-  if (best.steps.length > 1) {
-    const starts = best.steps.map(({ start }) => start).reverse();
+  if (modelCard.steps.length > 1) {
+    const starts = modelCard.steps.map(({ start }) => start).reverse();
     yield {
       of: 'steps',
-      plan: { ...best, steps: best.steps.map((step, i) => ({ ...step, start: starts[i] })) },
+      card: {
+        ...modelCard,
+        steps: modelCard.steps.map((application, i) => ({ ...application, start: starts[i] })),
+      },
     };
-    yield { of: 'steps', plan: { ...best, steps: best.steps.map((step) => ({ ...step, start: 0 })) } };
+    yield {
+      of: 'steps',
+      card: { ...modelCard, steps: modelCard.steps.map((application) => ({ ...application, start: 0 })) },
+    };
   }
-  for (const at of best.asked.keys())
-    yield { of: 'consult', plan: { ...best, asked: without(best.asked, at) } };
-  for (const at of best.tests.keys())
-    yield { of: 'consult', plan: { ...best, tests: without(best.tests, at) } };
-  yield { of: 'consult', plan: { ...best, asked: [], tests: [] } };
-  yield { of: 'consult', plan: { ...best, decision: best.decision === 'goOn' ? 'decline' : 'goOn' } };
-  yield { of: 'consult', plan: { ...best, decision: null } };
-  for (const visits of [null, 1, 2, 3, 5]) yield { of: 'consult', plan: { ...best, visits } };
-  for (const [place, read] of Object.entries(best.readings)) {
-    const reads = (change: Partial<NonNullable<typeof read>>): Careless => ({
+  for (const at of modelCard.asked.keys())
+    yield { of: 'consult', card: { ...modelCard, asked: without(modelCard.asked, at) } };
+  for (const at of modelCard.tests.keys())
+    yield { of: 'consult', card: { ...modelCard, tests: without(modelCard.tests, at) } };
+  yield { of: 'consult', card: { ...modelCard, asked: [], tests: [] } };
+  yield {
+    of: 'consult',
+    card: { ...modelCard, decision: modelCard.decision === 'goOn' ? 'decline' : 'goOn' },
+  };
+  yield { of: 'consult', card: { ...modelCard, decision: null } };
+  for (const visits of [null, 1, 2, 3, 5]) yield { of: 'consult', card: { ...modelCard, visits } };
+  for (const [place, read] of Object.entries(modelCard.readings)) {
+    const reads = (change: Partial<NonNullable<typeof read>>): CarelessPlan => ({
       of: 'read',
-      plan: {
-        ...best,
-        readings: { ...best.readings, [place]: { ...read, ...change } } as RecordCard['readings'],
+      card: {
+        ...modelCard,
+        readings: { ...modelCard.readings, [place]: { ...read, ...change } } as RecordCard['readings'],
       },
     });
     for (const by of [-2, -1, -0.5, 0.5, 1, 1.5])
@@ -139,25 +166,26 @@ export function* carelessPlans(best: RecordCard): Generator<Careless> {
       yield reads({ counter });
     yield reads({ level: null });
   }
-  for (const at of best.aftercare.keys())
-    yield { of: 'besides', plan: { ...best, aftercare: without(best.aftercare, at) } };
+  for (const at of modelCard.aftercare.keys())
+    yield { of: 'besides', card: { ...modelCard, aftercare: without(modelCard.aftercare, at) } };
   for (const harm of ['violetCare', 'blueCare'] as const)
-    yield { of: 'besides', plan: { ...best, aftercare: [...new Set([...best.aftercare, harm])] } };
+    yield { of: 'besides', card: { ...modelCard, aftercare: [...new Set([...modelCard.aftercare, harm])] } };
   for (const nextVisitWeeks of [null, 1, 4, 8, 16])
-    yield { of: 'besides', plan: { ...best, nextVisitWeeks } };
-  for (const at of best.care.keys()) yield { of: 'besides', plan: { ...best, care: without(best.care, at) } };
+    yield { of: 'besides', card: { ...modelCard, nextVisitWeeks } };
+  for (const at of modelCard.care.keys())
+    yield { of: 'besides', card: { ...modelCard, care: without(modelCard.care, at) } };
   for (const wash of [null, 'unwashed', 'washed'] as const)
-    yield { of: 'besides', plan: { ...best, wash } as RecordCard };
-  yield { of: 'besides', plan: EMPTY_CARD };
-  yield { of: 'besides', plan: { ...EMPTY_CARD, readings: best.readings } };
-  yield { of: 'besides', plan: { ...best, steps: [] } };
-  yield { of: 'besides', plan: { ...best, bowls: [], steps: [] } };
+    yield { of: 'besides', card: { ...modelCard, wash } as RecordCard };
+  yield { of: 'besides', card: EMPTY_CARD };
+  yield { of: 'besides', card: { ...EMPTY_CARD, readings: modelCard.readings } };
+  yield { of: 'besides', card: { ...modelCard, steps: [] } };
+  yield { of: 'besides', card: { ...modelCard, bowls: [], steps: [] } };
 }
 
 /** Plans with several things otherwise at once: bowls, steps, questions and readings each from another careless plan. */
-export function* severalAtOnce(best: RecordCard, count: number): Generator<Careless> {
-  const all = [...carelessPlans(best)];
-  const ofKind = (kind: Careless['of']) => all.flatMap(({ of, plan }) => (of === kind ? [plan] : []));
+export function* severalAtOnce(modelCard: RecordCard, count: number): Generator<CarelessPlan> {
+  const all = [...carelessPlans(modelCard)];
+  const ofKind = (kind: CarelessPlan['of']) => all.flatMap(({ of, card }) => (of === kind ? [card] : []));
   const kinds = {
     bowls: ofKind('bowls'),
     steps: ofKind('steps'),
@@ -165,12 +193,12 @@ export function* severalAtOnce(best: RecordCard, count: number): Generator<Carel
     read: ofKind('read'),
   };
   // Strides without a common factor with the lists, so that the pairs differ.
-  const nth = (plans: readonly RecordCard[], at: number) => plans[at % plans.length] ?? best;
+  const nth = (cards: readonly RecordCard[], at: number) => cards[at % cards.length] ?? modelCard;
   for (let i = 0; i < count; i++) {
     const { bowls } = nth(kinds.bowls, 7 * i);
     const { steps } = nth(kinds.steps, 11 * i + 1);
     const { asked, tests, decision, visits } = nth(kinds.consult, 5 * i);
     const { readings } = nth(kinds.read, 13 * i);
-    yield { of: 'several', plan: { ...best, bowls, steps, asked, tests, decision, visits, readings } };
+    yield { of: 'several', card: { ...modelCard, bowls, steps, asked, tests, decision, visits, readings } };
   }
 }

@@ -4,7 +4,7 @@ import { BENCH_STEPS } from '../exercise';
 import { type MarkingInput, defaultRubric } from '../mark';
 import { type Line, SHIPPED_LINES } from '../product';
 import { type HouseRules, DEFAULT_HOUSE_RULES } from '../rules';
-import { solveCase, type Solution } from '../solve';
+import { solveCase, type ModelAnswer } from '../solve';
 
 /** A case that must have an answer, solved and ready to be marked on the whole bench. */
 export function gradingFor(
@@ -15,8 +15,14 @@ export function gradingFor(
   const rules = { ...DEFAULT_HOUSE_RULES, ...house };
   const result = solveCase(clientCase, lines, rules);
   if (!result.ok) throw new Error(`${clientCase.client.name}: ${JSON.stringify(result.reasons)}`);
-  const { solution } = result;
-  return { solution, rules, rubric: defaultRubric(solution, solution.visit), lines, open: BENCH_STEPS };
+  const { modelAnswer } = result;
+  return {
+    modelAnswer,
+    rules,
+    rubric: defaultRubric(modelAnswer, modelAnswer.clientCase),
+    lines,
+    open: BENCH_STEPS,
+  };
 }
 
 /** Solving is a pure function, so tests may share what it found. */
@@ -25,13 +31,13 @@ const known = new Map<string, MarkingInput>();
 /** The same for a shipped case. */
 export function gradingOf(id: string, house: Partial<HouseRules> = {}): MarkingInput {
   const name = JSON.stringify([id, house]);
-  const kept = known.get(name);
-  if (kept) return kept;
-  const shipped = SHIPPED_CASES.find((one) => one.id === id)!;
+  const markingInput = known.get(name);
+  if (markingInput) return markingInput;
+  const shipped = SHIPPED_CASES.find((shippedCase) => shippedCase.id === id)!;
   const made = gradingFor(shipped.clientCase, { ...shipped.house, ...house });
   known.set(name, made);
   return made;
 }
 
-export const solved = (id: string, house: Partial<HouseRules> = {}): Solution =>
-  gradingOf(id, house).solution;
+export const solved = (id: string, house: Partial<HouseRules> = {}): ModelAnswer =>
+  gradingOf(id, house).modelAnswer;

@@ -1,6 +1,6 @@
 import type { ClientCase } from '../case';
-import { makeCase, tone, zone, coloured, to, lightened } from '../cases/case-maker';
-import type { PastLayer } from '../hair';
+import { makeCase, toneNamed, zone, dyed, to, lightened } from '../cases/case-maker';
+import type { HistoryLayer } from '../hair';
 
 type Words = Parameters<typeof makeCase>[0];
 const LINES = ['tarnwick', 'ostrel', 'velm', 'quillet', 'pellow', 'calder', 'wrenfell', 'lantry', 'hobday'];
@@ -15,9 +15,9 @@ const head = (zones: Words['zones'], wish: Words['wish'], more: Partial<Words> =
     ...more,
     facts: { weeksSinceColour: 6, ...more.facts },
   });
-const toned = (level: number, primary: 'pearl' | 'ash', times: number, faded: number): PastLayer[] => [
+const toned = (level: number, primary: 'pearl' | 'ash', times: number, faded: number): HistoryLayer[] => [
   { kind: 'lightened', level },
-  { kind: 'demi', level, tone: tone(primary), times, faded },
+  { kind: 'demi', level, tone: toneNamed(primary), times, faded },
 ];
 
 /**
@@ -28,13 +28,13 @@ export const SURVEY_HEADS: Record<string, ClientCase> = {
   retouchOfThree: head(
     [
       zone('regrowth', { cm: 1.5, natural: 3, grey: 0.1 }),
-      zone('mids', { cm: 18, natural: 3, grey: 0.1, history: coloured(3, 'neutral', 0.3), damage: 0.1 }),
+      zone('mids', { cm: 18, natural: 3, grey: 0.1, history: dyed(3, 'neutral', 0.3), damage: 0.1 }),
     ],
     { regrowth: to(3, 'neutral'), mids: to(3, 'neutral') },
   ),
   ashOverMostlyWhite: head([zone('mids', { cm: 12, natural: 5, grey: 0.6 })], { mids: to(6, 'ash') }),
   copperALevelUp: head(
-    [zone('mids', { cm: 18, natural: 5, history: coloured(6, 'copper', 0.4), damage: 0.12 })],
+    [zone('mids', { cm: 18, natural: 5, history: dyed(6, 'copper', 0.4), damage: 0.12 })],
     {
       mids: to(7, 'copper'),
     },
@@ -63,7 +63,7 @@ export const SURVEY_HEADS: Record<string, ClientCase> = {
   redRetouch: head(
     [
       zone('regrowth', { cm: 1.2, natural: 6 }),
-      zone('mids', { cm: 18, natural: 6, history: coloured(6, 'red', 0.5), damage: 0.15 }),
+      zone('mids', { cm: 18, natural: 6, history: dyed(6, 'red', 0.5), damage: 0.15 }),
     ],
     { regrowth: to(6, 'red'), mids: to(6, 'red') },
   ),
@@ -91,7 +91,7 @@ export const SURVEY_HEADS: Record<string, ClientCase> = {
       zone('mids', {
         cm: 18,
         natural: 6,
-        history: [{ kind: 'permanent', level: 3, tone: tone('neutral'), times: 5 }],
+        history: [{ kind: 'permanent', level: 3, tone: toneNamed('neutral'), times: 5 }],
         damage: 0.15,
       }),
     ],
@@ -114,12 +114,12 @@ export const SURVEY_HEADS: Record<string, ClientCase> = {
   beigeRetouchOverWhite: head(
     [
       zone('regrowth', { cm: 1.5, natural: 5, grey: 0.75 }),
-      zone('mids', { cm: 18, natural: 5, grey: 0.75, history: coloured(5, 'beige', 0.3), damage: 0.15 }),
+      zone('mids', { cm: 18, natural: 5, grey: 0.75, history: dyed(5, 'beige', 0.3), damage: 0.15 }),
     ],
     { regrowth: to(5, 'beige'), mids: to(5, 'beige') },
   ),
   outOfOneBrown: head(
-    [zone('mids', { cm: 18, natural: 6, history: coloured(4, 'neutral', 0.3), damage: 0.12 })],
+    [zone('mids', { cm: 18, natural: 6, history: dyed(4, 'neutral', 0.3), damage: 0.12 })],
     {
       mids: to(6, 'neutral'),
     },
@@ -157,7 +157,7 @@ export const SURVEY_HEADS: Record<string, ClientCase> = {
       placements: [{ share: 0.3, zones: ['mids'], target: to(6, 'gold') }],
     },
   ),
-  redToNeutral: head([zone('mids', { cm: 18, natural: 5, history: coloured(5, 'red', 0.5), damage: 0.1 })], {
+  redToNeutral: head([zone('mids', { cm: 18, natural: 5, history: dyed(5, 'red', 0.5), damage: 0.1 })], {
     mids: to(5, 'neutral'),
   }),
   copperOnPale: head([zone('mids', { cm: 18, natural: 6, history: lightened(10), damage: 0.3 })], {
@@ -170,7 +170,7 @@ export const SURVEY_HEADS: Record<string, ClientCase> = {
   rootToBlack: head(
     [
       zone('regrowth', { cm: 3, natural: 5, grey: 0.1 }),
-      zone('mids', { cm: 18, natural: 5, history: coloured(2, 'neutral', 0.1), damage: 0.1 }),
+      zone('mids', { cm: 18, natural: 5, history: dyed(2, 'neutral', 0.1), damage: 0.1 }),
     ],
     { regrowth: to(2, 'neutral') },
   ),

@@ -1,11 +1,18 @@
 import { SHIPPED_CASES } from '../../core/cases/index';
-import { defaultRubric, markCard, nearMisses } from '../../core/mark';
+import { defaultRubric, markCard, typicalErrors } from '../../core/mark';
 import { differenceOf } from '../../core/colour';
 import { BENCH_STEPS } from '../../core/exercise';
 import { partName, targetLab } from '../../core/case';
 import { AREAS, labOfStrand, lightenedStrand, naturalStrand, HAIR_FORMS } from '../../core/hair';
 import { strandUnder, zoneAt, type Mix, type ZoneMoment } from '../../core/process';
-import { choicesFor, colouredBy, jobsOf, solveCase, waysOf, Ways } from '../../core/solve';
+import {
+  choicesFor,
+  coloursAfter,
+  plannedPlaces,
+  solveCase,
+  groupPlans,
+  LazyGroupPlans,
+} from '../../core/solve';
 import { SHIPPED_LINES } from '../../core/product';
 import {
   colourTress,
@@ -19,7 +26,7 @@ import {
 } from '../../core/draw';
 import { headGeometryOf } from '../../core/draw/growth';
 import { DEFAULT_HOUSE_RULES } from '../../core/rules';
-import { facetsOf, generate, PLAIN_CONTEXT, SKILLS, STEPS } from '../../core/drill';
+import { facetsOf, generate, PLAIN_CONTEXT, SKILLS, DRILL_STEPS } from '../../core/drill';
 import { VIEWS, headOf } from '../../web/features/head/sheet-views';
 
 /** Milliseconds a call takes: warmed up, then the median of several rounds, so that a hiccup does not count. */
@@ -88,10 +95,13 @@ const otherShareMs = timeOf(() => {
 }, 15);
 /** A frame of a time-lapse: three locks, each a little further on. */
 const threeLocks = [1, 2, 3].map((seed) => geometryOf({ ...shape, seed }, BIG));
-const frameMs = timeOf(() => threeLocks.forEach((one) => void colourTress(one, look)), 15);
+const frameMs = timeOf(() => threeLocks.forEach((geometry) => void colourTress(geometry, look)), 15);
 /** A chart: thirty swatches, each a shape of its own that has been drawn before. */
 const swatches = Array.from({ length: 30 }, (_, i) => ({ ...look, seed: 900 + i, cut: 'swatch' as const }));
-const chartMs = timeOf(() => swatches.forEach((one) => void paintTress(one, { width: 76, height: 184 })), 7);
+const chartMs = timeOf(
+  () => swatches.forEach((swatch) => void paintTress(swatch, { width: 76, height: 184 })),
+  7,
+);
 /** A head sheet of the size it has on a screen: its four views grown, and coloured anew. */
 const SHEET = { width: 160, height: 200 };
 const sheet = VIEWS.map(headOf);
@@ -119,7 +129,7 @@ const tressMs = geometryMs + colouringMs;
 const itemTimes = SKILLS.map((skill) => {
   const facets = facetsOf(skill, PLAIN_CONTEXT);
   const times = Array.from({ length: 1000 }, (_, seed) => {
-    const spec = { skill, facet: facets[seed % facets.length], step: STEPS[seed % 5], seed };
+    const spec = { skill, facet: facets[seed % facets.length], step: DRILL_STEPS[seed % 5], seed };
     const begun = performance.now();
     generate(spec, PLAIN_CONTEXT);
     return performance.now() - begun;
@@ -142,11 +152,11 @@ const searches = SHIPPED_CASES.map(({ id, clientCase: whole, house }) => {
 });
 const gradeMs = searches.map(({ solved, rules }) => {
   if (!solved.ok) throw new Error('a shipped case has no plan');
-  const { solution } = solved;
-  const rubric = defaultRubric(solution, solution.visit);
-  const input = { solution, rules, rubric, lines: SHIPPED_LINES, open: BENCH_STEPS };
-  const plans = [solution.best, ...nearMisses(input).map(({ plan }) => plan)];
-  return timeOf(() => plans.forEach((plan) => void markCard(input, plan))) / plans.length;
+  const { modelAnswer } = solved;
+  const rubric = defaultRubric(modelAnswer, modelAnswer.clientCase);
+  const input = { modelAnswer, rules, rubric, lines: SHIPPED_LINES, open: BENCH_STEPS };
+  const cards = [modelAnswer.card, ...typicalErrors(input).map(({ card }) => card)];
+  return timeOf(() => cards.forEach((card) => void markCard(input, card))) / cards.length;
 });
 /**
  * What a search does with the bowls it may choose from, against laying every one of them on the hair: of every route of
@@ -158,11 +168,13 @@ const jobs = SHIPPED_CASES.flatMap(({ clientCase: whole, house }) => {
   const lines = SHIPPED_LINES.filter(({ id }) => whole.lineIds.includes(id));
   const solved = solveCase(whole, SHIPPED_LINES, rules);
   const taken = new Set(
-    solved.ok ? solved.solution.choices.map(({ part, route }) => `${part} ${route}`) : [],
+    solved.ok ? solved.modelAnswer.choices.map(({ part, technique }) => `${part} ${technique}`) : [],
   );
-  return jobsOf(whole, rules).map((job) => {
-    const looks = taken.has(`${partName(job.task.part)} ${job.route}`) ? [1, WAYS_LOOKED_AT] : [1];
-    return { job, lines, rules, looks };
+  return plannedPlaces(whole, rules).map((planned) => {
+    const looks = taken.has(`${partName(planned.goal.part)} ${planned.technique}`)
+      ? [1, WAYS_LOOKED_AT]
+      : [1];
+    return { job: planned, lines, rules, looks };
   });
 });
 let candidates = 0;
@@ -172,17 +184,17 @@ const plainMs = timeOf(() => {
   for (const { job, lines, rules, looks } of jobs)
     for (let look = 0; look < looks.length; look++) {
       const choices = choicesFor([job], lines, rules);
-      const goal = targetLab(job.task.target);
+      const goal = targetLab(job.goal.target);
       for (const { chosen } of choices?.candidates ?? [])
-        for (const lab of colouredBy(chosen, choices!.strands)) sink += differenceOf(lab, goal);
+        for (const lab of coloursAfter(chosen, choices!.strands)) sink += differenceOf(lab, goal);
     }
 }, 5);
 const chosenMs = timeOf(() => {
   for (const { job, lines, rules, looks } of jobs) {
-    const ways = new Ways(waysOf([job], lines, rules));
+    const plans = new LazyGroupPlans(groupPlans([job], lines, rules));
     for (const most of looks) {
       let left = most;
-      for (const { cost } of ways) {
+      for (const { cost } of plans) {
         sink += cost;
         if (--left === 0) break;
       }

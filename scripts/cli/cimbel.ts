@@ -90,7 +90,7 @@ function main(args: readonly string[]): number {
     console.log(JSON.stringify(SCHEMAS[rest[0]](), null, 2));
     return 0;
   }
-  const packCommand = PACK_COMMANDS.find((one) => one === command);
+  const packCommand = PACK_COMMANDS.find((packCommand) => packCommand === command);
   if (
     (command !== 'check' && !packCommand) ||
     files.length === 0 ||

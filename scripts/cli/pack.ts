@@ -1,10 +1,10 @@
 import { linesOfPack, type ExercisePack, type PackedCase, type Problem } from '../../core/io';
-import { defaultRubric, markCard, nearMisses, type MarkingInput } from '../../core/mark';
+import { defaultRubric, markCard, typicalErrors, type MarkingInput } from '../../core/mark';
 import { BENCH_STEPS } from '../../core/exercise';
 import { partName } from '../../core/case';
 import type { RecordCard } from '../../core/card';
 import { simulateCard } from '../../core/simulate';
-import { solveCase, type Solution } from '../../core/solve';
+import { solveCase, type ModelAnswer } from '../../core/solve';
 import { DEFAULT_HOUSE_RULES } from '../../core/rules';
 
 export const PACK_COMMANDS = ['solve', 'grade', 'simulate'] as const;
@@ -16,20 +16,20 @@ const EVERY_MINUTES = 5;
 function inputFor(
   pack: ExercisePack,
   { rubric, open = [...BENCH_STEPS] }: PackedCase,
-  solution: Solution,
+  modelAnswer: ModelAnswer,
 ): MarkingInput {
   return {
-    solution,
+    modelAnswer,
     rules: pack.houseRules ?? DEFAULT_HOUSE_RULES,
-    rubric: rubric ?? defaultRubric(solution, solution.visit, open),
+    rubric: rubric ?? defaultRubric(modelAnswer, modelAnswer.clientCase, open),
     lines: linesOfPack(pack),
     open,
   };
 }
 
-function simulated(pack: ExercisePack, solution: Solution, plan: RecordCard) {
+function simulated(pack: ExercisePack, modelAnswer: ModelAnswer, card: RecordCard) {
   const lines = linesOfPack(pack);
-  const played = simulateCard(solution.visit, plan, (id) => lines.find((line) => line.id === id));
+  const played = simulateCard(modelAnswer.clientCase, card, (id) => lines.find((line) => line.id === id));
   const at = (minute: number) => ({
     minute,
     parts: Object.fromEntries(
@@ -67,24 +67,24 @@ export function runPack(
       });
       return [];
     }
-    const { solution } = solved;
+    const { modelAnswer } = solved;
     const { id, answers = [] } = packed;
-    const input = inputFor(pack, packed, solution);
+    const input = inputFor(pack, packed, modelAnswer);
     if (command === 'solve') {
-      const { best, choices, visits, stops, proof, equivalents } = solution;
-      const misses = nearMisses(input).map(({ misconception, breaks, grade: { points, max } }) => ({
+      const { card, choices, visits, stops, proof, equivalents } = modelAnswer;
+      const misses = typicalErrors(input).map(({ misconception, breaks, grade: { points, max } }) => ({
         misconception,
         breaks,
         points,
         max,
       }));
-      return [{ id, best, choices, visits, stops, proof, equivalents, nearMisses: misses }];
+      return [{ id, best: card, choices, visits, stops, proof, equivalents, nearMisses: misses }];
     }
     if (command === 'grade')
       return [{ id, answers: answers.map(({ name, plan }) => ({ name, grade: markCard(input, plan) })) }];
-    const plans = answers.length > 0 ? answers : [{ name: 'best', plan: solution.best }];
+    const plans = answers.length > 0 ? answers : [{ name: 'best', plan: modelAnswer.card }];
     return [
-      { id, plays: plans.map(({ name, plan }) => ({ name, minutes: simulated(pack, solution, plan) })) },
+      { id, plays: plans.map(({ name, plan }) => ({ name, minutes: simulated(pack, modelAnswer, plan) })) },
     ];
   });
   return { results, problems };

@@ -5,6 +5,6 @@ export class Cluster {
   upgrade(oldBin: string, newBin: string, version: string): Promise<void>;
 }
 export function versionPlan(
-  made: string | null,
+  name: string | null,
   installed: readonly string[],
 ): { run?: string; from?: string; missing?: string | null };

@@ -6,7 +6,7 @@ import {
   MARKING_VERSION,
   defaultRubric,
   markCard,
-  nearMisses,
+  typicalErrors,
   standardFor,
   type Grade,
   type MarkingInput,
@@ -54,11 +54,11 @@ function cardLines({ decision, visits, bowls, steps, care }: RecordCard): string
 /** What the search says of a head: technique by place, the card, how many others are as good. */
 function searchLines(name: string, result: SolveResult): string[] {
   if (!result.ok) return [`${name} | not solved, ${result.reasons.length} reasons`];
-  const { best, choices, visits, equivalents } = result.solution;
+  const { card, choices, visits, equivalents } = result.modelAnswer;
   return [
-    `${name} | ${choices.map(({ part, route }) => `${part} ${route}`).join(', ') || 'nothing'} | ` +
-      `${visits.length} appointments, ${equivalents.length} equal | readings ${figures(Object.values(best.readings).flatMap(({ level, greyShare }) => [level ?? -1, greyShare ?? -1]))}`,
-    ...cardLines(best).map((line) => `  ${line}`),
+    `${name} | ${choices.map(({ part, technique }) => `${part} ${technique}`).join(', ') || 'nothing'} | ` +
+      `${visits.length} appointments, ${equivalents.length} equal | readings ${figures(Object.values(card.readings).flatMap(({ level, greyShare }) => [level ?? -1, greyShare ?? -1]))}`,
+    ...cardLines(card).map((line) => `  ${line}`),
   ];
 }
 
@@ -71,8 +71,8 @@ const markOf = ({ points, max, criteria, dangers }: Grade): string => {
 /** Marks of what people do otherwise than the model answer, kind by kind, plan by plan. */
 function planLines(input: MarkingInput): string[] {
   const kinds = new Map<string, string[]>();
-  const { best } = input.solution;
-  for (const { of, plan } of [...carelessPlans(best), ...severalAtOnce(best, PLANS_OF_SEVERAL)])
+  const { card } = input.modelAnswer;
+  for (const { of, card: plan } of [...carelessPlans(card), ...severalAtOnce(card, PLANS_OF_SEVERAL)])
     kinds.set(of, [...(kinds.get(of) ?? []), markOf(markCard(input, plan))]);
   return [...kinds].map(([kind, marks]) => `  marks ${kind} ${marks.join(' ')}`);
 }
@@ -95,22 +95,22 @@ export function recordHeads(): Section {
         lines.push(...searchLines(`${id} by ${rule} ${choice}`, solveBy({ [rule]: choice })));
     });
     if (!result.ok) return;
-    const { solution } = result;
+    const { modelAnswer } = result;
     const rules = { ...DEFAULT_HOUSE_RULES, ...house };
     const input = {
-      solution,
+      modelAnswer,
       rules,
-      rubric: defaultRubric(solution, solution.visit),
+      rubric: defaultRubric(modelAnswer, modelAnswer.clientCase),
       lines: SHIPPED_LINES,
       open: BENCH_STEPS,
     };
     if (at % MARKED_EVERY === 0) lines.push(...planLines(input));
-    const reasons = explain(solution, shippedLine, rules).map(({ reasons: why, notes }) => [
+    const reasons = explain(modelAnswer, shippedLine, rules).map(({ reasons: why, notes }) => [
       why.length,
       notes.length,
     ]);
     lines.push(
-      `  typical errors ${nearMisses(input)
+      `  typical errors ${typicalErrors(input)
         .map(({ grade }) => markOf(grade))
         .join(' ')}`,
       `  crucial decisions ${standardFor(input).crucial.length}, weights ${CRITERIA.map((criterion) => figures([...(standardFor(input).weights[criterion]?.values() ?? [])])).join(' | ')}`,

@@ -2,12 +2,12 @@ import {
   DRILL_EDITION,
   PLAIN_CONTEXT,
   SKILLS,
-  STEPS,
+  DRILL_STEPS,
   facetsOf,
   generate,
   type Item,
   type Skill,
-  type Step,
+  type DrillStep,
 } from '../../core/drill';
 import { digest, figures, figuresIn, type Section } from './section';
 
@@ -26,7 +26,7 @@ const allFigures = (item: Item): number[] =>
     .map((value) => Math.round(value * 1000))
     .sort((a, b) => a - b);
 
-function itemsLine(skill: Skill, facet: string, step: Step): string {
+function itemsLine(skill: Skill, facet: string, step: DrillStep): string {
   const items = Array.from({ length: ITEMS_OF_EACH }, (_, seed) =>
     generate({ skill, facet, step, seed }, PLAIN_CONTEXT),
   );
@@ -38,6 +38,8 @@ export const recordItems = (): Section => ({
   name: 'items',
   version: `questions ${DRILL_EDITION}`,
   lines: SKILLS.flatMap((skill) =>
-    facetsOf(skill, PLAIN_CONTEXT).flatMap((facet) => STEPS.map((step) => itemsLine(skill, facet, step))),
+    facetsOf(skill, PLAIN_CONTEXT).flatMap((facet) =>
+      DRILL_STEPS.map((step) => itemsLine(skill, facet, step)),
+    ),
   ),
 });

@@ -24,10 +24,10 @@ describe('the rules of the craft', () => {
   it('are told in the handbook, each once and in order, with where they live today', () => {
     expect(Object.keys(words.rule)).toEqual(RULE_IDS);
     expect(Object.keys(words.section)).toEqual([...RULE_SECTIONS]);
-    const made = handbookMarkdown(words, RULE_IDS, whereTable(places, RULE_IDS));
+    const name = handbookMarkdown(words, RULE_IDS, whereTable(places, RULE_IDS));
     // The formatter pads tables.
     const plain = (text: string) => text.replace(/ +/g, ' ').replace(/-+/g, '-').trim();
-    expect(plain(handbook)).toBe(plain(made));
+    expect(plain(handbook)).toBe(plain(name));
   });
 
   it('are practised where the handbook says', () => {

@@ -26,11 +26,11 @@ export function ruleUses(): Record<string, RuleUse> {
     const solved = solveCase(clientCase, lines, DEFAULT_HOUSE_RULES);
     if (!solved.ok) continue;
     const explained = explain(
-      solved.solution,
+      solved.modelAnswer,
       (lineId) => lines.find((line) => line.id === lineId),
       DEFAULT_HOUSE_RULES,
     );
-    for (const rule of rulesIn([explained, solved.solution])) uses.get(rule)?.cases.add(id);
+    for (const rule of rulesIn([explained, solved.modelAnswer])) uses.get(rule)?.cases.add(id);
   }
   for (const skill of SKILLS) {
     const facets = facetsOf(skill, PLAIN_CONTEXT);

@@ -35,8 +35,8 @@ export function rulePlaces(root: string): RulePlace[] {
 /** The table of the handbook that says where each rule lives. */
 export function whereTable(places: readonly RulePlace[], ids: readonly string[]): string {
   const rows = ids.flatMap((id) => {
-    const found = places.find(({ rule }) => rule === id);
-    return found ? [`| ${id} | \`${found.name}\` | \`${found.file}\` |`] : [];
+    const rulePlace = places.find(({ rule }) => rule === id);
+    return rulePlace ? [`| ${id} | \`${rulePlace.name}\` | \`${rulePlace.file}\` |`] : [];
   });
   return ['| rule | as | in |', '| --- | --- | --- |', ...rows].join('\n');
 }

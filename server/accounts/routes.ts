@@ -177,7 +177,7 @@ export const accountRoutes = (): Route[] => [
     who: 'signedIn',
     reach: async ({ db, me, param, req }) => {
       const id = param('sessionId');
-      return (await openSessions(db, me!.id, req)).find((one) => one.id === id) ?? null;
+      return (await openSessions(db, me!.id, req)).find((openSession) => openSession.id === id) ?? null;
     },
     handle: async ({ db, me, reached }) => {
       await endSessions(db, me.id, { id: reached.id });

@@ -43,7 +43,7 @@ export function answersCsv({ rubric, max, rows }: AnswersPage, order: readonly s
       submittedAt ?? '',
       points ?? '',
       max,
-      ...marked.map((one) => grade?.criteria.find(({ criterion }) => criterion === one)?.points ?? ''),
+      ...marked.map((name) => grade?.criteria.find(({ criterion }) => criterion === name)?.points ?? ''),
       grade?.capPoints == null ? 'no' : 'yes',
       changed ? 'yes' : 'no',
       (grade?.misconceptions ?? []).map((one) => one.name).join(' '),

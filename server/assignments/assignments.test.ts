@@ -2,14 +2,14 @@ import { shippedCase } from '@cimbel/core/cases';
 import { markCard } from '@cimbel/core/mark';
 import { CARD_STEPS } from '@cimbel/core/exercise';
 import { EMPTY_CARD, type RecordCard } from '@cimbel/core/card';
-import type { Solution } from '@cimbel/core/solve';
+import type { ModelAnswer } from '@cimbel/core/solve';
 import type { EducatorAssignment, Exercise } from '@cimbel/contract';
 import { randomUUID } from 'node:crypto';
-import { ask, classroom, harness, newId, assignmentBody, type Harness } from '../testing/harness';
+import { ask, classroom, harness, freshId, assignmentBody, type Harness } from '../testing/harness';
 
 let h: Harness;
 let room: Awaited<ReturnType<typeof classroom>>;
-let best: RecordCard;
+let modelCard: RecordCard;
 const mine = (rest = '') => `/api/my/assignments/${room.assignmentId}${rest}`;
 const theirs = async (): Promise<EducatorAssignment> =>
   (await room.educator.get(`/api/assignments/${room.assignmentId}`).expect(200)).body;
@@ -17,7 +17,7 @@ const theirs = async (): Promise<EducatorAssignment> =>
 beforeAll(async () => {
   h = await harness();
   room = await classroom(h);
-  best = (await theirs()).solution.best;
+  modelCard = (await theirs()).modelAnswer.card;
 }, 60_000);
 afterAll(() => h.close());
 
@@ -49,17 +49,17 @@ describe('an exercise of one’s own', () => {
   it('is kept as a draft, changed, set to a class, and then kept as long as it is set', async () => {
     const draft = { ...content, title: 'Half thought out' };
     const { id } = (await room.educator.post('/api/exercises', draft).expect(201)).body;
-    const mine = (await mineNow()).find((one) => one.id === id);
+    const mine = (await mineNow()).find((exercise) => exercise.id === id);
     expect(mine).toMatchObject({ title: 'Half thought out', assignments: 0 });
     await room.educator.put(`/api/exercises/${id}`, { ...draft, title: 'Thought out' }).expect(200);
     const body = { ...assignmentBody({ title: 'Thought out' }), exerciseId: id };
     const set = await room.educator.post(`/api/classes/${room.classId}/assignments`, body).expect(201);
-    expect((await mineNow()).find((one) => one.id === id)).toMatchObject({ assignments: 1 });
+    expect((await mineNow()).find((exercise) => exercise.id === id)).toMatchObject({ assignments: 1 });
     const refused = await room.educator.delete(`/api/exercises/${id}`).expect(409);
     expect(refused.body.error.code).toBe('exercise.assigned');
     await room.educator.delete(`/api/assignments/${set.body.id}`).expect(200);
     await room.educator.delete(`/api/exercises/${id}`).expect(200);
-    expect((await mineNow()).map((one) => one.id)).not.toContain(id);
+    expect((await mineNow()).map((exercise) => exercise.id)).not.toContain(id);
   });
 
   it('of somebody else cannot be set', async () => {
@@ -80,7 +80,7 @@ describe('an exercise of one’s own', () => {
     await room.educator.put(`${at}/exercise`, { ...gloss, title: 'Changed' }).expect(200);
     const changed = await page();
     expect(changed.title).toBe('Changed');
-    expect(changed.solution.visit.title).toBe(gloss.clientCase.title);
+    expect(changed.modelAnswer.clientCase.title).toBe(gloss.clientCase.title);
     expect(await mineNow()).toContainEqual(expect.objectContaining({ title: 'Changed', assignments: 1 }));
     await room.student
       .put(`/api/my/assignments/${made.body.id}/draft`, { answer: EMPTY_CARD, version: 0, writer: 'a' })
@@ -104,10 +104,10 @@ describe('a card to be put right, and the developer alone', () => {
     const { body } = await room.student.get(`/api/my/assignments/${id}`).expect(200);
     expect(body).toMatchObject({ toCorrect: true, draft: null });
     expect(JSON.stringify(body)).not.toContain('ratioTurned');
-    expect(body.given.bowls).not.toEqual(best.bowls);
+    expect(body.given.bowls).not.toEqual(modelCard.bowls);
     const hand = (answer: RecordCard) =>
       room.student.post(`/api/my/assignments/${id}/submission`, { id: randomUUID(), answer });
-    await hand({ ...body.given, bowls: best.bowls }).expect(200);
+    await hand({ ...body.given, bowls: modelCard.bowls }).expect(200);
     await room.student.get(`/api/my/assignments/${id}/result`).expect(403);
     await room.educator.patch(`/api/assignments/${id}`, { released: true }).expect(200);
     const result = await room.student.get(`/api/my/assignments/${id}/result`).expect(200);
@@ -125,7 +125,7 @@ describe('a card to be put right, and the developer alone', () => {
     const id = await setOne({ open: ['developer'], rubric: { developer: 4, ratio: 2 } });
     const { body } = await room.student.get(`/api/my/assignments/${id}`).expect(200);
     expect(body.given.bowls.map(({ developer }: { developer: unknown[] }) => developer)).toEqual([[], []]);
-    const answer = { ...EMPTY_CARD, bowls: best.bowls };
+    const answer = { ...EMPTY_CARD, bowls: modelCard.bowls };
     await room.student.post(`/api/my/assignments/${id}/submission`, { id: randomUUID(), answer }).expect(200);
     const page = (await room.educator.get(`/api/assignments/${id}`).expect(200)).body as EducatorAssignment;
     expect(page.rows.find(({ studentId }) => studentId === room.student.account.id)).toMatchObject({
@@ -153,7 +153,15 @@ describe('a student at the bench', () => {
   it('is sent how the head looks, never its figures or the solution', async () => {
     const { body } = await room.student.get(mine()).expect(200);
     const text = JSON.stringify(body);
-    for (const secret of ['naturalLevel', 'history', 'damage', 'equivalents', 'solution', '"best"', 'facts'])
+    for (const secret of [
+      'naturalLevel',
+      'history',
+      'damage',
+      'equivalents',
+      'modelAnswer',
+      'techniques',
+      'facts',
+    ])
       expect(text).not.toContain(secret);
     expect(body.given).toEqual(EMPTY_CARD);
     const places = body.regions.flatMap(({ zones }: { zones: { zone: string }[] }) => zones);
@@ -183,7 +191,7 @@ describe('a student at the bench', () => {
 
   it('plays a plan as the eye would see it: covered while it lies, other when it is rinsed', async () => {
     const { body } = await room.student
-      .post(mine('/simulation'), { bowls: best.bowls, steps: best.steps })
+      .post(mine('/simulation'), { bowls: modelCard.bowls, steps: modelCard.steps })
       .expect(200);
     expect(body.frames).toHaveLength(body.minutes + 1);
     expect(body.frames[20].covered).toEqual({ regrowth: 'cream' });
@@ -195,27 +203,29 @@ describe('a student at the bench', () => {
   });
 
   it('is told of a slip of typing now, not marked for it', async () => {
-    const wrong = (change: Partial<RecordCard>) => ({ id: newId(), answer: { ...best, ...change } });
+    const wrong = (change: Partial<RecordCard>) => ({ id: freshId(), answer: { ...modelCard, ...change } });
     const path = async (body: object) =>
       (await room.classmate.post(mine('/submission'), body).expect(422)).body.error.fields[0].path;
-    expect(await path(wrong({ bowls: [{ ...best.bowls[0], shades: [{ label: '5:x', grams: 9 }] }] }))).toBe(
-      'answer.bowls.0.shades.0.label',
-    );
+    expect(
+      await path(wrong({ bowls: [{ ...modelCard.bowls[0], shades: [{ label: '5:x', grams: 9 }] }] })),
+    ).toBe('answer.bowls.0.shades.0.label');
     expect(await path(wrong({ bowls: [] }))).toBe('answer.steps.0.bowl');
-    expect(await path(wrong({ bowls: [best.bowls[0], best.bowls[0]] }))).toBe('answer.bowls.1.name');
-    expect(await path(wrong({ bowls: [{ ...best.bowls[0], lineId: 'velm' }] }))).toBe(
+    expect(await path(wrong({ bowls: [modelCard.bowls[0], modelCard.bowls[0]] }))).toBe(
+      'answer.bowls.1.name',
+    );
+    expect(await path(wrong({ bowls: [{ ...modelCard.bowls[0], lineId: 'velm' }] }))).toBe(
       'answer.bowls.0.lineId',
     );
   });
 
   it('hands in once, sees the result when it is released, and no one else does', async () => {
-    const id = newId();
-    await ask(room.student, room.assignmentId, best);
-    const sent = await room.student.post(mine('/submission'), { id, answer: best }).expect(200);
+    const id = freshId();
+    await ask(room.student, room.assignmentId, modelCard);
+    const sent = await room.student.post(mine('/submission'), { id, answer: modelCard }).expect(200);
     const again = await room.student.post(mine('/submission'), { id, answer: EMPTY_CARD }).expect(200);
     expect(again.body.submittedAt).toBe(sent.body.submittedAt);
-    await room.student.post(mine('/submission'), { id: newId(), answer: best }).expect(409);
-    await room.student.put(mine('/draft'), { answer: best, version: 9, writer: 'one' }).expect(409);
+    await room.student.post(mine('/submission'), { id: freshId(), answer: modelCard }).expect(409);
+    await room.student.put(mine('/draft'), { answer: modelCard, version: 9, writer: 'one' }).expect(409);
     await room.student.get(mine('/result')).expect(403);
     await room.educator.patch(`/api/assignments/${room.assignmentId}`, { released: true }).expect(200);
     const { body } = await room.student.get(mine('/result')).expect(200);
@@ -229,11 +239,11 @@ describe('a student at the bench', () => {
 describe('the educator', () => {
   it('reads plan by plan, and changes a mark with a reason', async () => {
     const wrong: RecordCard = {
-      ...best,
-      bowls: best.bowls.map((bowl) => ({ ...bowl, developer: [{ ...bowl.developer[0], vol: 40 }] })),
+      ...modelCard,
+      bowls: modelCard.bowls.map((bowl) => ({ ...bowl, developer: [{ ...bowl.developer[0], vol: 40 }] })),
     };
-    await ask(room.classmate, room.assignmentId, best);
-    await room.classmate.post(mine('/submission'), { id: newId(), answer: wrong }).expect(200);
+    await ask(room.classmate, room.assignmentId, modelCard);
+    await room.classmate.post(mine('/submission'), { id: freshId(), answer: wrong }).expect(200);
     const before = await theirs();
     const row = before.rows.find(({ studentId }) => studentId === room.classmate.account.id)!;
     expect(before.misconceptions).toContainEqual({ name: 'strongerThanNeeded', students: 1 });
@@ -338,16 +348,22 @@ describe('the educator', () => {
     await h
       .db('users')
       .insert(made.map(({ id, name }) => ({ ...student, id, name, email: `${id}@example.test` })));
-    const solution: Solution = row.model_answer;
+    const modelAnswer: ModelAnswer = row.model_answer;
     const grade = markCard(
-      { solution, rules: row.house_rules, rubric: { developer: 4 }, lines: row.lines, open: row.open_steps },
-      best,
+      {
+        modelAnswer,
+        rules: row.house_rules,
+        rubric: { developer: 4 },
+        lines: row.lines,
+        open: row.open_steps,
+      },
+      modelCard,
     );
     await h.db('attempts').insert(
       made.map(({ id }) => ({
         assignment_id: room.assignmentId,
         student_id: id,
-        answer: JSON.stringify(best),
+        answer: JSON.stringify(modelCard),
         writer: 'test',
         updated_at: h.clock.now,
         submission_id: randomUUID(),

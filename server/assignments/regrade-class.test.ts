@@ -1,7 +1,7 @@
 import type { ClassRegradePreview, EducatorAssignment } from '@cimbel/contract';
 import type { RecordCard } from '@cimbel/core/card';
 import { CEILINGS, DEFAULT_HOUSE_RULES } from '@cimbel/core/rules';
-import { ask, assignmentBody, inClassroom, newId } from '../testing/harness';
+import { ask, assignmentBody, inClassroom, freshId } from '../testing/harness';
 
 const { room } = inClassroom();
 const path = (rest = '') => `/api/classes/${room.classId}/regrade${rest}`;
@@ -19,9 +19,9 @@ const finished = async (id: string) => {
   }
 };
 /** The model answer with 10 vol over grey: a decision wrong, and white that stands apart. */
-const weak = (best: RecordCard): RecordCard => ({
-  ...best,
-  bowls: best.bowls.map((bowl) =>
+const weak = (modelCard: RecordCard): RecordCard => ({
+  ...modelCard,
+  bowls: modelCard.bowls.map((bowl) =>
     bowl.lineId === 'tarnwick'
       ? { ...bowl, developer: bowl.developer.map((part) => ({ ...part, vol: 10 })) }
       : bowl,
@@ -39,13 +39,13 @@ describe('marking the exercises of a class again', () => {
         .post(`/api/classes/${room.classId}/assignments`, assignmentBody({ title: 'Nobody yet' }))
         .expect(201)
     ).body.id;
-    const { best } = (await theirs(open)).solution;
+    const { card } = (await theirs(open)).modelAnswer;
     for (const [page, answer] of [
-      [room.student, best],
-      [room.classmate, weak(best)],
+      [room.student, card],
+      [room.classmate, weak(card)],
     ] as const) {
       await ask(page, open, answer);
-      await page.post(`/api/my/assignments/${open}/submission`, { id: newId(), answer }).expect(200);
+      await page.post(`/api/my/assignments/${open}/submission`, { id: freshId(), answer }).expect(200);
     }
   }, 60_000);
 
@@ -81,7 +81,7 @@ describe('marking the exercises of a class again', () => {
   });
 
   it('takes only exercises of the class that somebody has handed in, and only from who leads it', async () => {
-    for (const id of [untouched, newId()]) {
+    for (const id of [untouched, freshId()]) {
       const { body } = await room.educator.post(path(), { assignmentIds: [id] }).expect(422);
       expect(body.error.fields[0].path).toBe('assignmentIds');
     }

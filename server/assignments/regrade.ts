@@ -60,8 +60,8 @@ async function standardAsked(
     throw invalidField('accept', 'unknown', 'No answer of this exercise has this id. Choose one that is in.');
   if (attempt.grade!.dangers.length > 0)
     throw new HttpError(422, 'regrade.danger', 'A plan that would hurt the client cannot be taken as right.');
-  const plan = withGiven(attempt.answer, assignment.model_answer.best, assignment.open_steps);
-  const accepted = [...judgement.accepted, plan];
+  const card = withGiven(attempt.answer, assignment.model_answer.card, assignment.open_steps);
+  const accepted = [...judgement.accepted, card];
   if (accepted.length > MOST_ACCEPTED)
     throw new HttpError(422, 'regrade.manyRight', 'Ten plans are right already. Take one back first.');
   return { ...assignment, house_rules, rubric, judgement: { ...judgement, accepted } };
@@ -88,14 +88,14 @@ export async function previewRegrade(
   const max = maxPoints(input.rubric);
   for (let from = 0; from < attempts.length; from += CHUNK) {
     const chunk = attempts.slice(from, from + CHUNK);
-    const made = await heavy(
+    const grades = await heavy(
       'mark',
       input,
       chunk.map(({ answer }) => answer),
     );
     for (const [i, { id, grade, student_name: studentName }] of chunk.entries()) {
       const by = changes.get(id) ?? [];
-      const [before, after] = [grade!, made[i]].map((one) => effectiveGrade(one, by).points);
+      const [before, after] = [grade!, grades[i]].map((grade) => effectiveGrade(grade, by).points);
       if (before !== after || grade!.max !== max)
         found.push({ attemptId: id, studentName, before, after, max });
     }
@@ -118,11 +118,15 @@ export async function startRegrade(
 ): Promise<Regrade> {
   const next = await standardAsked(db, assignment, asked);
   return db.transaction(async (trx) => {
-    const kept = await trx<RegradeRow>('regrades')
+    const regradeRow = await trx<RegradeRow>('regrades')
       .where({ assignment_id: assignment.id })
       .forUpdate()
       .first();
-    if (kept && kept.finished_at === null && now.getTime() - kept.moved_at.getTime() < LOST_AFTER_MS)
+    if (
+      regradeRow &&
+      regradeRow.finished_at === null &&
+      now.getTime() - regradeRow.moved_at.getTime() < LOST_AFTER_MS
+    )
       throw new HttpError(
         409,
         'regrade.running',

@@ -1,10 +1,10 @@
 import type { Counted, LateRule, Release, StudentTerms, Terms } from '@cimbel/contract';
-import type { BenchStep, Rubric, SetExercise } from '@cimbel/core/exercise';
+import type { BenchStep, Rubric, ExerciseWithAnswer } from '@cimbel/core/exercise';
 import type { ClientCase } from '@cimbel/core/case';
 import type { RecordCard } from '@cimbel/core/card';
-import type { Judgement, Misconception } from '@cimbel/core/mark';
+import type { EducatorRuling, Misconception } from '@cimbel/core/mark';
 import type { Line } from '@cimbel/core/product';
-import type { Solution } from '@cimbel/core/solve';
+import type { ModelAnswer } from '@cimbel/core/solve';
 import type { HouseRules } from '@cimbel/core/rules';
 
 /**
@@ -19,13 +19,13 @@ export interface AssignmentRow {
   client_case: ClientCase;
   lines: Line[];
   house_rules: HouseRules;
-  model_answer: Solution;
+  model_answer: ModelAnswer;
   rubric: Rubric;
   open_steps: BenchStep[];
   /** A card to be put right: what the student starts from, and the slip on it. */
   card: RecordCard | null;
   slip: Misconception | null;
-  judgement: Judgement;
+  judgement: EducatorRuling;
   /** Which standard answers are marked by: goes up with every other rubric or word on what is right. */
   standard: number;
   /** When work may begin; null for at once. On a row that is a student's own, dates and attempts are what holds for them. */
@@ -75,12 +75,12 @@ export const termsOf = (row: AssignmentRow, students: readonly StudentTermsRow[]
   latePercent: row.late_percent,
   minutes: row.minutes,
   everyone: row.everyone,
-  students: students.map((one) => ({
-    studentId: one.student_id,
-    opensAt: iso(one.opens_at),
-    dueAt: iso(one.due_at),
-    attempts: one.attempts,
-    extraTimeShare: one.extra_time_share,
+  students: students.map((studentTermsRow) => ({
+    studentId: studentTermsRow.student_id,
+    opensAt: iso(studentTermsRow.opens_at),
+    dueAt: iso(studentTermsRow.due_at),
+    attempts: studentTermsRow.attempts,
+    extraTimeShare: studentTermsRow.extra_time_share,
   })),
 });
 
@@ -110,10 +110,10 @@ export const isShown = (row: Timed, handedIn: number, now: Date): boolean =>
     (row.release === 'onSubmit' && (handedIn >= row.attempts_allowed || isClosed(row, now))));
 
 /** A row in the terms of the core. */
-export const exerciseOf = (row: AssignmentRow): SetExercise => ({
+export const exerciseOf = (row: AssignmentRow): ExerciseWithAnswer => ({
   id: row.id,
   clientCase: row.client_case,
-  solution: row.model_answer,
+  modelAnswer: row.model_answer,
   lines: row.lines,
   houseRules: row.house_rules,
   open: row.open_steps,

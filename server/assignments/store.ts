@@ -1,6 +1,6 @@
 import type { AssignmentChange, ExerciseContent, NewAssignment } from '@cimbel/contract';
 import type { ClientCase } from '@cimbel/core/case';
-import { slip } from '@cimbel/core/mark';
+import { cardWithSlip } from '@cimbel/core/mark';
 import type { Line } from '@cimbel/core/product';
 import type { Knex } from 'knex';
 import type { ClassRow } from '../classes/access';
@@ -53,14 +53,14 @@ async function prepared(
       undefined,
       solved.reasons,
     );
-  const { solution } = solved;
-  if (solution.missed?.length && !exercise.missesWish)
+  const { modelAnswer } = solved;
+  if (modelAnswer.missed?.length && !exercise.missesWish)
     throw new HttpError(
       422,
       'exercise.missesWish',
       'Even the model answer misses the wish. Change the wish, or say that it is set all the same (missesWish).',
     );
-  const card = slipName ? slip(slipName, { plan: solution.best, solution, lines }) : null;
+  const card = slipName ? cardWithSlip(slipName, { card: modelAnswer.card, modelAnswer, lines }) : null;
   if (slipName && !card)
     throw invalidField(
       'exercise.slip',
@@ -71,7 +71,7 @@ async function prepared(
     ...columnsOf(exercise),
     lines: JSON.stringify(lines),
     house_rules: JSON.stringify(owner.house_rules),
-    model_answer: JSON.stringify(solution),
+    model_answer: JSON.stringify(modelAnswer),
     card: card ? JSON.stringify(card) : null,
   };
 }

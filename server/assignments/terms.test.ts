@@ -110,7 +110,7 @@ describe('an assignment that opens later', () => {
     const id = await setOne({ opensAt: opens });
     const { body } = await room.student.get(mine(id)).expect(200);
     expect(body).toMatchObject({ stage: 'ahead', opensAt: opens });
-    for (const told of ['head', 'regions', 'lit', 'client', 'given']) expect(body).not.toHaveProperty(told);
+    for (const name of ['head', 'regions', 'lit', 'client', 'given']) expect(body).not.toHaveProperty(name);
     const listed = (await room.student.get('/api/my/assignments')).body;
     expect(listed.find((one: { id: string }) => one.id === id)).toMatchObject({ now: null, opensAt: opens });
     const tries = [
@@ -135,20 +135,20 @@ describe('several attempts', () => {
 
   it('are begun one after the other, from the last card or an empty one, and the best counts', async () => {
     const id = await twice();
-    const { best } = (await page(id)).solution;
-    await ask(room.student, id, best);
+    const { card } = (await page(id)).modelAnswer;
+    await ask(room.student, id, card);
     await room.student.post(mine(id, '/attempts')).expect(201);
-    await hand(room.student, id, best).expect(200);
+    await hand(room.student, id, card).expect(200);
     const between = (await room.student.get(mine(id)).expect(200)).body;
     expect(between).toMatchObject({ another: true, handedIn: 1, resultReady: false });
     expect(between.soFar.points).toBe(between.soFar.max);
     // The model answer is not shown while it can still be tried.
     await room.student.get(mine(id, '/result')).expect(403);
-    await hand(room.student, id, best, 2).expect(409);
+    await hand(room.student, id, card, 2).expect(409);
     await room.student.post(mine(id, '/attempts'), { from: 'last' }).expect(201);
     const again = (await room.student.get(mine(id)).expect(200)).body;
     expect(again).toMatchObject({ attempt: 2, another: false });
-    expect(again.draft.answer).toEqual(best);
+    expect(again.draft.answer).toEqual(card);
     // What is left of the first attempt cannot come into the second, and the first stays as it was.
     const stale = { answer: EMPTY_CARD, version: 99, writer: 'tab', attempt: 1 };
     expect(codeOf(await room.student.put(mine(id, '/draft'), stale).expect(409))).toBe('attempt.handedIn');
@@ -165,9 +165,9 @@ describe('several attempts', () => {
 
   it('count by the last where that is the rule, and a student may have more than the rest', async () => {
     const id = await twice({ attempts: 1, counted: 'last', students: [own(room.student, { attempts: 2 })] });
-    const { best } = (await page(id)).solution;
-    await ask(room.student, id, best);
-    await hand(room.student, id, best).expect(200);
+    const { card } = (await page(id)).modelAnswer;
+    await ask(room.student, id, card);
+    await hand(room.student, id, card).expect(200);
     await room.student.post(mine(id, '/attempts')).expect(201);
     await hand(room.student, id, EMPTY_CARD, 2).expect(200);
     expect(await standing(id, room.student)).toMatchObject({ handedIn: 2, points: 0 });
@@ -202,14 +202,14 @@ describe('what comes late', () => {
     const refused = await setOne({ late: 'refused' });
     const taken = await setOne({ late: 'taken' });
     const reduced = await setOne({ late: 'reduced', latePercent: 20 });
-    const { best } = (await page(reduced)).solution;
+    const { card } = (await page(reduced)).modelAnswer;
     for (const id of [refused, taken, reduced])
-      for (const student of [room.student, room.classmate]) await ask(student, id, best);
+      for (const student of [room.student, room.classmate]) await ask(student, id, card);
     at(onTime);
-    for (const id of [refused, taken, reduced]) await hand(room.student, id, best).expect(200);
+    for (const id of [refused, taken, reduced]) await hand(room.student, id, card).expect(200);
     at(late);
-    expect(codeOf(await hand(room.classmate, refused, best).expect(409))).toBe('attempt.closed');
-    for (const id of [taken, reduced]) await hand(room.classmate, id, best).expect(200);
+    expect(codeOf(await hand(room.classmate, refused, card).expect(409))).toBe('attempt.closed');
+    for (const id of [taken, reduced]) await hand(room.classmate, id, card).expect(200);
     const { max } = await page(reduced);
     expect(await standing(taken, room.classmate)).toMatchObject({ late: true, points: max });
     expect(await standing(reduced, room.student)).toMatchObject({ late: false, points: max });
@@ -222,10 +222,10 @@ describe('what comes late', () => {
 
   it('is not late for whom the time is moved, which is shown before it is done', async () => {
     const id = await setOne({ late: 'reduced', latePercent: 50 });
-    const { best } = (await page(id)).solution;
-    await ask(room.student, id, best);
+    const { card } = (await page(id)).modelAnswer;
+    await ask(room.student, id, card);
     at('2026-03-10T18:00:00Z');
-    await hand(room.student, id, best).expect(200);
+    await hand(room.student, id, card).expect(200);
     const { max, terms } = await page(id);
     const moved = { ...terms, students: [own(room.student, { dueAt: '2026-03-11T18:00:00.000Z' })] };
     const seen = await room.educator.post(`/api/assignments/${id}/terms/preview`, moved).expect(200);
@@ -261,8 +261,8 @@ describe('closing by hand', () => {
 describe('a card on which nothing is mixed', () => {
   it('is taken where applying is given, and marked as empty; where it is worked the step is named', async () => {
     const given = await setOne({ release: 'onSubmit' }, { open: ['mix'], rubric: { tone: 4, depth: 4 } });
-    const { best } = (await page(given)).solution;
-    const empty = { ...EMPTY_CARD, steps: best.steps };
+    const { card } = (await page(given)).modelAnswer;
+    const empty = { ...EMPTY_CARD, steps: card.steps };
     await hand(room.student, given, empty).expect(200);
     expect(await standing(given, room.student)).toMatchObject({ points: 0 });
     const whole = await setOne();

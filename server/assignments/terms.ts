@@ -32,13 +32,13 @@ export const columnsOfTerms = (terms: Terms) => ({
   ),
 });
 
-const rowOf = (assignmentId: string, one: StudentTerms): StudentTermsRow => ({
+const rowOf = (assignmentId: string, studentTerms: StudentTerms): StudentTermsRow => ({
   assignment_id: assignmentId,
-  student_id: one.studentId,
-  opens_at: dateOf(one.opensAt),
-  due_at: dateOf(one.dueAt),
-  attempts: one.attempts,
-  extra_time_share: one.extraTimeShare,
+  student_id: studentTerms.studentId,
+  opens_at: dateOf(studentTerms.opensAt),
+  due_at: dateOf(studentTerms.dueAt),
+  attempts: studentTerms.attempts,
+  extra_time_share: studentTerms.extraTimeShare,
 });
 
 /** @throws HttpError 422 where a name is of nobody in the class. */
@@ -61,12 +61,14 @@ export const studentTermsOf = (db: Knex, assignmentId: string): Promise<StudentT
 export async function writeStudents(trx: Knex, assignmentId: string, terms: Terms): Promise<void> {
   await trx('assignment_students').where({ assignment_id: assignmentId }).delete();
   if (terms.students.length > 0)
-    await trx('assignment_students').insert(terms.students.map((one) => rowOf(assignmentId, one)));
+    await trx('assignment_students').insert(
+      terms.students.map((studentTerms) => rowOf(assignmentId, studentTerms)),
+    );
 }
 
 /** What holds for one student under terms; null where it is not set to them. */
 function forStudent(row: AssignmentRow, terms: Terms, studentId: string, extra: number) {
-  const own = terms.students.find((one) => one.studentId === studentId);
+  const own = terms.students.find((studentTerms) => studentTerms.studentId === studentId);
   if (!own && !terms.everyone) return null;
   const columns = columnsOfTerms(terms);
   return {
@@ -131,7 +133,7 @@ export async function previewTerms(
   return members.flatMap(({ id, name, extra }) => {
     const own = attempts.filter(({ student_id }) => student_id === id);
     if (own.length === 0) return [];
-    const [was, will] = [before, terms].map((one) => forStudent(row, one, id, extra));
+    const [was, will] = [before, terms].map((terms) => forStudent(row, terms, id, extra));
     const found = effectsFor(was, will, own, points, now);
     return found.effects.length > 0 ? [{ studentId: id, name, ...found }] : [];
   });

@@ -32,17 +32,17 @@ export async function educatorView(
   const dueOf = new Map<string, Date>(own.map((one) => [one.student_id, one.due_at]));
   const rows = students.flatMap(({ id, name }) => {
     const due_at = dueOf.get(id);
-    const theirs = attempts.filter((one) => one.student_id === id);
+    const theirs = attempts.filter((attemptRow) => attemptRow.student_id === id);
     if (!due_at && theirs.length === 0) return [];
     const mine = { ...assignment, due_at: due_at ?? assignment.due_at };
     const counting = countingOf(theirs, mine, points);
-    const made = counting ? (changes.get(counting.id) ?? []) : [];
+    const markChanges = counting ? (changes.get(counting.id) ?? []) : [];
     return {
       studentId: id,
       name,
       ...standingOf(theirs, mine, points),
-      grade: counting?.grade ? effectiveGrade(counting.grade, made) : null,
-      changed: made.length > 0,
+      grade: counting?.grade ? effectiveGrade(counting.grade, markChanges) : null,
+      changed: markChanges.length > 0,
     };
   });
   const shown = new Map<string, number>();
@@ -59,7 +59,7 @@ export async function educatorView(
     clientCase: assignment.client_case,
     lines: assignment.lines,
     houseRules: assignment.house_rules,
-    solution: assignment.model_answer,
+    modelAnswer: assignment.model_answer,
     open: assignment.open_steps,
     slip: assignment.slip,
     rubric: assignment.rubric,

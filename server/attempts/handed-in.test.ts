@@ -9,7 +9,7 @@ describe('what is handed in', () => {
   let h: Harness;
   let room: Awaited<ReturnType<typeof classroom>>;
   let assignment: AssignmentForMe;
-  let best: RecordCard;
+  let modelCard: RecordCard;
   const studentId = () => room.student.account.id;
   const fresh = () => h.db('attempts').where({ assignment_id: assignment.id }).delete();
   const draft = (writer: string, version = 0): Parameters<typeof saveDraft>[3] => ({
@@ -22,22 +22,22 @@ describe('what is handed in', () => {
     h = await harness();
     room = await classroom(h);
     assignment = (await assignmentFor(h.db, room.assignmentId, studentId()))!;
-    best = assignment.model_answer.best;
-    await ask(room.student, room.assignmentId, best);
+    modelCard = assignment.model_answer.card;
+    await ask(room.student, room.assignmentId, modelCard);
   }, 60_000);
   afterAll(() => h.close());
 
   it('is not written over by a first draft that arrives with it, in any order', async () => {
     for (let i = 0; i < 60; i++) {
       await fresh();
-      const sent = { id: randomUUID(), answer: best, attempt: 1 };
+      const sent = { id: randomUUID(), answer: modelCard, attempt: 1 };
       const both = [
         () => handIn(h.db, hereAndNow, assignment, studentId(), sent, h.clock.now),
         () => saveDraft(h.db, assignment, studentId(), draft('tab'), h.clock.now).catch(() => null),
       ];
       await Promise.all((i % 2 === 0 ? both : [...both].reverse()).map((send) => send()));
       const [kept] = await h.db('attempts').where({ assignment_id: assignment.id });
-      expect(kept.answer).toEqual(best);
+      expect(kept.answer).toEqual(modelCard);
       expect(kept.submission_id).toBe(sent.id);
       expect(kept.grade.points).toBe(kept.grade.max);
     }
@@ -50,7 +50,7 @@ describe('what is handed in', () => {
       hereAndNow,
       assignment,
       studentId(),
-      { id: randomUUID(), answer: best, attempt: 1 },
+      { id: randomUUID(), answer: modelCard, attempt: 1 },
       h.clock.now,
     );
     const change = (columns: object) => h.db('attempts').where({ id }).update(columns);
@@ -88,10 +88,12 @@ describe('what is handed in', () => {
     const mine = `/api/my/assignments/${room.assignmentId}`;
     expect((await room.student.get(mine).expect(200)).body.closed).toBe(true);
     const { body } = await room.student
-      .post(`${mine}/submission`, { id: randomUUID(), answer: best, attempt: 1 })
+      .post(`${mine}/submission`, { id: randomUUID(), answer: modelCard, attempt: 1 })
       .expect(409);
     expect(body.error.code).toBe('attempt.closed');
     await room.educator.patch(`/api/assignments/${room.assignmentId}`, { released: false }).expect(200);
-    await room.student.post(`${mine}/submission`, { id: randomUUID(), answer: best, attempt: 1 }).expect(200);
+    await room.student
+      .post(`${mine}/submission`, { id: randomUUID(), answer: modelCard, attempt: 1 })
+      .expect(200);
   });
 });

@@ -1,5 +1,5 @@
 import type { Light } from '@cimbel/core/colour';
-import { hangingLook, litOf, type Looks } from '@cimbel/core/exercise';
+import { shownLook, looksByLight, type Looks } from '@cimbel/core/exercise';
 import type { TressLook } from '@cimbel/core/draw';
 import { LRUCache } from 'lru-cache';
 import type { AssignmentRow } from '../assignments/row';
@@ -24,7 +24,7 @@ function kept<V extends object>(cache: LRUCache<string, V>, name: string, make: 
 /** Its hair under every light as a student is sent it: pictures by their addresses. */
 export const keptLit = (row: Hung): Record<Light, Looks> =>
   kept(lit, nameOf(row), () =>
-    litOf(
+    looksByLight(
       asExercise(row),
       (light, region) => `/api/my/assignments/${row.id}/picture?light=${light}&region=${region}`,
     ),
@@ -33,5 +33,5 @@ export const keptLit = (row: Hung): Record<Light, Looks> =>
 /** What such a picture is painted from; undefined where there is no such region. */
 export const keptHanging = (row: Hung, light: Light, region: number): TressLook | undefined =>
   kept(hanging, `${light} ${region} ${nameOf(row)}`, () => ({
-    look: hangingLook(asExercise(row), light, region),
+    look: shownLook(asExercise(row), light, region),
   })).look;

@@ -1,7 +1,7 @@
 import { shippedCase } from '@cimbel/core/cases';
 import type { ClientCase } from '@cimbel/core/case';
 import { LIGHTS } from '@cimbel/core/colour';
-import { hangingLook } from '@cimbel/core/exercise';
+import { shownLook } from '@cimbel/core/exercise';
 import { EYE_GRAIN } from '@cimbel/core/draw';
 import fc from 'fast-check';
 import { assignmentBody, inClassroom } from '../testing/harness';
@@ -29,7 +29,7 @@ const everything = async (id: string) => {
 };
 
 const eyeSees = (id: string, clientCase: ClientCase) =>
-  JSON.stringify(LIGHTS.map((light) => hangingLook({ id, clientCase }, light, 0)));
+  JSON.stringify(LIGHTS.map((light) => shownLook({ id, clientCase }, light, 0)));
 
 /** The head with its zones a little off in what only an instrument could tell: level and share of white. */
 const nearly = ({ head, ...rest }: ClientCase, level: number, white: number): ClientCase => ({
@@ -89,8 +89,8 @@ describe('what a student is sent of an open exercise', () => {
   );
 
   it('tells of hair on the clock no more than the eye sees, whatever is put on', async () => {
-    const { model_answer: solution } = await h.db('assignments').where({ id: room.assignmentId }).first();
-    const { bowls, steps } = solution.best;
+    const { model_answer } = await h.db('assignments').where({ id: room.assignmentId }).first();
+    const { bowls, steps } = model_answer.best;
     const { body } = await room.student
       .post(`/api/my/assignments/${room.assignmentId}/simulation`, { bowls, steps })
       .expect(200);

@@ -12,7 +12,7 @@ export async function resultOf(
   attempt: AttemptRow,
   studentName: string,
 ): Promise<Result> {
-  const { model_answer: solution, open_steps: open } = assignment;
+  const { model_answer, open_steps: open } = assignment;
   const attempts = await attemptsOfStudent(db, assignment.id, attempt.student_id);
   const changes = (await changesOf(db, [attempt.id])).get(attempt.id) ?? [];
   const points = await pointsOf(db, attempts);
@@ -24,14 +24,14 @@ export async function resultOf(
     assignmentId: assignment.id,
     title: assignment.title,
     studentName,
-    clientCase: solution.visit,
+    clientCase: model_answer.clientCase,
     lines: assignment.lines,
     houseRules: assignment.house_rules,
-    solution,
+    modelAnswer: model_answer,
     judgement: assignment.judgement,
     open,
     slip: assignment.slip,
-    answer: withGiven(attempt.answer, solution.best, open),
+    answer: withGiven(attempt.answer, model_answer.card, open),
     grade: { ...grade, points: grade.points - loss },
     changes,
     submittedAt: attempt.submitted_at!.toISOString(),
@@ -41,12 +41,12 @@ export async function resultOf(
     receipt: receiptOf(attempt),
     attempts: attempts
       .filter(({ submitted_at }) => submitted_at !== null)
-      .map((one) => ({
-        attemptId: one.id,
-        number: one.number,
-        points: worthOf(one, assignment, points) ?? 0,
-        submittedAt: one.submitted_at!.toISOString(),
-        counts: one.id === counting?.id,
+      .map((attemptRow) => ({
+        attemptId: attemptRow.id,
+        number: attemptRow.number,
+        points: worthOf(attemptRow, assignment, points) ?? 0,
+        submittedAt: attemptRow.submitted_at!.toISOString(),
+        counts: attemptRow.id === counting?.id,
       })),
   };
 }

@@ -7,7 +7,7 @@ import { digestOf } from './store';
 describe('what a student asked and tested', () => {
   let h: Harness;
   let room: Awaited<ReturnType<typeof classroom>>;
-  let best: AssignmentRow['model_answer']['best'];
+  let modelCard: AssignmentRow['model_answer']['card'];
   const mine = (path: string) => `/api/my/assignments/${room.assignmentId}${path}`;
   const safetyOf = async (studentId: string) => {
     const { grade } = await h
@@ -20,20 +20,20 @@ describe('what a student asked and tested', () => {
     h = await harness();
     room = await classroom(h);
     ({
-      model_answer: { best },
+      model_answer: { best: modelCard },
     } = await h.db('assignments').where({ id: room.assignmentId }).first('model_answer'));
   }, 60_000);
   afterAll(() => h.close());
 
   it('is what the server told, not what the card says of it', async () => {
-    await room.classmate.post(mine('/submission'), { id: randomUUID(), answer: best }).expect(200);
+    await room.classmate.post(mine('/submission'), { id: randomUUID(), answer: modelCard }).expect(200);
     const forged = await safetyOf(room.classmate.account.id);
     expect(forged.points).toBeLessThan(forged.max);
     expect(JSON.stringify(forged.findings)).toContain('mark.safety.notAsked');
 
-    await ask(room.student, room.assignmentId, best);
+    await ask(room.student, room.assignmentId, modelCard);
     const { body } = await room.student
-      .post(mine('/submission'), { id: randomUUID(), answer: best })
+      .post(mine('/submission'), { id: randomUUID(), answer: modelCard })
       .expect(200);
     const asked = await safetyOf(room.student.account.id);
     expect(asked.points).toBe(asked.max);
@@ -52,7 +52,7 @@ describe('what a student asked and tested', () => {
     ).body.id;
     expect(other).not.toBe(id);
     const at = (path: string) => `/api/my/assignments/${other}${path}`;
-    const empty = { ...best, asked: [], tests: [], bowls: [], steps: [], care: [] };
+    const empty = { ...modelCard, asked: [], tests: [], bowls: [], steps: [], care: [] };
     await ask(room.student, other, { asked: ['reactions'], tests: [] });
     const forging = { ...empty, asked: ['scalp'] };
     await room.student.put(at('/draft'), { answer: forging, version: 0, writer: 'one' }).expect(200);

@@ -1,4 +1,4 @@
-import { QUESTIONS, TESTS, type HairTest, type Question } from '@cimbel/core/case';
+import { CONSULTATION_QUESTIONS, TESTS, type HairTest, type ConsultationQuestion } from '@cimbel/core/case';
 import type { RecordCard } from '@cimbel/core/card';
 import type { Knex } from 'knex';
 import type { AssignmentRow } from '../assignments/row';
@@ -18,7 +18,7 @@ export async function recordReveal(
   assignmentId: string,
   studentId: string,
   attempt: number,
-  told: { question: Question } | { test: HairTest },
+  told: { question: ConsultationQuestion } | { test: HairTest },
   now: Date,
 ): Promise<void> {
   const [kind, name] =
@@ -65,7 +65,9 @@ export async function asRevealed(
   // In the order of the card, and what it leaves out after that.
   return {
     ...answer,
-    asked: [...new Set([...answer.asked, ...QUESTIONS])].filter((question) => asked.has(question)),
+    asked: [...new Set([...answer.asked, ...CONSULTATION_QUESTIONS])].filter((question) =>
+      asked.has(question),
+    ),
     tests: [...new Set([...answer.tests, ...TESTS])].filter((test) => tests.has(test)),
   };
 }

@@ -20,7 +20,7 @@ import { checkCard } from '../assignments/check-card';
 import { HttpError, invalid, notFound } from '../http/errors';
 import { route, type Call, type Route } from '../http/route';
 import { keptPicture } from '../jobs/kept-pictures';
-import { enlarged } from '../jobs/picture-size';
+import { atPixelRatio } from '../jobs/picture-size';
 import { keptHanging } from './kept-looks';
 import { recordReveal } from './reveals';
 import { changeMark, countingOf, pointsOf } from './marks';
@@ -88,7 +88,7 @@ async function myResult(call: Call): Promise<HandedIn | null> {
   const attempt =
     number === undefined
       ? countingOf(handedIn, assignment, await pointsOf(call.db, handedIn))
-      : handedIn.find((one) => one.number === number);
+      : handedIn.find((attemptRow) => attemptRow.number === number);
   if (!attempt) return null;
   if (!isShown(assignment, handedIn.length, call.now()))
     throw new HttpError(403, 'result.notReleased', 'Your educator has not released the results yet.');
@@ -154,7 +154,7 @@ export const attemptRoutes = (): Route[] => [
       const { light, region, size, ratio } = wanted.data;
       const look = keptHanging(reached, light, region);
       if (!look) throw notFound();
-      const png = await keptPicture(work, look, DRAWING_NOW, enlarged(HAIR_SIZES[size], ratio));
+      const png = await keptPicture(work, look, DRAWING_NOW, atPixelRatio(HAIR_SIZES[size], ratio));
       // Asked about each time, since the head may be set anew while nobody has begun; sent again only then.
       res.setHeader('Cache-Control', 'private, no-cache');
       res.type('png').send(Buffer.from(png));

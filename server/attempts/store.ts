@@ -140,9 +140,9 @@ export async function saveDraft(
     },
   );
   if (rows.length > 0) return { version: rows[0].version, updatedAt: now.toISOString() };
-  const kept = await db<AttemptRow>('attempts').where(name).first();
-  if (kept?.submitted_at) throw handedIn();
-  if (!kept) throw new HttpError(409, 'attempt.notBegun', 'This attempt has not been begun.');
+  const attemptRow = await db<AttemptRow>('attempts').where(name).first();
+  if (attemptRow?.submitted_at) throw handedIn();
+  if (!attemptRow) throw new HttpError(409, 'attempt.notBegun', 'This attempt has not been begun.');
   throw new HttpError(409, 'attempt.newerElsewhere', 'A newer version was saved on another device.');
 }
 
@@ -193,12 +193,12 @@ export const markingOf = (
     'model_answer' | 'house_rules' | 'rubric' | 'lines' | 'open_steps' | 'judgement'
   >,
 ): MarkingInput => ({
-  solution: assignment.model_answer,
+  modelAnswer: assignment.model_answer,
   rules: assignment.house_rules,
   rubric: assignment.rubric,
   lines: assignment.lines,
   open: assignment.open_steps,
-  judgement: assignment.judgement,
+  ruling: assignment.judgement,
 });
 
 /**
@@ -218,14 +218,14 @@ export async function handIn(
   checkCard(written, assignment.lines);
   const answer = await asRevealed(db, assignment, studentId, submission.attempt, written);
   const [grade] = await heavy('mark', markingOf(assignment), [answer]);
-  const kept = await db.transaction(async (trx) => {
+  const attemptRow = await db.transaction(async (trx) => {
     // A standard that has changed meanwhile has to be marked by; marking again waits for whoever has passed here.
     const now: AssignmentRow = await trx('assignments').where({ id: assignment.id }).forShare().first();
     return now.standard === assignment.standard
       ? handInMarked(trx, ofStudent(now, assignment), studentId, { ...submission, answer, grade }, when)
       : null;
   });
-  if (kept) return kept;
+  if (attemptRow) return attemptRow;
   const fresh: AssignmentRow = await db('assignments').where({ id: assignment.id }).first();
   return handIn(db, heavy, ofStudent(fresh, assignment), studentId, submission, when);
 }
@@ -258,16 +258,16 @@ async function handInMarked(
       })
       .onConflict(['assignment_id', 'student_id', 'number'])
       .ignore();
-  const kept: AttemptRow | undefined = await trx('attempts').where(name).forUpdate().first();
-  if (!kept) throw new HttpError(409, 'attempt.notBegun', 'This attempt has not been begun.');
-  if (kept.submission_id === submission.id) return kept;
-  if (kept.submitted_at) throw handedIn();
-  checkTime(assignment, kept, now);
+  const attemptRow: AttemptRow | undefined = await trx('attempts').where(name).forUpdate().first();
+  if (!attemptRow) throw new HttpError(409, 'attempt.notBegun', 'This attempt has not been begun.');
+  if (attemptRow.submission_id === submission.id) return attemptRow;
+  if (attemptRow.submitted_at) throw handedIn();
+  checkTime(assignment, attemptRow, now);
   await checkOpen(trx, assignment, now);
   const taken = await trx('attempts').where({ submission_id: submission.id }).first();
   if (taken) throw invalidField('id', 'taken', 'This id names another answer. Make a new one.');
   const [row] = await trx('attempts')
-    .where({ id: kept.id })
+    .where({ id: attemptRow.id })
     .update({
       answer: JSON.stringify(answer),
       submission_id: submission.id,

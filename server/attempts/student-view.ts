@@ -1,5 +1,5 @@
-import type { StudentAssignmentPage, StudentAssignmentSummary, StudentTermsShown } from '@cimbel/contract';
-import { asSet, mainRegion } from '@cimbel/core/exercise';
+import type { StudentAssignmentView, StudentAssignmentSummary, StudentTermsShown } from '@cimbel/contract';
+import { exerciseForStudent, mainRegion } from '@cimbel/core/exercise';
 import type { Knex } from 'knex';
 import { OF_STUDENT, isAhead, opensLater, setForStudents, type AssignmentForMe } from '../assignments/access';
 import { exerciseOf, isClosed, isShown, maxPoints } from '../assignments/row';
@@ -36,12 +36,16 @@ export async function studentView(
   assignment: AssignmentForMe,
   studentId: string,
   now: Date,
-): Promise<StudentAssignmentPage> {
+): Promise<StudentAssignmentView> {
   const attempts = await attemptsOfStudent(db, assignment.id, studentId);
   const handedIn = attempts.filter(({ submitted_at }) => submitted_at !== null);
-  const told = shownTerms(assignment, handedIn, now);
+  const studentTermsShown = shownTerms(assignment, handedIn, now);
   if (isAhead(assignment, attempts.length, now)) {
-    return { stage: 'ahead', ...told, opensAt: opensLater(assignment, now)?.toISOString() ?? null };
+    return {
+      stage: 'ahead',
+      ...studentTermsShown,
+      opensAt: opensLater(assignment, now)?.toISOString() ?? null,
+    };
   }
   const attempt = attempts.at(-1);
   const number = attempt?.number ?? 1;
@@ -49,10 +53,12 @@ export async function studentView(
   const shown = isShown(assignment, handedIn.length, now);
   const end = attempt ? endOf(assignment, attempt) : null;
   const another =
-    Boolean(attempt?.submitted_at) && !told.closed && handedIn.length < assignment.attempts_allowed;
+    Boolean(attempt?.submitted_at) &&
+    !studentTermsShown.closed &&
+    handedIn.length < assignment.attempts_allowed;
   return {
-    ...asSet(exerciseOf(assignment), answer ?? null, keptLit(assignment)),
-    ...told,
+    ...exerciseForStudent(exerciseOf(assignment), answer ?? null, keptLit(assignment)),
+    ...studentTermsShown,
     stage: 'work',
     rubric: assignment.rubric,
     attempt: number,

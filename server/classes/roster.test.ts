@@ -1,14 +1,14 @@
-import type { Place, Roster, Slip } from '@cimbel/contract';
+import type { RosterSeat, Roster, Slip } from '@cimbel/contract';
 import { KEPT_OF_STUDENT } from './person';
-import { assignmentBody, browser, inClassroom, newId, type Browser } from '../testing/harness';
+import { assignmentBody, browser, inClassroom, freshId, type Browser } from '../testing/harness';
 
 const { h, room } = inClassroom();
 const at = (rest: string) => `/api/classes/${room.classId}/${rest}`;
 const roster = async (): Promise<Roster> => (await room.educator.get(at('roster')).expect(200)).body;
-const placeOf = async (name: string): Promise<Place> => {
-  const found = (await roster()).places.find((place) => place.name === name);
-  if (!found) throw new Error(`${name} is not on the roster`);
-  return found;
+const placeOf = async (name: string): Promise<RosterSeat> => {
+  const rosterSeat = (await roster()).places.find((place) => place.name === name);
+  if (!rosterSeat) throw new Error(`${name} is not on the roster`);
+  return rosterSeat;
 };
 const add = (...places: { name: string; number?: string | null }[]) =>
   room.educator.post(at('roster'), { places });
@@ -87,7 +87,7 @@ describe('the roster', () => {
 
   it('removes a student with the work kept, and brings both back', async () => {
     const { id } = room.classmate.account;
-    const submission = { id: newId(), answer: (await best()) as object };
+    const submission = { id: freshId(), answer: (await best()) as object };
     await room.classmate.post(`/api/my/assignments/${room.assignmentId}/submission`, submission).expect(200);
     const place = (change: object) => room.educator.patch(at(`students/${id}`), change).expect(200);
     await place({ state: 'removed' });
@@ -95,7 +95,7 @@ describe('the roster', () => {
     await room.classmate.get(`/api/my/assignments/${room.assignmentId}`).expect(404);
     await room.classmate.get(`/api/my/reading-tests/${room.testId}`).expect(404);
     const names = async () =>
-      (await room.educator.get(`/api/classes/${room.classId}`)).body.students.map((s: Place) => s.id);
+      (await room.educator.get(`/api/classes/${room.classId}`)).body.students.map((s: RosterSeat) => s.id);
     expect(await names()).not.toContain(id);
     await place({ state: 'active', name: 'Renamed', number: '5' });
     expect(await names()).toContain(id);
@@ -147,7 +147,7 @@ describe('the roster', () => {
     await room.educator.patch(`/api/assignments/${id}`, { released: true }).expect(200);
     expect((await roster()).closedBy).toEqual([]);
     const late = await room.student
-      .post(`/api/my/assignments/${id}/submission`, { id: newId(), answer: await best() })
+      .post(`/api/my/assignments/${id}/submission`, { id: freshId(), answer: await best() })
       .expect(409);
     expect(late.body.error.code).toBe('attempt.closed');
   });
@@ -164,13 +164,13 @@ describe('the roster', () => {
     expect(copy.assignments).toHaveLength(before.assignments.length);
     const days = (to: string, from: string) =>
       (new Date(to).getTime() - new Date(from).getTime()) / 86_400_000;
-    copy.assignments.forEach((one: { dueAt: string; title: string }, i: number) => {
-      expect(days(one.dueAt, before.assignments[i].dueAt)).toBe(182);
-      expect(one.title).toBe(before.assignments[i].title);
+    copy.assignments.forEach((assignment: { dueAt: string; title: string }, i: number) => {
+      expect(days(assignment.dueAt, before.assignments[i].dueAt)).toBe(182);
+      expect(assignment.title).toBe(before.assignments[i].title);
     });
     expect(await h.db('assignments').where({ class_id: id }).whereNotNull('released_at')).toEqual([]);
-    const tests = async (one: string) =>
-      h.db('reading_tests').where({ class_id: one }).select('seed', 'secret', 'plan', 'title');
+    const tests = async (name: string) =>
+      h.db('reading_tests').where({ class_id: name }).select('seed', 'secret', 'plan', 'title');
     const [[old], [fresh]] = await Promise.all([room.classId, id].map(tests));
     expect(fresh).toMatchObject({ plan: old.plan, title: old.title });
     expect([fresh.seed, fresh.secret]).not.toContain(old.seed);
@@ -179,7 +179,7 @@ describe('the roster', () => {
     await room.educator.put(at('archived'), { archived: true }).expect(200);
     expect(await due(room.student)).toBe(0);
     const late = await room.student
-      .post(`/api/my/assignments/${room.assignmentId}/submission`, { id: newId(), answer: await best() })
+      .post(`/api/my/assignments/${room.assignmentId}/submission`, { id: freshId(), answer: await best() })
       .expect(409);
     expect(late.body.error.code).toBe('class.archived');
     const asked = await room.stranger.post('/api/memberships', { joinCode: (await roster()).joinCode });
@@ -227,10 +227,10 @@ describe('the roster', () => {
     await let_('marking').expect(201);
     const { body } = await room.otherEducator.get(`/api/classes/${room.classId}`).expect(200);
     expect(body.rights).toBe('marking');
-    expect((await room.otherEducator.get('/api/classes')).body.map((one: Place) => one.id)).toContain(
-      room.classId,
-    );
-    const answer: string = (await h.db('attempts').whereNotNull('submitted_at').first('id'))?.id ?? newId();
+    expect(
+      (await room.otherEducator.get('/api/classes')).body.map((rosterSeat: RosterSeat) => rosterSeat.id),
+    ).toContain(room.classId);
+    const answer: string = (await h.db('attempts').whereNotNull('submitted_at').first('id'))?.id ?? freshId();
     await room.otherEducator.get(`/api/assignments/${room.assignmentId}`).expect(200);
     await room.otherEducator.get(`/api/reading-tests/${room.testId}`).expect(200);
     // Whoever only marks changes marks and nothing else.

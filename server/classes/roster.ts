@@ -55,22 +55,22 @@ export async function joinClass(
   code: string,
   now: Date,
 ): Promise<Joined | null> {
-  const found = await db<ClassRow>('classes').where({ join_code: code }).first();
-  if (!found) return null;
+  const classRow = await db<ClassRow>('classes').where({ join_code: code }).first();
+  if (!classRow) return null;
   const mine = () =>
-    db<MembershipRow>('memberships').where({ class_id: found.id, student_id: studentId }).first();
+    db<MembershipRow>('memberships').where({ class_id: classRow.id, student_id: studentId }).first();
   const before = await mine();
-  if (before?.state === 'active') return { name: found.name, waiting: false };
-  if (found.joining === 'closed' || found.archived_at !== null)
+  if (before?.state === 'active') return { name: classRow.name, waiting: false };
+  if (classRow.joining === 'closed' || classRow.archived_at !== null)
     throw new HttpError(409, 'class.closed', 'This class takes nobody in. Ask your educator.');
   const waits =
-    found.joining === 'approval' ||
+    classRow.joining === 'approval' ||
     before !== undefined ||
-    (await openOnSubmit(db, found.id, now)).length > 0;
+    (await openOnSubmit(db, classRow.id, now)).length > 0;
   const state = waits ? 'waiting' : 'active';
   await db.transaction(async (trx) => {
     await trx('memberships')
-      .insert({ class_id: found.id, student_id: studentId, state, joined_at: now })
+      .insert({ class_id: classRow.id, student_id: studentId, state, joined_at: now })
       .onConflict(['class_id', 'student_id'])
       // Whoever was removed asks again; whoever waits goes on waiting.
       .merge({ state: 'waiting' });
@@ -78,12 +78,12 @@ export async function joinClass(
       at: now,
       actor: studentId,
       action: 'roster.asked',
-      classId: found.id,
+      classId: classRow.id,
       subject: studentId,
       after: { state },
     });
   });
-  return { name: found.name, waiting: waits };
+  return { name: classRow.name, waiting: waits };
 }
 
 /** A name with its number, as two places are told apart. */

@@ -78,10 +78,10 @@ export async function classDetail(db: Knex, row: LedClass, now: Date): Promise<C
   const name = (one: { assignment_id: string; student_id: string }) =>
     `${one.assignment_id} ${one.student_id}`;
   const attemptsBy = new Map<string, AttemptStub[]>();
-  for (const one of attempts) {
-    const there = attemptsBy.get(name(one));
-    if (there) there.push(one);
-    else attemptsBy.set(name(one), [one]);
+  for (const attemptStub of attempts) {
+    const there = attemptsBy.get(name(attemptStub));
+    if (there) there.push(attemptStub);
+    else attemptsBy.set(name(attemptStub), [attemptStub]);
   }
   // For most the due time is that of everybody, so a row for each time costs a fraction of one for each student.
   const own: { assignment_id: string; due_at: Date; student_ids: string[] }[] = await db('set_for')

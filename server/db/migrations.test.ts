@@ -148,8 +148,8 @@ describe('one exercise for two', () => {
     for (const assignment of await assignments()) {
       const { client_case, model_answer, id, rubric, open_steps } = assignment;
       expect(clientCaseSchema.parse(client_case)).toEqual(client_case);
-      expect(recordCardSchema.parse(model_answer.best)).toEqual(model_answer.best);
-      const { kind, rubric: oldRubric } = before.exercises.find((one) => one.id === id)!;
+      expect(recordCardSchema.parse(model_answer.card)).toEqual(model_answer.card);
+      const { kind, rubric: oldRubric } = before.exercises.find((exercise) => exercise.id === id)!;
       const total = (points: object) => Object.values(points).reduce((a: number, b: number) => a + b, 0);
       expect(total(rubric)).toBe(total(oldRubric));
       if (kind === 'formula') expect(open_steps).toEqual(['read', 'mix', 'process']);
@@ -190,7 +190,7 @@ describe('one exercise for two', () => {
       assignment,
       draft.student_id,
       {
-        answer: { ...answer, bowls: assignment.model_answer.best.bowls },
+        answer: { ...answer, bowls: assignment.model_answer.card.bowls },
         version,
         writer: 'phone',
         attempt: 1,
@@ -200,8 +200,8 @@ describe('one exercise for two', () => {
     expect(saved.version).toBe(version + 1);
     const done = {
       ...answer,
-      bowls: assignment.model_answer.best.bowls,
-      steps: assignment.model_answer.best.steps,
+      bowls: assignment.model_answer.card.bowls,
+      steps: assignment.model_answer.card.steps,
     };
     const { criteria } = markCard(markingOf(assignment), done);
     for (const { criterion, points, max } of criteria)

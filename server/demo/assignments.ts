@@ -1,7 +1,7 @@
 import { BENCH_STEPS, CARD_STEPS, type BenchStep, cardRubric, withGiven } from '@cimbel/core/exercise';
 import { EMPTY_CARD, type RecordCard } from '@cimbel/core/card';
 import { shippedCase } from '@cimbel/core/cases';
-import { NO_JUDGEMENT, defaultRubric, previewOf, slip, type Misconception } from '@cimbel/core/mark';
+import { NO_RULING, defaultRubric, previewOf, cardWithSlip, type Misconception } from '@cimbel/core/mark';
 import { shippedLine } from '@cimbel/core/product';
 import { termsSchema, type Terms } from '@cimbel/contract';
 import type { Knex } from 'knex';
@@ -96,10 +96,13 @@ const FACE: readonly DemoCard[] = [
 ];
 
 function cardOf(
-  { model_answer: solution, lines }: AssignmentRow,
+  { model_answer, lines }: AssignmentRow,
   { slips: names, misread = 0, unasked = 0 }: Slipped,
 ): RecordCard {
-  const made = names.reduce((plan, name) => slip(name, { plan, solution, lines }) ?? plan, solution.best);
+  const made = names.reduce(
+    (card, name) => cardWithSlip(name, { card, modelAnswer: model_answer, lines }) ?? card,
+    model_answer.card,
+  );
   const readings = Object.fromEntries(
     Object.entries(made.readings).map(([zone, read]) => [
       zone,
@@ -110,9 +113,9 @@ function cardOf(
 }
 
 /** Half a card, as it stands when someone is called away. */
-const halfOf = ({ model_answer: { best } }: AssignmentRow): RecordCard => ({
+const halfOf = ({ model_answer: { card } }: AssignmentRow): RecordCard => ({
   ...EMPTY_CARD,
-  readings: { mids: best.readings.mids! },
+  readings: { mids: card.readings.mids! },
   asked: ['lastColour', 'reactions'],
   tests: ['patch'],
   decision: 'goOn',
@@ -152,15 +155,15 @@ export async function seedAssignments(
     const lines = clientCase.lineIds.map((line) => shippedLine(line)!);
     const preview = previewOf(clientCase, lines, owner.house_rules);
     if (!preview.ok) throw new Error(`the demo case ${id} has no plan`);
-    const miss = preview.nearMisses.find(({ misconception }) => misconception === wrong);
-    const rubric = miss ? cardRubric(miss.grade, open) : defaultRubric(preview.solution, clientCase, open);
+    const miss = preview.typicalErrors.find(({ misconception }) => misconception === wrong);
+    const rubric = miss ? cardRubric(miss.grade, open) : defaultRubric(preview.modelAnswer, clientCase, open);
     const exercise = {
       title,
       clientCase,
       open: [...open],
       slip: wrong,
       rubric,
-      judgement: NO_JUDGEMENT,
+      judgement: NO_RULING,
       tags,
     };
     const row = await createAssignment(
@@ -182,7 +185,7 @@ export async function seedAssignments(
         card === 'draft'
           ? halfOf(row)
           : card === 'almost'
-            ? { ...row.model_answer.best, aftercare: [], nextVisitWeeks: null }
+            ? { ...row.model_answer.card, aftercare: [], nextVisitWeeks: null }
             : null;
       const own = kept ?? (typeof card === 'string' ? null : cardOf(row, card));
       for (const question of own?.asked ?? [])
@@ -305,7 +308,7 @@ export async function seedAssignments(
     (await assignmentFor(db, short.id, students[2]))!,
     students[2],
     {
-      answer: withGiven(EMPTY_CARD, short.model_answer.best, ['mix']),
+      answer: withGiven(EMPTY_CARD, short.model_answer.card, ['mix']),
       version: 0,
       writer: 'demo',
       attempt: 1,

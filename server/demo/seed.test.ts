@@ -34,7 +34,7 @@ describe('the demo class', () => {
     });
     const [summary] = (await page.get('/api/classes')).body;
     const { assignments, students }: ClassDetail = (await page.get(`/api/classes/${summary.id}`)).body;
-    const of = (title: RegExp) => assignments.find((one) => title.test(one.title))!;
+    const of = (title: RegExp) => assignments.find((assignment) => title.test(assignment.title))!;
     const points = (title: RegExp) =>
       students.flatMap(({ standings }) => standings[of(title).id].points ?? []);
     for (const [title, count] of [
@@ -91,10 +91,10 @@ describe('the demo class', () => {
       if (eye.level.all) expect(levelBias).toBeCloseTo(eye.level.all.bias, 6);
       else expect(levelBias).toBeNull();
       expect(Object.keys(skills)).toHaveLength(eye.skills.length);
-      for (const one of eye.skills) {
-        expect(skills[one.skill]).toMatchObject({ answers: one.answers });
-        expect(skills[one.skill]!.accuracy).toBeCloseTo(one.accuracy, 6);
-        expect(skills[one.skill]!.step).toBeCloseTo(one.step, 6);
+      for (const skillTally of eye.skills) {
+        expect(skills[skillTally.skill]).toMatchObject({ answers: skillTally.answers });
+        expect(skills[skillTally.skill]!.accuracy).toBeCloseTo(skillTally.accuracy, 6);
+        expect(skills[skillTally.skill]!.step).toBeCloseTo(skillTally.step, 6);
       }
     }
   });

@@ -6,7 +6,9 @@ const content = assignmentBody().exercise;
 const make = async (change: object = {}): Promise<string> =>
   (await room.educator.post('/api/exercises', { ...content, ...change }).expect(201)).body.id;
 const kept = async (id: string): Promise<Exercise> =>
-  (await room.educator.get('/api/exercises').expect(200)).body.find((one: Exercise) => one.id === id);
+  (await room.educator.get('/api/exercises').expect(200)).body.find(
+    (exercise: Exercise) => exercise.id === id,
+  );
 const versions = async (id: string): Promise<ExerciseVersion[]> =>
   (await room.educator.get(`/api/exercises/${id}/versions`).expect(200)).body;
 const assign = async (id: string, exercise: object = content): Promise<string> =>

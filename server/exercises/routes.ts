@@ -30,9 +30,9 @@ export const exerciseRoutes = (): Route[] => [
     who: 'educator',
     body: libraryExerciseSchema,
     handle: async ({ db, me, now, body, res }) => {
-      const made = await createExercise(db, me.id, body, now());
+      const saved = await createExercise(db, me.id, body, now());
       res.status(201);
-      return made;
+      return saved;
     },
   }),
   route({

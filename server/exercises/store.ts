@@ -7,7 +7,7 @@ import type {
 } from '@cimbel/contract';
 import type { ClientCase } from '@cimbel/core/case';
 import type { BenchStep, Rubric } from '@cimbel/core/exercise';
-import type { Judgement, Misconception } from '@cimbel/core/mark';
+import type { EducatorRuling, Misconception } from '@cimbel/core/mark';
 import type { Knex } from 'knex';
 import { isDeepStrictEqual } from 'node:util';
 import { HttpError } from '../http/errors';
@@ -20,7 +20,7 @@ export interface ExerciseRow {
   open_steps: BenchStep[];
   rubric: Rubric;
   slip: Misconception | null;
-  judgement: Judgement;
+  judgement: EducatorRuling;
   tags: string[];
   version: number;
   archived_at: Date | null;

@@ -97,6 +97,6 @@ export async function endSessions(
     return which.besides ? all.whereNot({ sid: which.besides.sessionID }).delete() : all.delete();
   }
   const sids: string[] = await sessionsOf(db, accountId).pluck('sid');
-  const found = sids.find((sid) => publicOf(sid) === which.id);
-  return found ? db('sessions').where({ sid: found }).delete() : 0;
+  const name = sids.find((sid) => publicOf(sid) === which.id);
+  return name ? db('sessions').where({ sid: name }).delete() : 0;
 }

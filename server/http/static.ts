@@ -29,7 +29,7 @@ function filesUnder(folder: string, at = ''): string[] {
  * is seen at once. A file that is not there is 404, and any other address is the page: the application knows its own.
  */
 export function builtApplication(folder: string): RequestHandler {
-  const kept = new Map<string, Kept>();
+  const cache = new Map<string, Kept>();
   if (existsSync(folder))
     for (const file of filesUnder(folder)) {
       if (PACKED.some(({ extension }) => file.endsWith(extension)) || file.startsWith('/.vite/')) continue;
@@ -39,7 +39,7 @@ export function builtApplication(folder: string): RequestHandler {
         const packed = path.join(folder, `${file}${extension}`);
         if (existsSync(packed)) bodies[encoding] = readFileSync(packed);
       }
-      kept.set(file, {
+      cache.set(file, {
         type: mime.contentType(path.extname(file)) || 'application/octet-stream',
         etag: `"${createHash('sha256').update(identity).digest('base64url').slice(0, 22)}"`,
         bodies,
@@ -47,8 +47,8 @@ export function builtApplication(folder: string): RequestHandler {
     }
   return (req, res, next) => {
     if (req.method !== 'GET' && req.method !== 'HEAD') return next();
-    const named = kept.get(req.path);
-    const file = named ?? (/^\/assets\/|\.\w+$/.test(req.path) ? undefined : kept.get('/index.html'));
+    const named = cache.get(req.path);
+    const file = named ?? (/^\/assets\/|\.\w+$/.test(req.path) ? undefined : cache.get('/index.html'));
     if (!file) return next();
     const hashed = req.path.startsWith('/assets/');
     res.setHeader('Cache-Control', hashed ? 'public, max-age=31536000, immutable' : 'no-cache');

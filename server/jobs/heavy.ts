@@ -3,7 +3,7 @@ import { markCard, type MarkingInput } from '@cimbel/core/mark';
 import { showSimulation } from '@cimbel/core/simulate';
 import { solveCase } from '@cimbel/core/solve';
 import type { ClientCase } from '@cimbel/core/case';
-import type { RecordCard, Work } from '@cimbel/core/card';
+import type { RecordCard, HairWork } from '@cimbel/core/card';
 import type { Line } from '@cimbel/core/product';
 import { LRUCache } from 'lru-cache';
 import { createHash } from 'node:crypto';
@@ -19,9 +19,9 @@ const inputs = new LRUCache<string, MarkingInput>({ max: MOST_KEPT });
  */
 export function asBefore(input: MarkingInput): MarkingInput {
   const name = createHash('sha256').update(JSON.stringify(input)).digest('hex');
-  const kept = inputs.get(name) ?? input;
-  inputs.set(name, kept);
-  return kept;
+  const markingInput = inputs.get(name) ?? input;
+  inputs.set(name, markingInput);
+  return markingInput;
 }
 
 /**
@@ -36,7 +36,7 @@ export const HEAVY = {
     return cards.map((card) => markCard(known, card));
   },
   /** Plays a card on the head of an assignment, whose id seeds the drawing; told in words where it is not read by eye. */
-  simulate: (id: string, clientCase: ClientCase, lines: readonly Line[], work: Work, tells: boolean) =>
+  simulate: (id: string, clientCase: ClientCase, lines: readonly Line[], work: HairWork, tells: boolean) =>
     showSimulation(
       clientCase,
       work,

@@ -4,7 +4,7 @@ import type { HeavyWork } from './heavy';
 
 /** Pictures of some hundred kilobytes, for all that a few classes have hanging before them. */
 const MOST_KEPT = 400;
-const kept = new LRUCache<string, Promise<Uint8Array>>({ max: MOST_KEPT });
+const lRUCache = new LRUCache<string, Promise<Uint8Array>>({ max: MOST_KEPT });
 
 /**
  * The picture of a lock, painted once however many ask: a class that opens an exercise at nine sees one and the same head.
@@ -17,11 +17,11 @@ export function keptPicture(
   size: TressSize,
 ): Promise<Uint8Array> {
   const name = JSON.stringify([drawing, size, look]);
-  const known = kept.get(name);
+  const known = lRUCache.get(name);
   if (known) return known;
   // On nobody's behalf: whoever asked first may go, and others wait for it all the same.
   const made = work.of(`picture ${name}`)('picture', look, drawing, size);
-  kept.set(name, made);
-  made.catch(() => kept.delete(name));
+  lRUCache.set(name, made);
+  made.catch(() => lRUCache.delete(name));
   return made;
 }

@@ -7,10 +7,10 @@ const PICTURE_SIZES = {
 } as const;
 
 export const sizeOf = ({ count }: { count: number }, ratio: '1' | '2'): TressSize =>
-  enlarged(PICTURE_SIZES[count === 1 ? 'one' : 'many'], ratio);
+  atPixelRatio(PICTURE_SIZES[count === 1 ? 'one' : 'many'], ratio);
 
 /** A size in CSS pixels on a plain or a dense screen. */
-export const enlarged = ({ width, height }: TressSize, ratio: '1' | '2'): TressSize => ({
+export const atPixelRatio = ({ width, height }: TressSize, ratio: '1' | '2'): TressSize => ({
   width: width * Number(ratio),
   height: height * Number(ratio),
 });

@@ -16,15 +16,15 @@ module.exports = async ({ args: [ms, answer] }) => {
 let folder: string;
 const open: HeavyWork[] = [];
 const pool = (limits: Partial<PoolLimits> = {}) => {
-  const made = workerPool(path.join(folder, 'worker.cjs'), {
+  const heavyWork = workerPool(path.join(folder, 'worker.cjs'), {
     threads: 2,
     waiting: 50,
     longestMs: 20_000,
     ...limits,
   });
-  open.push(made);
+  open.push(heavyWork);
   const asked = (who: string, isGone?: () => boolean) =>
-    made.of(who, isGone) as unknown as (name: 'any', ms: number, answer: string) => Promise<string>;
+    heavyWork.of(who, isGone) as unknown as (name: 'any', ms: number, answer: string) => Promise<string>;
   return asked;
 };
 beforeAll(() => {
@@ -32,7 +32,7 @@ beforeAll(() => {
   writeFileSync(path.join(folder, 'worker.cjs'), WORKER);
 });
 afterEach(async () => {
-  for (const one of open.splice(0)) await one.close();
+  for (const heavyWork of open.splice(0)) await heavyWork.close();
 });
 afterAll(() => rmSync(folder, { recursive: true }));
 

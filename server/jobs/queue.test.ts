@@ -1,25 +1,25 @@
 import pino from 'pino';
 import { inClassroom } from '../testing/harness';
-import { KEPT_DAYS, jobQueue, prune, type Jobs, type Work } from './queue';
+import { KEPT_DAYS, jobQueue, prune, type Jobs, type QueueWork } from './queue';
 
 const { h } = inClassroom();
 const log = pino({ level: 'silent' });
 const open: Jobs[] = [];
-const queue = async (work: Partial<Work>) => {
-  const made = await jobQueue(
+const queue = async (work: Partial<QueueWork>) => {
+  const jobs = await jobQueue(
     h.url,
     { regrade: async () => undefined, timeUp: async () => null, prune: async () => undefined, ...work },
     log,
   );
-  open.push(made);
-  return made;
+  open.push(jobs);
+  return jobs;
 };
 const until = async (isSo: () => boolean) => {
   for (let i = 0; i < 300 && !isSo(); i++) await new Promise((resolve) => setTimeout(resolve, 50));
   expect(isSo()).toBe(true);
 };
 afterEach(async () => {
-  for (const one of open.splice(0)) await one.close();
+  for (const jobs of open.splice(0)) await jobs.close();
 });
 
 describe('the job queue', () => {
@@ -33,7 +33,8 @@ describe('the job queue', () => {
         most = Math.max(most, ++running);
         await new Promise((resolve) => setTimeout(resolve, 100));
         running--;
-        if (id === 'fails once' && begun.filter((one) => one === id).length === 1) throw new Error('cut off');
+        if (id === 'fails once' && begun.filter((name) => name === id).length === 1)
+          throw new Error('cut off');
       },
     });
     await Promise.all([regrade('one'), regrade('one'), regrade('one'), regrade('fails once')]);

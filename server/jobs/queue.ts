@@ -12,7 +12,7 @@ export interface Jobs {
 }
 
 /** How the work itself is done, whichever process does it. */
-export interface Work {
+export interface QueueWork {
   regrade: (assignmentId: string) => Promise<void>;
   /** Says when to look again, where the time is not up yet. */
   timeUp: (attemptId: string) => Promise<{ again: Date } | null>;
@@ -29,7 +29,11 @@ const PRUNED_AT = '17 3 * * *';
  * A queue in the database: what was begun is gone on with after a restart, by whichever server of the installation is
  * there, and two of them never do the same thing at once.
  */
-export async function jobQueue(url: string, { regrade, timeUp, prune }: Work, log: Logger): Promise<Jobs> {
+export async function jobQueue(
+  url: string,
+  { regrade, timeUp, prune }: QueueWork,
+  log: Logger,
+): Promise<Jobs> {
   const boss = new PgBoss({ connectionString: url, schema: 'jobs', max: 3 });
   boss.on('error', ({ message }) => log.warn({ message }, 'the job queue could not reach the database'));
   await boss.start();

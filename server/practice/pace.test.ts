@@ -9,7 +9,7 @@ describe('the pace of practice', () => {
       fc.property(claims, fc.double({ min: 0, max: 10_000, noNaN: true }), (claimed, passed) => {
         const counted = countedOf(claimed, passed);
         counted.forEach((seconds, i) => expect(seconds).toBeLessThanOrEqual(claimed[i]));
-        const all = counted.reduce((sum, one) => sum + one, 0);
+        const all = counted.reduce((sum, value) => sum + value, 0);
         expect(all).toBeLessThanOrEqual(passed + 15 + 1e-6);
       }),
     );
@@ -20,7 +20,7 @@ describe('the pace of practice', () => {
     expect(countedOf([30, 45, 20], 80)).toEqual([30, 45, 20]);
     expect(countedOf([30, 45, 20], 79)).toEqual([30, 45, 19]);
     const days = countedOf(Array<number>(50).fill(120), 3 * 24 * 3600);
-    expect(days.reduce((sum, one) => sum + one)).toBe(90 * 60 + 15);
-    expect(countedOf(Array<number>(50).fill(120), 1).reduce((sum, one) => sum + one)).toBe(16);
+    expect(days.reduce((sum, day) => sum + day)).toBe(90 * 60 + 15);
+    expect(countedOf(Array<number>(50).fill(120), 1).reduce((sum, value) => sum + value)).toBe(16);
   });
 });

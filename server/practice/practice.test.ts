@@ -8,13 +8,13 @@ import {
   type ItemSpec,
 } from '@cimbel/core/drill';
 import { DEFAULT_HOUSE_RULES } from '@cimbel/core/rules';
-import { assignmentBody, inClassroom, newId, PRACTICE_BODY } from '../testing/harness';
+import { assignmentBody, inClassroom, freshId, PRACTICE_BODY } from '../testing/harness';
 
 const { h, room } = inClassroom();
 
 const SPEC: ItemSpec = { skill: 'level', facet: '6', step: 2, seed: 7 };
 const answered = (change: Partial<DrillAnswer> = {}): DrillAnswer => ({
-  id: newId(),
+  id: freshId(),
   classId: room.classId,
   practiceId: room.practiceId,
   edition: DRILL_EDITION,
@@ -38,10 +38,10 @@ const practiceOf = async (page: typeof room.student): Promise<MyPractice> =>
 
 describe('answers from a device', () => {
   it('are kept once, however often they are sent', async () => {
-    const one = answered();
-    await send(room.student, one, answered({ seconds: 60 })).expect(200);
-    const again = await send(room.student, one).expect(200);
-    expect(again.body).toEqual({ kept: [one.id], refused: [] });
+    const drillAnswer = answered();
+    await send(room.student, drillAnswer, answered({ seconds: 60 })).expect(200);
+    const again = await send(room.student, drillAnswer).expect(200);
+    expect(again.body).toEqual({ kept: [drillAnswer.id], refused: [] });
     const mine = await practiceOf(room.student);
     expect(mine.answers).toBe(2);
     expect(mine.minutesThisWeek).toBe(1.5);
@@ -68,21 +68,21 @@ describe('answers from a device', () => {
   });
 
   it('are refused for good, each with a reason, and the rest is kept', async () => {
-    const kept = answered({ practiceId: newId() });
+    const drillAnswer = answered({ practiceId: freshId() });
     const cases: [DrillAnswer, string][] = [
       [answered({ spec: { ...SPEC, facet: '99' } }), 'noSuchItem'],
       [answered({ response: { kind: 'choice', index: 1 } }), 'noSuchItem'],
-      [answered({ classId: newId() }), 'notYours'],
+      [answered({ classId: freshId() }), 'notYours'],
       // From before the questions were asked anew: by the same spec another question is asked now.
       [answered({ edition: 1 }), 'olderEdition'],
     ];
-    const body = (await send(room.classmate, ...cases.map(([a]) => a), kept).expect(200)).body;
-    expect(body.kept).toEqual([kept.id]);
+    const body = (await send(room.classmate, ...cases.map(([a]) => a), drillAnswer).expect(200)).body;
+    expect(body.kept).toEqual([drillAnswer.id]);
     expect(body.refused).toEqual(cases.map(([{ id }, code]) => ({ id, code })));
     // A practice that has ended takes nothing from the answer.
-    expect((await h.db('drill_answers').where({ id: kept.id }).first()).practice_id).toBeNull();
-    const taken = answered({ id: kept.id });
-    expect((await send(room.student, taken)).body.refused).toEqual([{ id: kept.id, code: 'idTaken' }]);
+    expect((await h.db('drill_answers').where({ id: drillAnswer.id }).first()).practice_id).toBeNull();
+    const taken = answered({ id: drillAnswer.id });
+    expect((await send(room.student, taken)).body.refused).toEqual([{ id: drillAnswer.id, code: 'idTaken' }]);
     const malformed = await send(room.student, answered({ seconds: -1 }));
     expect([malformed.status, malformed.body.error.fields[0].path]).toEqual([422, 'answers.0.seconds']);
   });
@@ -94,14 +94,14 @@ describe('answers from a device', () => {
     expect(own.id).toMatch(/^book:/);
     const spec: ItemSpec = { skill: 'label', facet: `read:${own.id}`, step: 1, seed: 3 };
     const response = rightResponse(generate(spec, { ...PLAIN_CONTEXT, ownLines }));
-    const one = answered({ spec, response, ownLines: [{ id: own.id, version: own.version }] });
+    const drillAnswer = answered({ spec, response, ownLines: [{ id: own.id, version: own.version }] });
     // Without the line there is no such item; of another educator's books there is none either.
     const without = answered({ spec, response });
-    const unknown = answered({ spec, response, ownLines: [{ id: `book:${newId()}`, version: 1 }] });
-    const body = (await send(room.student, one, without, unknown).expect(200)).body;
-    expect(body.kept).toEqual([one.id]);
+    const unknown = answered({ spec, response, ownLines: [{ id: `book:${freshId()}`, version: 1 }] });
+    const body = (await send(room.student, drillAnswer, without, unknown).expect(200)).body;
+    expect(body.kept).toEqual([drillAnswer.id]);
     expect(body.refused.map(({ code }: { code: string }) => code)).toEqual(['noSuchItem', 'noSuchItem']);
-    const row = await h.db('drill_answers').where({ id: one.id }).first();
+    const row = await h.db('drill_answers').where({ id: drillAnswer.id }).first();
     expect(row).toMatchObject({ score: 1, chance: 0.25 });
   });
 
@@ -121,10 +121,10 @@ describe('a practice', () => {
       .body.id;
     expect((await practiceOf(room.classmate)).practices.map((p) => p.id)).toContain(id);
     expect((await practiceOf(room.stranger)).practices).toEqual([]);
-    const one = answered({ practiceId: id });
-    await send(room.classmate, one).expect(200);
+    const drillAnswer = answered({ practiceId: id });
+    await send(room.classmate, drillAnswer).expect(200);
     await room.educator.delete(`/api/practices/${id}`).expect(200);
-    expect(await h.db('drill_answers').where({ id: one.id }).first()).toMatchObject({
+    expect(await h.db('drill_answers').where({ id: drillAnswer.id }).first()).toMatchObject({
       practice_id: null,
       score: 1,
     });

@@ -235,7 +235,7 @@ export async function practiceOf(db: Knex, studentId: string, now: Date): Promis
   );
   const week = startOfWeek(now.getTime());
   const ownLines = new Map<string, Line[]>();
-  for (const educatorId of new Set(classes.map((one) => one.educatorId)))
+  for (const educatorId of new Set(classes.map((myClass) => myClass.educatorId)))
     ownLines.set(educatorId, await ownLinesOf(db, educatorId));
   return {
     classes: classes.map(({ educatorId, ...one }) => ({ ...one, ownLines: ownLines.get(educatorId)! })),
@@ -298,14 +298,16 @@ export async function keepAnswers(
   for (const [i, answer] of answers.entries()) {
     const { id, spec, classId, practiceId } = answer;
     // A practice that was ended meanwhile takes nothing from the answer.
-    const practice = practices.find((one) => one.id === practiceId && one.class_id === classId);
-    const mine = classId === null || classes.some((one) => one.id === classId);
+    const practice = practices.find(
+      (practiceRow) => practiceRow.id === practiceId && practiceRow.class_id === classId,
+    );
+    const mine = classId === null || classes.some((myClass) => myClass.id === classId);
     if (mine && answer.edition !== DRILL_EDITION) {
       // The questions have been asked anew since: this answer belongs to one that is no longer there.
       result.refused.push({ id, code: 'olderEdition' });
       continue;
     }
-    const educatorId = classes.find((one) => one.id === classId)?.educatorId;
+    const educatorId = classes.find((myClass) => myClass.id === classId)?.educatorId;
     const item = mine ? await itemOf(db, answer, educatorId) : null;
     if (!item) {
       result.refused.push({ id, code: mine ? 'noSuchItem' : 'notYours' });

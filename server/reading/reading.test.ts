@@ -164,8 +164,8 @@ describe('taking a test', () => {
 
   it('starts no further sitting than allowed, none after the end, and two at once are one', async () => {
     const testId = await newTest({ attempts: 1 });
-    const [one, other] = await Promise.all([start(room.classmate, testId), start(room.classmate, testId)]);
-    expect(one).toBe(other);
+    const [name, other] = await Promise.all([start(room.classmate, testId), start(room.classmate, testId)]);
+    expect(name).toBe(other);
     later(11 * 60);
     expect((await room.classmate.post(`/api/my/reading-tests/${testId}/sittings`)).body.error.code).toBe(
       'readingTest.noneLeft',
@@ -206,13 +206,13 @@ describe('variants', () => {
       expect.objectContaining({ path: 'feedback', code: 'sameNeedsRelease' }),
     ]);
     const testId = await newTest({ variants: 'same', feedback: 'onRelease' });
-    const [one, other] = [await sit(room.classmate, testId, () => true), await start(room.student, testId)];
-    expect(await itemsOf(other)).toEqual(await itemsOf(one));
-    const closed = await room.classmate.get(`/api/my/sittings/${one}/result`);
+    const [name, other] = [await sit(room.classmate, testId, () => true), await start(room.student, testId)];
+    expect(await itemsOf(other)).toEqual(await itemsOf(name));
+    const closed = await room.classmate.get(`/api/my/sittings/${name}/result`);
     expect([closed.status, closed.body.error.code]).toEqual([403, 'result.notReleased']);
     expect((await room.classmate.get(`/api/my/reading-tests/${testId}`)).body.sittings[0].score).toBeNull();
     await room.educator.patch(`/api/reading-tests/${testId}`, { released: true }).expect(200);
-    const result: SittingResult = (await room.classmate.get(`/api/my/sittings/${one}/result`).expect(200))
+    const result: SittingResult = (await room.classmate.get(`/api/my/sittings/${name}/result`).expect(200))
       .body;
     expect(result.score).toBe(result.total);
     // Released to those who are done; who is still at it sees nothing.

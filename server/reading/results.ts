@@ -3,7 +3,7 @@ import { analyseSlots, confusionOf, SKILLS, type Skill } from '@cimbel/core/dril
 import type { Knex } from 'knex';
 import { csvOf } from '../http/csv';
 import { hasEnded, testFacts, type SittingAnswerRow, type SittingRow, type TestOfClass } from './rows';
-import { answersOfSittings, scoreOf } from './sitting-store';
+import { answersOfSittings, sittingScore } from './sitting-store';
 import { bestSittings, meanOf } from './store';
 
 interface Scored {
@@ -18,7 +18,7 @@ function scored(sitting: SittingRow, all: readonly SittingAnswerRow[]): Scored {
   const answers = all.filter(({ sitting_id }) => sitting_id === sitting.id);
   const bySlot = sitting.items.map(() => 0);
   for (const { position, score } of answers) bySlot[sitting.items[position].slot] = score;
-  return { sitting, answers, score: scoreOf(sitting, answers), bySlot };
+  return { sitting, answers, score: sittingScore(sitting, answers), bySlot };
 }
 
 export async function educatorTest(db: Knex, test: TestOfClass, now: Date): Promise<EducatorTest> {
@@ -75,8 +75,8 @@ export async function educatorTest(db: Knex, test: TestOfClass, now: Date): Prom
       test.plan.length,
     ).map((facts) => {
       const apart = counted.flatMap(({ sitting }) => {
-        const kept = sitting.items.find(({ slot }) => slot === facts.slot);
-        return kept?.item.apart ? [kept.item.apart.deltaE] : [];
+        const keptItem = sitting.items.find(({ slot }) => slot === facts.slot);
+        return keptItem?.item.apart ? [keptItem.item.apart.deltaE] : [];
       });
       return { ...facts, ...test.plan[facts.slot], deltaE: meanOf(apart) };
     }),

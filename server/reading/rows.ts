@@ -1,5 +1,5 @@
 import type { TestFeedback, TestVariants } from '@cimbel/contract';
-import type { Item, Response, Scope, Slot, Step, TestItem, EyeAnswer } from '@cimbel/core/drill';
+import type { Item, Response, Scope, Slot, DrillStep, TestItem, EyeAnswer } from '@cimbel/core/drill';
 import type { Line } from '@cimbel/core/product';
 import type { HouseRules } from '@cimbel/core/rules';
 import type { Drawing } from '@cimbel/core/draw';
@@ -13,7 +13,7 @@ export interface TestRow {
   house_rules: HouseRules;
   /** The college's own lines as they were when the test was set. */
   own_lines: Line[];
-  step: Step;
+  step: DrillStep;
   variants: TestVariants;
   feedback: TestFeedback;
   minutes: number;

@@ -31,7 +31,7 @@ export const answersOfSittings = (db: Knex, ids: string[]): Promise<SittingAnswe
   db<SittingAnswerRow>('sitting_answers').whereIn('sitting_id', ids).orderBy('position');
 
 /** Share of the questions got, 0–1; what was not reached counts as nothing. */
-export const scoreOf = (sitting: SittingRow, answers: readonly SittingAnswerRow[]): number =>
+export const sittingScore = (sitting: SittingRow, answers: readonly SittingAnswerRow[]): number =>
   answers.filter(({ sitting_id }) => sitting_id === sitting.id).reduce((sum, { score }) => sum + score, 0) /
   sitting.items.length;
 
@@ -62,7 +62,7 @@ async function myTest(db: Knex, test: TestOfClass, studentId: string, now: Date)
         id: sitting.id,
         startedAt: sitting.started_at.toISOString(),
         ended,
-        score: ended && answersOpen(test) ? scoreOf(sitting, answers) : null,
+        score: ended && answersOpen(test) ? sittingScore(sitting, answers) : null,
       };
     }),
     canStart: !late && !open && sittings.length < test.attempts,
@@ -183,10 +183,10 @@ export async function pictureOf(db: Knex, { sitting }: SittingOfTest, position: 
     count: string;
   };
   if (position > Number(count) + AHEAD) return null;
-  const kept = sitting.items[position];
-  const pictures = kept?.item.question.pictures ?? [];
+  const keptItem = sitting.items[position];
+  const pictures = keptItem?.item.question.pictures ?? [];
   return pictures[picture]
-    ? { look: pictures[picture].look, count: pictures.length, drawing: kept.drawing ?? 1 }
+    ? { look: pictures[picture].look, count: pictures.length, drawing: keptItem.drawing ?? 1 }
     : null;
 }
 
@@ -247,7 +247,7 @@ export async function sittingResult(
     score: answers.reduce((sum, { score }) => sum + score, 0),
     total: sitting.items.length,
     lines: sitting.items.map(({ item }, position) => {
-      const answer = answers.find((one) => one.position === position);
+      const answer = answers.find((sittingAnswerRow) => sittingAnswerRow.position === position);
       return {
         position,
         item,

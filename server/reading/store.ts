@@ -13,7 +13,7 @@ import {
   type PracticeRow,
 } from '../practice/store';
 import { hasEnded, testFacts, type SittingRow, type TestRow } from './rows';
-import { answersOfSittings, scoreOf, seedsBy } from './sitting-store';
+import { answersOfSittings, sittingScore, seedsBy } from './sitting-store';
 
 const SEEDS = 2 ** 32 - 1;
 
@@ -153,14 +153,14 @@ export async function readingDesk(db: Knex, inClass: ClassRow, now: Date): Promi
     tests: tests.map((test) => {
       const scored = ended
         .filter(({ test_id }) => test_id === test.id)
-        .map((sitting) => ({ sitting, score: scoreOf(sitting, answers) }));
+        .map((sitting) => ({ sitting, score: sittingScore(sitting, answers) }));
       const best = [...bestSittings(scored).values()];
       return { ...testFacts(test), finished: best.length, mean: meanOf(best.map(({ score }) => score)) };
     }),
     students: members.map((member) => {
       const { minutesThisWeek: spent, levelBias, skills } = byStudent.get(member.id) ?? UNPRACTISED;
-      const answered = skills.reduce((sum, one) => sum + one.answers, 0);
-      const scored = skills.reduce((sum, one) => sum + one.score, 0);
+      const answered = skills.reduce((sum, practisedSkill) => sum + practisedSkill.answers, 0);
+      const scored = skills.reduce((sum, practisedSkill) => sum + practisedSkill.score, 0);
       return {
         id: member.id,
         name: member.name,
@@ -171,8 +171,8 @@ export async function readingDesk(db: Knex, inClass: ClassRow, now: Date): Promi
         levelBias,
         skills: Object.fromEntries(
           SKILLS.flatMap((skill) => {
-            const one = skills.find((other) => other.skill === skill);
-            return one ? [[skill, tallyOf(one)]] : [];
+            const practisedSkill = skills.find((other) => other.skill === skill);
+            return practisedSkill ? [[skill, tallyOf(practisedSkill)]] : [];
           }),
         ),
       };

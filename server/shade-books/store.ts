@@ -50,7 +50,9 @@ export async function linesOfVersions(
     .where({ educator_id: educatorId })
     .select('v.*');
   return wanted.flatMap(({ id, version }) => {
-    const row = rows.find((one) => lineIdOf(one.book_id) === id && one.version === version);
+    const row = rows.find(
+      (versionRow) => lineIdOf(versionRow.book_id) === id && versionRow.version === version,
+    );
     return row ? [row.line] : [];
   });
 }
@@ -111,10 +113,10 @@ export async function saveBook(
 ): Promise<{ version: number }> {
   const line = checked(body);
   return db.transaction(async (trx) => {
-    const kept = (await trx<BookRow>('shade_books').where({ id: book.id }).forUpdate().first())!;
-    if (kept.version !== body.version)
+    const bookRow = (await trx<BookRow>('shade_books').where({ id: book.id }).forUpdate().first())!;
+    if (bookRow.version !== body.version)
       throw new HttpError(409, 'shadeBook.newer', 'This shade book was saved elsewhere meanwhile.');
-    const version = kept.version + 1;
+    const version = bookRow.version + 1;
     await keepVersion(trx, book.id, line, version, now);
     await trx('shade_books').where({ id: book.id }).update({ version, put_away_at: null });
     return { version };

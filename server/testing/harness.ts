@@ -196,7 +196,7 @@ export async function classroom(h: Harness) {
   };
 }
 
-export const newId = () => randomUUID();
+export const freshId = () => randomUUID();
 
 /** A harness with one class for all tests of a file or block; both objects are filled before the first of them runs. */
 export function inClassroom(): { h: Harness; room: Awaited<ReturnType<typeof classroom>> } {

@@ -6,7 +6,7 @@ import {
   markItem,
   PLAIN_CONTEXT,
   SKILLS,
-  STEPS,
+  DRILL_STEPS,
   UNITS,
   patternOf,
   type Item,
@@ -60,7 +60,7 @@ function mustExplain(reason: Reason): void {
 }
 
 function mustSpeak(item: Item): void {
-  const { question, why, slips } = item;
+  const { question, why, slips: mistakes } = item;
   mustBeWorded(question.ask, true);
   question.facts.forEach((fact) => mustBeWorded(fact, !fact.code.startsWith('option.')));
   question.pictures.forEach(({ caption }) => caption && mustBeWorded(caption, false));
@@ -70,12 +70,12 @@ function mustSpeak(item: Item): void {
   if (form.kind === 'order') [form.from, form.to].forEach((end) => mustBeWorded(end, false));
   if (form.kind === 'amounts') form.things.forEach((thing) => mustBeWorded(thing, false));
   if (form.kind === 'clock') form.zones.forEach((zone) => mustBeWorded(zone, false));
-  if (form.kind === 'shares') [...form.places, ...form.naturals].forEach((one) => mustBeWorded(one, false));
+  if (form.kind === 'shares') [...form.places, ...form.naturals].forEach((term) => mustBeWorded(term, false));
   const { hands } = question;
   if (hands?.kind === 'lay' || hands?.kind === 'beam')
-    [...hands.things, ...hands.doses].forEach((one) => mustBeWorded(one, false));
+    [...hands.things, ...hands.doses].forEach((term) => mustBeWorded(term, false));
   why.forEach(mustExplain);
-  slips.forEach((slip) => mustExplain(slip.why));
+  mistakes.forEach((mistake) => mustExplain(mistake.why));
   for (const response of wrongResponses(item)) {
     if (!fitsForm(item, response)) continue;
     const { slip, score } = markItem(item, response);
@@ -177,7 +177,7 @@ describe('the words of the drills', () => {
         const context = { ...PLAIN_CONTEXT, rules: house };
         for (const skill of SKILLS)
           facetsOf(skill, context).forEach((facet, i) =>
-            mustSpeak(generate({ skill, facet, step: STEPS[(seed + i) % 5], seed }, context)),
+            mustSpeak(generate({ skill, facet, step: DRILL_STEPS[(seed + i) % 5], seed }, context)),
           );
       }),
       { numRuns: 90, seed: 11 },
@@ -244,8 +244,8 @@ describe('the words of the drills', () => {
     expect(Object.keys(LOCALES.en.ui.reading.desk.short).sort()).toEqual([...SKILLS].sort());
     // Others were asked for by questions kept from before.
     expect(Object.keys(unit)).toEqual(expect.arrayContaining([...UNITS]));
-    for (const one of SKILLS)
-      for (const facet of facetsOf(one, PLAIN_CONTEXT)) {
+    for (const skill of SKILLS)
+      for (const facet of facetsOf(skill, PLAIN_CONTEXT)) {
         const text = facetWords(i18n.t, facet);
         expect({ facet, text, worded: text.length > 0 && !/facet\.|tone\./.test(text) }).toMatchObject({
           worded: true,

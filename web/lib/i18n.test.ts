@@ -56,19 +56,19 @@ describe('what a device keeps', () => {
   it('lives with storage that is closed, full or holds something old', () => {
     expect(readKept('nothing')).toBeNull();
     expect(() => keep('x', 1)).not.toThrow();
-    const kept = new Map<string, string>();
+    const cache = new Map<string, string>();
     Object.assign(globalThis, {
       localStorage: {
-        getItem: (name: string) => kept.get(name) ?? null,
-        setItem: (name: string, value: string) => void kept.set(name, value),
-        removeItem: (name: string) => void kept.delete(name),
+        getItem: (name: string) => cache.get(name) ?? null,
+        setItem: (name: string, value: string) => void cache.set(name, value),
+        removeItem: (name: string) => void cache.delete(name),
       },
     });
     keep('x', { a: [1] });
     expect(readKept('x')).toEqual({ a: [1] });
-    kept.set('x', '{"a":');
+    cache.set('x', '{"a":');
     expect(readKept('x')).toBeNull();
     forget('x');
-    expect(kept.has('x')).toBe(false);
+    expect(cache.has('x')).toBe(false);
   });
 });

@@ -233,7 +233,7 @@ const isThere = (language: string) => language === 'en' || language === PSEUDO |
 
 /** Speaks the first of these languages that there is, or what it is a dialect of; English where there is none of them. */
 export async function speakOneOf(wanted: readonly string[]): Promise<string> {
-  const language = wanted.flatMap((one) => [one, one.split('-')[0]]).find(isThere) ?? 'en';
+  const language = wanted.flatMap((name) => [name, name.split('-')[0]]).find(isThere) ?? 'en';
   if (language !== 'en') await Promise.all(parts.map((part) => addIn(language, part)));
   for (const one of instances()) await one.changeLanguage(language);
   return language;
@@ -260,7 +260,7 @@ export const timeLeft = (seconds: number): string =>
   `${Math.floor(seconds / 60)}:${String(Math.floor(seconds % 60)).padStart(2, '0')}`;
 
 const isRightToLeft = (language = 'en') =>
-  [language, language.split('-')[0]].some((one) => RIGHT_TO_LEFT.has(one));
+  [language, language.split('-')[0]].some((name) => RIGHT_TO_LEFT.has(name));
 
 export function applyDirection(language: string): void {
   document.documentElement.lang = language;

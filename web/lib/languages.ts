@@ -20,6 +20,6 @@ export async function speak(): Promise<void> {
   const asked = new URLSearchParams(window.location.search).get('language');
   if (asked) keep(KEPT, asked);
   const wanted = [asked, readKept<string>(KEPT), ...navigator.languages];
-  const language = await speakOneOf(wanted.filter((one): one is string => Boolean(one)));
+  const language = await speakOneOf(wanted.filter((name): name is string => Boolean(name)));
   applyDirection(language);
 }

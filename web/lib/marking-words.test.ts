@@ -3,13 +3,13 @@ import { join } from 'node:path';
 import type { Reason } from '@cimbel/core';
 import { SHIPPED_CASES } from '@cimbel/core/cases';
 import { CRITERIA, BENCH_STEPS } from '@cimbel/core/exercise';
-import { MISCONCEPTIONS, markCard, nearMisses } from '@cimbel/core/mark';
+import { MISCONCEPTIONS, markCard, typicalErrors } from '@cimbel/core/mark';
 import { AFTERCARES, EMPTY_CARD, PLACEMENTS, type RecordCard } from '@cimbel/core/card';
-import { ZONES, REGIONS, PAST_KINDS, type PastLayer, AREAS } from '@cimbel/core/hair';
-import { QUESTIONS, TESTS, answerTo, showsIn } from '@cimbel/core/case';
+import { ZONES, REGIONS, HISTORY_KINDS, type HistoryLayer, AREAS } from '@cimbel/core/hair';
+import { CONSULTATION_QUESTIONS, TESTS, answerTo, shownBy } from '@cimbel/core/case';
 import { CONDITIONS, TYPICAL } from '@cimbel/core/process';
 import { SHIPPED_LINES } from '@cimbel/core/product';
-import { LAYER_ROLES, ROUTES, rulingsFor, tasksOf } from '@cimbel/core/method';
+import { MIX_ROLES, TECHNIQUES, techniqueRulings, goalsOf } from '@cimbel/core/method';
 import { solveCase } from '@cimbel/core/solve';
 import { AREA_ORDERS, DEFAULT_HOUSE_RULES, TAKEN_AS } from '@cimbel/core/rules';
 import { gradingOf } from '@cimbel/core/testing/solved';
@@ -34,21 +34,21 @@ function mustSay(reason: Reason): void {
 }
 
 /** Plans that are wrong in many ways at once, so that every criterion has something to say. */
-const SPOILT: ((plan: RecordCard) => RecordCard)[] = [
+const SPOILT: ((card: RecordCard) => RecordCard)[] = [
   () => EMPTY_CARD,
-  (plan) => ({ ...plan, steps: [], bowls: [] }),
-  (plan) => ({ ...plan, steps: plan.steps.slice(0, 1) }),
-  (plan) => ({
-    ...plan,
-    decision: plan.decision === 'decline' ? 'goOn' : 'decline',
+  (card) => ({ ...card, steps: [], bowls: [] }),
+  (card) => ({ ...card, steps: card.steps.slice(0, 1) }),
+  (card) => ({
+    ...card,
+    decision: card.decision === 'decline' ? 'goOn' : 'decline',
     visits: 4,
     nextVisitWeeks: 20,
     aftercare: [...AFTERCARES],
   }),
-  (plan) => ({
-    ...plan,
-    steps: plan.steps.map((step) => ({
-      ...step,
+  (card) => ({
+    ...card,
+    steps: card.steps.map((application) => ({
+      ...application,
       minutes: 3,
       wet: true,
       heat: { from: 0, to: 40 },
@@ -56,7 +56,7 @@ const SPOILT: ((plan: RecordCard) => RecordCard)[] = [
       stopsAtLine: false,
       areas: ['nape'],
     })),
-    bowls: plan.bowls.map((bowl) => ({
+    bowls: card.bowls.map((bowl) => ({
       ...bowl,
       developer: [
         { vol: 5, grams: 9 },
@@ -64,37 +64,37 @@ const SPOILT: ((plan: RecordCard) => RecordCard)[] = [
       ],
     })),
   }),
-  (plan) => ({
-    ...plan,
+  (card) => ({
+    ...card,
     readings: Object.fromEntries(
-      Object.entries(plan.readings).map(([zone, read]) => [
+      Object.entries(card.readings).map(([zone, read]) => [
         zone,
         { ...read!, level: 9.5, greyShare: 0.9, underlay: 'red', counter: 'blue' },
       ]),
     ),
-    steps: plan.steps.map((step) => ({
-      ...step,
+    steps: card.steps.map((application) => ({
+      ...application,
       start: 0,
       minutes: 110,
-      zones: [...step.zones],
+      zones: [...application.zones],
       share: 0.6,
       placement: 'open',
     })),
-    bowls: plan.bowls.map((bowl) => ({
+    bowls: card.bowls.map((bowl) => ({
       ...bowl,
       shades: bowl.shades.map((shade) => ({ ...shade, grams: 200 })),
     })),
   }),
-  (plan) => ({
-    ...plan,
+  (card) => ({
+    ...card,
     readings: Object.fromEntries(
-      Object.entries(plan.readings).map(([zone, read]) => [zone, { ...read!, level: 1, counter: 'keep' }]),
+      Object.entries(card.readings).map(([zone, read]) => [zone, { ...read!, level: 1, counter: 'keep' }]),
     ),
-    steps: plan.steps.map((step) => ({ ...step, zones: [...ZONES] })),
+    steps: card.steps.map((application) => ({ ...application, zones: [...ZONES] })),
   }),
 ];
 
-const SAMPLE_LAYERS: Record<(typeof PAST_KINDS)[number], PastLayer> = {
+const SAMPLE_LAYERS: Record<(typeof HISTORY_KINDS)[number], HistoryLayer> = {
   lightened: { kind: 'lightened', level: 9 },
   permanent: { kind: 'permanent', level: 5, tone: { primary: 'gold' } },
   demi: { kind: 'demi', level: 8, tone: { primary: 'ash' }, times: 3 },
@@ -106,15 +106,15 @@ const SAMPLE_LAYERS: Record<(typeof PAST_KINDS)[number], PastLayer> = {
 describe('words for whole services', () => {
   it('are there for everything that a plan, a route, a question or a test can bring', () => {
     for (const { id, clientCase } of SHIPPED_CASES) {
-      QUESTIONS.forEach((question) => answerTo(clientCase, question).forEach(mustSay));
-      TESTS.forEach((test) => showsIn(clientCase, test).forEach(mustSay));
+      CONSULTATION_QUESTIONS.forEach((question) => answerTo(clientCase, question).forEach(mustSay));
+      TESTS.forEach((test) => shownBy(clientCase, test).forEach(mustSay));
       const input = gradingOf(id);
-      const { solution } = input;
-      tasksOf(clientCase).forEach((task) => rulingsFor(task).forEach(({ reason }) => mustSay(reason)));
-      [...solution.proof, ...solution.stops].forEach(mustSay);
+      const { modelAnswer } = input;
+      goalsOf(clientCase).forEach((goal) => techniqueRulings(goal).forEach(({ reason }) => mustSay(reason)));
+      [...modelAnswer.proof, ...modelAnswer.stops].forEach(mustSay);
       const grades = [
-        ...nearMisses(input).map(({ grade }) => grade),
-        ...SPOILT.map((spoil) => markCard(input, spoil(solution.best))),
+        ...typicalErrors(input).map(({ grade }) => grade),
+        ...SPOILT.map((spoil) => markCard(input, spoil(modelAnswer.card))),
       ];
       for (const { criteria, dangers, decided } of grades) {
         if (decided) mustSay(decided);
@@ -130,8 +130,8 @@ describe('words for whole services', () => {
       upkeepWeeks: 1,
     };
     const clientCase = { ...SHIPPED_CASES[0].clientCase, facts };
-    QUESTIONS.forEach((question) => answerTo(clientCase, question).forEach(mustSay));
-    TESTS.forEach((test) => showsIn(clientCase, test).forEach(mustSay));
+    CONSULTATION_QUESTIONS.forEach((question) => answerTo(clientCase, question).forEach(mustSay));
+    TESTS.forEach((test) => shownBy(clientCase, test).forEach(mustSay));
     const refused = solveCase(
       { ...SHIPPED_CASES[1].clientCase, lineIds: ['hobday'] },
       SHIPPED_LINES,
@@ -147,15 +147,15 @@ describe('words for whole services', () => {
     const beyond = solveCase(pale, SHIPPED_LINES, DEFAULT_HOUSE_RULES);
     if (beyond.ok) throw new Error('a scale of ten has no 11');
     beyond.reasons.forEach(mustSay);
-    for (const task of tasksOf(pale))
-      rulingsFor({ ...task, history: { kind: 'untouched' } }).forEach(({ reason }) => mustSay(reason));
+    for (const goal of goalsOf(pale))
+      techniqueRulings({ ...goal, history: { kind: 'untouched' } }).forEach(({ reason }) => mustSay(reason));
   }, 90_000);
 
   it('are there for the ways of every school', () => {
     for (const endsRefresh of ['gloss', 'diluteLeftover', 'waterEmulsify'] as const) {
       const input = gradingOf('retouch-grey', { endsRefresh });
       for (const rules of [input.rules, DEFAULT_HOUSE_RULES])
-        markCard({ ...input, rules }, input.solution.best).criteria.forEach(({ findings }) =>
+        markCard({ ...input, rules }, input.modelAnswer.card).criteria.forEach(({ findings }) =>
           findings.forEach(mustSay),
         );
     }
@@ -164,7 +164,7 @@ describe('words for whole services', () => {
   it('are there for hair of every condition, and for every kind of salt', () => {
     const { clientCase } = SHIPPED_CASES.find(({ id }) => id === 'pale-toner')!;
     for (const condition of CONDITIONS)
-      showsIn(
+      shownBy(
         {
           ...clientCase,
           head: {
@@ -175,17 +175,17 @@ describe('words for whole services', () => {
         'elasticity',
       ).forEach(mustSay);
     // What a client says in words of their own, and what was done to hair of every kind.
-    const worn = PAST_KINDS.map((kind) => SAMPLE_LAYERS[kind]);
+    const worn = HISTORY_KINDS.map((kind) => SAMPLE_LAYERS[kind]);
     const lived = {
       ...clientCase,
       head: { ...clientCase.head, zones: clientCase.head.zones.map((zone) => ({ ...zone, history: worn })) },
       facts: { ...clientCase.facts, weeksSinceColour: 5, told: { budget: 'As little as it takes.' } },
     };
-    QUESTIONS.forEach((question) => answerTo(lived, question).forEach(mustSay));
+    CONSULTATION_QUESTIONS.forEach((question) => answerTo(lived, question).forEach(mustSay));
     for (const facts of [{}, { plainHenna: true }, { metallicSalts: true }]) {
       const salted = { ...clientCase, facts: { ...clientCase.facts, ...facts } };
       answerTo(salted, 'metallicSalts').forEach(mustSay);
-      showsIn(salted, 'incompatibility').forEach(mustSay);
+      shownBy(salted, 'incompatibility').forEach(mustSay);
     }
   });
 
@@ -199,7 +199,9 @@ describe('words for whole services', () => {
         })
         .join('\n');
     const core = join(__dirname, '../../core');
-    const text = ['hair', 'case', 'card', 'method', 'solve', 'mark'].map((folder) => sources(join(core, folder))).join('\n');
+    const text = ['hair', 'case', 'card', 'method', 'solve', 'mark']
+      .map((folder) => sources(join(core, folder)))
+      .join('\n');
     const { mark, route, danger, stop, reveal, solve, decided } = LOCALES.en.reasons;
     const unsaid = leaves({ mark, route, danger, stop, reveal, solve, decided }).filter((code) => {
       const name = code
@@ -217,9 +219,9 @@ describe('words for whole services', () => {
     const known = new Set(leaves(LOCALES.en.craft));
     const needed = [
       ...ZONES.map((name) => `headZone.${name}`),
-      ...ROUTES.map((name) => `route.${name}`),
-      ...LAYER_ROLES.map((name) => `layer.${name}`),
-      ...QUESTIONS.map((name) => `question.${name}`),
+      ...TECHNIQUES.map((name) => `route.${name}`),
+      ...MIX_ROLES.map((name) => `layer.${name}`),
+      ...CONSULTATION_QUESTIONS.map((name) => `question.${name}`),
       ...TESTS.map((name) => `hairTest.${name}`),
       ...AFTERCARES.map((name) => `aftercare.${name}`),
       ...PLACEMENTS.map((name) => `placement.${name}`),

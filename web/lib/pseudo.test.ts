@@ -2,8 +2,8 @@ import { pseudoText, pseudoWords } from './pseudo';
 
 describe('the pseudo-language', () => {
   it('keeps what is put in, and makes all else longer and other', () => {
-    const made = pseudoText('Level {{level, level}} of {{name}}');
-    expect(made).toMatch(/^⟦Ĺéṽéĺ \{\{level, level\}\} óƒ \{\{name\}\}.*⟧$/);
+    const name = pseudoText('Level {{level, level}} of {{name}}');
+    expect(name).toMatch(/^⟦Ĺéṽéĺ \{\{level, level\}\} óƒ \{\{name\}\}.*⟧$/);
     expect(pseudoText('Save').length).toBeGreaterThan('Save'.length * 1.35);
     expect(pseudoText('')).toBe('');
   });

@@ -27,7 +27,7 @@ export function pseudoText(text: string): string {
 /** All words of a file so. */
 export function pseudoWords<W>(words: W): W {
   if (typeof words === 'string') return pseudoText(words) as W;
-  if (Array.isArray(words)) return words.map((one: unknown) => pseudoWords(one)) as W;
+  if (Array.isArray(words)) return words.map((word: unknown) => pseudoWords(word)) as W;
   return Object.fromEntries(
     Object.entries(words as object).map(([name, one]: [string, unknown]) => [name, pseudoWords(one)]),
   ) as W;

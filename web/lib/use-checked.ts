@@ -28,7 +28,7 @@ export function useChecked<T>(schema: ZodType<T>) {
       setWrong(Object.fromEntries(asApiError(error).fields.map(({ path, code }) => [path, code]))),
     /** Words for what is wrong at a place or anywhere below it, by the name of the field. */
     errorOf: (path: string, name = path): string | null => {
-      const found = Object.keys(wrong).find((one) => one === path || one.startsWith(`${path}.`));
+      const found = Object.keys(wrong).find((name) => name === path || name.startsWith(`${path}.`));
       return found === undefined ? null : words(name, wrong[found]);
     },
   };

@@ -39,14 +39,15 @@ export function useGridKeys<E extends HTMLElement>() {
   const grid = useRef<E>(null);
   const cells = () => [...(grid.current?.querySelectorAll<HTMLElement>(CELLS) ?? [])];
   const stopAt = useCallback((cell: HTMLElement | undefined) => {
-    for (const one of cells()) one.tabIndex = one === cell ? 0 : -1;
+    for (const hTMLElement of cells()) hTMLElement.tabIndex = hTMLElement === cell ? 0 : -1;
   }, []);
   // What is drawn anew has one stop again: what was focused, else what is chosen, else the first.
   useEffect(() => {
     const all = cells();
     const now = all.find(
       (cell) =>
-        cell === document.activeElement || (cell.tabIndex === 0 && all.some((one) => one.tabIndex === -1)),
+        cell === document.activeElement ||
+        (cell.tabIndex === 0 && all.some((hTMLElement) => hTMLElement.tabIndex === -1)),
     );
     stopAt(now ?? all.find((cell) => cell.ariaPressed === 'true') ?? all[0]);
   });

@@ -22,10 +22,10 @@ import {
   DIAMETERS,
   POROSITIES,
   type Porosity,
-  PAST_KINDS,
+  HISTORY_KINDS,
   TREATMENTS,
   YELLOWS,
-  type PastLayer,
+  type HistoryLayer,
   HAIR_FORMS,
 } from '@cimbel/core/hair';
 import {
@@ -38,7 +38,7 @@ import {
   type LabCoat,
   type Side,
 } from '@cimbel/core/lab';
-import { CONDITIONS, PRODUCT_KINDS, STRETCHES } from '@cimbel/core/process';
+import { CONDITIONS, PRODUCT_KINDS, STRETCH_OUTCOMES } from '@cimbel/core/process';
 import fc from 'fast-check';
 import { LOCALES } from '../testing/locales';
 import { i18n } from './i18n';
@@ -64,9 +64,9 @@ describe('words', () => {
   const half = fc.integer({ min: 2, max: 20 }).map((n) => n / 2);
   const seen = new Set<string>();
   const say = (reasons: readonly Reason[]) =>
-    reasons.forEach((one) => {
-      seen.add(one.code);
-      expectWorded(one);
+    reasons.forEach((reason) => {
+      seen.add(reason.code);
+      expectWorded(reason);
     });
 
   it('are there for every reason of a model answer, and what a careful colourist would add', () => {
@@ -112,7 +112,7 @@ describe('words', () => {
         const solved = solveCase(clientCase, lines, rules);
         if (!solved.ok) continue;
         for (const { reasons, notes } of explain(
-          solved.solution,
+          solved.modelAnswer,
           (id) => lines.find((line) => line.id === id),
           rules,
         ))
@@ -136,7 +136,7 @@ describe('words', () => {
       heat: fc.constantFrom(...LAB_HEATS),
       starts: fc.record({ root: start, mids: start, ends: start }),
     });
-    const past: fc.Arbitrary<PastLayer> = fc.constantFrom<PastLayer[]>(
+    const past: fc.Arbitrary<HistoryLayer> = fc.constantFrom<HistoryLayer[]>(
       { kind: 'lightened', level: 9, yellow: 'bright' },
       { kind: 'permanent', level: 5, tone: { primary: 'copper' } },
       { kind: 'demi', level: 8, tone: { primary: 'ash' }, times: 3 },
@@ -162,9 +162,9 @@ describe('words', () => {
           const { b } = PRESETS[name];
           const coats = [{ ...b.coats[0], ...more[0] }, ...b.coats.slice(1)];
           const state = { ...PRESETS[name], b: { ...b, ...different, coats } };
-          [...settingsChanged(state), ...outcomesChanged(state)].forEach((found) => {
-            seen.add(found.code);
-            expectWorded(found);
+          [...settingsChanged(state), ...outcomesChanged(state)].forEach((reason) => {
+            seen.add(reason.code);
+            expectWorded(reason);
           });
         },
       ),
@@ -174,9 +174,9 @@ describe('words', () => {
 
   it('are there for a red on hair never coloured', () => {
     const red = { naturalLevel: 5, targetLevel: 5, greyShare: 0, redOnNatural: true };
-    chooseDeveloper(red, SHIPPED_LINES[0], DEFAULT_HOUSE_RULES).reasons.forEach((one) => {
-      seen.add(one.code);
-      expectWorded(one);
+    chooseDeveloper(red, SHIPPED_LINES[0], DEFAULT_HOUSE_RULES).reasons.forEach((reason) => {
+      seen.add(reason.code);
+      expectWorded(reason);
     });
   });
 
@@ -193,17 +193,17 @@ describe('words', () => {
         grey,
         { ...own, developersVol: [...developersVol], mayDilute },
         DEFAULT_HOUSE_RULES,
-      ).reasons.forEach((one) => {
-        seen.add(one.code);
-        expectWorded(one);
+      ).reasons.forEach((reason) => {
+        seen.add(reason.code);
+        expectWorded(reason);
       });
   });
 
   it('are there for what every house rule comes to', () => {
     for (const rule of HOUSE_RULES)
       for (const choice of choicesOf(rule))
-        for (const one of SHIPPED_LINES.filter(({ kind }) => kind === 'permanent')) {
-          const example = houseRuleExample(rule, choice, one);
+        for (const line of SHIPPED_LINES.filter(({ kind }) => kind === 'permanent')) {
+          const example = houseRuleExample(rule, choice, line);
           seen.add(example.code);
           expectWorded(example);
           expect(i18n.t(`houseRules.why.${rule}.${choice}`)).toMatch(/^\p{Lu}|^\d.*\.$/u);
@@ -270,8 +270,8 @@ describe('words', () => {
       ...SERIES.map((name) => `series.${name}`),
       ...PRODUCT_KINDS.map((name) => `product.${name}`),
       ...CONDITIONS.map((name) => `condition.${name}`),
-      ...STRETCHES.map((name) => `stretch.${name}`),
-      ...PAST_KINDS.map((name) => `past.${name}`),
+      ...STRETCH_OUTCOMES.map((name) => `stretch.${name}`),
+      ...HISTORY_KINDS.map((name) => `past.${name}`),
       ...TREATMENTS.map((name) => `treatment.${name}`),
       ...Object.keys(YELLOWS).map((name) => `yellow.${name}`),
       ...DIAMETERS.map((name) => `diameter.${name}`),

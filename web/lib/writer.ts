@@ -6,9 +6,9 @@ function nameOfTab(): string {
   try {
     const known = sessionStorage.getItem(PLACE);
     if (known) return known;
-    const made = newId();
-    sessionStorage.setItem(PLACE, made);
-    return made;
+    const name = newId();
+    sessionStorage.setItem(PLACE, name);
+    return name;
   } catch {
     return newId();
   }

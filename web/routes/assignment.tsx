@@ -82,7 +82,7 @@ export function AssignmentPage() {
       <div className="grid items-start gap-4 wide:grid-cols-[3fr_2fr]">
         <InUnits units={assignment.houseRules.units}>
           <ModelAnswerPanel
-            solution={assignment.solution}
+            solution={assignment.modelAnswer}
             lines={assignment.lines}
             houseRules={assignment.houseRules}
           />

@@ -65,7 +65,7 @@ const shownMean = (detail: ClassDetail, assignmentId: string): string => {
 /** How many of those whose points are known have passed; nothing where nobody's are. */
 function passedOf(detail: ClassDetail, { id, max, passMark }: ClassDetail['assignments'][number]): string {
   const points = detail.students.flatMap(({ standings }) => standings[id].points ?? []);
-  const passed = points.filter((one) => hasPassed(one, max, { passMark })).length;
+  const passed = points.filter((point) => hasPassed(point, max, { passMark })).length;
   return points.length === 0 ? '' : `${figure(passed)} / ${figure(points.length)}`;
 }
 

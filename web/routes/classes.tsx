@@ -57,7 +57,9 @@ export function Classes() {
   const list = useQuery({ queryKey: ['classes'], queryFn: () => api<ClassSummary[]>('GET', '/api/classes') });
   if (list.isPending) return <Loading />;
   if (list.isError) return <Failure error={list.error} onRetry={() => void list.refetch()} />;
-  const [open, away] = [false, true].map((archived) => list.data.filter((one) => one.archived === archived));
+  const [open, away] = [false, true].map((archived) =>
+    list.data.filter((classSummary) => classSummary.archived === archived),
+  );
   return (
     <div className="mx-auto flex max-w-4xl flex-col gap-5 p-4 py-6">
       <PageTitle>{t('classes.title')}</PageTitle>

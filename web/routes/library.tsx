@@ -147,7 +147,7 @@ function Filters({
       <Field label={t('library.sort')} className="min-w-40">
         <Select
           value={looking.sort}
-          onChange={({ target }) => onLook({ sort: SORTS.find((one) => one === target.value)! })}
+          onChange={({ target }) => onLook({ sort: SORTS.find((sort) => sort === target.value)! })}
         >
           {SORTS.map((sort) => (
             <option key={sort} value={sort}>

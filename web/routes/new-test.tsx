@@ -5,7 +5,7 @@ import {
   type ClassDetail,
   type NewTest,
 } from '@cimbel/contract';
-import { FULL_SCOPE, SKILLS, skillsIn, STEPS, type Skill, type Step } from '@cimbel/core/drill';
+import { FULL_SCOPE, SKILLS, skillsIn, DRILL_STEPS, type Skill, type DrillStep } from '@cimbel/core/drill';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { addDays, format, setHours, startOfHour } from 'date-fns';
 import { Minus, Plus } from 'lucide-react';
@@ -169,8 +169,11 @@ function TestForm({ detail }: { detail: ClassDetail }) {
           <Choice
             label={t('reading.set.step')}
             value={String(draft.step)}
-            onChange={(step) => change({ step: Number(step) as Step })}
-            options={STEPS.map((step) => ({ value: String(step), text: t(`reading.set.steps.${step}`) }))}
+            onChange={(step) => change({ step: Number(step) as DrillStep })}
+            options={DRILL_STEPS.map((step) => ({
+              value: String(step),
+              text: t(`reading.set.steps.${step}`),
+            }))}
           />
         </div>
         <ScopeFields

@@ -173,8 +173,8 @@ export function ReadingHome() {
       {waiting > 0 ? <Notice kind="warn">{t('reading.waiting', { count: waiting })}</Notice> : null}
       {practice.data.practices.length > 0 ? (
         <ul className="grid gap-4 wide:grid-cols-2">
-          {practice.data.practices.map((one) => (
-            <SetPractice key={one.id} practice={one} minutes={Number(minutes)} />
+          {practice.data.practices.map((practiceForMe) => (
+            <SetPractice key={practiceForMe.id} practice={practiceForMe} minutes={Number(minutes)} />
           ))}
         </ul>
       ) : (

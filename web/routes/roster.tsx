@@ -1,4 +1,4 @@
-import type { ClassDetail, Place, Slip } from '@cimbel/contract';
+import type { ClassDetail, RosterSeat, Slip } from '@cimbel/contract';
 import { Undo2 } from 'lucide-react';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -18,7 +18,7 @@ import { Button } from '../ui/button';
 import { PageTitle } from '../ui/page-title';
 import { Empty, Failure, Loading, Sheet } from '../ui/panel';
 
-function Removed({ classId, places }: { classId: string; places: readonly Place[] }) {
+function Removed({ classId, places }: { classId: string; places: readonly RosterSeat[] }) {
   const { t } = useTranslation('people');
   const change = usePlaceChange(classId);
   if (places.length === 0) return null;
@@ -54,7 +54,7 @@ function RosterBody({ detail }: { detail: ClassDetail }) {
   const body = () => {
     if (roster.isPending) return <Loading />;
     if (roster.isError) return <Failure error={roster.error} onRetry={() => void roster.refetch()} />;
-    const of = (state: Place['state']) => roster.data.places.filter((place) => place.state === state);
+    const of = (state: RosterSeat['state']) => roster.data.places.filter((place) => place.state === state);
     const active = of('active');
     return (
       <div className="grid items-start gap-4 wide:grid-cols-[minmax(0,1fr)_24rem]">

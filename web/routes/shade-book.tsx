@@ -70,9 +70,9 @@ export function ShadeBookPage() {
             value={shown.version}
             onChange={({ target }) => setVersion(Number(target.value))}
           >
-            {book.versions.map((one) => (
-              <option key={one.version} value={one.version}>
-                {t('shadeBooks.versionAt', { version: one.version, when: dateTime(one.savedAt) })}
+            {book.versions.map((version) => (
+              <option key={version.version} value={version.version}>
+                {t('shadeBooks.versionAt', { version: version.version, when: dateTime(version.savedAt) })}
               </option>
             ))}
           </select>

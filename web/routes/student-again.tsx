@@ -19,16 +19,19 @@ import '../lib/words/service';
 /** The same head again, for practice: marked on the device, as often as one likes. */
 function Again({ result }: { result: Result }) {
   const { t } = useTranslation();
-  const { lines, solution, houseRules, open, judgement, assignmentId: id } = result;
+  const { lines, modelAnswer, houseRules, open, judgement, assignmentId: id } = result;
   const exercise = useMemo((): KnownExercise => ({ ...result, id: result.assignmentId }), [result]);
   const [marked, setMarked] = useState<RecordCard | null>(null);
   const back = `/due/${id}/result`;
   if (marked) {
     const rubric = Object.fromEntries(result.grade.criteria.map(({ criterion, max }) => [criterion, max]));
-    const grade = markCard({ solution, rules: houseRules, rubric, lines, open, judgement }, marked);
+    const grade = markCard(
+      { modelAnswer, rules: houseRules, rubric, lines, open, ruling: judgement },
+      marked,
+    );
     return (
       <ResultView
-        result={{ ...result, answer: withGiven(marked, solution.best, open), grade, changes: [] }}
+        result={{ ...result, answer: withGiven(marked, modelAnswer.card, open), grade, changes: [] }}
         heading={
           <div className="flex flex-wrap items-end justify-between gap-3">
             <div>

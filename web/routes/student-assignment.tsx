@@ -1,4 +1,4 @@
-import type { StudentAssignment, StudentAssignmentPage as Page } from '@cimbel/contract';
+import type { StudentAssignment, StudentAssignmentView as Page } from '@cimbel/contract';
 import { fromOlderCards, recordCardSchema } from '@cimbel/core/card';
 import { withGiven } from '@cimbel/core/exercise';
 import { useQuery } from '@tanstack/react-query';

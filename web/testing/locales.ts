@@ -7,7 +7,7 @@ import { HANDBOOK } from '../lib/words/handbook';
 import { HOUSE_RULES_WORDS } from '../lib/words/house-rules';
 import { LAB } from '../lib/words/lab';
 import { PEOPLE } from '../lib/words/people';
-import { ANSWERS, QUESTIONS } from '../lib/words/questions';
+import { ANSWER_WORDS, QUESTION_WORDS } from '../lib/words/questions';
 import { READING } from '../lib/words/reading';
 import { REASONS } from '../lib/words/reasons';
 import { SERVICE } from '../lib/words/service';
@@ -21,7 +21,7 @@ export const LOCALES = {
     people: PEOPLE,
     assigning: ASSIGNING,
     handbook: HANDBOOK,
-    drill: { ...DRILLS, ...QUESTIONS },
-    reasons: { ...REASONS, drill: ANSWERS },
+    drill: { ...DRILLS, ...QUESTION_WORDS },
+    reasons: { ...REASONS, drill: ANSWER_WORDS },
   },
 } as const;

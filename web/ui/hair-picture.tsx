@@ -4,7 +4,7 @@ import { useTranslation } from 'react-i18next';
 import { Tress } from './tress';
 
 /** Hair to be looked at: drawn here, or, where it is to be read, drawn by the server so that no figure comes with it. */
-export type Hair = { look: TressLook } | { src: string };
+export type PictureSource = { look: TressLook } | { src: string };
 
 const AGAIN_AFTER_MS = 2000;
 
@@ -56,7 +56,7 @@ export function HairPicture({
   height,
   label,
 }: {
-  hair: Hair;
+  hair: PictureSource;
   width: number;
   height: number;
   label: string;

@@ -1,4 +1,4 @@
-import type { DrillContext, ItemSpec, Wanted } from '@cimbel/core/drill';
+import type { DrillContext, ItemSpec, PracticeRequest } from '@cimbel/core/drill';
 import type { DrillJob, DrillMade } from './drill.worker';
 
 /** One worker makes items for the whole page, so that finding hair of a colour never holds up a key press. */
@@ -6,7 +6,7 @@ let worker: Worker | null = null;
 let nextId = 1;
 const waiting = new Map<
   number,
-  { resolve: (made: DrillMade | null) => void; reject: (error: Error) => void }
+  { resolve: (drillMade: DrillMade | null) => void; reject: (error: Error) => void }
 >();
 
 function start(): Worker {
@@ -27,7 +27,7 @@ function start(): Worker {
   return made;
 }
 
-type Wish = { kind: 'make'; spec: ItemSpec } | { kind: 'next'; wanted: Wanted };
+type Wish = { kind: 'make'; spec: ItemSpec } | { kind: 'next'; wanted: PracticeRequest };
 function ask(wish: Wish, context: DrillContext): Promise<DrillMade | null> {
   worker ??= start();
   const id = nextId++;
@@ -37,4 +37,5 @@ function ask(wish: Wish, context: DrillContext): Promise<DrillMade | null> {
 
 /** @throws Error when the spec has no item in this scope. */
 export const makeItem = (spec: ItemSpec, context: DrillContext) => ask({ kind: 'make', spec }, context);
-export const makeNext = (wanted: Wanted, context: DrillContext) => ask({ kind: 'next', wanted }, context);
+export const makeNext = (wanted: PracticeRequest, context: DrillContext) =>
+  ask({ kind: 'next', wanted }, context);

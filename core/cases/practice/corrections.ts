@@ -1,8 +1,8 @@
-import type { PastLayer } from '../../hair';
-import { tone, type ShippedCase, makeCase, zone, to, coloured, lightened } from '../case-maker';
+import type { HistoryLayer } from '../../hair';
+import { toneNamed, type ShippedCase, makeCase, zone, to, dyed, lightened } from '../case-maker';
 
-const often = (level: number, times: number): PastLayer[] => [
-  { kind: 'permanent', level, tone: tone('neutral'), times },
+const often = (level: number, times: number): HistoryLayer[] => [
+  { kind: 'permanent', level, tone: toneNamed('neutral'), times },
 ];
 
 /** Colour put right, taken out, worked with; hair that is spared; clients who are sent home. */
@@ -34,7 +34,7 @@ export const CORRECT_CASES: readonly ShippedCase[] = [
         name: 'Ilse Tredwell',
         note: 'A copper of last winter, a third gone. No lighter, no darker: gold instead of red.',
       },
-      zones: [zone('mids', { cm: 20, natural: 5, history: coloured(5, 'copper', 0.33), damage: 0.1 })],
+      zones: [zone('mids', { cm: 20, natural: 5, history: dyed(5, 'copper', 0.33), damage: 0.1 })],
       facts: { weeksSinceColour: 9 },
       wish: { mids: to(5, 'gold') },
       lineIds: ['tarnwick', 'quillet'],
@@ -170,7 +170,10 @@ export const CORRECT_CASES: readonly ShippedCase[] = [
         zone('mids', {
           cm: 20,
           natural: 6,
-          history: [...lightened(9), { kind: 'demi', level: 9, tone: tone('ash'), times: 6, faded: 0.4 }],
+          history: [
+            ...lightened(9),
+            { kind: 'demi', level: 9, tone: toneNamed('ash'), times: 6, faded: 0.4 },
+          ],
           damage: 0.24,
         }),
       ],
@@ -188,7 +191,7 @@ export const CORRECT_CASES: readonly ShippedCase[] = [
         name: 'Gideon Harker',
         note: 'Red-black from a powder without a label, three times this year. Wants to be lighter, and today.',
       },
-      zones: [zone('mids', { cm: 8, natural: 5, history: coloured(3, 'red'), damage: 0.1 })],
+      zones: [zone('mids', { cm: 8, natural: 5, history: dyed(3, 'red'), damage: 0.1 })],
       head: { length: 'shortAllOver' },
       facts: { metallicSalts: true, weeksSinceColour: 5 },
       wish: { mids: to(6, 'neutral') },
@@ -238,7 +241,7 @@ export const CORRECT_CASES: readonly ShippedCase[] = [
       },
       zones: [
         zone('regrowth', { cm: 2, natural: 6, history: [...lightened(8)], damage: 0.1 }),
-        zone('mids', { cm: 18, natural: 6, history: coloured(6, 'neutral'), damage: 0.1 }),
+        zone('mids', { cm: 18, natural: 6, history: dyed(6, 'neutral'), damage: 0.1 }),
       ],
       facts: { weeksSinceColour: 1 },
       wish: { regrowth: to(6, 'neutral') },
@@ -260,7 +263,7 @@ export const CORRECT_CASES: readonly ShippedCase[] = [
           cm: 8,
           natural: 6,
           porosity: 'high',
-          history: [...lightened(10), { kind: 'acidGloss', level: 10, tone: tone('violet'), times: 2 }],
+          history: [...lightened(10), { kind: 'acidGloss', level: 10, tone: toneNamed('violet'), times: 2 }],
           damage: 0.3,
         }),
       ],

@@ -1,4 +1,4 @@
-import { type ShippedCase, makeCase, zone, coloured, to } from '../case-maker';
+import { type ShippedCase, makeCase, zone, dyed, to } from '../case-maker';
 
 /** Grey covered, blended and carried, as practitioners meet it. */
 export const GREY_CASES: readonly ShippedCase[] = [
@@ -13,8 +13,8 @@ export const GREY_CASES: readonly ShippedCase[] = [
       },
       zones: [
         zone('regrowth', { cm: 1.5, natural: 4, grey: 0.3 }),
-        zone('mids', { cm: 18, natural: 4, grey: 0.3, history: coloured(4, 'neutral', 0.25), damage: 0.08 }),
-        zone('ends', { cm: 8, natural: 4, grey: 0.3, history: coloured(4, 'neutral', 0.25), damage: 0.1 }),
+        zone('mids', { cm: 18, natural: 4, grey: 0.3, history: dyed(4, 'neutral', 0.25), damage: 0.08 }),
+        zone('ends', { cm: 8, natural: 4, grey: 0.3, history: dyed(4, 'neutral', 0.25), damage: 0.1 }),
       ],
       facts: { weeksSinceColour: 5, upkeepWeeks: 5 },
       wish: { regrowth: to(4, 'neutral'), mids: to(4, 'neutral'), ends: to(4, 'neutral') },
@@ -62,7 +62,7 @@ export const GREY_CASES: readonly ShippedCase[] = [
       },
       zones: [
         zone('regrowth', { cm: 1.5, natural: 5, grey: 0.5 }),
-        zone('mids', { cm: 20, natural: 5, grey: 0.5, history: coloured(5, 'neutral'), damage: 0.08 }),
+        zone('mids', { cm: 20, natural: 5, grey: 0.5, history: dyed(5, 'neutral'), damage: 0.08 }),
       ],
       facts: { weeksSinceColour: 5, upkeepWeeks: 5 },
       wish: { regrowth: to(5, 'neutral') },
@@ -81,7 +81,7 @@ export const GREY_CASES: readonly ShippedCase[] = [
       },
       zones: [
         zone('regrowth', { cm: 1.5, natural: 5, grey: 0.5 }),
-        zone('mids', { cm: 5, natural: 5, grey: 0.5, history: coloured(5, 'neutral'), damage: 0.06 }),
+        zone('mids', { cm: 5, natural: 5, grey: 0.5, history: dyed(5, 'neutral'), damage: 0.06 }),
       ],
       head: { length: 'shortAllOver' },
       facts: { weeksSinceColour: 5, upkeepWeeks: 5 },
@@ -131,8 +131,8 @@ export const GREY_CASES: readonly ShippedCase[] = [
       },
       zones: [
         zone('regrowth', { cm: 1.5, natural: 5, grey: 0.1 }),
-        zone('mids', { cm: 20, natural: 5, history: coloured(6, 'red', 0.5), damage: 0.1 }),
-        zone('ends', { cm: 8, natural: 5, history: coloured(6, 'red', 0.5), damage: 0.15 }),
+        zone('mids', { cm: 20, natural: 5, history: dyed(6, 'red', 0.5), damage: 0.1 }),
+        zone('ends', { cm: 8, natural: 5, history: dyed(6, 'red', 0.5), damage: 0.15 }),
       ],
       facts: { weeksSinceColour: 6, upkeepWeeks: 6 },
       wish: { regrowth: to(5, 'mahogany'), mids: to(6, 'red'), ends: to(6, 'red') },

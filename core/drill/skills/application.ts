@@ -3,10 +3,10 @@ import { weeksToGrow, GROWTH } from '../../rules';
 import { wrongFigures } from '../choice';
 import { term } from '../item';
 import { judgementFacets, hasJudgements, judge } from '../judgement';
-import type { Making, Made, SkillMaker } from '../maker';
+import type { ItemRequest, MadeItem, SkillMaker } from '../maker';
 
 /** How long a regrowth has been growing, from its centimetres (A5). */
-function weeksOf({ draw, step }: Making): Made {
+function weeksOf({ draw, step }: ItemRequest): MadeItem {
   const tenths = step <= 2 ? draw.pick([10, 20, 25, 30, 40]) : draw.int(6, 60);
   const cm = tenths / 10;
   const value = weeksToGrow(cm);

@@ -1,9 +1,9 @@
 import { reason } from '../../reason';
 import { VIOLET_DOSE, type Counter, COUNTERS, counterAt, underlayAt } from '../../rules';
 import { lightFor, houseFact } from '../context';
-import { type Laid, layOut } from '../dosed-choice';
+import { type DoseResult, dosedChoice } from '../dosed-choice';
 import { term } from '../item';
-import type { Making, Made } from '../maker';
+import type { ItemRequest, MadeItem } from '../maker';
 import { type Subject, lookOfSubject } from '../subject';
 
 /** Levels whose warmth is laid level; 10 wants no more than a trace. */
@@ -22,17 +22,17 @@ const OPPOSITES = [...new Set(COUNTERS.map(asOpposite))];
  * The beam: warmth lies in one pan, its opposite is laid in the other until it is level (U1, U2). At 9 it depends on the
  * yellow: bright asks for the whole dose of level 8, creamy for a third (U5).
  */
-export function beam({ draw, step, rules, scope }: Making, level: number): Made {
+export function beam({ draw, step, rules, scope }: ItemRequest, level: number): MadeItem {
   const right = asOpposite(counterAt(level));
   const yellow = level === 9 ? draw.pick(['bright', 'creamy'] as const) : null;
   const needed: Dose = yellow === 'creamy' ? 'third' : 'whole';
   const underlay = underlayAt(level, rules);
   const at = OPPOSITES.indexOf(right);
-  const others = OPPOSITES.filter((one) => one !== right).sort(
+  const others = OPPOSITES.filter((counter) => counter !== right).sort(
     (a, b) => Math.abs(OPPOSITES.indexOf(a) - at) - Math.abs(OPPOSITES.indexOf(b) - at),
   );
   const offered = (step >= 3 ? others : draw.shuffled(others)).slice(0, THINGS - 1);
-  const judge = (counter: Counter, dose: Dose): Laid => {
+  const judge = (counter: Counter, dose: Dose): DoseResult => {
     const params = { given: counter, counter: right, underlay, level, target: level, dose, needed };
     if (counter === right) {
       if (dose === needed) return { score: 1, why: null };
@@ -59,7 +59,7 @@ export function beam({ draw, step, rules, scope }: Making, level: number): Made 
     ],
     pictures: [{ look: lookOfSubject(subject, { light, seed: draw.seed(), shine: 0.5 }), caption: null }],
     light,
-    ...layOut(things, DOSE_NAMES, (counter, dose) => term('option.opposite', { counter, dose }), judge),
+    ...dosedChoice(things, DOSE_NAMES, (counter, dose) => term('option.opposite', { counter, dose }), judge),
     hands: {
       kind: 'beam',
       things: things.map((counter) => term('option.counter', { counter })),

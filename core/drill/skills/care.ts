@@ -4,7 +4,7 @@ import { chooseAmong } from '../choice';
 import { levelsOf } from '../context';
 import { term } from '../item';
 import { judgementFacets, hasJudgements, judge } from '../judgement';
-import type { Making, Made, SkillMaker } from '../maker';
+import type { ItemRequest, MadeItem, SkillMaker } from '../maker';
 
 type Care = 'violet' | 'blue' | 'none' | 'red' | 'gold' | 'green';
 const COOL_ANSWERS: readonly Care[] = ['violet', 'blue', 'red', 'gold'];
@@ -12,7 +12,7 @@ const WARM_ANSWERS: readonly Care[] = ['none', 'violet', 'blue', 'green'];
 const WORN = ['ash', 'pearl', 'neutral', 'gold', 'copper', 'red'] as const;
 
 /** Upkeep by the level and the tone that is worn: violet where yellow shows, blue where orange shows, neither on warm tones. */
-function upkeep({ draw, scope }: Making): Made {
+function upkeep({ draw, scope }: ItemRequest): MadeItem {
   const level = draw.pick(levelsOf(scope, BLUE_CARE_FROM, 10));
   const tone = draw.pick(WORN);
   const warm = tone === 'gold' || tone === 'copper' || tone === 'red';

@@ -12,7 +12,7 @@ import { reason } from '../../reason';
 import { chooseAmong } from '../choice';
 import { type Term, term } from '../item';
 import { judgementFacets, hasJudgements, judge } from '../judgement';
-import { type BySteps, type Making, at, type Made, type SkillMaker } from '../maker';
+import { type BySteps, type ItemRequest, at, type MadeItem, type SkillMaker } from '../maker';
 import { insist } from '../random-draw';
 
 /** How far in damage an item may lie from the typical hair of its condition, by step. */
@@ -22,7 +22,7 @@ interface Tested extends StretchTest {
   condition: Condition;
   facts: Term[];
 }
-function stretched({ draw, step }: Making, among: readonly Condition[]): Tested {
+function stretched({ draw, step }: ItemRequest, among: readonly Condition[]): Tested {
   const wanted = draw.pick(among);
   const { damage: middle, moisture } = TYPICAL[wanted];
   const damage = Math.max(0, middle + (draw.int(-100, 100) / 100) * at(SPREAD, step));
@@ -48,7 +48,7 @@ const conditionTerm = (condition: Condition) => term('option.condition', { condi
 const BY_STRENGTH: readonly Condition[] = ['strong', 'fair', 'weak', 'failed'];
 
 /** C1: the condition from what a wet strand does. */
-function named(making: Making): Made {
+function named(making: ItemRequest): MadeItem {
   const tested = stretched(making, CONDITIONS);
   const { condition, facts, stretches, returns } = tested;
   const place = BY_STRENGTH.indexOf(condition);
@@ -95,7 +95,7 @@ const BEARS: Readonly<Record<number, readonly Condition[]>> = {
 };
 
 /** C4: what one visit may move; weak hair only where it was never lightened. */
-function levels(making: Making): Made {
+function levels(making: ItemRequest): MadeItem {
   const { draw } = making;
   const limit = draw.pick([0, 2, 4, 7]);
   const tested = stretched(making, BEARS[limit]);
@@ -140,7 +140,7 @@ function levels(making: Making): Made {
 }
 
 /** C4: how far today; then test again. Nobody can promise what hair bears after a first lightening. */
-function visits({ draw }: Making): Made {
+function visits({ draw }: ItemRequest): MadeItem {
   const condition = draw.pick(['strong', 'fair', 'weak', 'weak'] as const);
   const lightened = condition === 'weak' && draw.chance(0.4);
   const limit = levelsInOneVisit(condition, lightened);
@@ -202,7 +202,7 @@ const HOLDS_BACK: Record<Porosity, number> = { low: 0.08, normal: 0.6, high: 0.8
 const STANDS_SECONDS: Record<Porosity, number> = { low: 60, normal: 2.2, high: 0.25 };
 
 /** C2: porosity from the fingers, a drop of water and how colour has sat. */
-function porosity({ draw }: Making): Made {
+function porosity({ draw }: ItemRequest): MadeItem {
   const feels: Porosity = draw.pick(POROSITIES);
   const sign = draw.pick(FEELS[feels]);
   const words = (which: Porosity | 'uneven') => term(`option.porous.${which}`);
@@ -243,7 +243,7 @@ const SIGNS = {
 const ACTIONS = ['rinse', 'goOn', 'moisten', 'heat', 'secondCoat'] as const;
 type Action = (typeof ACTIONS)[number];
 type Sign = keyof typeof SIGNS;
-function stop({ draw }: Making): Made {
+function stop({ draw }: ItemRequest): MadeItem {
   const sign: Sign = draw.pick(Object.keys(SIGNS) as Sign[]);
   const right: Action = SIGNS[sign];
   const words = (action: Action) => term(`option.action.${action}`);
@@ -270,7 +270,13 @@ export const condition: SkillMaker = {
   facets: () => ['name', 'porosity', 'levels', 'visits', 'stop', ...judgementFacets('condition')],
   make: (making) => {
     if (hasJudgements('condition', making.facet)) return judge('condition', making);
-    const makers: Record<string, (m: Making) => Made> = { name: named, porosity, levels, visits, stop };
+    const makers: Record<string, (m: ItemRequest) => MadeItem> = {
+      name: named,
+      porosity,
+      levels,
+      visits,
+      stop,
+    };
     return makers[making.facet](making);
   },
 };

@@ -3,11 +3,11 @@ import { reason } from '../../reason';
 import { wrongFigures } from '../choice';
 import { term } from '../item';
 import { judgementFacets, hasJudgements, judge } from '../judgement';
-import type { Making, Made, SkillMaker } from '../maker';
+import type { ItemRequest, MadeItem, SkillMaker } from '../maker';
 import { insist } from '../random-draw';
 
 /** Where a first visit may end when the lift goes through dye as well (C4): levels through dye count double. */
-function throughDye({ draw }: Making): Made {
+function throughDye({ draw }: ItemRequest): MadeItem {
   const condition = draw.pick(['strong', 'fair'] as const);
   const dyed = draw.int(2, 5);
   const kind = draw.pick(['permanent', 'buildUp', 'boxDye'] as const);

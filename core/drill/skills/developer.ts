@@ -1,19 +1,19 @@
 import { HIGH_LIFT_FROM } from '../../process';
 import { percentOfVol, volOfPercent } from '../../product';
 import { reason, type Reason } from '../../reason';
-import { chooseDeveloper, liftOf, type Place, lightenerVols } from '../../rules';
+import { chooseDeveloper, liftOf, type ScalpContact, lightenerVols } from '../../rules';
 import { wrongFigures, chooseAmong } from '../choice';
 import { lineNamed, levelsOf, houseFact } from '../context';
 import { term } from '../item';
 import { judgementFacets, hasJudgements, judge } from '../judgement';
-import type { Making, Made, SkillMaker } from '../maker';
+import type { ItemRequest, MadeItem, SkillMaker } from '../maker';
 import { insist } from '../random-draw';
 
 const STRENGTHS = [10, 20, 30, 40] as const;
 const volTerm = (vol: number) => term('option.vol', { vol });
 
 /** Volume and percent; the classic slip reads one as the other (D1). */
-function exchange({ draw, facet, step }: Making): Made {
+function exchange({ draw, facet, step }: ItemRequest): MadeItem {
   const vol = step <= 2 ? draw.pick(STRENGTHS) : draw.pick([5, 7, 13, 15, 25, 35, ...STRENGTHS]);
   const percent = Math.round(percentOfVol(vol) * 10) / 10;
   const toPercent = facet === 'percent';
@@ -47,7 +47,7 @@ const MOST_BY_COLOUR = 2;
 type Answer = number | 'preLighten';
 
 /** Strength for a lift, for grey, or for depositing with permanent colour on natural hair (D2, F3, F8). */
-function forTask({ draw, rules, scope, facet, step }: Making): Made {
+function forTask({ draw, rules, scope, facet, step }: ItemRequest): MadeItem {
   const line = lineNamed(draw.pick(['tarnwick', 'ostrel']));
   const natural = draw.pick(levelsOf(scope, 3, 8));
   const lift = facet === 'lift' ? draw.int(1, step <= 2 ? 2 : 4) : facet === 'deposit' ? -draw.int(0, 2) : 0;
@@ -114,7 +114,7 @@ function forTask({ draw, rules, scope, facet, step }: Making): Made {
   };
 }
 
-function gives({ draw }: Making): Made {
+function gives({ draw }: ItemRequest): MadeItem {
   const vol = draw.pick(STRENGTHS);
   const { typical, most } = liftOf(vol, { kind: 'permanent' });
   const words = (levels: number) =>
@@ -146,7 +146,7 @@ function gives({ draw }: Making): Made {
 }
 
 /** Where lightener goes on, and whether it lies on the scalp there. */
-const WHERE: Readonly<Record<string, Place>> = {
+const WHERE: Readonly<Record<string, ScalpContact>> = {
   retouch: 'onScalp',
   hairlinePainted: 'onScalp',
   shortAllOver: 'onScalp',
@@ -156,7 +156,7 @@ const WHERE: Readonly<Record<string, Place>> = {
 };
 
 /** Strongest developer for lightener in this place, as the class has it (D4). */
-function lightener({ draw, rules }: Making): Made {
+function lightener({ draw, rules }: ItemRequest): MadeItem {
   const where = draw.pick(Object.keys(WHERE));
   const place = WHERE[where];
   const allowed = lightenerVols(place, rules);
@@ -193,7 +193,7 @@ function lightener({ draw, rules }: Making): Made {
 }
 
 /** Colour does not lift colour, whatever it is mixed with (P1). */
-function artificial({ draw, scope }: Making): Made {
+function artificial({ draw, scope }: ItemRequest): MadeItem {
   const from = draw.pick(levelsOf(scope, 3, 6));
   const target = from + draw.int(1, 3);
   return {
@@ -222,7 +222,7 @@ export const developer: SkillMaker = {
   ],
   make: (making) => {
     if (hasJudgements('developer', making.facet)) return judge('developer', making);
-    const makers: Record<string, (m: Making) => Made> = {
+    const makers: Record<string, (m: ItemRequest) => MadeItem> = {
       percent: exchange,
       vol: exchange,
       gives,

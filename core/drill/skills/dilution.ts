@@ -5,7 +5,7 @@ import { wrongFigures, chooseAmong } from '../choice';
 import { houseFact } from '../context';
 import { type Term, term } from '../item';
 import { judgementFacets, hasJudgements, judge } from '../judgement';
-import type { Making, Made, SkillMaker } from '../maker';
+import type { ItemRequest, MadeItem, SkillMaker } from '../maker';
 import { insist } from '../random-draw';
 import { bowlSolution } from './ratio';
 
@@ -22,11 +22,11 @@ const TASKS = [
 type Task = (typeof TASKS)[number];
 const PLAIN_FROM = 4;
 
-function taskBelow(stock: number, { draw, step }: Making): Task {
+function taskBelow(stock: number, { draw, step }: ItemRequest): Task {
   return draw.pick(TASKS.filter(({ vol, task }) => vol < stock && (task !== 'plain' || step >= PLAIN_FROM)));
 }
 /** The work it is for; at the first steps the strength that takes is said as well. */
-const wantedFacts = ({ task, vol }: Task, { step }: Making): Term[] => [
+const wantedFacts = ({ task, vol }: Task, { step }: ItemRequest): Term[] => [
   ...(task === 'plain' ? [] : [term(`fact.task.${task}`)]),
   ...(task === 'plain' || step < 3 ? [term('fact.wantedVol', { vol })] : []),
 ];
@@ -34,8 +34,8 @@ const wantedWhy = ({ task, vol }: Task) =>
   task === 'plain' ? [] : [reason(`drill.dilution.task.${task}`, 'D2', { vol })];
 
 /** A line that may be thinned in this class, and what says so. */
-function thinnable({ draw, rules }: Making) {
-  const line = draw.pick(FORMULA_LINES.filter((one) => mayDilute(one, rules)));
+function thinnable({ draw, rules }: ItemRequest) {
+  const line = draw.pick(FORMULA_LINES.filter((line) => mayDilute(line, rules)));
   const facts = [
     houseFact(rules, 'diluteDeveloper'),
     ...(rules.diluteDeveloper === 'ifLinePermits' ? [term('fact.lineMayDilute', { line: line.name })] : []),
@@ -44,7 +44,7 @@ function thinnable({ draw, rules }: Making) {
 }
 
 /** Grams of stock, or of water, in a thinned developer (D5). */
-function thinned(making: Making): Made {
+function thinned(making: ItemRequest): MadeItem {
   const { draw, step, facet } = making;
   const { facts } = thinnable(making);
   const stock = draw.pick(step <= 2 ? [20, 40] : [20, 30, 40]);
@@ -89,7 +89,7 @@ function thinned(making: Making): Made {
 }
 
 /** The same at the scale: a bottle of stock and water, or two bottles, poured until it stands in the bowl (D5, D8). */
-function pour(making: Making): Made {
+function pour(making: ItemRequest): MadeItem {
   const { draw, step, rules } = making;
   const withWater = rules.diluteDeveloper !== 'never' && draw.chance(0.6);
   const total = draw.pick(step <= 2 ? [60, 80, 120] : [50, 75, 90, 100]);
@@ -140,7 +140,7 @@ function pour(making: Making): Made {
 }
 
 /** Strength of two poured together: the weighted mean, not the sum and not the plain mean (D5). */
-function strength({ draw, step }: Making): Made {
+function strength({ draw, step }: ItemRequest): MadeItem {
   const [a, b] = draw.shuffled([10, 20, 30, 40]);
   const even = step <= 2;
   const [partsA, partsB] = even
@@ -178,7 +178,7 @@ type Blend = readonly [low: number, high: number];
 const BLENDS: readonly Blend[] = [[20, 40], [10, 30], [20, 30], [10, 40]]; // prettier-ignore
 
 /** Grams of the stronger of two that give a strength in between. */
-function between(making: Making): Made {
+function between(making: ItemRequest): MadeItem {
   const { draw, step } = making;
   const [low, high] = draw.pick(BLENDS);
   const tasks = TASKS.filter(
@@ -226,7 +226,7 @@ function between(making: Making): Made {
 const WITH_DEVELOPER = SHIPPED_LINES.filter(({ developersVol }) => developersVol.some((vol) => vol > 0));
 
 /** Is it allowed here? By the line or by the class, as the house rule has it. */
-function allowed({ draw, rules }: Making): Made {
+function allowed({ draw, rules }: ItemRequest): MadeItem {
   const line = draw.pick(WITH_DEVELOPER);
   const ruling = dilutionRuling(line, rules);
   return {
@@ -258,7 +258,7 @@ export const dilution: SkillMaker = {
   ],
   make: (making) => {
     if (hasJudgements('dilution', making.facet)) return judge('dilution', making);
-    const makers: Record<string, (m: Making) => Made> = { strength, between, pour, allowed };
+    const makers: Record<string, (m: ItemRequest) => MadeItem> = { strength, between, pour, allowed };
     return (makers[making.facet] ?? thinned)(making);
   },
 };

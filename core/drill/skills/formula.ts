@@ -3,11 +3,11 @@ import { chooseAmong, wrongFigures } from '../choice';
 import { levelsOf, houseFact } from '../context';
 import { term } from '../item';
 import { judgementFacets, hasJudgements, judge } from '../judgement';
-import type { Making, Made, SkillMaker } from '../maker';
+import type { ItemRequest, MadeItem, SkillMaker } from '../maker';
 import { insist } from '../random-draw';
 
 /** Level of the shade for a lift by colour, by the class's school (F2). */
-function shadeLevel({ draw, scope, rules }: Making): Made {
+function shadeLevel({ draw, scope, rules }: ItemRequest): MadeItem {
   const natural = draw.pick(levelsOf(scope, 3, 8));
   const target = natural + draw.int(1, 2);
   const beyond = 2 * target - natural;
@@ -38,7 +38,7 @@ function shadeLevel({ draw, scope, rules }: Making): Made {
 }
 
 /** Level of a mix: the mean of its shades by their parts (F10). */
-function mixLevel({ draw, step }: Making): Made {
+function mixLevel({ draw, step }: ItemRequest): MadeItem {
   const a = draw.int(4, 8);
   const b = a + draw.pick([1, 2, 3]);
   insist(b <= 10, 'no such shade');

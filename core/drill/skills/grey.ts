@@ -3,7 +3,7 @@ import { type HouseRules, naturalShareFor } from '../../rules';
 import { chooseAmong } from '../choice';
 import { levelsOf, lightFor, houseFact } from '../context';
 import { term } from '../item';
-import { type BySteps, type Making, type Made, at, type SkillMaker } from '../maker';
+import { type BySteps, type ItemRequest, type MadeItem, at, type SkillMaker } from '../maker';
 import { insist } from '../random-draw';
 import { type Subject, lookOfSubject, apartByWhite, keepsLevel, apartByLevel } from '../subject';
 
@@ -24,7 +24,7 @@ const grey = (level: number, white: number): Subject => ({
 const QUARTERS = { low: [0, 25], middle: [50], high: [75, 100] } as const;
 const TENTHS = { low: [10, 20, 30], middle: [40, 50, 60], high: [70, 80, 90] } as const;
 
-function shareOf({ draw, step, scope, facet }: Making): Made {
+function shareOf({ draw, step, scope, facet }: ItemRequest): MadeItem {
   const stepPercent = step <= 2 ? 25 : 10;
   const percent = draw.pick<number>((stepPercent === 25 ? QUARTERS : TENTHS)[facet as keyof typeof TENTHS]);
   const subject = grey(draw.pick(levelsOf(scope, 1, DARK_ENOUGH)), percent / 100);
@@ -46,7 +46,7 @@ function shareOf({ draw, step, scope, facet }: Making): Made {
   };
 }
 
-function where({ draw, step, scope }: Making): Made {
+function where({ draw, step, scope }: ItemRequest): MadeItem {
   const level = draw.pick(levelsOf(scope, 1, DARK_ENOUGH));
   const most = draw.int(6, 9) / 10;
   const apart = at(PLACES_APART, step);
@@ -92,7 +92,7 @@ function where({ draw, step, scope }: Making): Made {
   };
 }
 
-function rest({ draw, step, scope }: Making): Made {
+function rest({ draw, step, scope }: ItemRequest): MadeItem {
   const halves = step >= 4;
   const level = draw.pick(levelsOf(scope, 1, DARK_ENOUGH)) + (halves && draw.chance(0.5) ? 0.5 : 0);
   insist(level <= scope.maxLevel, 'beyond the span');
@@ -138,7 +138,7 @@ const SHARES_OF_ROWS = [
 ];
 
 /** F8: the share of the natural series, from grey that is seen. */
-function natural({ draw, step, scope, rules }: Making): Made {
+function natural({ draw, step, scope, rules }: ItemRequest): MadeItem {
   const share = draw.pick(SHARES_OF_ROWS[at(INSIDE, step)]);
   const level = draw.pick(levelsOf(scope, 3, DARK_ENOUGH));
   const subject = grey(level, share);
@@ -178,7 +178,7 @@ function natural({ draw, step, scope, rules }: Making): Made {
 }
 
 /** Four partings read one after another, and the natural share for the bowl that goes where it is greyest. */
-function parted({ draw, step, scope, rules }: Making): Made {
+function parted({ draw, step, scope, rules }: ItemRequest): MadeItem {
   const level = draw.pick(levelsOf(scope, 2, DARK_ENOUGH));
   const most = draw.pick([0.4, 0.6, 0.9]);
   const apart = at(PLACES_APART, step);
@@ -230,7 +230,7 @@ export const greyShare: SkillMaker = {
           ...(levelsOf(scope, 3, DARK_ENOUGH).length > 0 ? ['natural', 'parted'] : []),
         ],
   make: (making) => {
-    const makers: Record<string, (m: Making) => Made> = { where, rest, natural, parted };
+    const makers: Record<string, (m: ItemRequest) => MadeItem> = { where, rest, natural, parted };
     return (makers[making.facet] ?? shareOf)(making);
   },
 };

@@ -1,10 +1,10 @@
 import type { ToneFamily } from '../../colour';
 import { type Shade, shadesOf, familiesOf, readLabel, writeLabel, type Line } from '../../product';
 import { type Reason, reason } from '../../reason';
-import { type Candidate, chooseAmong } from '../choice';
+import { type OptionCandidate, chooseAmong } from '../choice';
 import { formulaLines, levelsOf, lineNamed } from '../context';
 import { type Term, term } from '../item';
-import type { Making, Made, SkillMaker } from '../maker';
+import type { ItemRequest, MadeItem, SkillMaker } from '../maker';
 import { insist } from '../random-draw';
 
 export function shadeTerm({ level: depth, tone, series }: Pick<Shade, 'level' | 'tone' | 'series'>): Term {
@@ -28,7 +28,7 @@ const ASKED: readonly Shade['series'][] = ['natural', 'extraNatural', 'fashion']
 /** How often a hard item is of two tones or an intense one, where the line has any. */
 const MANY_TONED = 0.75;
 
-function drawn(line: Line, { draw, scope, step }: Making): Shade {
+function drawn(line: Line, { draw, scope, step }: ItemRequest): Shade {
   const pool = shadesOf(line).filter(
     ({ level, tone, series }) =>
       level !== null &&
@@ -51,7 +51,7 @@ interface Misreading {
 }
 
 /** What the same marks would mean in another line, or with one part of them misread; the likeliest first. */
-function misreadings(line: Line, shade: Shade, making: Making): Misreading[] {
+function misreadings(line: Line, shade: Shade, making: ItemRequest): Misreading[] {
   const { draw } = making;
   const { primary, secondary } = shade.tone;
   const said = { line: line.name, label: shade.label, level: shade.level! };
@@ -145,10 +145,10 @@ function saysOf(line: Line, { label, level, tone, series }: Shade) {
     : reason('drill.label.isOne', 'T2', { ...params, tone: tone.primary });
 }
 
-function read(line: Line, making: Making): Made {
+function read(line: Line, making: ItemRequest): MadeItem {
   const { draw } = making;
   const shade = drawn(line, making);
-  const wrong: Candidate<Shade>[] = misreadings(line, shade, making).map((misread) => ({
+  const wrong: OptionCandidate<Shade>[] = misreadings(line, shade, making).map((misread) => ({
     value: misread.shade,
     words: shadeTerm(misread.shade),
     slip: misread.why,
@@ -171,7 +171,7 @@ function read(line: Line, making: Making): Made {
   };
 }
 
-function find(line: Line, making: Making): Made {
+function find(line: Line, making: ItemRequest): MadeItem {
   const { draw } = making;
   const shade = drawn(line, making);
   const asLabel = (wanted: Shade): string | null =>

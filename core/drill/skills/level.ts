@@ -10,7 +10,7 @@ import { reason } from '../../reason';
 import { lightFor, levelsOf } from '../context';
 import { type Deceit, term } from '../item';
 import { judgementFacets, hasJudgements, judge } from '../judgement';
-import { type Making, type Made, at, type BySteps, type SkillMaker } from '../maker';
+import { type ItemRequest, type MadeItem, at, type BySteps, type SkillMaker } from '../maker';
 import { insist } from '../random-draw';
 import { type Subject, labOfSubject, keepsLevel, lookOfSubject, apartByLevel } from '../subject';
 
@@ -18,7 +18,7 @@ const SHINES = { dull: 0.15, shiny: 1 } as const;
 
 const untouched = (level: number): Subject => ({ kind: 'natural', level, white: 0, porosity: 'normal' });
 
-function subjectOf({ draw, step, facet, scope }: Making): Subject {
+function subjectOf({ draw, step, facet, scope }: ItemRequest): Subject {
   const level = Number(facet) + (step >= 4 && Number(facet) < scope.maxLevel && draw.chance(0.5) ? 0.5 : 0);
   const toned = step >= 3 && draw.chance(0.7);
   // The palest hair carries no full copper or red.
@@ -51,7 +51,7 @@ export function deceitsOf(subject: Subject, surface: 'dull' | 'shiny' | null, li
   return deceits;
 }
 
-function read(making: Making): Made {
+function read(making: ItemRequest): MadeItem {
   const { draw, step, scope } = making;
   const halves = step >= 4;
   const subject = subjectOf(making);
@@ -88,7 +88,7 @@ const ACROSS_APART: BySteps = [2, 1.5, 1, 1, 0.5];
 const DEEP_TONES: readonly ToneFamily[] = ['red', 'mahogany', 'violet', 'copper', 'ash'];
 
 /** L4: the level with the tone taken out, among hair of other tones that looks as dark or as light. */
-function acrossTones(making: Making): Made {
+function acrossTones(making: ItemRequest): MadeItem {
   const { draw, step, scope } = making;
   const apart = at(ACROSS_APART, step);
   const level = draw.pick(levelsOf(scope, 4, 8));

@@ -4,7 +4,7 @@ import { strandOfColour, type Strand, labOfStrand } from '../../hair';
 import { reason } from '../../reason';
 import { levelsOf, lightFor } from '../context';
 import { term } from '../item';
-import { type BySteps, type Making, type Made, at, type SkillMaker } from '../maker';
+import { type BySteps, type ItemRequest, type MadeItem, at, type SkillMaker } from '../maker';
 import { insist } from '../random-draw';
 import { type Subject, labOfSubject, lookOfSubject } from '../subject';
 
@@ -17,7 +17,10 @@ const WARMTH_GAP: BySteps = [0.6, 0.5, 0.45, 0.34, 0.28];
 const LEAST_DELTA_E: BySteps = [3, 2.4, 2, 1.6, 1.3];
 
 /** A drawn order to show things in, and the answer to it; never the answer itself. */
-function shownIn(draw: Making['draw'], inOrder: readonly number[]): { shown: number[]; right: number[] } {
+function shownIn(
+  draw: ItemRequest['draw'],
+  inOrder: readonly number[],
+): { shown: number[]; right: number[] } {
   const shown = draw.shuffled(inOrder);
   const right = inOrder.map((which) => shown.indexOf(which));
   insist(
@@ -34,7 +37,7 @@ const leastGap = (labs: readonly Lab[]) =>
 const letters = (count: number) =>
   Array.from({ length: count }, (_, i) => term('option.letter', { letter: 'ABCDEF'[i] }));
 
-function byLevel(making: Making): Made {
+function byLevel(making: ItemRequest): MadeItem {
   const { draw, step, scope } = making;
   const span = scope.maxLevel - scope.minLevel;
   const count = Math.min(at(HOW_MANY, step), 1 + 2 * span);
@@ -81,7 +84,7 @@ function warmthAlong(level: number, amount: number): Lab {
   return { l, a: a + Math.abs(amount) * shift.a, b: b + Math.abs(amount) * shift.b };
 }
 
-function byWarmth(making: Making): Made {
+function byWarmth(making: ItemRequest): MadeItem {
   const { draw, step, scope } = making;
   const [count, gap] = [at(HOW_MANY, step), at(WARMTH_GAP, step)];
   const level = draw.pick(levelsOf(scope, 5, 9));

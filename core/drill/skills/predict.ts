@@ -4,7 +4,7 @@ import { chooseAmong } from '../choice';
 import { houseFact, levelsOf } from '../context';
 import { term } from '../item';
 import { judgementFacets, hasJudgements, judge } from '../judgement';
-import { type Making, type Made, at, type SkillMaker } from '../maker';
+import { type ItemRequest, type MadeItem, at, type SkillMaker } from '../maker';
 import { insist } from '../random-draw';
 import { BEAM_LEVELS, beam } from './beam';
 import { underlayTerm, otherUnderlays } from './underlay';
@@ -13,9 +13,9 @@ const counterTerm = (counter: Counter) => term('option.counter', { counter });
 
 /** Doses of one opposite: right direction, other strength. */
 const VIOLETS: readonly Counter[] = ['violet', 'softViolet', 'traceViolet'];
-const otherDose = (one: Counter, other: Counter) => VIOLETS.includes(one) && VIOLETS.includes(other);
+const otherDose = (counter: Counter, other: Counter) => VIOLETS.includes(counter) && VIOLETS.includes(other);
 
-function pigment(making: Making, natural: number, target: number): Made {
+function pigment(making: ItemRequest, natural: number, target: number): MadeItem {
   const { draw, step, rules } = making;
   const shows = underlayAt(target, rules);
   const atStart = underlayAt(natural, rules);
@@ -52,12 +52,12 @@ function pigment(making: Making, natural: number, target: number): Made {
   };
 }
 
-function counter(making: Making, natural: number, target: number): Made {
+function counter(making: ItemRequest, natural: number, target: number): MadeItem {
   const { draw, step, rules } = making;
   const shows = underlayAt(target, rules);
   const right = counterAt(target);
   const index = COUNTERS.indexOf(right);
-  const byDistance = COUNTERS.filter((one) => one !== right).sort(
+  const byDistance = COUNTERS.filter((counter) => counter !== right).sort(
     (a, b) => Math.abs(COUNTERS.indexOf(a) - index) - Math.abs(COUNTERS.indexOf(b) - index),
   );
   const slipOf = (given: Counter) => {
@@ -84,13 +84,13 @@ function counter(making: Making, natural: number, target: number): Made {
     ...chooseAmong(
       draw,
       { value: right, words: counterTerm(right) },
-      (step >= 4 ? byDistance : draw.shuffled(byDistance)).map((one) => ({
-        value: one,
-        words: counterTerm(one),
-        slip: slipOf(one),
-        near: otherDose(one, right) ? 0.5 : undefined,
+      (step >= 4 ? byDistance : draw.shuffled(byDistance)).map((counter) => ({
+        value: counter,
+        words: counterTerm(counter),
+        slip: slipOf(counter),
+        near: otherDose(counter, right) ? 0.5 : undefined,
       })),
-      (one) => one === counterAt(target),
+      (counter) => counter === counterAt(target),
       { options: VIOLETS.includes(right) ? COUNTERS.length : at([5, 5, 6, 6, 7], step) },
     ),
     why: [reason('drill.predict.shows', 'U1', { target, underlay: shows, counter: right })],

@@ -4,7 +4,7 @@ import { chooseAmong } from '../choice';
 import { levelsOf } from '../context';
 import { term } from '../item';
 import { judgementFacets, hasJudgements, judge } from '../judgement';
-import type { Making, Made, SkillMaker } from '../maker';
+import type { ItemRequest, MadeItem, SkillMaker } from '../maker';
 import { insist } from '../random-draw';
 
 /** Hair that a product goes on, and whether its colour can be lifted by colour. */
@@ -13,7 +13,7 @@ const PRODUCTS = ['permanent', 'demi', 'acidGloss'] as const;
 const VOLS = [10, 20, 30, 40] as const;
 
 /** The level that colour leaves: by its developer on natural hair, and no lighter on what is dyed (D2, P1). */
-function comesOut({ draw, scope, step }: Making): Made {
+function comesOut({ draw, scope, step }: ItemRequest): MadeItem {
   const hair = draw.pick(step <= 2 ? HAIRS.slice(0, 2) : HAIRS);
   const product = draw.pick(PRODUCTS);
   const level = draw.pick(levelsOf(scope, hair === 'lightened' ? 7 : 3, hair === 'lightened' ? 9 : 7));
@@ -27,7 +27,7 @@ function comesOut({ draw, scope, step }: Making): Made {
   insist(right <= 10, 'beyond the scale');
   const params = { level, shade, lifts, right, vol: vol ?? 0, product };
   const wrong = [shade, level, level + 1, level + 2, level + 3, level - 1, level - 2].filter(
-    (one) => one >= 1 && one <= 10,
+    (value) => value >= 1 && value <= 10,
   );
   return {
     ask:
@@ -52,7 +52,7 @@ function comesOut({ draw, scope, step }: Making): Made {
           { ...params, given: other },
         ),
       })),
-      (one) => one === right,
+      (value) => value === right,
       { options: 5 },
     ),
     why: [

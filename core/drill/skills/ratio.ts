@@ -10,9 +10,9 @@ import {
 } from '../../product';
 import { reason } from '../../reason';
 import { wrongFigures } from '../choice';
-import { type Form, term } from '../item';
+import { type AnswerMethod, term } from '../item';
 import { judgementFacets, hasJudgements, judge } from '../judgement';
-import { type Making, type Made, at, type SkillMaker } from '../maker';
+import { type ItemRequest, type MadeItem, at, type SkillMaker } from '../maker';
 import { insist } from '../random-draw';
 
 /** Sums are right to half a gram or one in a hundred, and near within what a careful bowl is off by (M4). */
@@ -23,7 +23,7 @@ export const bowlSolution = (value: number) =>
     full: Math.max(0.5, value * 0.01),
     near: weighingToleranceGrams(value),
   }) as const;
-const GRAMS: Form = { kind: 'figure', unit: 'grams', decimals: 1 };
+const GRAMS: AnswerMethod = { kind: 'figure', unit: 'grams', decimals: 1 };
 
 /** What is mixed, and the ratios its makers allow (section 6): colour is never thinner than 1 : 2. */
 const MIXED = [
@@ -34,17 +34,17 @@ const MIXED = [
   { product: 'lightenerStrong', ratios: [1.5, 2, 3] },
   { product: 'lightenerGentle', ratios: [2, 2.5, 3] },
 ] as const;
-function mixedIn({ draw, step }: Making): { product: string; ratio: number } {
+function mixedIn({ draw, step }: ItemRequest): { product: string; ratio: number } {
   const { product, ratios } = draw.pick(MIXED);
   const plain = ratios.filter((ratio) => Number.isInteger(ratio));
   return { product, ratio: draw.pick<number>(step <= 2 ? plain : ratios) };
 }
-const gramsFor = ({ draw, step }: Making) =>
+const gramsFor = ({ draw, step }: ItemRequest) =>
   draw.pick(
     step <= 2 ? [20, 30, 40, 50, 60] : step <= 4 ? [24, 35, 45, 48, 55, 75] : [22.5, 37.5, 42, 64, 71],
   );
 
-function fromColour(making: Making): Made {
+function fromColour(making: ItemRequest): MadeItem {
   const colour = gramsFor(making);
   const { product, ratio } = mixedIn(making);
   const bowl = bowlFromColour(colour, ratio);
@@ -75,7 +75,7 @@ function fromColour(making: Making): Made {
   };
 }
 
-function fromTotal(making: Making): Made {
+function fromTotal(making: ItemRequest): MadeItem {
   const { draw, step } = making;
   const { product, ratio } = mixedIn(making);
   const total = draw.pick(step <= 2 ? [60, 90, 120] : [70, 100, 125, 150, 180]);
@@ -97,7 +97,7 @@ function fromTotal(making: Making): Made {
 
 /** Tubes come in several sizes (M3). */
 const TUBES = [50, 60, 80, 100] as const;
-function tubes({ draw, step }: Making): Made {
+function tubes({ draw, step }: ItemRequest): MadeItem {
   const tube = draw.pick(step <= 2 ? [60] : TUBES);
   const quarters = step <= 2 ? draw.pick([2, 4, 6, 8]) : draw.int(1, 9);
   const ratio = draw.pick([1, 1.5, 2]);
@@ -120,7 +120,7 @@ function tubes({ draw, step }: Making): Made {
 }
 
 /** Three shades by parts (F10). */
-function parts({ draw, step }: Making): Made {
+function parts({ draw, step }: ItemRequest): MadeItem {
   const shares = draw.shuffled(
     step <= 2 ? [1, 1, 2] : draw.pick([[1, 2, 3], [1, 1, 3], [2, 3, 1], [0.5, 1, 1.5]]), // prettier-ignore
   );
@@ -146,11 +146,11 @@ function parts({ draw, step }: Making): Made {
 }
 
 /** Doses of corrector: a gram or two in a full mix, to the tenth at the hard steps (U5). */
-const doseFor = ({ draw, step }: Making) =>
+const doseFor = ({ draw, step }: ItemRequest) =>
   draw.pick(step <= 2 ? [1, 2] : step === 3 ? [1, 1.5, 2] : [0.6, 0.8, 1.2, 1.4, 1.8]);
 
 /** A corrector counts in the amount that developer is added to (F10). */
-function corrector(making: Making): Made {
+function corrector(making: ItemRequest): MadeItem {
   const colour = gramsFor(making);
   const ratio = making.draw.pick(making.step <= 2 ? [1, 2] : [1, 1.5, 2]);
   const grams = doseFor(making);
@@ -183,7 +183,7 @@ function corrector(making: Making): Made {
 }
 
 /** The same at the scale: shade, corrector by the drop and developer in one bowl. */
-function weigh(making: Making): Made {
+function weigh(making: ItemRequest): MadeItem {
   const { draw } = making;
   const colour = gramsFor(making);
   const ratio = draw.pick([1, 1.5, 2]);
@@ -208,7 +208,7 @@ function weigh(making: Making): Made {
 }
 
 /** What a head takes, by its length and density (M2). */
-function amount({ draw, step }: Making): Made {
+function amount({ draw, step }: ItemRequest): MadeItem {
   const area: Service = draw.pick(APPLICATION_AREAS);
   const density: Density = step === 1 ? 'medium' : draw.pick(DENSITIES);
   const { minGrams, maxGrams } = amountGuide(area, density);
@@ -226,7 +226,7 @@ function amount({ draw, step }: Making): Made {
   };
 }
 
-function ounces({ draw, step, facet }: Making): Made {
+function ounces({ draw, step, facet }: ItemRequest): MadeItem {
   const toOunces = facet === 'toOunces';
   const flOz = at([1, 2, 1, 0.5, 0.25], step) * draw.int(1, 6);
   insist(flOz <= 8, 'more than anyone pours');
@@ -273,7 +273,7 @@ export const ratio: SkillMaker = {
   ],
   make: (making) => {
     if (hasJudgements('ratio', making.facet)) return judge('ratio', making);
-    const makers: Record<string, (m: Making) => Made> = {
+    const makers: Record<string, (m: ItemRequest) => MadeItem> = {
       colour: fromTotal,
       tubes,
       parts,

@@ -2,12 +2,12 @@ import { reason } from '../../reason';
 import { startsToEndTogether, CHECKS, rinseMinute, servesMinutes } from '../../rules';
 import { wrongFigures, chooseAmong } from '../choice';
 import { lineNamed, formulaLines, houseFact } from '../context';
-import { type Form, term } from '../item';
+import { type AnswerMethod, term } from '../item';
 import { judgementFacets, hasJudgements, judge } from '../judgement';
-import type { Making, Made, SkillMaker } from '../maker';
+import type { ItemRequest, MadeItem, SkillMaker } from '../maker';
 import { insist } from '../random-draw';
 
-const MINUTES: Form = { kind: 'figure', unit: 'minutes', decimals: 0 };
+const MINUTES: AnswerMethod = { kind: 'figure', unit: 'minutes', decimals: 0 };
 const exactly = (value: number) => ({ kind: 'figure', value, full: 0.5, near: 2 }) as const;
 
 /**
@@ -25,7 +25,7 @@ const HEADS = [
   { head: 'unevenLengths', rule: 'A3', zones: [['darkLengths', [40, 45]], ['lightLengths', [15, 20, 25]]] },
 ] as const; // prettier-ignore
 
-function headOf({ draw, step }: Making, heads: readonly (typeof HEADS)[number][]) {
+function headOf({ draw, step }: ItemRequest, heads: readonly (typeof HEADS)[number][]) {
   const { head, rule, zones } = draw.pick(heads);
   const odd = step >= 4 ? draw.int(-2, 2) : 0;
   const needs = zones.map(([zone, minutes]) => ({ zone, minutes: draw.pick<number>(minutes) + odd }));
@@ -39,7 +39,7 @@ const needFacts = (needs: readonly { zone: string; minutes: number }[]) =>
   needs.map(({ zone, minutes }) => term('fact.zoneNeeds', { zone, minutes }));
 
 /** Zones that need different times, and all end together (A1–A3, A5, A9). */
-function start(making: Making): Made {
+function start(making: ItemRequest): MadeItem {
   const { draw } = making;
   const { head, rule, needs, starts } = headOf(making, HEADS);
   const asked = draw.int(1, needs.length - 1);
@@ -67,10 +67,10 @@ function start(making: Making): Made {
 }
 
 /** The same on one clock: begin, look, rinse. */
-function clock(making: Making): Made {
+function clock(making: ItemRequest): MadeItem {
   const heads = HEADS.filter(({ head }) => head === 'neverLightened' || head === 'porousEnds');
   const { head, rule, needs, starts } = headOf(making, heads);
-  const inOrder = ['mids', 'ends', 'root'].map((zone) => needs.findIndex((one) => one.zone === zone));
+  const inOrder = ['mids', 'ends', 'root'].map((zone) => needs.findIndex((need) => need.zone === zone));
   const longest = needs[0].minutes;
   const params = {
     zone: needs[1].zone,
@@ -102,7 +102,7 @@ function clock(making: Making): Made {
 const LEAST_LEFT = 10;
 
 /** When to rinse, by what starts the timer in this class (R1). */
-function rinse(making: Making): Made {
+function rinse(making: ItemRequest): MadeItem {
   const { draw, rules, step } = making;
   const line = lineNamed(draw.pick(formulaLines(making).map(({ id }) => id)), making);
   const overGrey = line.kind === 'permanent' && draw.chance(0.5);
@@ -133,7 +133,7 @@ function rinse(making: Making): Made {
 }
 
 /** How long a bowl serves that was mixed early (M5). */
-function active(making: Making): Made {
+function active(making: ItemRequest): MadeItem {
   const { draw, step } = making;
   const line = lineNamed(draw.pick(formulaLines(making).map(({ id }) => id)), making);
   const lead = step <= 2 ? draw.pick([5, 10, 15]) : draw.int(3, 22);
@@ -165,7 +165,7 @@ const WATCHED = {
 } as const;
 /** The most watchful first. */
 const WATCHES = ['everyTwoToThree', 'everyFiveToTen', 'everyTwenty', 'onceHalfWay', 'onlyAtEnd'] as const;
-function check({ draw }: Making): Made {
+function check({ draw }: ItemRequest): MadeItem {
   const product = draw.pick(['lightenerStrong', 'lightenerGentle', 'acidGloss'] as const);
   const on = draw.pick(['fineHair', 'coarseHair', 'lightened', 'foils', 'openHead'] as const);
   // Who looks more often than asked makes no mistake: that is no wrong answer to offer.
@@ -206,7 +206,7 @@ const PLANS = {
 } as const; // prettier-ignore
 
 /** Which minutes to look at: no gap longer than the product allows, from the first stroke to the rinse (R2). */
-function looks({ draw }: Making): Made {
+function looks({ draw }: ItemRequest): MadeItem {
   const product = draw.pick(['lightenerStrong', 'lightenerGentle', 'acidGloss'] as const);
   const {
     rinse: last,
@@ -244,7 +244,7 @@ function looks({ draw }: Making): Made {
 const PACES = [
   ['veryFine', 1.6], ['fine', 1.25], ['coarse', 0.8], ['lowPorosity', 0.8], ['highPorosity', 1.3], ['atScalp', 1.3], ['heat', 4 / 3], ['wet', 0.5],
 ] as const; // prettier-ignore
-function pace({ draw, step }: Making): Made {
+function pace({ draw, step }: ItemRequest): MadeItem {
   const [what, factor] = draw.pick(PACES);
   const usual = step <= 2 ? draw.pick([20, 30, 40]) : draw.pick([15, 20, 25, 30, 35, 40]);
   const value = Math.round(usual / factor);
@@ -274,7 +274,15 @@ export const timing: SkillMaker = {
   facets: () => ['rinse', 'start', 'clock', 'active', 'check', 'looks', 'pace', ...judgementFacets('timing')],
   make: (making) => {
     if (hasJudgements('timing', making.facet)) return judge('timing', making);
-    const makers: Record<string, (m: Making) => Made> = { rinse, start, clock, active, check, looks, pace };
+    const makers: Record<string, (m: ItemRequest) => MadeItem> = {
+      rinse,
+      start,
+      clock,
+      active,
+      check,
+      looks,
+      pace,
+    };
     return makers[making.facet](making);
   },
 };

@@ -4,7 +4,7 @@ import { reason } from '../../reason';
 import { chooseAmong } from '../choice';
 import { levelsOf, lightFor } from '../context';
 import { type Term, term } from '../item';
-import { type BySteps, type Making, type Made, at, type SkillMaker } from '../maker';
+import { type BySteps, type ItemRequest, type MadeItem, at, type SkillMaker } from '../maker';
 import { insist } from '../random-draw';
 import { type Subject, labOfSubject, lookOfSubject } from '../subject';
 
@@ -31,7 +31,7 @@ export const toneTerm = ({ primary, secondary }: Tone): Term =>
   secondary ? term('option.twoTones', { primary, secondary }) : term('option.tone', { tone: primary });
 
 /** Where tone shows well enough to be named: neither almost black nor almost white. */
-function levelOf({ scope, draw }: Making): number {
+function levelOf({ scope, draw }: ItemRequest): number {
   return draw.pick(levelsOf(scope, 4, 9));
 }
 
@@ -47,7 +47,13 @@ export function leansOf(given: Lab, truth: Lab): string {
   return a > 0 ? 'redder' : 'greener';
 }
 
-function named(making: Making, truth: Tone, others: readonly Tone[], apartBy: BySteps, ask: string): Made {
+function named(
+  making: ItemRequest,
+  truth: Tone,
+  others: readonly Tone[],
+  apartBy: BySteps,
+  ask: string,
+): MadeItem {
   const { draw, step, scope } = making;
   const level = levelOf(making);
   const light = lightFor(scope, step, draw.pick);
@@ -101,7 +107,7 @@ function named(making: Making, truth: Tone, others: readonly Tone[], apartBy: By
 const LETTERS = 'ABCD';
 
 /** The coolest of four: cool is less yellow and not more red. */
-function coolest(making: Making): Made {
+function coolest(making: ItemRequest): MadeItem {
   const { draw, step, scope } = making;
   const level = levelOf(making);
   const light = lightFor(scope, step, draw.pick);

@@ -4,9 +4,9 @@ import { type Shade, shadesOf } from '../../product';
 import { reason } from '../../reason';
 import { tonerLevels, underlayAt } from '../../rules';
 import { lineNamed, lightFor, houseFact } from '../context';
-import { type Laid, layOut } from '../dosed-choice';
+import { type DoseResult, dosedChoice } from '../dosed-choice';
 import { term } from '../item';
-import type { Making, Made } from '../maker';
+import type { ItemRequest, MadeItem } from '../maker';
 import { insist } from '../random-draw';
 import { type Subject, labOfSubject, strandOfSubject, lookOfSubject } from '../subject';
 import {
@@ -42,7 +42,7 @@ interface Tried {
  * A toner laid on the strand: which shade of the line, and how much of the bowl is it and how much clear. The hair model
  * makes every one of them; right is the finish that was asked for, at the level the hair is, with the least shade (F4, F5).
  */
-export function tonerLaid({ draw, step, rules, scope }: Making, level: number): Made {
+export function tonerLaid({ draw, step, rules, scope }: ItemRequest, level: number): MadeItem {
   const lineId: TonerLine = draw.pick(Object.keys(TONER_LINES) as TonerLine[]);
   const line = lineNamed(lineId);
   const wish: ToneFamily = draw.pick(WISHES);
@@ -67,14 +67,14 @@ export function tonerLaid({ draw, step, rules, scope }: Making, level: number): 
   const shades = shadesOf(line).filter(({ level: depth }) => depth !== null && Math.abs(depth - level) <= 1);
   const tried = new Map(shades.map((shade) => [shade, DOSE_NAMES.map((dose) => tryOf(shade, dose))]));
   const leastOf = (shade: Shade) => tried.get(shade)!.find(fits);
-  const found = shades.flatMap((shade) => leastOf(shade) ?? []);
+  const trieds = shades.flatMap((shade) => leastOf(shade) ?? []);
   // Pale hair takes little: what is left undiluted there by habit is the mistake to meet.
   insist(
     level >= THINNED_FROM || draw.chance(STRONG_SHARE),
     'deeper hair takes all of it, and is asked for now and then',
   );
   const isThinned = level >= THINNED_FROM && draw.chance(THINNED_SHARE);
-  const right = draw.pick(found.filter(({ dose }) => !isThinned || dose !== 'whole'));
+  const right = draw.pick(trieds.filter(({ dose }) => !isThinned || dose !== 'whole'));
   insist(tried.get(right.shade)!.filter(fits).length === 1, 'it comes out as wished in another dose, too');
   // What comes out as wished in any dose would be right for whoever asks no more of it.
   const wrong = shades.filter((shade) => !leastOf(shade));
@@ -87,7 +87,7 @@ export function tonerLaid({ draw, step, rules, scope }: Making, level: number): 
   insist(others.length >= THINGS - 1, 'too few other shades');
   const things = draw.shuffled([right.shade, ...others.slice(0, THINGS - 1)]);
 
-  const judge = (shade: Shade, dose: Dose): Laid => {
+  const judge = (shade: Shade, dose: Dose): DoseResult => {
     const one = tried.get(shade)!.find((other) => other.dose === dose)!;
     const { subject, deltaE, reading } = one;
     if (shade === right.shade && dose === right.dose) return { score: 1, why: null, subject };
@@ -102,7 +102,7 @@ export function tonerLaid({ draw, step, rules, scope }: Making, level: number): 
       right: right.shade.label,
       rightDose: right.dose,
     };
-    const is = (score: number, code: string, rule: string): Laid => ({
+    const is = (score: number, code: string, rule: string): DoseResult => ({
       score,
       why: reason(`drill.lay.${code}`, rule, params),
       subject,
@@ -124,7 +124,12 @@ export function tonerLaid({ draw, step, rules, scope }: Making, level: number): 
     lineId: line.id,
     pictures: [{ look: lookOfSubject(subject, { light, seed: draw.seed(), shine: 0.5 }), caption: null }],
     light,
-    ...layOut(things, DOSE_NAMES, (shade, dose) => term('option.laid', { label: shade.label, dose }), judge),
+    ...dosedChoice(
+      things,
+      DOSE_NAMES,
+      (shade, dose) => term('option.laid', { label: shade.label, dose }),
+      judge,
+    ),
     hands: {
       kind: 'lay',
       things: things.map(({ label }) => term('option.label', { label })),

@@ -16,8 +16,8 @@ export const MOST_SHIFT = 0.24;
 const NEAR = 8;
 
 /** A finish on the other side of neutral is not near, however little it differs. */
-const areOpposite = (one: ToneFamily, other: ToneFamily) =>
-  [one, other]
+const areOpposite = (family: ToneFamily, other: ToneFamily) =>
+  [family, other]
     .map((tone) => TONES[tone].temperature)
     .sort()
     .join() === 'cool,warm';

@@ -7,7 +7,7 @@ import { chooseAmong } from '../choice';
 import { levelsOf, lineNamed, lightFor, houseFact } from '../context';
 import { term } from '../item';
 import { judgementFacets, hasJudgements, judge } from '../judgement';
-import { type BySteps, type SkillMaker, type Making, at } from '../maker';
+import { type BySteps, type SkillMaker, type ItemRequest, at } from '../maker';
 import { insist } from '../random-draw';
 import { type Subject, strandOfSubject, labOfSubject, lookOfSubject } from '../subject';
 import { tonerLaid } from './toner-dose';
@@ -40,7 +40,7 @@ export const toner: SkillMaker = {
     ...(levelsOf(scope, LAID.from, LAID.to).length > 0 ? ['laid'] : []),
     ...judgementFacets('toner'),
   ],
-  make: (making: Making) => {
+  make: (making: ItemRequest) => {
     const { draw, step, facet, rules, scope } = making;
     if (hasJudgements('toner', facet)) return judge('toner', making);
     if (facet === 'laid') return tonerLaid(making, draw.pick(levelsOf(scope, LAID.from, LAID.to)));
@@ -64,9 +64,9 @@ export const toner: SkillMaker = {
     insist(Math.abs(readingOf(right).level - level) <= MOST_SHIFT, 'it changes the level');
     const apart = others.filter(({ deltaE }) => deltaE >= right.deltaE + at(NEARER_BY, step));
     const wrong = mistakesAmong(apart, level, wish, draw);
-    const slipOf = (one: Tried) => {
-      const { shade } = one;
-      const leaves = readingOf(one);
+    const slipOf = (tried: Tried) => {
+      const { shade } = tried;
+      const leaves = readingOf(tried);
       const params = {
         label: shade.label,
         hair: level,
@@ -75,7 +75,7 @@ export const toner: SkillMaker = {
         tone: leaves.tone,
         wish,
       };
-      const near = comesNear(one.deltaE, leaves, level, wish);
+      const near = comesNear(tried.deltaE, leaves, level, wish);
       const kind =
         shade.level === level && shade.tone.primary === wish
           ? 'namedLikeIt'
@@ -94,17 +94,17 @@ export const toner: SkillMaker = {
       };
     };
     let nears = 0;
-    const offered = wrong.flatMap((one) => {
-      const { near, why } = slipOf(one);
+    const offered = wrong.flatMap((tried) => {
+      const { near, why } = slipOf(tried);
       // One that is near is enough to think about.
       if (near && ++nears > 1) return [];
       return [
         {
-          value: one.shade,
-          words: term('option.label', { label: one.shade.label }),
+          value: tried.shade,
+          words: term('option.label', { label: tried.shade.label }),
           slip: why,
           near: near ? 0.5 : undefined,
-          subject: one.subject,
+          subject: tried.subject,
         },
       ];
     });

@@ -4,7 +4,7 @@ import { type Underlay, underlayAt, UNDERLAY_TABLE } from '../../rules';
 import { chooseAmong } from '../choice';
 import { levelsOf, lightFor, houseFact } from '../context';
 import { term } from '../item';
-import { type Making, at, type SkillMaker } from '../maker';
+import { type ItemRequest, at, type SkillMaker } from '../maker';
 import { insist } from '../random-draw';
 import { type Subject, keepsLevel, lookOfSubject, apartByLevel, labOfSubject } from '../subject';
 
@@ -16,7 +16,7 @@ const TELLTALE: Underlay = 'redBrownHardlySeen';
 
 /** Rows of the school's table with other names, nearest first or far apart by step. */
 export function otherUnderlays(
-  { rules, step, draw }: Pick<Making, 'rules' | 'step' | 'draw'>,
+  { rules, step, draw }: Pick<ItemRequest, 'rules' | 'step' | 'draw'>,
   level: number,
 ) {
   const right = underlayAt(level, rules);

@@ -6,7 +6,7 @@ import type { Shade } from '../../product';
 import { reason } from '../../reason';
 import { lightFor, levelsOf } from '../context';
 import { term } from '../item';
-import { type BySteps, type Making, at, type Made, type SkillMaker } from '../maker';
+import { type BySteps, type ItemRequest, at, type MadeItem, type SkillMaker } from '../maker';
 import { insist } from '../random-draw';
 import { strandOfSubject, keptStrand } from '../subject';
 
@@ -23,7 +23,7 @@ const LEAST_DELTA_E = 5;
 const percentage = (share: number) => Math.round(share * 100) / 100;
 
 /** The lock in a light of the scope, and how far its neighbouring zones are apart; a boundary has to be seen. */
-function zoned({ draw, step, scope }: Making, stretches: StretchOfHair[]) {
+function zoned({ draw, step, scope }: ItemRequest, stretches: StretchOfHair[]) {
   const light = lightFor(scope, step, draw.pick);
   const labs = stretches.map(({ strand }) => labOfStrand(strand, light));
   const deltaE = Math.min(...labs.slice(1).map((lab, i) => differenceOf(lab, labs[i])));
@@ -33,7 +33,7 @@ function zoned({ draw, step, scope }: Making, stretches: StretchOfHair[]) {
 }
 
 /** Two levels of the scope, at least as far apart as the step asks: in the dark steps one level is hardly seen. */
-function levelPair({ draw, step, scope }: Making): [number, number] {
+function levelPair({ draw, step, scope }: ItemRequest): [number, number] {
   const apart = Math.min(at(LEVELS_APART, step) + draw.pick([0, 0, 0.5, 1]), scope.maxLevel - scope.minLevel);
   const low = draw.pick(levelsOf(scope).filter((level) => level + apart <= scope.maxLevel));
   return draw.chance(0.5) ? [low, low + apart] : [low + apart, low];
@@ -42,7 +42,7 @@ const coloured = (level: number): Strand =>
   strandOfSubject({ kind: 'toned', level, tone: { primary: 'neutral' }, white: 0 });
 
 /** Natural growth, and the colour that is growing out below it. */
-function regrowth(making: Making): Made {
+function regrowth(making: ItemRequest): MadeItem {
   const { draw } = making;
   const [grown, colour] = levelPair(making);
   const where = percentage(draw.int(12, 55) / 100);
@@ -64,7 +64,7 @@ function regrowth(making: Making): Made {
 }
 
 /** A band that was coloured twice: colour on colour is darker (A1). */
-function band(making: Making): Made {
+function band(making: ItemRequest): MadeItem {
   const { draw } = making;
   const [inBand, rest] = levelPair(making).sort((a, b) => a - b);
   const from = percentage(draw.int(15, 50) / 100);
@@ -87,7 +87,7 @@ function band(making: Making): Made {
 }
 
 /** The same colour put on root to tip at once; the porous ends took more of it (F11). */
-function porous(making: Making): Made {
+function porous(making: ItemRequest): MadeItem {
   const { draw, step, scope } = making;
   const natural = draw.pick(levelsOf(scope, 6, 9));
   const shade: Shade = {

@@ -36,7 +36,7 @@ function onlyRight(item: Item, passes: (option: Term, index: number) => boolean)
 function judgement(item: Item): void {
   const { form, ask: asked, facts: said } = item.question;
   const id = asked.code.split('.')[1];
-  const known = JUDGEMENTS.find((one) => one.id === id);
+  const known = JUDGEMENTS.find((judgement) => judgement.id === id);
   hold(known !== undefined && form.kind === 'choice', 'no such judgement', item);
   hold(form.options.length === known.options.length, 'an option is missing', item);
   const school = said
@@ -352,7 +352,7 @@ const ratio = (item: Item) => {
       const { solution } = item;
       hold(solution.kind === 'amounts', 'nothing to weigh', item);
       return hold(
-        [colour, grams, (colour + grams) * r].every((one, i) => near(one, solution.grams[i])),
+        [colour, grams, (colour + grams) * r].every((value, i) => near(value, solution.grams[i])),
         'another bowl',
         item,
       );
@@ -397,7 +397,7 @@ function needsOf(item: Item) {
     code === 'fact.zoneNeeds' ? [params as { zone: string; minutes: number }] : [],
   );
   const longest = Math.max(...needs.map(({ minutes }) => minutes));
-  const startOf = (zone: string) => longest - needs.find((one) => one.zone === zone)!.minutes;
+  const startOf = (zone: string) => longest - needs.find((need) => need.zone === zone)!.minutes;
   const head = item.question.facts[0].code.split('.').at(-1)!;
   const inOrder = [...needs].sort((a, b) => startOf(a.zone) - startOf(b.zone)).map(({ zone }) => zone);
   hold(inOrder.join() === WORKED[head].join(), 'not the order of this head', item);
@@ -414,7 +414,7 @@ const timing = (item: Item, { rules }: DrillContext) => {
       const { solution } = item;
       hold(solution.kind === 'clock' && solution.rinse === longest, 'another rinse', item);
       return hold(
-        ['mids', 'ends', 'root'].every((one, i) => startOf(one) === solution.starts[i]),
+        ['mids', 'ends', 'root'].every((name, i) => startOf(name) === solution.starts[i]),
         'another start',
         item,
       );

@@ -3,7 +3,7 @@ import { amountFor } from '../../case';
 import { type Line, hasDeveloper, hasShades, weighingToleranceGrams, readLabel } from '../../product';
 import { reason } from '../../reason';
 import { lossAt, PRICES } from '../../rules';
-import { type JudgeContext, isLeftoverStep } from '../context';
+import { type MarkingContext, isLeftoverStep } from '../context';
 import { type Finding, finding } from '../finding';
 
 interface UsedBowl {
@@ -11,15 +11,15 @@ interface UsedBowl {
   line: Line;
 }
 
-const usedBowls = ({ plan, lineOf }: JudgeContext): UsedBowl[] =>
-  plan.bowls.flatMap((bowl) => {
+const usedBowls = ({ card, lineOf }: MarkingContext): UsedBowl[] =>
+  card.bowls.flatMap((bowl) => {
     const line = bowl.lineId ? lineOf(bowl.lineId) : undefined;
-    return line && plan.steps.some((step) => step.bowl === bowl.name) ? [{ bowl, line }] : [];
+    return line && card.steps.some((application) => application.bowl === bowl.name) ? [{ bowl, line }] : [];
   });
 
 /** Bowls that hold nothing but a leftover with water in it: the water is no part of the ratio. */
-const isThinned = ({ parts }: JudgeContext, bowl: Bowl) => {
-  const users = parts.filter(({ steps }) => steps.some((seen) => seen.bowl === bowl));
+const isThinned = ({ parts }: MarkingContext, bowl: Bowl) => {
+  const users = parts.filter(({ steps }) => steps.some((worked) => worked.bowl === bowl));
   return users.length > 0 && users.every(({ leftover }) => leftover?.way === 'diluteLeftover');
 };
 const withoutWater = (bowl: Bowl): Bowl => ({
@@ -27,15 +27,17 @@ const withoutWater = (bowl: Bowl): Bowl => ({
   developer: bowl.developer.filter(({ vol }) => vol > 0),
 });
 
-const isHighLift = ({ parts }: JudgeContext, bowl: Bowl) =>
+const isHighLift = ({ parts }: MarkingContext, bowl: Bowl) =>
   parts.some(({ steps }) =>
-    steps.some((seen) => seen.bowl === bowl && seen.shades.some(({ shade }) => shade.series === 'highLift')),
+    steps.some(
+      (worked) => worked.bowl === bowl && worked.shades.some(({ shade }) => shade.series === 'highLift'),
+    ),
   );
 
-export function markRatio(context: JudgeContext): Finding[] {
+export function markRatio(context: MarkingContext): Finding[] {
   const used = usedBowls(context);
   if (used.length === 0)
-    return context.solution.best.bowls.length > 0
+    return context.modelAnswer.card.bowls.length > 0
       ? [finding(null, 1, reason('mark.ratio.open', undefined))]
       : [];
   return used.flatMap(({ bowl, line }): Finding[] => {
@@ -71,18 +73,19 @@ const isTwin = (a: Bowl, b: Bowl) =>
     JSON.stringify([b.shades, b.productGrams, b.developer]);
 
 /** Faults of the shelf work: bowls nobody uses, labels nobody can read. */
-function besides({ plan, lineOf }: JudgeContext): Finding[] {
+function besides({ card, lineOf }: MarkingContext): Finding[] {
   const zonesOf = ({ name }: Bowl) =>
-    JSON.stringify(plan.steps.flatMap((step) => (step.bowl === name ? step.zones : [])));
-  return plan.bowls.flatMap((bowl, i): Finding[] => {
+    JSON.stringify(card.steps.flatMap((application) => (application.bowl === name ? application.zones : [])));
+  return card.bowls.flatMap((bowl, i): Finding[] => {
     const line = bowl.lineId ? lineOf(bowl.lineId) : undefined;
     if (!line || bowlGrams(bowl) <= 0) return [];
     const found: Finding[] = [];
     const params = { bowl: bowl.name };
     const add = (loss: number, code: string, more = {}) =>
       found.push(finding(null, loss, reason(`mark.amount.${code}`, 'M5', { ...params, ...more })));
-    if (!plan.steps.some((step) => step.bowl === bowl.name)) add(PRICES.amount.bowlUnused, 'unused');
-    const twin = plan.bowls.slice(0, i).find((one) => isTwin(one, bowl) && zonesOf(one) === zonesOf(bowl));
+    if (!card.steps.some((application) => application.bowl === bowl.name))
+      add(PRICES.amount.bowlUnused, 'unused');
+    const twin = card.bowls.slice(0, i).find((one) => isTwin(one, bowl) && zonesOf(one) === zonesOf(bowl));
     if (twin) add(PRICES.amount.bowlTwice, 'twice', { other: twin.name });
     const unread = hasShades(line.kind) && bowl.shades.find(({ label }) => !readLabel(line, label).ok);
     if (unread) add(PRICES.amount.labelUnread, 'unread', { label: unread.label, line: line.name });
@@ -90,18 +93,18 @@ function besides({ plan, lineOf }: JudgeContext): Finding[] {
   });
 }
 
-export function markAmount(context: JudgeContext): Finding[] {
+export function markAmount(context: MarkingContext): Finding[] {
   const used = usedBowls(context);
   if (used.length === 0)
-    return context.solution.best.bowls.length > 0
+    return context.modelAnswer.card.bowls.length > 0
       ? [finding(null, 1, reason('mark.amount.open', undefined))]
       : [];
   const weighed = used.map(({ bowl }) => {
-    const all = context.plan.steps.filter((step) => step.bowl === bowl.name);
+    const all = context.card.steps.filter((application) => application.bowl === bowl.name);
     // What is emulsified through the ends is left over from what the bowl was mixed for.
-    const own = all.filter((step) => !isLeftoverStep(context, step));
+    const own = all.filter((application) => !isLeftoverStep(context, application));
     const steps = own.length > 0 ? own : all;
-    const zones = [...new Set(steps.flatMap((step) => step.zones))];
+    const zones = [...new Set(steps.flatMap((application) => application.zones))];
     const guide = amountFor(context.clientCase.head, zones, Math.max(...steps.map(({ share }) => share)));
     const [min, max] = [Math.round(guide.minGrams), Math.round(guide.maxGrams)];
     const given = Math.round(bowlGrams(bowl) * 10) / 10;

@@ -1,9 +1,9 @@
 import type { Aftercare } from '../../card';
-import { pastOf } from '../../case';
+import { uppermostHistory } from '../../case';
 import { NEEDED_QUESTIONS } from '../../method';
 import { reason } from '../../reason';
 import { PRICES, GROWTH } from '../../rules';
-import type { JudgeContext } from '../context';
+import type { MarkingContext } from '../context';
 import { type Finding, finding } from '../finding';
 
 const { safety: price } = PRICES;
@@ -15,7 +15,7 @@ const QUESTION_PRICE: Partial<Record<string, number>> = {
 const TEST_PRICE: Partial<Record<string, number>> = { patch: price.patch, porosity: price.smaller };
 
 /** Which finding of consultation would have shown why a service stops, by the code of the stop. */
-const FOUND_BY: Record<string, (plan: JudgeContext['plan']) => boolean> = {
+const FOUND_BY: Record<string, (card: MarkingContext['card']) => boolean> = {
   'stop.reaction': ({ asked, tests }) => asked.includes('reactions') || tests.includes('patch'),
   'stop.scalp': ({ asked }) => asked.includes('scalp'),
   'stop.metallicSalts': ({ asked, tests }) =>
@@ -23,36 +23,36 @@ const FOUND_BY: Record<string, (plan: JudgeContext['plan']) => boolean> = {
   'stop.hairGivesWay': ({ tests }) => tests.includes('elasticity'),
 };
 
-export function markSafety({ plan, solution, clientCase }: JudgeContext): Finding[] {
-  const { best, stops, visits } = solution;
+export function markSafety({ card, modelAnswer, clientCase }: MarkingContext): Finding[] {
+  const { card: best, stops, visits } = modelAnswer;
   const is = (loss: number, code: string, rule: string, params = {}) =>
     finding(null, loss, reason(`mark.safety.${code}`, rule, params));
   const found: Finding[] = [];
   for (const question of NEEDED_QUESTIONS)
-    if (!plan.asked.includes(question))
+    if (!card.asked.includes(question))
       found.push(is(QUESTION_PRICE[question] ?? price.question, 'notAsked', 'C3', { question }));
   for (const test of best.tests) {
-    const worked = clientCase.head.zones.some((zone) => pastOf(zone).kind !== 'untouched');
+    const worked = clientCase.head.zones.some((zone) => uppermostHistory(zone).kind !== 'untouched');
     const dear = TEST_PRICE[test] ?? (test === 'elasticity' && !worked ? price.smaller : price.test);
-    if (!plan.tests.includes(test)) found.push(is(dear, 'notTested', 'C3', { test }));
+    if (!card.tests.includes(test)) found.push(is(dear, 'notTested', 'C3', { test }));
   }
   for (const item of best.station ?? [])
-    if (!plan.station?.includes(item))
+    if (!card.station?.includes(item))
       found.push(finding(null, price.smaller, reason('mark.safety.notReady', undefined, { item })));
-  if (plan.decision === null) found.push(is(price.decision, 'undecided', 'C3'));
-  else if (plan.decision !== best.decision)
+  if (card.decision === null) found.push(is(price.decision, 'undecided', 'C3'));
+  else if (card.decision !== best.decision)
     found.push(
-      is(price.decision, plan.decision === 'decline' ? 'needlessDecline' : 'shouldDecline', 'C3', {
+      is(price.decision, card.decision === 'decline' ? 'needlessDecline' : 'shouldDecline', 'C3', {
         stop: stops[0]?.code ?? '',
       }),
     );
   else {
     found.push(is(0, best.decision === 'decline' ? 'declined' : 'goesOn', 'C3'));
-    if (stops.length > 0 && !stops.some(({ code }) => FOUND_BY[code]?.(plan) ?? true))
+    if (stops.length > 0 && !stops.some(({ code }) => FOUND_BY[code]?.(card) ?? true))
       found.push(is(price.declinedUnasked, 'declinedUnasked', 'C3', { stop: stops[0].code }));
   }
   if (best.decision !== 'decline') {
-    const [expected, given] = [visits.length, plan.visits ?? 0];
+    const [expected, given] = [visits.length, card.visits ?? 0];
     const params = { expected, given };
     if (given === expected) found.push(is(0, 'visits', 'C4', params));
     else if (given === 0) found.push(is(price.visitsOpen, 'visitsOpen', 'C4', params));
@@ -71,23 +71,23 @@ const HARMS: readonly Aftercare[] = ['violetCare', 'blueCare'];
 /** Weeks either side of the model answer's date that are still the client's rhythm. */
 const DATE_WITHIN = 2;
 
-export function markAftercare({ plan, solution }: JudgeContext): Finding[] {
-  const { best } = solution;
+export function markAftercare({ card, modelAnswer }: MarkingContext): Finding[] {
+  const { card: best } = modelAnswer;
   if (best.aftercare.length === 0 && best.nextVisitWeeks === null) return [];
-  if (plan.aftercare.length === 0 && plan.nextVisitWeeks === null)
+  if (card.aftercare.length === 0 && card.nextVisitWeeks === null)
     return [finding(null, 1, reason('mark.aftercare.open', undefined))];
   const is = (loss: number, code: string, rule: string | undefined, params = {}) =>
     finding(null, loss, reason(`mark.aftercare.${code}`, rule, params));
-  const found = best.aftercare.flatMap((care) =>
-    plan.aftercare.includes(care) ? [] : [is(PRICES.aftercare.missing, 'missing', undefined, { care })],
+  const findings = best.aftercare.flatMap((care) =>
+    card.aftercare.includes(care) ? [] : [is(PRICES.aftercare.missing, 'missing', undefined, { care })],
   );
-  for (const care of plan.aftercare)
+  for (const care of card.aftercare)
     if (HARMS.includes(care) && !best.aftercare.includes(care))
-      found.push(is(PRICES.aftercare.harms, 'besides', undefined, { care }));
-  const weeks = plan.nextVisitWeeks;
+      findings.push(is(PRICES.aftercare.harms, 'besides', undefined, { care }));
+  const weeks = card.nextVisitWeeks;
   const expected = best.nextVisitWeeks ?? GROWTH.retouchWeeks.max;
-  if (weeks === null) found.push(is(PRICES.aftercare.date, 'noDate', 'A5'));
+  if (weeks === null) findings.push(is(PRICES.aftercare.date, 'noDate', 'A5'));
   else if (Math.abs(weeks - expected) > DATE_WITHIN)
-    found.push(is(PRICES.aftercare.date, 'otherDate', 'A5', { given: weeks, expected }));
-  return found;
+    findings.push(is(PRICES.aftercare.date, 'otherDate', 'A5', { given: weeks, expected }));
+  return findings;
 }

@@ -1,20 +1,25 @@
 import { type Bowl, developerGrams, bowlVol } from '../../card';
 import { partName } from '../../case';
-import { type Terms, termsOf } from '../../method';
+import { type Directions, directionsFor } from '../../method';
 import { hasDeveloper } from '../../product';
 import { reason } from '../../reason';
 import { PRICES, lossAt, dilutionRuling, liftOf } from '../../rules';
-import { type JudgeContext, zoneReason } from '../context';
+import { type MarkingContext, placeParams } from '../context';
 import { type Finding, finding } from '../finding';
-import type { SeenPart, SeenStep } from '../worked-place';
+import type { WorkedPlace, WorkedApplication } from '../worked-place';
 
 const usesWater = ({ developer }: Bowl) => developer.some(({ vol, grams }) => vol === 0 && grams > 0);
 
-function strengthOf(part: SeenPart, seen: SeenStep, terms: Terms, { rules }: JudgeContext): Finding {
-  const { task, route } = part;
-  const at = zoneReason(task);
-  const place = partName(task.part);
-  const { bowl, line, role } = seen;
+function strengthOf(
+  part: WorkedPlace,
+  worked: WorkedApplication,
+  directions: Directions,
+  { rules }: MarkingContext,
+): Finding {
+  const { goal, technique } = part;
+  const at = placeParams(goal);
+  const place = partName(goal.part);
+  const { bowl, line, role } = worked;
   const is = (loss: number, code: string, rule: string | undefined, params = {}) =>
     finding(place, loss, reason(`mark.developer.${code}`, rule, { ...at, line: line.name, ...params }), role);
   if (!hasDeveloper(line.kind))
@@ -23,16 +28,16 @@ function strengthOf(part: SeenPart, seen: SeenStep, terms: Terms, { rules }: Jud
   if (vol === null) return is(1, 'open', undefined);
   if (part.leftover) return is(0, 'leftover', 'A1', { way: part.leftover.way });
   const given = Math.round(vol * 10) / 10;
-  const extra = seen.shades.some(({ shade }) => shade.series === 'extraNatural')
-    ? terms.volsWithExtraNatural
+  const extra = worked.shades.some(({ shade }) => shade.series === 'extraNatural')
+    ? directions.volsWithExtraNatural
     : [];
-  const accepted = [...terms.vols, ...extra];
+  const accepted = [...directions.vols, ...extra];
   const nearest = accepted.reduce(
-    (best, one) => (Math.abs(one - given) < Math.abs(best - given) ? one : best),
+    (best, value) => (Math.abs(value - given) < Math.abs(best - given) ? value : best),
     accepted[0] ?? 0,
   );
   const expected = accepted[0] ?? 0;
-  const params = { expected, given, levels: task.target.level - task.present };
+  const params = { expected, given, levels: goal.target.level - goal.present };
   // The liquid of a remover is its own and no water.
   if (usesWater(bowl) && line.kind !== 'remover') {
     const ruling = dilutionRuling(line, rules);
@@ -53,45 +58,45 @@ function strengthOf(part: SeenPart, seen: SeenStep, terms: Terms, { rules }: Jud
     return is(loss, given > most ? 'lightenerStrong' : 'lightenerVol', 'D4', {
       ...params,
       most,
-      place: task.place,
+      place: goal.scalpContact,
     });
   }
   if (given < nearest)
-    return task.greyShare > 0 && task.target.level <= task.present
+    return goal.greyShare > 0 && goal.target.level <= goal.present
       ? is(loss, 'tooWeakForGrey', 'F8', params)
       : is(loss, 'tooWeak', 'D2', { ...params, lifts: liftOf(given, line).typical });
-  const liftsAgain = route === 'deposit' && task.history.kind === 'lightened';
+  const liftsAgain = technique === 'deposit' && goal.history.kind === 'lightened';
   return is(loss, liftsAgain ? 'liftOnLift' : 'tooStrong', 'D7', params);
 }
 
 /** What the line of a step says for a layer; null where the line cannot do it. */
-export function termsSeen(
-  { task, route }: SeenPart,
-  layer: SeenPart['layers'][number]['layer'],
-  seen: SeenStep,
-  context: JudgeContext,
+export function directionsOfApplication(
+  { goal, technique }: WorkedPlace,
+  required: WorkedPlace['requiredMixes'][number]['mix'],
+  worked: WorkedApplication,
+  context: MarkingContext,
   startsFirst = false,
-): Terms | null {
-  return termsOf(task, route, layer, seen.line, context.rules, startsFirst);
+): Directions | null {
+  return directionsFor(goal, technique, required, worked.line, context.rules, startsFirst);
 }
 
-export function markDeveloper(context: JudgeContext): Finding[] {
+export function markDeveloper(context: MarkingContext): Finding[] {
   return context.parts.flatMap((part): Finding[] => {
-    const at = zoneReason(part.task);
-    const place = partName(part.task.part);
+    const at = placeParams(part.goal);
+    const place = partName(part.goal.part);
     const open = () => finding(place, 1, reason('mark.developer.open', undefined, at));
-    if (part.layers.length === 0 && !part.ruling.allowed) return [open()];
-    return part.layers.map(({ layer, seen }) => {
-      if (!seen) return { ...open(), role: layer.role };
-      const terms = termsSeen(part, layer, seen, context);
-      if (!terms)
+    if (part.requiredMixes.length === 0 && !part.ruling.allowed) return [open()];
+    return part.requiredMixes.map(({ mix, worked }) => {
+      if (!worked) return { ...open(), role: mix.role };
+      const directions = directionsOfApplication(part, mix, worked, context);
+      if (!directions)
         return finding(
           place,
           PRICES.developer.cannot,
-          reason('mark.developer.lineCannot', 'D2', { ...at, line: seen.line.name }),
-          layer.role,
+          reason('mark.developer.lineCannot', 'D2', { ...at, line: worked.line.name }),
+          mix.role,
         );
-      return strengthOf(part, seen, terms, context);
+      return strengthOf(part, worked, directions, context);
     });
   });
 }

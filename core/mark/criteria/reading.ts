@@ -2,12 +2,12 @@ import { NO_READING } from '../../card';
 import { presentLevel, placementOn } from '../../case';
 import { reason } from '../../reason';
 import { lossAt, PRICES, type Counter, underlayDistance, countersOf } from '../../rules';
-import type { JudgeContext } from '../context';
+import type { MarkingContext } from '../context';
 import { type Finding, finding } from '../finding';
 
-export function markReading({ clientCase, plan }: JudgeContext): Finding[] {
+export function markReading({ clientCase, card }: MarkingContext): Finding[] {
   return clientCase.head.zones.flatMap((zone): Finding[] => {
-    const read = plan.readings[zone.zone] ?? NO_READING;
+    const read = card.readings[zone.zone] ?? NO_READING;
     const expected = presentLevel(zone);
     const at = { zone: zone.zone };
     const found: Finding[] = [];
@@ -44,12 +44,12 @@ export function markReading({ clientCase, plan }: JudgeContext): Finding[] {
 const VIOLETS: readonly string[] = ['violet', 'softViolet', 'traceViolet'] satisfies Counter[];
 const otherDose = (given: string, expected: string) => VIOLETS.includes(given) && VIOLETS.includes(expected);
 
-export function markPrediction({ clientCase, plan, solution, rules }: JudgeContext): Finding[] {
+export function markPrediction({ clientCase, card, modelAnswer, rules }: MarkingContext): Finding[] {
   return clientCase.head.zones.flatMap(({ zone }): Finding[] => {
-    const expected = solution.best.readings[zone];
+    const expected = modelAnswer.card.readings[zone];
     if (!expected?.underlay || !expected.counter) return [];
-    const { underlay, counter } = plan.readings[zone] ?? NO_READING;
-    const target = solution.visit.wish[zone] ?? placementOn(solution.visit, zone)?.target;
+    const { underlay, counter } = card.readings[zone] ?? NO_READING;
+    const target = modelAnswer.clientCase.wish[zone] ?? placementOn(modelAnswer.clientCase, zone)?.target;
     const params = { zone, expected: expected.underlay, given: underlay ?? '', level: target?.level ?? 0 };
     const rows = underlay ? underlayDistance(underlay, params.level, rules) : Infinity;
     const warmth =

@@ -1,68 +1,70 @@
 import { partName } from '../../case';
 import { toneVector, TONES } from '../../colour';
 import { levelOfPigmented } from '../../hair';
-import { type Layer, type ShadeNeed, fitOfNeed, FIT_TOLERANCE } from '../../method';
+import { type RequiredMix, type ShadeRequest, matchOfRequest, MATCH_TOLERANCE } from '../../method';
 import { mixLevel, type ShadePart, mixTone, naturalShare } from '../../product';
 import { reason } from '../../reason';
 import { lossAt, PRICES } from '../../rules';
-import { type JudgeContext, partOf, zoneReason } from '../context';
+import { type MarkingContext, partOf, placeParams } from '../context';
 import { type Finding, finding } from '../finding';
-import { type SeenPart, type SeenStep, seePart } from '../worked-place';
+import { type WorkedPlace, type WorkedApplication, workedPlace } from '../worked-place';
 
 type Params = NonNullable<Parameters<typeof reason>[2]>;
 
-export interface ColourLayer {
-  part: SeenPart;
-  layer: Layer;
-  seen: SeenStep | null;
+export interface ColourMix {
+  place: WorkedPlace;
+  mix: RequiredMix;
+  worked: WorkedApplication | null;
 }
 
 /** Colour layers of every part: what has shades to be chosen. A part left alone without need has none. */
-export const colourLayers = (parts: readonly SeenPart[]): ColourLayer[] =>
-  parts.flatMap((part): ColourLayer[] => {
-    const found = part.layers.filter(({ layer }) => layer.role === 'colour');
-    if (found.length === 0 && !part.ruling.allowed) return [{ part, layer: NOTHING, seen: null }];
-    return found.map(({ layer, seen }) => ({ part, layer, seen }));
+export const colourMixes = (parts: readonly WorkedPlace[]): ColourMix[] =>
+  parts.flatMap((part): ColourMix[] => {
+    const found = part.requiredMixes.filter(({ mix }) => mix.role === 'colour');
+    if (found.length === 0 && !part.ruling.allowed) return [{ place: part, mix: NOTHING, worked: null }];
+    return found.map(({ mix, worked }) => ({ place: part, mix, worked }));
   });
 /** Stands for the colour of a part on which nothing was done though something had to be. */
-const NOTHING: Layer = { role: 'colour', products: [], need: null, aim: null, refresh: false };
+const NOTHING: RequiredMix = { role: 'colour', products: [], shadeRequest: null, aim: null, refresh: false };
 
 /** A toner this much lighter than the hair under it cannot cover it (U4). */
 const LIGHTER_THAN_HAIR = 0.5;
 
 /** Level of the hair at the moment a step is put on, lightened before or not. */
-const levelUnder = ({ played }: JudgeContext, { task }: SeenPart, { step }: SeenStep) =>
-  levelOfPigmented(played.momentOf(partOf(played, task.part), Math.max(0, step.start - 1)).strand);
+const levelUnder = ({ played }: MarkingContext, { goal }: WorkedPlace, { application }: WorkedApplication) =>
+  levelOfPigmented(played.momentOf(partOf(played, goal.part), Math.max(0, application.start - 1)).strand);
 
-export function depthOf(context: JudgeContext, { part, layer, seen }: ColourLayer): Finding | null {
-  const at = zoneReason(part.task);
+export function depthFinding(context: MarkingContext, { place, mix, worked }: ColourMix): Finding | null {
+  const at = placeParams(place.goal);
   const is = (loss: number, code: string, rule?: string, params = {}) =>
     finding(
-      partName(part.task.part),
+      partName(place.goal.part),
       loss,
       reason(`mark.depth.${code}`, rule, { ...at, ...params }),
       'colour',
     );
-  if (!seen || seen.shades.length === 0) return is(1, 'open');
+  if (!worked || worked.shades.length === 0) return is(1, 'open');
   // What is left of the regrowth's bowl has been marked there.
-  if (!layer.need || part.leftover?.same) return null;
-  const { need } = layer;
-  const level = mixLevel(seen.shades);
+  if (!mix.shadeRequest || place.leftover?.same) return null;
+  const { shadeRequest } = mix;
+  const level = mixLevel(worked.shades);
   const expected =
-    need.levels.min === need.levels.max ? need.levels.min : (need.levels.min + need.levels.max) / 2;
-  if (need.highLift) {
-    const lifts = fitOfNeed(seen.shades, need).levelGap === 0;
+    shadeRequest.levels.min === shadeRequest.levels.max
+      ? shadeRequest.levels.min
+      : (shadeRequest.levels.min + shadeRequest.levels.max) / 2;
+  if (shadeRequest.highLift) {
+    const lifts = matchOfRequest(worked.shades, shadeRequest).levelGap === 0;
     return is(lifts ? 0 : 1, lifts ? 'highLift' : 'notHighLift', 'D2');
   }
-  if (need.clear) return level === null ? is(0, 'clear', 'A7') : is(1, 'notClear', 'A7');
+  if (shadeRequest.clear) return level === null ? is(0, 'clear', 'A7') : is(1, 'notClear', 'A7');
   if (level === null) return is(1, 'noColour', 'F10', { expected });
   const params = { expected, given: Math.round(level * 100) / 100 };
-  const { levelGap } = fitOfNeed(seen.shades, need);
+  const { levelGap } = matchOfRequest(worked.shades, shadeRequest);
   const loss = lossAt(PRICES.depth, levelGap);
   if (loss === 0) return is(0, 'right', 'F2', params);
-  const tones = seen.line.kind === 'demi' || seen.line.kind === 'acidGloss';
+  const tones = worked.line.kind === 'demi' || worked.line.kind === 'acidGloss';
   if (tones) {
-    const hair = Math.round(levelUnder(context, part, seen) * 10) / 10;
+    const hair = Math.round(levelUnder(context, place, worked) * 10) / 10;
     if (level > hair + LIGHTER_THAN_HAIR) return is(loss, 'lighterThanHair', 'U4', { ...params, hair });
   }
   return is(loss, level > expected ? 'tooLight' : 'tooDark', 'F2', params);
@@ -77,7 +79,7 @@ const NO_TONE = 0.05;
 const OWN_TONE = 0.35;
 
 /** What is wrong with the tone of a mix, and what it costs. */
-function toneFault(shades: readonly ShadePart[], need: ShadeNeed, excused: number): [string, number] {
+function toneFault(shades: readonly ShadePart[], need: ShadeRequest, excused: number): [string, number] {
   const shown = mixTone(shades);
   const wanted = toneVector(need.tone);
   const { tone } = PRICES;
@@ -95,32 +97,32 @@ function toneFault(shades: readonly ShadePart[], need: ShadeNeed, excused: numbe
   ];
 }
 
-export function toneOf(_context: JudgeContext, { part, layer, seen }: ColourLayer): Finding | null {
-  const at = zoneReason(part.task);
+export function toneFinding(_context: MarkingContext, { place, mix, worked }: ColourMix): Finding | null {
+  const at = placeParams(place.goal);
   const is = (loss: number, code: string, rule?: string, params = {}) =>
     finding(
-      partName(part.task.part),
+      partName(place.goal.part),
       loss,
       reason(`mark.tone.${code}`, rule, { ...at, ...params }),
       'colour',
     );
-  if (!seen || seen.shades.length === 0) return is(1, 'open');
-  const { vivid } = part.task.target;
+  if (!worked || worked.shades.length === 0) return is(1, 'open');
+  const { vivid } = place.goal.target;
   if (vivid) {
-    const all = seen.shades.reduce((sum, { parts }) => sum + parts, 0);
+    const all = worked.shades.reduce((sum, { parts }) => sum + parts, 0);
     const right =
-      seen.shades.reduce((sum, { shade, parts }) => sum + (shade.dye === vivid ? parts : 0), 0) / all;
+      worked.shades.reduce((sum, { shade, parts }) => sum + (shade.dye === vivid ? parts : 0), 0) / all;
     return is(right > 0.95 ? 0 : 1 - right, right > 0.95 ? 'vivid' : 'otherVivid', 'T1', { vivid });
   }
   // What is clear has no tone; what is not has been marked as depth.
-  if (!layer.need || layer.need.clear || part.leftover?.same) return null;
-  const { toneGap, excusedShare } = fitOfNeed(seen.shades, layer.need);
-  const params = { expected: layer.need.tone.primary, gap: Math.round(toneGap * 100) / 100 };
-  if (toneGap <= FIT_TOLERANCE.tone + 1e-9) return is(0, 'right', 'F5', params);
-  const [code, loss] = toneFault(seen.shades, layer.need, excusedShare);
+  if (!mix.shadeRequest || mix.shadeRequest.clear || place.leftover?.same) return null;
+  const { toneGap, excusedShare } = matchOfRequest(worked.shades, mix.shadeRequest);
+  const params = { expected: mix.shadeRequest.tone.primary, gap: Math.round(toneGap * 100) / 100 };
+  if (toneGap <= MATCH_TOLERANCE.tone + 1e-9) return is(0, 'right', 'F5', params);
+  const [code, loss] = toneFault(worked.shades, mix.shadeRequest, excusedShare);
   // More natural series than the grey asks for is paid for there.
-  const { naturalShare: share, covers } = layer.need;
-  if (code === 'thin' && covers && lossAt(PRICES.grey.over, naturalShare(seen.shades) - share.max) > 0)
+  const { naturalShare: share, covers } = mix.shadeRequest;
+  if (code === 'thin' && covers && lossAt(PRICES.grey.over, naturalShare(worked.shades) - share.max) > 0)
     return is(0, 'right', 'F5', params);
   return is(loss, code, code === 'sameSideAsWarmth' || code === 'cancelsTarget' ? 'U2' : 'F5', params);
 }
@@ -128,31 +130,31 @@ export function toneOf(_context: JudgeContext, { part, layer, seen }: ColourLaye
 /** From this fraction of white on, no natural series at all loses the whole of it. */
 const HALF_GREY = 0.5;
 
-const shareFinding = ({ task }: SeenPart, loss: number, code: string, params: Params = {}): Finding =>
+const shareFinding = ({ goal }: WorkedPlace, loss: number, code: string, params: Params = {}): Finding =>
   finding(
-    partName(task.part),
+    partName(goal.part),
     loss,
-    reason(`mark.greyShare.${code}`, 'F8', { ...zoneReason(task), ...params }),
+    reason(`mark.greyShare.${code}`, 'F8', { ...placeParams(goal), ...params }),
     'colour',
   );
 
 /** What the natural share of one colour is over the white of its part; nothing where none is asked for. */
-function shareOf({ part, layer, seen }: ColourLayer): Finding[] {
-  const need = layer.need?.naturalShare;
-  const is = (loss: number, code: string, params: Params = {}) => shareFinding(part, loss, code, params);
+function shareOf({ place, mix, worked }: ColourMix): Finding[] {
+  const need = mix.shadeRequest?.naturalShare;
+  const is = (loss: number, code: string, params: Params = {}) => shareFinding(place, loss, code, params);
   // A natural wish is natural through and through: what is not is marked as tone.
-  if (!need || !layer.need?.covers || need.min === 1) return [];
-  if (!seen || seen.shades.length === 0) return need.min > 0 ? [is(1, 'open')] : [];
-  const { share: given } = fitOfNeed(seen.shades, layer.need);
+  if (!need || !mix.shadeRequest?.covers || need.min === 1) return [];
+  if (!worked || worked.shades.length === 0) return need.min > 0 ? [is(1, 'open')] : [];
+  const { share: given } = matchOfRequest(worked.shades, mix.shadeRequest);
   const params = {
     min: need.min,
     max: need.max,
     given: Math.round(given * 1000) / 1000,
-    grey: part.task.greyShare,
+    grey: place.goal.greyShare,
   };
   const short = Math.max(0, need.min - given);
   const loss =
-    given === 0 && part.task.greyShare >= HALF_GREY
+    given === 0 && place.goal.greyShare >= HALF_GREY
       ? PRICES.grey.noneOnHalfGrey
       : lossAt(PRICES.grey.short, short);
   const over = lossAt(PRICES.grey.over, given - need.max);
@@ -161,11 +163,11 @@ function shareOf({ part, layer, seen }: ColourLayer): Finding[] {
   return [is(loss, given === 0 ? 'none' : 'short', params)];
 }
 
-export const markGreyShare = ({ parts, solution, lineOf, rules }: JudgeContext): Finding[] =>
-  colourLayers(parts).flatMap((found): Finding[] => {
-    if (found.layer !== NOTHING) return shareOf(found);
+export const markGreyShare = ({ parts, modelAnswer, lineOf, rules }: MarkingContext): Finding[] =>
+  colourMixes(parts).flatMap((colourMix): Finding[] => {
+    if (colourMix.mix !== NOTHING) return shareOf(colourMix);
     // What is left out is lost where the model answer decides a share there.
-    const best = colourLayers([seePart(solution.best, found.part.task, lineOf, rules)]);
-    const isDecided = best.some((one) => one.seen && shareOf(one).length > 0);
-    return isDecided ? [shareFinding(found.part, 1, 'open')] : [];
+    const best = colourMixes([workedPlace(modelAnswer.card, colourMix.place.goal, lineOf, rules)]);
+    const isDecided = best.some((one) => one.worked && shareOf(one).length > 0);
+    return isDecided ? [shareFinding(colourMix.place, 1, 'open')] : [];
   });

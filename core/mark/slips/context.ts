@@ -1,28 +1,31 @@
-import { type RecordCard, type Bowl, type Step, colourGrams, developerGrams } from '../../card';
+import { type RecordCard, type Bowl, type Application, colourGrams, developerGrams } from '../../card';
 import { type Line, hasShades, readLabel, writeLabel } from '../../product';
-import type { Solution } from '../../solve';
+import type { ModelAnswer } from '../../solve';
 
 /** What a slip is made from: the right plan, and the lines at hand. */
 export interface SlipContext {
-  plan: RecordCard;
-  solution: Solution;
+  card: RecordCard;
+  modelAnswer: ModelAnswer;
   lines: readonly Line[];
 }
-export type Slip = (context: SlipContext) => RecordCard | null;
+export type SlipMaker = (context: SlipContext) => RecordCard | null;
 
 export const tenth = (grams: number) => Math.round(grams * 10) / 10;
 export const lineOf = ({ lines }: SlipContext, { lineId }: Bowl) => lines.find(({ id }) => id === lineId);
-export const ofKind = ({ lines, solution }: SlipContext, ...kinds: Line['kind'][]) =>
-  lines.find(({ id, kind }) => kinds.includes(kind) && solution.visit.lineIds.includes(id)) ??
+export const ofKind = ({ lines, modelAnswer }: SlipContext, ...kinds: Line['kind'][]) =>
+  lines.find(({ id, kind }) => kinds.includes(kind) && modelAnswer.clientCase.lineIds.includes(id)) ??
   lines.find(({ kind }) => kinds.includes(kind));
 
-export const withBowl = (plan: RecordCard, name: string, change: (bowl: Bowl) => Bowl): RecordCard => ({
-  ...plan,
-  bowls: plan.bowls.map((bowl) => (bowl.name === name ? change(bowl) : bowl)),
+export const withBowl = (card: RecordCard, name: string, change: (bowl: Bowl) => Bowl): RecordCard => ({
+  ...card,
+  bowls: card.bowls.map((bowl) => (bowl.name === name ? change(bowl) : bowl)),
 });
-export const withSteps = (plan: RecordCard, change: (step: Step) => Step): RecordCard => ({
-  ...plan,
-  steps: plan.steps.map(change),
+export const withSteps = (
+  card: RecordCard,
+  change: (application: Application) => Application,
+): RecordCard => ({
+  ...card,
+  steps: card.steps.map(change),
 });
 
 /** First bowl for which something holds. */
@@ -30,7 +33,7 @@ export const bowlWhere = (
   context: SlipContext,
   test: (line: Line, bowl: Bowl) => boolean,
 ): Bowl | undefined =>
-  context.plan.bowls.find((bowl) => {
+  context.card.bowls.find((bowl) => {
     const line = lineOf(context, bowl);
     return line !== undefined && test(line, bowl);
   });

@@ -1,6 +1,6 @@
 import { colourGrams, bowlGrams, bowlRatio } from '../../card';
 import { partName } from '../../case';
-import { tasksOf, coversGrey } from '../../method';
+import { goalsOf, coversGrey } from '../../method';
 import { writeLabel, splitLabel, readLabel, hasShades } from '../../product';
 import type { Misconception } from '../misconception';
 import {
@@ -14,21 +14,22 @@ import {
   ofKind,
   ofLine,
   withSteps,
-  type Slip,
+  type SlipMaker,
 } from './context';
 
 /** The bowl of permanent colour that covers grey, where the answer has one. */
 const coveringBowl = (context: SlipContext) => {
-  const grey = tasksOf(context.solution.visit).filter((task) => {
-    const choice = context.solution.choices.find(({ part }) => part === partName(task.part));
-    return choice && coversGrey(task, choice.route);
+  const grey = goalsOf(context.modelAnswer.clientCase).filter((goal) => {
+    const choice = context.modelAnswer.choices.find(({ part }) => part === partName(goal.part));
+    return choice && coversGrey(goal, choice.technique);
   });
   return bowlWhere(
     context,
     ({ kind }, { name }) =>
       (kind === 'permanent' || kind === 'express') &&
-      context.plan.steps.some(
-        (step) => step.bowl === name && grey.some(({ part }) => step.zones.includes(part.zone)),
+      context.card.steps.some(
+        (application) =>
+          application.bowl === name && grey.some(({ part }) => application.zones.includes(part.zone)),
       ),
   );
 };
@@ -36,17 +37,17 @@ const coveringBowl = (context: SlipContext) => {
 /** Slips in the bowl: shades, developer, ratio, amount. */
 export const MIX_SLIPS = {
   tonerLighterThanHair: (context) => {
-    const { plan, solution } = context;
+    const { card, modelAnswer } = context;
     const tones = bowlWhere(context, ({ kind }) => kind === 'demi' || kind === 'acidGloss');
     const bared =
-      tasksOf(solution.visit).some(
+      goalsOf(modelAnswer.clientCase).some(
         ({ history, porosity }) => history.kind === 'lightened' && porosity !== 'high',
       ) || bowlWhere(context, ({ kind }) => kind === 'lightenerStrong' || kind === 'lightenerGentle');
     const line = tones && lineOf(context, tones);
-    const filled = solution.choices.some(({ route }) => route === 'fillThenColour');
+    const filled = modelAnswer.choices.some(({ technique }) => technique === 'fillThenColour');
     if (!tones || !line || !bared || filled) return null;
     const lighter = shifted(tones, line, 2) ?? shifted(tones, line, 1);
-    return lighter ? withBowl(plan, tones.name, () => lighter) : null;
+    return lighter ? withBowl(card, tones.name, () => lighter) : null;
   },
   strongerThanNeeded: (context) => {
     const bowl = bowlWhere(
@@ -57,19 +58,19 @@ export const MIX_SLIPS = {
     const line = bowl && lineOf(context, bowl);
     const strongest = line && Math.max(...line.developersVol);
     if (!bowl || !strongest || strongest <= bowl.developer[0].vol + 5) return null;
-    return withBowl(context.plan, bowl.name, (one) => toVol(one, strongest));
+    return withBowl(context.card, bowl.name, (bowl) => toVol(bowl, strongest));
   },
   depositForLift: (context) => {
-    const lifts = context.solution.choices.some(({ route }) => route === 'liftWithColour');
+    const lifts = context.modelAnswer.choices.some(({ technique }) => technique === 'liftWithColour');
     const bowl = bowlWhere(context, ({ kind }) => kind === 'permanent' || kind === 'express');
-    return lifts && bowl ? withBowl(context.plan, bowl.name, (one) => toVol(one, 10)) : null;
+    return lifts && bowl ? withBowl(context.card, bowl.name, (bowl) => toVol(bowl, 10)) : null;
   },
   strongOnScalp: (context) => {
-    const { plan, solution } = context;
-    const onScalp = tasksOf(solution.visit).some(
-      ({ place, part }) =>
+    const { card, modelAnswer } = context;
+    const onScalp = goalsOf(modelAnswer.clientCase).some(
+      ({ scalpContact: place, part }) =>
         place === 'onScalp' &&
-        plan.steps.some(
+        card.steps.some(
           ({ zones, bowl }) =>
             zones.includes(part.zone) &&
             bowlWhere(
@@ -80,10 +81,10 @@ export const MIX_SLIPS = {
         ),
     );
     const bowl = bowlWhere(context, ({ kind }) => kind === 'lightenerStrong' || kind === 'lightenerGentle');
-    return onScalp && bowl ? withBowl(plan, bowl.name, (one) => toVol(one, 40)) : null;
+    return onScalp && bowl ? withBowl(card, bowl.name, (bowl) => toVol(bowl, 40)) : null;
   },
   warmOnWarm: (context) => {
-    const cool = tasksOf(context.solution.visit).find(
+    const cool = goalsOf(context.modelAnswer.clientCase).find(
       ({ target }) => !target.vivid && ['ash', 'pearl', 'violet'].includes(target.tone.primary),
     );
     const bowl = bowlWhere(context, ({ kind }) =>
@@ -93,16 +94,16 @@ export const MIX_SLIPS = {
     if (!cool || !bowl || !line) return null;
     const label = (['gold', 'beige', 'copper'] as const)
       .map((primary) => writeLabel(line, cool.target.level, { primary }))
-      .find((one) => one !== null && line.shades.includes(one));
+      .find((name) => name !== null && line.shades.includes(name));
     return label
-      ? withBowl(context.plan, bowl.name, (one) => ({
-          ...one,
-          shades: [{ label, grams: tenth(colourGrams(one)) }],
+      ? withBowl(context.card, bowl.name, (bowl) => ({
+          ...bowl,
+          shades: [{ label, grams: tenth(colourGrams(bowl)) }],
         }))
       : null;
   },
   otherLinesKey: (context) => {
-    const { plan, lines, solution } = context;
+    const { card, lines, modelAnswer } = context;
     const bowl = bowlWhere(
       context,
       (line, { shades }) =>
@@ -110,8 +111,10 @@ export const MIX_SLIPS = {
     );
     const own = bowl && lineOf(context, bowl);
     if (!bowl || !own) return null;
-    const tone = tasksOf(solution.visit).find(({ part }) =>
-      plan.steps.some((step) => step.bowl === bowl.name && step.zones.includes(part.zone)),
+    const tone = goalsOf(modelAnswer.clientCase).find(({ part }) =>
+      card.steps.some(
+        (application) => application.bowl === bowl.name && application.zones.includes(part.zone),
+      ),
     )?.target;
     if (!tone || tone.tone.primary === 'neutral') return null;
     for (const other of lines) {
@@ -126,9 +129,9 @@ export const MIX_SLIPS = {
         reading.shade.tone.primary === 'neutral'
       )
         continue;
-      return withBowl(plan, bowl.name, (one) => ({
-        ...one,
-        shades: [{ label: mistaken!, grams: tenth(colourGrams(one)) }],
+      return withBowl(card, bowl.name, (bowl) => ({
+        ...bowl,
+        shades: [{ label: mistaken!, grams: tenth(colourGrams(bowl)) }],
       }));
     }
     return null;
@@ -144,37 +147,37 @@ export const MIX_SLIPS = {
       (ratio) => Math.abs(ratio - line.ratios[0]) > 0.3 && Math.abs(1 / line.ratios[0] - ratio) > 0.1,
     );
     if (!other) return null;
-    return withBowl(context.plan, bowl.name, (one) => {
-      const total = bowlGrams(one);
-      const scale = total / (1 + other) / colourGrams(one);
+    return withBowl(context.card, bowl.name, (bowl) => {
+      const total = bowlGrams(bowl);
+      const scale = total / (1 + other) / colourGrams(bowl);
       return {
-        ...one,
-        shades: one.shades.map((shade) => ({ ...shade, grams: tenth(shade.grams * scale) })),
-        productGrams: tenth(one.productGrams * scale),
-        developer: [{ ...one.developer[0], grams: tenth(total - total / (1 + other)) }],
+        ...bowl,
+        shades: bowl.shades.map((shade) => ({ ...shade, grams: tenth(shade.grams * scale) })),
+        productGrams: tenth(bowl.productGrams * scale),
+        developer: [{ ...bowl.developer[0], grams: tenth(total - total / (1 + other)) }],
       };
     });
   },
   ratioTurned: (context) => {
-    const bowl = context.plan.bowls.find((one) => {
-      const ratio = bowlRatio(one);
+    const bowl = context.card.bowls.find((bowl) => {
+      const ratio = bowlRatio(bowl);
       return ratio !== null && ratio > 1.2;
     });
     if (!bowl) return null;
-    return withBowl(context.plan, bowl.name, (one) => {
-      const total = bowlGrams(one);
-      const scale = (total - colourGrams(one)) / colourGrams(one);
+    return withBowl(context.card, bowl.name, (bowl) => {
+      const total = bowlGrams(bowl);
+      const scale = (total - colourGrams(bowl)) / colourGrams(bowl);
       return {
-        ...one,
-        shades: one.shades.map((shade) => ({ ...shade, grams: tenth(shade.grams * scale) })),
-        productGrams: tenth(one.productGrams * scale),
-        developer: [{ ...one.developer[0], grams: tenth(colourGrams(one)) }],
+        ...bowl,
+        shades: bowl.shades.map((shade) => ({ ...shade, grams: tenth(shade.grams * scale) })),
+        productGrams: tenth(bowl.productGrams * scale),
+        developer: [{ ...bowl.developer[0], grams: tenth(colourGrams(bowl)) }],
       };
     });
   },
   noNaturalOnGrey: (context) => {
-    const { plan, solution } = context;
-    const grey = tasksOf(solution.visit).find(
+    const { card, modelAnswer } = context;
+    const grey = goalsOf(modelAnswer.clientCase).find(
       ({ greyShare, target }) => greyShare >= 0.25 && target.tone.primary !== 'neutral',
     );
     const bowl = bowlWhere(context, ({ kind }) => kind === 'permanent' || kind === 'express');
@@ -182,12 +185,15 @@ export const MIX_SLIPS = {
     if (!grey || !bowl || !line) return null;
     const label = writeLabel(line, Math.floor(grey.target.level), grey.target.tone);
     return label && line.shades.includes(label)
-      ? withBowl(plan, bowl.name, (one) => ({ ...one, shades: [{ label, grams: tenth(colourGrams(one)) }] }))
+      ? withBowl(card, bowl.name, (bowl) => ({
+          ...bowl,
+          shades: [{ label, grams: tenth(colourGrams(bowl)) }],
+        }))
       : null;
   },
   depositForGrey: (context) => {
     const bowl = coveringBowl(context);
-    return bowl ? withBowl(context.plan, bowl.name, (one) => toVol(one, 10)) : null;
+    return bowl ? withBowl(context.card, bowl.name, (bowl) => toVol(bowl, 10)) : null;
   },
   blendForCover: (context) => {
     const bowl = coveringBowl(context);
@@ -196,16 +202,17 @@ export const MIX_SLIPS = {
     const made = own && demi && ofLine(bowl, own, demi, demi.developersVol[0]);
     if (!made || !demi) return null;
     return withSteps(
-      withBowl(context.plan, bowl.name, () => made),
-      (step) => (step.bowl === bowl.name ? { ...step, minutes: demi.minutes.standard } : step),
+      withBowl(context.card, bowl.name, () => made),
+      (application) =>
+        application.bowl === bowl.name ? { ...application, minutes: demi.minutes.standard } : application,
     );
   },
-  tooLittleProduct: ({ plan }) => {
-    if (plan.bowls.length === 0) return null;
+  tooLittleProduct: ({ card }) => {
+    if (card.bowls.length === 0) return null;
     const third = (grams: number) => tenth(grams / 3);
     return {
-      ...plan,
-      bowls: plan.bowls.map((bowl) => ({
+      ...card,
+      bowls: card.bowls.map((bowl) => ({
         ...bowl,
         productGrams: third(bowl.productGrams),
         shades: bowl.shades.map((shade) => ({ ...shade, grams: third(shade.grams) })),
@@ -213,4 +220,4 @@ export const MIX_SLIPS = {
       })),
     };
   },
-} satisfies Partial<Record<Misconception, Slip>>;
+} satisfies Partial<Record<Misconception, SlipMaker>>;

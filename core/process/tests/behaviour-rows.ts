@@ -23,7 +23,7 @@ import {
   after,
   permanent,
   powder,
-  toner,
+  tonerMix,
   gentlePowder,
   remover,
   cleanse,
@@ -33,7 +33,7 @@ import {
 import { strandAfter, apply } from '../apply';
 import { coverageOf } from '../coat';
 import { CONDITIONS, conditionOf, treated } from '../condition';
-import { withPast } from '../past-services';
+import { withHistory } from '../past-services';
 import type { Mix } from '../mix';
 import { zoneAt } from '../zone-timeline';
 
@@ -123,7 +123,7 @@ row('H3', '30 over 20', () => lift(30)() - lift(20)(), [0.3, null], LEVEL);
 row('H3', '40 over 30', () => lift(40)() - lift(30)(), [0.3, null], LEVEL);
 
 const dyed = (n: number, natural: number, primary: ToneFamily = 'neutral') =>
-  withPast(naturalStrand(natural), [{ kind: 'permanent', level: n, tone: { primary } }]);
+  withHistory(naturalStrand(natural), [{ kind: 'permanent', level: n, tone: { primary } }]);
 const rise = (mix: Mix, strand: Strand, minutes: number) =>
   level(after(mix, strand, minutes)) - level(strand);
 row('H4', 'rise of artificial 4', () => rise(permanent('8:0', 40), dyed(4, 5), 35), [null, 0.3], LEVEL);
@@ -136,19 +136,21 @@ row('H6', '40 ahead at 50 min', () => level(strong(40, 50)) - level(strong(30, 5
 row('H6', 'damage 40 against 30', () => strong(40, 50).damage / strong(30, 50).damage, [1.4, null], 0.1);
 
 const yellow9 = lightenedStrand(9);
-const pearl9 = () => after(toner('9-U'), yellow9, 20);
+const pearl9 = () => after(tonerMix('9-U'), yellow9, 20);
 row('H7', 'chroma left of yellow 9', () => chroma(pearl9()) / chroma(yellow9), [null, 0.4], 0.03);
 row('H7', 'L* lost', () => lab(yellow9).l - lab(pearl9()).l, [null, 4]);
 row(
   'H8',
   'chroma left of orange 7',
-  () => chroma(after(toner('9-U'), lightenedStrand(7), 20)) / chroma(lightenedStrand(7)),
+  () => chroma(after(tonerMix('9-U'), lightenedStrand(7), 20)) / chroma(lightenedStrand(7)),
   [0.75, null],
   0.03,
 );
 
 const porousEnds = () =>
-  [lightenedStrand(8), { ...lightenedStrand(8), porosity: 0.85 }].map((one) => after(toner('7-S'), one, 20));
+  [lightenedStrand(8), { ...lightenedStrand(8), porosity: 0.85 }].map((strand) =>
+    after(tonerMix('7-S'), strand, 20),
+  );
 row('H9', 'porous ends deeper', () => level(porousEnds()[0]) - level(porousEnds()[1]), [0.7, 1.6], LEVEL);
 row('H9', 'porous ends cooler', () => lab(porousEnds()[0]).b - lab(porousEnds()[1]).b, [4, 10]);
 
@@ -190,14 +192,14 @@ row('H13', 'warmer beyond neutral', () => beyondNeutral(again()) - beyondNeutral
 row(
   'H13',
   'a deposit cures it',
-  () => chroma(after(toner('6-L'), warmRoot(), 20)) / chroma(warmRoot()),
+  () => chroma(after(tonerMix('6-L'), warmRoot(), 20)) / chroma(warmRoot()),
   [null, 0.7],
   0.03,
 );
 
 const ashParts = (parts: number) => {
   const words = parts === 0 ? '7-L*24' : parts === 24 ? '7-S*24' : `7-L*${24 - parts} 7-S*${parts}`;
-  return lab(after(toner(words), lightenedStrand(7), 20)).b;
+  return lab(after(tonerMix(words), lightenedStrand(7), 20)).b;
 };
 row(
   'H14',
@@ -229,7 +231,7 @@ row('H19', 'warm beyond neutral', () => beyondNeutral(removed()), [1, null]);
 row('H19', 'again', () => level(after(remover, removed(), 20)) - level(removed()), [-0.05, 0.3], LEVEL);
 
 const vivid = (n: number, dye: 'directGreen' | 'directPink', faded = 0) =>
-  withPast(lightenedStrand(n), [{ kind: 'direct', dye, faded }]);
+  withHistory(lightenedStrand(n), [{ kind: 'direct', dye, faded }]);
 const green8 = () => vivid(8, 'directGreen');
 const pale9 = lab(yellow9);
 const removedFirst = () => after(gentlePowder(20), after(remover, green8(), 20), 30);
@@ -248,7 +250,7 @@ const leftOf = (dye: 'directGreen' | 'directPink') => {
 row('H21', 'pink left', () => leftOf('directPink'), [null, 0.5], 0.03);
 row('H21', 'green left', () => leftOf('directGreen'), [0.8, null], 0.03);
 
-const builtUp = () => withPast(yellow9, [{ kind: 'demi', level: 9, tone: { primary: 'ash' }, times: 2 }]);
+const builtUp = () => withHistory(yellow9, [{ kind: 'demi', level: 9, tone: { primary: 'ash' }, times: 2 }]);
 const cleansed = (minutes: number) => after(cleanse, builtUp(), minutes);
 const regrowth6 = naturalStrand(6, { fromScalpCm: 1 });
 row('H22', 'level from the lightened 9', () => Math.abs(level(cleansed(15)) - 9), [null, 0.5], LEVEL);
@@ -333,7 +335,7 @@ row('H28', 'five with care: moisture', () => cared5().moisture, [0.35, 0.87], 0.
 /** A beige toner with so much violet to a whole dose of a pea: a gram in twenty-five of colour. */
 const PEA = 0.04;
 const beigeWith = (dose: number): Mix => ({
-  ...toner('9-O'),
+  ...tonerMix('9-O'),
   shades: [...shades('quillet', `9-O*${1 - PEA * dose}`), ...shades('tarnwick', `K:5*${PEA * dose}`)],
 });
 const bright9 = lightenedStrand(9, 1.5, 1.35);
@@ -345,7 +347,7 @@ row('H29', 'whole dose on creamy: violet', () => beige(1, creamy9), [6, null]);
 row('H29', 'a third on bright: yellow left', () => beige(1 / 3, bright9) - beige(1, bright9), [1.5, null]);
 
 const faded5 = () =>
-  withPast(naturalStrand(5), [{ kind: 'permanent', level: 5, tone: { primary: 'copper' }, faded: 0.4 }]);
+  withHistory(naturalStrand(5), [{ kind: 'permanent', level: 5, tone: { primary: 'copper' }, faded: 0.4 }]);
 const copper5 = permanent('5:2', 20);
 const thinned = () => after({ mix: { ...copper5, thinned: 1 }, ageMinutes: 35 }, faded5(), 5);
 row('H30', 'thinned leftover: deeper', () => level(faded5()) - level(thinned()), [-0.02, 0.25], LEVEL);
@@ -405,7 +407,7 @@ row('H35', '10 vol on half white', () => off(grey5(10, 45), to(5)), [9, 16]);
 row('H36', '30 of 45 min', () => off(grey5(20, 30), to(5)), [6, 10]);
 row('H36', '15 of 45 min', () => off(grey5(20, 15), to(5)), [12, null]);
 
-const demi5 = toner('5-L');
+const demi5 = tonerMix('5-L');
 const covered = (white: number) => after(permanent('5:0', 20), naturalStrand(5, { white }), 45);
 const blended = (white: number) => off(after(demi5, naturalStrand(5, { white }), 20), lab(covered(white)));
 row('H37', 'demi over half white', () => blended(0.5), [6, 12]);
@@ -432,7 +434,7 @@ row(
 
 const toned9 = (mix: Mix, minutes: number) => after(mix, yellow9, minutes);
 const harsh9 = () => toned9(permanent('9:0', 20), 35);
-const mild9 = () => toned9(toner('9-L'), 20);
+const mild9 = () => toned9(tonerMix('9-L'), 20);
 row('H39', 'from the wish', () => off(harsh9(), to(9)), [6, null]);
 row('H39', 'lifts on', () => levelOfPigmented(harsh9()) - 9, [0.2, null], LEVEL);
 row('H39', 'warmer than the demi', () => lab(harsh9()).b - lab(mild9()).b, [2, null]);
@@ -457,7 +459,7 @@ row('H41', 'classes lower', () => rank(ninety()) - rank(fifty()), [1, 1]);
 row('H41', 'damage at 50 min', () => fifty().damage, [0.17, 0.38], 0.02);
 row('H41', 'damage at 90 min', () => ninety().damage, [0.42, 0.6], 0.02);
 
-row('H42', '9 ash over yellow-orange 7', () => off(after(toner('9-S'), lightenedStrand(7), 20), to(7)), [
+row('H42', '9 ash over yellow-orange 7', () => off(after(tonerMix('9-S'), lightenedStrand(7), 20), to(7)), [
   12,
   null,
 ]);
@@ -504,24 +506,25 @@ practice(
   () => off(after(permanent('5:0 5:1', 20), half5, 45), to(5, 'gold')),
   [null, 5],
 );
-practice('demi 7 neutral on yellow-orange 7', () => off(after(toner('7-L'), lightenedStrand(7), 20), to(7)), [
-  null,
-  5,
-]);
+practice(
+  'demi 7 neutral on yellow-orange 7',
+  () => off(after(tonerMix('7-L'), lightenedStrand(7), 20), to(7)),
+  [null, 5],
+);
 practice(
   'a toner one level too light covers little of orange 7',
-  () => chroma(after(toner('8-L'), lightenedStrand(7), 20)) / chroma(lightenedStrand(7)),
+  () => chroma(after(tonerMix('8-L'), lightenedStrand(7), 20)) / chroma(lightenedStrand(7)),
   [0.6, 0.9],
   0.03,
 );
-practice('demi 8 ash on yellow 8', () => off(after(toner('8-S'), lightenedStrand(8), 20), to(8, 'ash')), [
+practice('demi 8 ash on yellow 8', () => off(after(tonerMix('8-S'), lightenedStrand(8), 20), to(8, 'ash')), [
   null,
   6,
 ]);
 practice('demi 9 pearl on yellow 9', () => off(pearl9(), to(9, 'pearl')), [null, 5]);
 practice(
   'demi 5 copper on dyed 5 half faded',
-  () => off(after(toner('5-F'), faded5(), 20), to(5, 'copper')),
+  () => off(after(tonerMix('5-F'), faded5(), 20), to(5, 'copper')),
   [null, 8],
 );
 practice(
@@ -559,7 +562,7 @@ practice(
   () => level(after(permanent('8:0', 20), lightenedStrand(9), 35)),
   [7.9, 8.8],
 );
-practice('demi 6 neutral on a warm 8 root', () => off(after(toner('6-L'), warm8, 20), to(6)), [null, 6]);
+practice('demi 6 neutral on a warm 8 root', () => off(after(tonerMix('6-L'), warm8, 20), to(6)), [null, 6]);
 practice(
   '9 beige with 30 vol on natural 7',
   () => off(after(permanent('9:9', 30), naturalStrand(7), 35), to(9, 'beige')),
@@ -600,14 +603,15 @@ for (const n of [3, 4, 6])
     [n - 0.3, n + 0.3],
     LEVEL,
   );
-const sixAsh = () => withPast(yellow9, [{ kind: 'demi', level: 9, tone: { primary: 'ash' }, times: 6 }]);
+const sixAsh = () => withHistory(yellow9, [{ kind: 'demi', level: 9, tone: { primary: 'ash' }, times: 6 }]);
 practice('six ash toners over lightened 9 read', () => level(sixAsh()), [7, 8.4], LEVEL);
 practice('and are dull rather than blue: b*', () => lab(sixAsh()).b, [-6, null]);
-const once9 = () => withPast(naturalStrand(4), [{ kind: 'lightened', level: 9 }]);
-practice('demi 9 pearl on hair lightened once', () => off(after(toner('9-U'), once9(), 20), to(9, 'pearl')), [
-  null,
-  5,
-]);
+const once9 = () => withHistory(naturalStrand(4), [{ kind: 'lightened', level: 9 }]);
+practice(
+  'demi 9 pearl on hair lightened once',
+  () => off(after(tonerMix('9-U'), once9(), 20), to(9, 'pearl')),
+  [null, 5],
+);
 for (const n of [7, 8, 9])
   for (const primary of ['neutral', 'ash', 'pearl', 'beige', 'gold', 'copper'] as const)
     practice(
@@ -628,12 +632,12 @@ const filledTo = (n: number, strand: Strand) =>
   after({ product: 'filler', shades: [], fillsLevel: n, developerVol: 0, ratio: 1 }, strand, 15);
 practice(
   'filled for 6, then demi 6, on lightened 9',
-  () => off(after(toner('6-L'), filledTo(6, yellow9), 20), to(6)),
+  () => off(after(tonerMix('6-L'), filledTo(6, yellow9), 20), to(6)),
   [null, 4.5],
 );
 practice(
   'filled for 7, then demi 7, on lightened 10',
-  () => off(after(toner('7-L'), filledTo(7, lightenedStrand(10)), 20), to(7)),
+  () => off(after(tonerMix('7-L'), filledTo(7, lightenedStrand(10)), 20), to(7)),
   [null, 5],
 );
 practice(

@@ -31,15 +31,15 @@ export function AssignDialog({
         </div>
       ) : (
         <ul className="flex flex-col gap-2">
-          {classes.map((one) => (
-            <li key={one.id}>
+          {classes.map((classSummary) => (
+            <li key={classSummary.id}>
               <Link
-                to={`/classes/${one.id}/new-exercise?exercise=${id}`}
+                to={`/classes/${classSummary.id}/new-exercise?exercise=${id}`}
                 className="border-strong-line bg-raised hover:bg-sheet flex min-h-11 items-center justify-between gap-3 rounded-sm border px-4 py-2"
               >
-                <span className="font-semibold">{one.name}</span>
+                <span className="font-semibold">{classSummary.name}</span>
                 <span className="text-quiet text-sm">
-                  {t('ui:classes.students', { count: one.students })}
+                  {t('ui:classes.students', { count: classSummary.students })}
                 </span>
               </Link>
             </li>

@@ -40,5 +40,5 @@ export function found(
 export const tagsOf = (exercises: readonly Exercise[]): string[] =>
   exercises
     .flatMap(({ tags }) => tags)
-    .filter((tag, i, all) => all.findIndex((one) => sameTag(one, tag)) === i)
+    .filter((tag, i, all) => all.findIndex((name) => sameTag(name, tag)) === i)
     .sort((a, b) => a.localeCompare(b));

@@ -121,11 +121,14 @@ export function StudentsFields({
       <p className="text-quiet text-sm">{t('terms.exceptionHint')}</p>
       {own.length > 0 ? (
         <ul>
-          {own.map((one, i) => (
+          {own.map((studentTermsForm, i) => (
             <StudentRow
-              key={one.studentId}
-              own={one}
-              name={students.find(({ id }) => id === one.studentId)?.name ?? one.studentId}
+              key={studentTermsForm.studentId}
+              own={studentTermsForm}
+              name={
+                students.find(({ id }) => id === studentTermsForm.studentId)?.name ??
+                studentTermsForm.studentId
+              }
               timed={terms.minutes !== null}
               fault={faultOf(`students.${i}.dueAt`) ?? faultOf(`students.${i}.attempts`)}
               onChange={(next) => onChange(own.map((other, j) => (j === i ? next : other)))}

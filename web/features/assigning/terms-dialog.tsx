@@ -22,8 +22,8 @@ function Effects({ effects }: { effects: readonly TermsEffect[] }) {
           <li key={studentId}>
             <strong>{name}</strong>{' '}
             {changes
-              .filter((one) => one !== 'points' || !points)
-              .map((one) => t(`terms.effects.${one}`))
+              .filter((change) => change !== 'points' || !points)
+              .map((name) => t(`terms.effects.${name}`))
               .concat(points ? [t('terms.pointsChange', points)] : [])
               .join(', ')}
           </li>

@@ -10,7 +10,7 @@ export function Additions({ bowl, onChange }: { bowl: Bowl; onChange: (bowl: Bow
   const { t } = useTranslation(['ui', 'craft']);
   const set = (kind: (typeof BOWL_ADDITIONS)[number], grams: number) => {
     const { others = [], ...rest } = bowl;
-    const next = [...others.filter((one) => one.kind !== kind), ...(grams > 0 ? [{ kind, grams }] : [])];
+    const next = [...others.filter((other) => other.kind !== kind), ...(grams > 0 ? [{ kind, grams }] : [])];
     onChange(next.length > 0 ? { ...rest, others: next } : rest);
   };
   return (

@@ -1,6 +1,6 @@
 import type { StudentAssignment } from '@cimbel/contract';
 import { areasOf } from '@cimbel/core/hair';
-import { lastMinute, type RecordCard, type Step } from '@cimbel/core/card';
+import { lastMinute, type RecordCard, type Application } from '@cimbel/core/card';
 import { AREA_ORDERS, WASHES } from '@cimbel/core/rules';
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
@@ -29,22 +29,24 @@ export function Apply({
   minute: number | null;
 }) {
   const { t } = useTranslation(['ui', 'craft']);
-  const { answer: plan, change } = draft;
-  const [chosen, setChosen] = useState<number | null>(plan.steps.length > 0 ? 0 : null);
+  const { answer, change } = draft;
+  const [chosen, setChosen] = useState<number | null>(answer.steps.length > 0 ? 0 : null);
   const zones = placesOf(assignment).map(({ zone }) => zone);
-  const set = (index: number, step: Step) =>
-    change({ steps: plan.steps.map((one, i) => (i === index ? step : one)) });
+  const set = (index: number, application: Application) =>
+    change({ steps: answer.steps.map((one, i) => (i === index ? application : one)) });
   const add = (bowl: string) => {
     const line = assignment.lines.find(
-      ({ id }) => id === plan.bowls.find(({ name }) => name === bowl)?.lineId,
+      ({ id }) => id === answer.bowls.find(({ name }) => name === bowl)?.lineId,
     );
-    const untouched = zones.filter((zone) => !plan.steps.some((step) => step.zones.includes(zone)));
+    const untouched = zones.filter(
+      (zone) => !answer.steps.some((application) => application.zones.includes(zone)),
+    );
     const first = [untouched[0] ?? zones[0]];
     const areas = fittedOrder(AREA_ORDERS.napeUp, areasOf(assignment.regions, first));
-    change({ steps: [...plan.steps, newStep(bowl, line, first, areas, plan)] });
-    setChosen(plan.steps.length);
+    change({ steps: [...answer.steps, newStep(bowl, line, first, areas, answer)] });
+    setChosen(answer.steps.length);
   };
-  const step = chosen === null ? undefined : plan.steps[chosen];
+  const step = chosen === null ? undefined : answer.steps[chosen];
   return (
     <div className="flex flex-col gap-4">
       <h2 className="text-2xl">{t('service.applyTitle')}</h2>
@@ -53,15 +55,15 @@ export function Apply({
           <span className="text-sm font-semibold">{t('service.washFirst')}</span>
           <Choice
             label={t('service.washFirst')}
-            value={plan.wash}
+            value={answer.wash}
             options={WASHES.map((value) => ({ value, text: t(`craft:wash.${value}`) }))}
             onChange={(wash) => change({ wash })}
           />
         </div>
-        {plan.bowls.length > 0 ? (
+        {answer.bowls.length > 0 ? (
           <div className="flex flex-wrap items-center gap-2">
             <span className="text-sm font-semibold">{t('service.putOn')}</span>
-            {plan.bowls.map(({ name }) => (
+            {answer.bowls.map(({ name }) => (
               <Button key={name} icon={<Plus aria-hidden className="size-4" />} onClick={() => add(name)}>
                 {t('service.bowlName', { name })}
               </Button>
@@ -69,12 +71,12 @@ export function Apply({
           </div>
         ) : null}
       </div>
-      {plan.bowls.length === 0 ? <Empty>{t('service.noBowlsYet')}</Empty> : null}
-      {plan.steps.length > 0 ? (
+      {answer.bowls.length === 0 ? <Empty>{t('service.noBowlsYet')}</Empty> : null}
+      {answer.steps.length > 0 ? (
         <>
           <Timeline
             zones={zones}
-            steps={plan.steps}
+            steps={answer.steps}
             chosen={chosen}
             minute={minute}
             onChoose={setChosen}
@@ -82,7 +84,7 @@ export function Apply({
           />
           <p className="text-quiet text-sm">{t('service.timelineHint')}</p>
         </>
-      ) : plan.bowls.length > 0 ? (
+      ) : answer.bowls.length > 0 ? (
         <Empty>{t('service.noSteps')}</Empty>
       ) : null}
       {step && chosen !== null ? (
@@ -90,20 +92,20 @@ export function Apply({
           step={step}
           regions={assignment.regions}
           headLook={headLook(assignment.regions, assignment.looks.now)}
-          bowls={plan.bowls}
+          bowls={answer.bowls}
           lines={assignment.lines}
           placements={assignment.placements}
           onChange={(next) => set(chosen, next)}
           onRemove={() => {
-            change({ steps: plan.steps.filter((_, i) => i !== chosen) });
+            change({ steps: answer.steps.filter((_, i) => i !== chosen) });
             setChosen(null);
           }}
         />
       ) : null}
       <CareForm
-        care={plan.care}
+        care={answer.care}
         places={zones}
-        atMinute={lastMinute(plan)}
+        atMinute={lastMinute(answer)}
         onChange={(care) => change({ care })}
       />
     </div>

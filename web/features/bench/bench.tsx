@@ -21,12 +21,12 @@ import { Consult } from './consult';
 import { DeveloperAlone } from './developer-alone';
 import { Finish } from './finish';
 import { HeadStrand } from './head-strand';
-import { Mix } from './mix';
+import { MixStep } from './mix';
 import { RecordCardView } from './record-card';
 import { regionAt } from '../head/places';
 import { looksAt, looksAtEnd, usePacedClock } from './process-clock';
 import { Process } from './process';
-import { Read } from './read';
+import { ReadStep } from './read';
 import { isStepComplete, stepsOf, type WorkStep } from './steps';
 import type { Reveals } from './use-reveals';
 import '../../lib/words/craft';
@@ -72,13 +72,13 @@ export function Bench({
   const { t } = useTranslation(['ui', 'craft']);
   const steps = stepsOf(assignment);
   const [params, setParams] = useSearchParams();
-  const step = steps.find((one) => one === params.get('step')) ?? steps[0];
+  const step = steps.find((workStep) => workStep === params.get('step')) ?? steps[0];
   const [light, setLight] = useState<Light>('daylight');
   const [zone, setZone] = useState<PlaceId>(assignment.regions[0].zones[0].zone);
   const region = regionAt(assignment.regions, zone);
   const [wiped, setWiped] = useState<PlaceId | null>(null);
-  const plan = draft.answer;
-  const control = usePacedClock(lastMinute(plan));
+  const card = draft.answer;
+  const control = usePacedClock(lastMinute(card));
   const [cardShown, setCardShown] = useState(false);
   const goTo = (next: WorkStep) => {
     setParams((before) => {
@@ -101,8 +101,8 @@ export function Bench({
     c: () => setCardShown(true),
   });
   const minute = control.clock.minute;
-  const onClock = step === 'process' && minute !== null && play.data && plan.steps.length > 0;
-  const atEnd = step === 'finish' && play.data && plan.steps.length > 0;
+  const onClock = step === 'process' && minute !== null && play.data && card.steps.length > 0;
+  const atEnd = step === 'finish' && play.data && card.steps.length > 0;
   const wipedZones = wiped ? [wiped] : [];
   const played = onClock
     ? looksAt(play.data!, minute, assignment, wipedZones)
@@ -132,8 +132,8 @@ export function Bench({
         <StepLine
           steps={steps}
           current={step}
-          complete={(one) => isStepComplete(one, plan, assignment)}
-          name={(one) => t(one === 'handIn' ? 'bench.step.handIn' : `craft:benchStep.${one}`)}
+          complete={(workStep) => isStepComplete(workStep, card, assignment)}
+          name={(workStep) => t(workStep === 'handIn' ? 'bench.step.handIn' : `craft:benchStep.${workStep}`)}
           onGo={goTo}
         />
         {!assignment.open.includes('consult') && step !== 'handIn' ? (
@@ -162,9 +162,9 @@ export function Bench({
         <div className="flex-1">
           {step === 'consult' ? <Consult {...parts} reveals={reveals} /> : null}
           {step === 'read' ? (
-            <Read {...parts} zone={zone} onZone={setZone} light={light} onLight={setLight} />
+            <ReadStep {...parts} zone={zone} onZone={setZone} light={light} onLight={setLight} />
           ) : null}
-          {step === 'mix' ? <Mix {...parts} /> : null}
+          {step === 'mix' ? <MixStep {...parts} /> : null}
           {step === 'developer' ? <DeveloperAlone {...parts} /> : null}
           {step === 'apply' ? <Apply {...parts} minute={minute} /> : null}
           {step === 'process' ? (
@@ -209,7 +209,7 @@ export function Bench({
         </div>
         <CardDialog
           assignment={assignment}
-          card={plan}
+          card={card}
           open={cardShown}
           onClose={() => setCardShown(false)}
         />

@@ -43,7 +43,7 @@ export function BowlForm({
   const shadeParts = pick('shadeParts', bowl.shades.length);
   const pourParts = pick('pourParts', bowl.developer.length);
   const setParts = (place: 'shadeParts' | 'pourParts', all: number[], at: number, parts: number) =>
-    setEdited({ ...edited, [place]: all.map((one, i) => (i === at ? parts : one)) });
+    setEdited({ ...edited, [place]: all.map((value, i) => (i === at ? parts : value)) });
   const apply = () => {
     onChange(workedOut(bowl, line, { ...recipe, shadeParts, pourParts }));
     setEdited({});
@@ -72,18 +72,18 @@ export function BowlForm({
   const pours = hasDeveloper(line.kind);
   const vol = bowlVol(bowl);
   const ratio = bowlRatio(bowl);
-  const named = (one: Weighing) =>
-    one.kind === 'product'
+  const named = (weighing: Weighing) =>
+    weighing.kind === 'product'
       ? line.name
-      : one.kind === 'shade'
-        ? bowl.shades[one.at].label
-        : pourName(t, bowl.developer[one.at].vol, line.kind);
-  const weightOf = (from: Bowl, one: Weighing) =>
-    one.kind === 'product'
+      : weighing.kind === 'shade'
+        ? bowl.shades[weighing.at].label
+        : pourName(t, bowl.developer[weighing.at].vol, line.kind);
+  const weightOf = (from: Bowl, weighing: Weighing) =>
+    weighing.kind === 'product'
       ? from.productGrams
-      : one.kind === 'shade'
-        ? from.shades[one.at].grams
-        : from.developer[one.at].grams;
+      : weighing.kind === 'shade'
+        ? from.shades[weighing.at].grams
+        : from.developer[weighing.at].grams;
   const wish = Object.values(assignment.wish)[0] ?? assignment.placements[0]?.target;
   const parts = shadePartsOf(bowl, line);
   return (
@@ -99,7 +99,7 @@ export function BowlForm({
             rows={[
               {
                 term: t('bench.mix.ratio'),
-                value: line.ratios.map((one) => t('service.ratio', { ratio: one })).join(', '),
+                value: line.ratios.map((ratio) => t('service.ratio', { ratio })).join(', '),
               },
               {
                 term: t('bench.process.times', { line: line.name }),

@@ -1,6 +1,6 @@
 import type { Result } from '@cimbel/contract';
 import { SHIPPED_CASES } from '@cimbel/core/cases';
-import { NO_JUDGEMENT, markCard, nearMisses } from '@cimbel/core/mark';
+import { NO_RULING, markCard, typicalErrors } from '@cimbel/core/mark';
 import { BENCH_STEPS } from '@cimbel/core/exercise';
 import { EMPTY_CARD, type Bowl, type RecordCard } from '@cimbel/core/card';
 import { SHIPPED_LINES, shippedLine } from '@cimbel/core/product';
@@ -20,35 +20,35 @@ const UNWORDED = /undefined|NaN|\{\{|\}\}|\[object|\bnull\b/;
 describe('a card', () => {
   it('says all that the plan says, for every third case', () => {
     for (const { id } of CASES) {
-      const { best } = solved(id);
-      const text = textOf(<RecordCardView plan={best} lines={SHIPPED_LINES} title="The card" />);
+      const { card } = solved(id);
+      const text = textOf(<RecordCardView plan={card} lines={SHIPPED_LINES} title="The card" />);
       expect(text).not.toMatch(UNWORDED);
       expect(text).toContain('The card');
-      for (const bowl of best.bowls) {
+      for (const bowl of card.bowls) {
         const line = shippedLine(bowl.lineId!)!;
         expect(text).toContain(`${bowl.name}: ${line.name}`);
         for (const { label, grams } of bowl.shades) expect(text).toContain(`${label} ${grams.toFixed(1)} g`);
         for (const { vol, grams } of bowl.developer)
           expect(text).toContain(`${vol > 0 ? `${vol} vol` : 'its own liquid'} ${grams.toFixed(1)} g`);
       }
-      for (const { start, minutes } of best.steps) expect(text).toContain(`${start}–${start + minutes} min`);
+      for (const { start, minutes } of card.steps) expect(text).toContain(`${start}–${start + minutes} min`);
     }
   });
 
   it('is weighed in ounces where the class does, to the hundredth', () => {
-    const { best } = solved('retouch-grey');
-    const text = textOf(<RecordCardView plan={best} lines={SHIPPED_LINES} />, 'flOz');
+    const { card } = solved('retouch-grey');
+    const text = textOf(<RecordCardView plan={card} lines={SHIPPED_LINES} />, 'flOz');
     expect(text).toContain('5:0 0.51 fl oz + 5:1 0.51 fl oz + 20 vol 1.52 fl oz');
     expect(text).not.toMatch(/\d g\b/);
   });
 
   it('says how hair was washed, what goes on wet, on past the line, with warmth or from the front', () => {
-    const { best } = solved('retouch-grey');
-    const [first, ...rest] = best.steps;
+    const { card } = solved('retouch-grey');
+    const [first, ...rest] = card.steps;
     const said = (words: Partial<typeof first>, more: Partial<RecordCard> = {}) =>
       textOf(
         <RecordCardView
-          plan={{ ...best, ...more, steps: [{ ...first, ...words }, ...rest] }}
+          plan={{ ...card, ...more, steps: [{ ...first, ...words }, ...rest] }}
           lines={SHIPPED_LINES}
         />,
       );
@@ -64,7 +64,7 @@ describe('a card', () => {
   it('says what is open, and of a client who is sent home only that', () => {
     const empty = textOf(<RecordCardView plan={EMPTY_CARD} lines={SHIPPED_LINES} />);
     expect(empty.match(/not answered|open/gi) ?? []).toHaveLength(2);
-    const declined = textOf(<RecordCardView plan={solved('not-today').best} lines={SHIPPED_LINES} />);
+    const declined = textOf(<RecordCardView plan={solved('not-today').card} lines={SHIPPED_LINES} />);
     expect(declined).not.toContain('Appointments');
   });
 });
@@ -98,12 +98,12 @@ describe('a bowl in words', () => {
 describe('the key of a case', () => {
   it('is worded for every third case, with its near misses, in both units', () => {
     for (const { id } of CASES) {
-      const solution = solved(id);
-      const misses = nearMisses(gradingOf(id));
+      const modelAnswer = solved(id);
+      const misses = typicalErrors(gradingOf(id));
       for (const units of ['grams', 'flOz'] as const) {
         const text = textOf(
           <ModelAnswerPanel
-            solution={solution}
+            solution={modelAnswer}
             lines={SHIPPED_LINES}
             houseRules={DEFAULT_HOUSE_RULES}
             nearMisses={misses}
@@ -118,19 +118,19 @@ describe('the key of a case', () => {
 });
 
 describe('a result', () => {
-  const resultOf = (id: string, change: (plan: RecordCard) => RecordCard): Result => {
-    const solution = solved(id);
-    const answer = change(solution.best);
+  const resultOf = (id: string, change: (card: RecordCard) => RecordCard): Result => {
+    const modelAnswer = solved(id);
+    const answer = change(modelAnswer.card);
     return {
       attemptId: 'a',
       assignmentId: 'e',
       title: 'An exercise',
       studentName: 'Bo',
-      clientCase: solution.visit,
+      clientCase: modelAnswer.clientCase,
       lines: [...SHIPPED_LINES],
-      judgement: NO_JUDGEMENT,
+      judgement: NO_RULING,
       houseRules: DEFAULT_HOUSE_RULES,
-      solution,
+      modelAnswer,
       open: [...BENCH_STEPS],
       slip: null,
       answer,
@@ -148,16 +148,16 @@ describe('a result', () => {
 
   it('shows each criterion, why, what it came to, the rules, and both cards', () => {
     for (const { id } of CASES) {
-      const text = shown(resultOf(id, (plan) => plan));
+      const text = shown(resultOf(id, (card) => card));
       expect(text).not.toMatch(UNWORDED);
       expect(text).toContain('Model answer');
     }
   });
 
   it('says what was dangerous first, and names the way of thinking', () => {
-    const strong = resultOf('first-blonde', (plan) => ({
-      ...plan,
-      bowls: plan.bowls.map((bowl) =>
+    const strong = resultOf('first-blonde', (card) => ({
+      ...card,
+      bowls: card.bowls.map((bowl) =>
         bowl.name === 'A' ? { ...bowl, developer: [{ vol: 40, grams: 100 }] } : bowl,
       ),
     }));
@@ -169,7 +169,7 @@ describe('a result', () => {
   });
 
   it('names the slip of a card that was put right, and only of such a card', () => {
-    const result = resultOf('retouch-grey', (plan) => plan);
+    const result = resultOf('retouch-grey', (card) => card);
     expect(shown(result)).not.toContain('Error in the record card');
     expect(shown({ ...result, slip: 'ratioTurned' })).toContain('The error on the card was: Ratio reversed');
   });

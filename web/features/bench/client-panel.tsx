@@ -68,7 +68,7 @@ export function ClientFacts({ assignment }: { assignment: StudentAssignment }) {
 
 /** The consultation where it is given, as short as it can be: the client, and what asking and testing has shown. */
 export function ClientGiven({ assignment, reveals }: { assignment: StudentAssignment; reveals: Reveals }) {
-  const told = Object.values(reveals.known).flat();
+  const reasons = Object.values(reveals.known).flat();
   return (
     <div className="grid items-start gap-x-8 gap-y-2 text-sm lg:grid-cols-2">
       <div className="flex flex-col gap-1">
@@ -77,9 +77,9 @@ export function ClientGiven({ assignment, reveals }: { assignment: StudentAssign
       <div className="flex flex-col gap-1">
         <Hair assignment={assignment} />
       </div>
-      {told.length > 0 ? (
+      {reasons.length > 0 ? (
         <ul className="border-line grid gap-x-8 border-t pt-2 lg:col-span-2 lg:grid-cols-2">
-          {told.map((reason) => (
+          {reasons.map((reason) => (
             <li key={JSON.stringify(reason)}>
               <ReasonText reason={reason} />
             </li>

@@ -1,5 +1,5 @@
 import type { StudentAssignment } from '@cimbel/contract';
-import { QUESTIONS, TESTS } from '@cimbel/core/case';
+import { CONSULTATION_QUESTIONS, TESTS } from '@cimbel/core/case';
 import { STATION, type RecordCard } from '@cimbel/core/card';
 import { Check } from 'lucide-react';
 import { useTranslation } from 'react-i18next';
@@ -75,7 +75,7 @@ export function Consult({
   reveals: Reveals;
 }) {
   const { t } = useTranslation(['ui', 'craft']);
-  const { answer: plan, change } = draft;
+  const { answer, change } = draft;
   return (
     <div className="flex flex-col gap-4">
       <h2 className="text-2xl">{t('bench.consult.title')}</h2>
@@ -85,14 +85,14 @@ export function Consult({
           title={t('service.ask')}
           hint={t('service.askHint')}
           reveals={reveals}
-          items={QUESTIONS.map((question) => ({
+          items={CONSULTATION_QUESTIONS.map((question) => ({
             name: question,
             label: capital(t(`craft:question.${question}`)),
-            done: plan.asked.includes(question),
+            done: answer.asked.includes(question),
             ask: () =>
               void reveals
                 .ask({ question })
-                .then((told) => told && change({ asked: [...plan.asked, question] })),
+                .then((told) => told && change({ asked: [...answer.asked, question] })),
           }))}
         />
         <AskList
@@ -102,9 +102,9 @@ export function Consult({
           items={TESTS.map((test) => ({
             name: test,
             label: capital(t(`craft:hairTest.${test}`)),
-            done: plan.tests.includes(test),
+            done: answer.tests.includes(test),
             ask: () =>
-              void reveals.ask({ test }).then((told) => told && change({ tests: [...plan.tests, test] })),
+              void reveals.ask({ test }).then((told) => told && change({ tests: [...answer.tests, test] })),
           }))}
         />
       </div>
@@ -122,10 +122,12 @@ export function Consult({
               <Tick
                 key={item}
                 label={capital(t(`craft:station.${item}`))}
-                on={plan.station?.includes(item) ?? false}
+                on={answer.station?.includes(item) ?? false}
                 onChange={(on) =>
                   change({
-                    station: STATION.filter((one) => (one === item ? on : plan.station?.includes(one))),
+                    station: STATION.filter((stationItem) =>
+                      stationItem === item ? on : answer.station?.includes(stationItem),
+                    ),
                   })
                 }
               />
@@ -137,18 +139,18 @@ export function Consult({
         <h3 className="text-lg">{t('service.decide')}</h3>
         <Choice
           label={t('service.decide')}
-          value={plan.decision}
+          value={answer.decision}
           options={[
             { value: 'goOn' as const, text: t('service.goOn') },
             { value: 'decline' as const, text: t('service.decline') },
           ]}
           onChange={(decision) => change(decision === 'decline' ? { decision, visits: null } : { decision })}
         />
-        {plan.decision === 'goOn' ? (
+        {answer.decision === 'goOn' ? (
           <Field label={t('service.visits')} hint={t('service.visitsHint')}>
             <NumberInput
               aria-label={t('service.visits')}
-              value={plan.visits}
+              value={answer.visits}
               min={1}
               max={8}
               step={1}

@@ -79,8 +79,8 @@ export function DeveloperAlone({
   draft: DraftOf<RecordCard>;
 }) {
   const { t } = useTranslation();
-  const { answer: plan, change } = draft;
-  const poured = plan.bowls.flatMap((bowl) => {
+  const { answer, change } = draft;
+  const poured = answer.bowls.flatMap((bowl) => {
     const line = assignment.lines.find(({ id }) => id === bowl.lineId);
     return line && hasDeveloper(line.kind) ? [{ bowl, line }] : [];
   });
@@ -96,7 +96,7 @@ export function DeveloperAlone({
             bowl={bowl}
             line={line}
             onChange={(next) =>
-              change({ bowls: plan.bowls.map((one) => (one.name === next.name ? next : one)) })
+              change({ bowls: answer.bowls.map((bowl) => (bowl.name === next.name ? next : bowl)) })
             }
           />
         ))}

@@ -21,8 +21,8 @@ export function Finish({
   shown: ShownSimulation | undefined;
 }) {
   const { t } = useTranslation(['ui', 'craft']);
-  const { answer: plan, change } = draft;
-  const end = shown && plan.steps.length > 0 ? looksAtEnd(shown, assignment) : null;
+  const { answer, change } = draft;
+  const end = shown && answer.steps.length > 0 ? looksAtEnd(shown, assignment) : null;
   const failing = shown?.frames[shown.frames.length - 1]?.failing ?? [];
   return (
     <div className="flex flex-col gap-4">
@@ -60,10 +60,12 @@ export function Finish({
               <Tick
                 key={care}
                 label={<span className="first-letter:uppercase">{t(`craft:aftercare.${care}`)}</span>}
-                on={plan.aftercare.includes(care)}
+                on={answer.aftercare.includes(care)}
                 onChange={(on) =>
                   change({
-                    aftercare: AFTERCARES.filter((one) => (one === care ? on : plan.aftercare.includes(one))),
+                    aftercare: AFTERCARES.filter((aftercare) =>
+                      aftercare === care ? on : answer.aftercare.includes(aftercare),
+                    ),
                   })
                 }
               />
@@ -72,7 +74,7 @@ export function Finish({
           <Field label={t('service.nextVisit')}>
             <NumberInput
               aria-label={t('service.nextVisit')}
-              value={plan.nextVisitWeeks}
+              value={answer.nextVisitWeeks}
               min={1}
               max={26}
               step={1}

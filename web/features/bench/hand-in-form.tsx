@@ -18,9 +18,9 @@ export function submissionId(studentId: string, assignmentId: string, attempt: n
   const place = `cimbel.submission.${attemptName(studentId, assignmentId, attempt)}`;
   const known = readKept<string>(place);
   if (known) return known;
-  const made = newId();
-  keep(place, made);
-  return made;
+  const name = newId();
+  keep(place, name);
+  return name;
 }
 
 /** Hands in once, after asking; what goes wrong is said by field, and sending again is sending once. */

@@ -1,5 +1,5 @@
-import { placeParts, type PlaceId, type Stretch } from '@cimbel/core/hair';
-import type { Looks, RegionAsSet } from '@cimbel/core/exercise';
+import { placeParts, type PlaceId, type DrawnStretch } from '@cimbel/core/hair';
+import type { Looks, VisibleRegion } from '@cimbel/core/exercise';
 import { HAIR_SIZES } from '@cimbel/contract/hair-pictures';
 import type { ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -18,7 +18,7 @@ export function ZoneRuler({
   height,
   active,
 }: {
-  zones: readonly Stretch[];
+  zones: readonly DrawnStretch[];
   height: number;
   active?: PlaceId | null;
 }) {
@@ -69,7 +69,7 @@ export function HeadStrand({
   caption,
   onStrand,
 }: {
-  regions: readonly RegionAsSet[];
+  regions: readonly VisibleRegion[];
   /** Which region hangs there, by its number. */
   at: number;
   onRegion: (at: number) => void;
@@ -78,7 +78,7 @@ export function HeadStrand({
   nowLabel: string;
   caption: string;
   /** What is laid over the drawn strand, where it can be worked on: its zones and its height in CSS pixels. */
-  onStrand?: (zones: readonly Stretch[], height: number) => ReactNode;
+  onStrand?: (zones: readonly DrawnStretch[], height: number) => ReactNode;
 }) {
   const { t } = useTranslation(['ui', 'craft']);
   const wide = useIsWide();
@@ -99,15 +99,15 @@ export function HeadStrand({
           aria-label={t('head.regions')}
           className="flex flex-wrap justify-center gap-1 px-2 max-wide:flex-col max-wide:px-1"
         >
-          {regions.map(({ name: one }, i) => (
+          {regions.map(({ name: regionName }, i) => (
             <button
-              key={one}
+              key={regionName}
               type="button"
               aria-pressed={i === at}
               className="border-on-surround aria-pressed:bg-on-surround aria-pressed:text-surround min-h-9 rounded-sm border px-2 text-sm font-semibold max-wide:min-h-11 max-wide:px-0.5 max-wide:text-xs"
               onClick={() => onRegion(i)}
             >
-              {capital(t(`craft:region.${one}`))}
+              {capital(t(`craft:region.${regionName}`))}
             </button>
           ))}
         </div>

@@ -2,11 +2,11 @@ import { forget } from '../../lib/storage';
 import { attemptOfPlace, draftPlace, keepDraft, keptDraft } from './kept-draft';
 
 const storage = () => {
-  const kept = new Map<string, string>();
+  const cache = new Map<string, string>();
   return {
-    getItem: (name: string) => kept.get(name) ?? null,
-    setItem: (name: string, text: string) => void kept.set(name, text),
-    removeItem: (name: string) => void kept.delete(name),
+    getItem: (name: string) => cache.get(name) ?? null,
+    setItem: (name: string, text: string) => void cache.set(name, text),
+    removeItem: (name: string) => void cache.delete(name),
   };
 };
 beforeAll(() => Object.assign(globalThis, { localStorage: storage(), sessionStorage: storage() }));
@@ -16,7 +16,7 @@ const draft = (answer: string) => ({ answer, version: 1, unsent: true });
 
 describe('what a device keeps of an answer', () => {
   afterEach(() => {
-    for (const kept of ['device', 'tab'] as const) forget(place, kept);
+    for (const name of ['device', 'tab'] as const) forget(place, name);
   });
 
   it('is this tab’s own after a reload, whatever another tab has written since', () => {

@@ -17,18 +17,24 @@ import '../../lib/words/service';
 /** What is commonly left in a bowl for the ends. */
 const LEFTOVER_GRAMS = 20;
 
-export function Mix({ assignment, draft }: { assignment: StudentAssignment; draft: DraftOf<RecordCard> }) {
+export function MixStep({
+  assignment,
+  draft,
+}: {
+  assignment: StudentAssignment;
+  draft: DraftOf<RecordCard>;
+}) {
   const { t } = useTranslation(['ui', 'craft']);
-  const { answer: plan, change } = draft;
+  const { answer, change } = draft;
   const [wanted, setWanted] = useState<string | null>(null);
-  const bowl = plan.bowls.find(({ name }) => name === wanted) ?? plan.bowls[0];
+  const bowl = answer.bowls.find(({ name }) => name === wanted) ?? answer.bowls[0];
   const line = assignment.lines.find(({ id }) => id === bowl?.lineId);
   const set = (next: Bowl) =>
-    change({ bowls: plan.bowls.map((one) => (one.name === next.name ? next : one)) });
-  const free = nextName(plan.bowls);
+    change({ bowls: answer.bowls.map((bowl) => (bowl.name === next.name ? next : bowl)) });
+  const free = nextName(answer.bowls);
   const add = () => {
     if (!free) return;
-    change({ bowls: [...plan.bowls, emptyBowl(free)] });
+    change({ bowls: [...answer.bowls, emptyBowl(free)] });
     setWanted(free);
   };
   /** The bowl one looks at, or the one it came from: what is left of it can begin another. */
@@ -36,23 +42,25 @@ export function Mix({ assignment, draft }: { assignment: StudentAssignment; draf
   const addFrom = ({ name }: Bowl) => {
     if (!free) return;
     change({
-      bowls: [...plan.bowls, { ...emptyBowl(free), from: { bowl: name, grams: LEFTOVER_GRAMS } }],
+      bowls: [...answer.bowls, { ...emptyBowl(free), from: { bowl: name, grams: LEFTOVER_GRAMS } }],
     });
     setWanted(free);
   };
   const remove = (name: string) =>
     change({
       // What was begun from it goes with it.
-      bowls: plan.bowls.filter((one) => one.name !== name && one.from?.bowl !== name),
-      steps: plan.steps.filter(
-        (step) => step.bowl !== name && plan.bowls.find((one) => one.name === step.bowl)?.from?.bowl !== name,
+      bowls: answer.bowls.filter((bowl) => bowl.name !== name && bowl.from?.bowl !== name),
+      steps: answer.steps.filter(
+        (application) =>
+          application.bowl !== name &&
+          answer.bowls.find((bowl) => bowl.name === application.bowl)?.from?.bowl !== name,
       ),
     });
   return (
     <div className="flex flex-col gap-4">
       <h2 className="text-2xl">{t('service.mixTitle')}</h2>
       <div className="flex flex-wrap items-center gap-2" role="group" aria-label={t('service.bowls')}>
-        {plan.bowls.map(({ name, lineId, from }) => (
+        {answer.bowls.map(({ name, lineId, from }) => (
           <button
             key={name}
             type="button"
@@ -108,7 +116,7 @@ export function Mix({ assignment, draft }: { assignment: StudentAssignment; draf
               {t('service.removeBowl', { name: bowl.name })}
             </Button>
           </div>
-          {bowl.from ? <LeftoverForm bowl={bowl} bowls={plan.bowls} onChange={set} /> : null}
+          {bowl.from ? <LeftoverForm bowl={bowl} bowls={answer.bowls} onChange={set} /> : null}
           {line ? (
             <BowlForm
               key={`${bowl.name} ${line.id}`}

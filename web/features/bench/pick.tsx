@@ -16,7 +16,9 @@ export function Pick<T extends string | number>({
     <Field label={label}>
       <Select
         value={String(value)}
-        onChange={({ target }) => onChange(options.find((one) => String(one.value) === target.value)!.value)}
+        onChange={({ target }) =>
+          onChange(options.find((option) => String(option.value) === target.value)!.value)
+        }
       >
         {options.map((one) => (
           <option key={one.value} value={String(one.value)}>

@@ -16,7 +16,9 @@ export function PourChoice({
   onChange: (bowl: Bowl) => void;
 }) {
   const { t } = useTranslation();
-  const free = [0, ...line.developersVol].filter((one) => !bowl.developer.some((part) => part.vol === one));
+  const free = [0, ...line.developersVol].filter(
+    (value) => !bowl.developer.some((part) => part.vol === value),
+  );
   return (
     <div className="flex flex-wrap items-center gap-2 text-sm">
       <label className="flex items-center gap-2">
@@ -35,9 +37,9 @@ export function PourChoice({
             }
           >
             {bowl.developer.length === 0 ? <option value="">{t('service.choosePour')}</option> : null}
-            {line.developersVol.map((one) => (
-              <option key={one} value={one}>
-                {pourName(t, one, line.kind)}
+            {line.developersVol.map((value) => (
+              <option key={value} value={value}>
+                {pourName(t, value, line.kind)}
               </option>
             ))}
           </Select>
@@ -59,9 +61,9 @@ export function PourChoice({
               }
             >
               <option value="">{t('bench.mix.nothing')}</option>
-              {free.map((one) => (
-                <option key={one} value={one}>
-                  {pourName(t, one)}
+              {free.map((value) => (
+                <option key={value} value={value}>
+                  {pourName(t, value)}
                 </option>
               ))}
             </Select>

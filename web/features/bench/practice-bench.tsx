@@ -1,12 +1,12 @@
 import type { StudentAssignment } from '@cimbel/contract';
 import { seedFrom } from '@cimbel/core';
 import { revealOf, type ClientCase } from '@cimbel/core/case';
-import { type BenchStep, asSet, litOf, withGiven } from '@cimbel/core/exercise';
+import { type BenchStep, exerciseForStudent, looksByLight, withGiven } from '@cimbel/core/exercise';
 import type { RecordCard } from '@cimbel/core/card';
-import { slip as slipOn, type Misconception } from '@cimbel/core/mark';
+import { cardWithSlip as slipOn, type Misconception } from '@cimbel/core/mark';
 import type { Line } from '@cimbel/core/product';
 import { showSimulation } from '@cimbel/core/simulate';
-import type { Solution } from '@cimbel/core/solve';
+import type { ModelAnswer } from '@cimbel/core/solve';
 import type { HouseRules } from '@cimbel/core/rules';
 import { useDeferredValue, useMemo, useReducer, useState, type ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -25,7 +25,7 @@ export interface KnownExercise {
   id: string;
   title: string;
   clientCase: ClientCase;
-  solution: Solution;
+  modelAnswer: ModelAnswer;
   lines: Line[];
   houseRules: HouseRules;
   open: BenchStep[];
@@ -36,10 +36,10 @@ export interface KnownExercise {
 
 /** The exercise as a student is sent it, with nothing begun. */
 function begun(exercise: KnownExercise): StudentAssignment {
-  const { id, title, solution, lines, slip, dueAt } = exercise;
-  const card = slip ? slipOn(slip, { plan: solution.best, solution, lines }) : null;
+  const { id, title, modelAnswer, lines, slip, dueAt } = exercise;
+  const card = slip ? slipOn(slip, { card: modelAnswer.card, modelAnswer, lines }) : null;
   return {
-    ...asSet({ ...exercise, card }, null, litOf(exercise, null)),
+    ...exerciseForStudent({ ...exercise, card }, null, looksByLight(exercise, null)),
     stage: 'work',
     id,
     title,

@@ -128,7 +128,7 @@ export function ProcessClock({
         {places.map(({ zone }, i) => {
           const covered = frame.covered[zone];
           const open = !covered || wiped.includes(zone);
-          const told = frame.told?.[zone];
+          const toldHair = frame.told?.[zone];
           return (
             <li key={zone} className="bg-surround text-on-surround flex flex-col gap-1 rounded-sm p-2">
               <strong className="first-letter:uppercase">{placeWord(t, zone)}</strong>
@@ -141,9 +141,9 @@ export function ProcessClock({
                 />
                 <span className="text-sm">
                   {t(covered ? 'service.covered' : minute > 0 ? 'service.free' : 'service.before')}
-                  {open && told ? (
+                  {open && toldHair ? (
                     <strong className="block">
-                      {t(told.white ? 'service.toldWithWhite' : 'service.told', { ...told })}
+                      {t(toldHair.white ? 'service.toldWithWhite' : 'service.told', { ...toldHair })}
                     </strong>
                   ) : null}
                 </span>

@@ -1,5 +1,5 @@
 import type { StudentAssignment } from '@cimbel/contract';
-import { BENCH_STEPS, applicationsOf } from '@cimbel/core/exercise';
+import { BENCH_STEPS, untimedApplications } from '@cimbel/core/exercise';
 import { EMPTY_CARD, type RecordCard } from '@cimbel/core/card';
 import { AREAS } from '@cimbel/core/hair';
 import { SHIPPED_LINES } from '@cimbel/core/product';
@@ -34,7 +34,7 @@ const assignment = (change: Partial<StudentAssignment> = {}): StudentAssignment 
     placements: [],
     lines: SHIPPED_LINES,
     open: ['process'],
-    applications: applicationsOf(STEPS),
+    applications: untimedApplications(STEPS),
     houseRules: DEFAULT_HOUSE_RULES,
     ...change,
   }) as unknown as StudentAssignment;

@@ -1,6 +1,6 @@
 import type { ShownSimulation, StudentAssignment } from '@cimbel/contract';
-import { WATCHED_FOR, type RecordCard, type Step } from '@cimbel/core/card';
-import { timedBy, timesWhatIsGiven } from '@cimbel/core/exercise';
+import { WATCHED_FOR, type RecordCard, type Application } from '@cimbel/core/card';
+import { timedApplications, timesWhatIsGiven } from '@cimbel/core/exercise';
 import type { PlaceId } from '@cimbel/core/hair';
 import { LATE_HEAT_FROM } from '@cimbel/core/process';
 import { useState } from 'react';
@@ -23,7 +23,7 @@ const CHECKS = [2, 3, 5, 10, 20];
 const MOST_MINUTES = 240;
 const MOST_CHECKS = 12;
 
-type Timing = Pick<Step, 'minutes' | 'heat' | 'checkEvery' | 'checkAt' | 'watchedFor'>;
+type Timing = Pick<Application, 'minutes' | 'heat' | 'checkEvery' | 'checkAt' | 'watchedFor'>;
 /** As an option of the list of checks: at minutes of one's own. */
 const AT_MINUTES = 'at';
 
@@ -40,16 +40,20 @@ interface Row {
 function rowsOf(assignment: StudentAssignment, draft: DraftOf<RecordCard>): Row[] {
   const { answer: card, change } = draft;
   if (!timesWhatIsGiven(assignment.open))
-    return card.steps.map((step, index) => ({
+    return card.steps.map((application, index) => ({
       key: String(index),
-      bowl: step.bowl,
-      zones: step.zones,
-      timing: step,
+      bowl: application.bowl,
+      zones: application.zones,
+      timing: application,
       onTime: (timing) =>
-        change({ steps: card.steps.map((one, i) => (i === index ? { ...one, ...timing } : one)) }),
+        change({
+          steps: card.steps.map((application, i) =>
+            i === index ? { ...application, ...timing } : application,
+          ),
+        }),
     }));
   return assignment.applications.map((application, index) => {
-    const [timed] = timedBy([{ ...application, after: [], wait: 0 }], card);
+    const [timed] = timedApplications([{ ...application, after: [], wait: 0 }], card);
     const { after: _a, wait: _w, ...applied } = application;
     return {
       key: String(index),
@@ -58,7 +62,8 @@ function rowsOf(assignment: StudentAssignment, draft: DraftOf<RecordCard>): Row[
       timing: timed ?? null,
       onTime: (timing) => {
         const others = card.steps.filter(
-          (step) => timedBy([{ ...application, after: [], wait: 0 }], { steps: [step] }).length === 0,
+          (step) =>
+            timedApplications([{ ...application, after: [], wait: 0 }], { steps: [step] }).length === 0,
         );
         change({ steps: [...others, { ...applied, start: 0, ...timing }] });
       },
@@ -91,7 +96,7 @@ function MinutesField({
         const found = typed
           .split(/\D+/)
           .map(Number)
-          .filter((one) => one >= 1 && one <= MOST_MINUTES);
+          .filter((value) => value >= 1 && value <= MOST_MINUTES);
         onMinutes([...new Set(found)].sort((a, b) => a - b).slice(0, MOST_CHECKS));
         setTyped(null);
       }}
@@ -107,9 +112,9 @@ function HeatFields({
   onHeat,
 }: {
   label: string;
-  heat: NonNullable<Step['heat']>;
+  heat: NonNullable<Application['heat']>;
   last: number;
-  onHeat: (heat: NonNullable<Step['heat']>) => void;
+  onHeat: (heat: NonNullable<Application['heat']>) => void;
 }) {
   const { t } = useTranslation();
   const field = (end: 'from' | 'to', least: number, most: number) => (
@@ -210,7 +215,10 @@ function TimingRow({ row, name }: { row: Row; name: string }) {
               aria-label={`${t('service.watchedFor')}: ${label}`}
               value={timing.watchedFor ?? ''}
               onChange={({ target }) =>
-                row.onTime({ ...timing, watchedFor: WATCHED_FOR.find((one) => one === target.value) })
+                row.onTime({
+                  ...timing,
+                  watchedFor: WATCHED_FOR.find((watchedFor) => watchedFor === target.value),
+                })
               }
             >
               <option value="">{t('answer.none')}</option>
@@ -274,7 +282,7 @@ export function Process({
   const lines = assignment.lines.filter(({ id }) => card.bowls.some(({ lineId }) => lineId === id));
   const failed = error ? asApiError(error) : null;
   const nameOf = (name: string) => {
-    const bowl = card.bowls.find((one) => one.name === name);
+    const bowl = card.bowls.find((bowl) => bowl.name === name);
     return bowl ? bowlWords(bowl, assignment.lines) : t('service.noSuchBowl', { name });
   };
   return (
@@ -298,8 +306,8 @@ export function Process({
             chosen={chosen}
             minute={control.clock.minute}
             onChoose={setChosen}
-            onMove={(index, step) =>
-              change({ steps: card.steps.map((one, i) => (i === index ? step : one)) })
+            onMove={(index, application) =>
+              change({ steps: card.steps.map((one, i) => (i === index ? application : one)) })
             }
           />
           <p className="text-quiet text-sm">{t('service.timelineHint')}</p>

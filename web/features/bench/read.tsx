@@ -19,7 +19,7 @@ import '../../lib/words/service';
 const GREYS = [0, 0.1, 0.2, 0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 0.9, 1];
 
 /** Zone by zone: what there is, and what will show on the way. */
-export function Read({
+export function ReadStep({
   assignment,
   draft,
   zone,
@@ -35,10 +35,10 @@ export function Read({
   onLight: (light: Light) => void;
 }) {
   const { t } = useTranslation(['ui', 'craft']);
-  const { answer: plan, change } = draft;
-  const read = plan.readings[zone] ?? NO_READING;
+  const { answer, change } = draft;
+  const read = answer.readings[zone] ?? NO_READING;
   const set = (part: Partial<ZoneReading>) =>
-    change({ readings: { ...plan.readings, [zone]: { ...read, ...part } } });
+    change({ readings: { ...answer.readings, [zone]: { ...read, ...part } } });
   const target =
     assignment.wish[zone] ?? assignment.placements.find(({ zones }) => zones.includes(zone))?.target ?? null;
   const name = placeWord(t, zone);
@@ -49,9 +49,12 @@ export function Read({
         <Choice
           label={t('service.zone')}
           value={zone}
-          options={placesOf(assignment).map((one) => {
-            const done = plan.readings[one.zone]?.level != null;
-            return { value: one.zone, text: `${placeWord(t, one.zone)}${done ? ' ✓' : ''}` };
+          options={placesOf(assignment).map((drawnStretch) => {
+            const done = answer.readings[drawnStretch.zone]?.level != null;
+            return {
+              value: drawnStretch.zone,
+              text: `${placeWord(t, drawnStretch.zone)}${done ? ' ✓' : ''}`,
+            };
           })}
           onChange={onZone}
         />

@@ -60,13 +60,13 @@ describe('a bowl and its recipe', () => {
         { vol: 0, grams: 0 },
       ],
     };
-    const made = workedOut({ ...blend, shades: [{ label: '5:0', grams: 0 }] }, tarnwick, {
+    const bowl = workedOut({ ...blend, shades: [{ label: '5:0', grams: 0 }] }, tarnwick, {
       totalGrams: 50,
       ratio: 1.5,
       shadeParts: [1],
       pourParts: [1, 1],
     });
-    expect(bowlVol(made)).toBe(20);
+    expect(bowlVol(bowl)).toBe(20);
   });
 
   it('keeps the strength but not the shades when the line changes, and runs out of letters at eight', () => {

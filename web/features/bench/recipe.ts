@@ -38,10 +38,10 @@ export interface Recipe {
 }
 
 const parts = (grams: readonly number[]): number[] => {
-  const filled = grams.filter((one) => one > 0);
+  const filled = grams.filter((gram) => gram > 0);
   if (filled.length === 0) return grams.map(() => 1);
   const least = Math.min(...filled);
-  return grams.map((one) => (one > 0 ? Math.round((one / least) * 4) / 4 : 1));
+  return grams.map((gram) => (gram > 0 ? Math.round((gram / least) * 4) / 4 : 1));
 };
 
 /** The recipe that a weighed bowl looks like; for an empty one what is usual for the line. */

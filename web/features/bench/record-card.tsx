@@ -91,25 +91,38 @@ export function RecordCardView({
       />
       {steps.length > 0 ? (
         <ol className="flex flex-col gap-1 text-sm">
-          {steps.map((step, i) => (
+          {steps.map((application, i) => (
             <li key={i} className="flex flex-wrap gap-x-3">
               <strong className="w-24 tabular-nums">
-                {t('service.from', { start: step.start, end: step.start + step.minutes })}
+                {t('service.from', {
+                  start: application.start,
+                  end: application.start + application.minutes,
+                })}
               </strong>
               <span>
-                {t('service.stepWords', { bowl: step.bowl, zones: list(step.zones) })}
-                {step.placement === 'foils' ? ` · ${t('service.foilsWords', { share: step.share })}` : ''}
-                {step.placement === 'between' ? ` · ${t('craft:placement.between')}` : ''}
-                {step.taken ? ` · ${t(`craft:taken.${step.taken}`)}` : ''}
-                {` · ${inOrder(step.areas)}`}
-                {step.stopsAtLine ? '' : ` · ${t('service.pastLine')}`}
-                {step.partingMm ? ` · ${t('service.partingWords', { mm: step.partingMm })}` : ''}
-                {step.takesMinutes ? ` · ${t('service.takesWords', { minutes: step.takesMinutes })}` : ''}
-                {step.heat ? ` · ${t('service.heatWords', step.heat)}` : ''}
-                {step.wet ? ` · ${t('service.wetWords')}` : ''}
-                {step.checkEvery ? ` · ${t('service.every', { minutes: step.checkEvery })}` : ''}
-                {step.checkAt ? ` · ${t('service.checkedAt', { minutes: step.checkAt.join(', ') })}` : ''}
-                {step.watchedFor ? ` · ${t(`craft:watchedFor.${step.watchedFor}`)}` : ''}
+                {t('service.stepWords', { bowl: application.bowl, zones: list(application.zones) })}
+                {application.placement === 'foils'
+                  ? ` · ${t('service.foilsWords', { share: application.share })}`
+                  : ''}
+                {application.placement === 'between' ? ` · ${t('craft:placement.between')}` : ''}
+                {application.taken ? ` · ${t(`craft:taken.${application.taken}`)}` : ''}
+                {` · ${inOrder(application.areas)}`}
+                {application.stopsAtLine ? '' : ` · ${t('service.pastLine')}`}
+                {application.partingMm
+                  ? ` · ${t('service.partingWords', { mm: application.partingMm })}`
+                  : ''}
+                {application.takesMinutes
+                  ? ` · ${t('service.takesWords', { minutes: application.takesMinutes })}`
+                  : ''}
+                {application.heat ? ` · ${t('service.heatWords', application.heat)}` : ''}
+                {application.wet ? ` · ${t('service.wetWords')}` : ''}
+                {application.checkEvery
+                  ? ` · ${t('service.every', { minutes: application.checkEvery })}`
+                  : ''}
+                {application.checkAt
+                  ? ` · ${t('service.checkedAt', { minutes: application.checkAt.join(', ') })}`
+                  : ''}
+                {application.watchedFor ? ` · ${t(`craft:watchedFor.${application.watchedFor}`)}` : ''}
               </span>
             </li>
           ))}

@@ -1,10 +1,10 @@
 import fc from 'fast-check';
 import type { PlaceId } from '@cimbel/core/hair';
-import { type Step, stepSchema } from '@cimbel/core/card';
+import { type Application, applicationSchema } from '@cimbel/core/card';
 import { shippedLine } from '@cimbel/core/product';
 import { axisMinutes, barsOf, moved, newStep, rinsedAt } from './schedule';
 
-const step = (start: number, minutes: number, ...zones: PlaceId[]): Step => ({
+const step = (start: number, minutes: number, ...zones: PlaceId[]): Application => ({
   ...newStep('A', shippedLine('tarnwick'), zones, ['nape'], { steps: [] }),
   start,
   minutes,
@@ -18,7 +18,7 @@ describe('steps on a timeline', () => {
         fc.integer({ min: -999, max: 999 }),
         (start, minutes) => {
           const pushed = moved(step(10, 30, 'mids'), { start, minutes });
-          expect(stepSchema.safeParse(pushed).success).toBe(true);
+          expect(applicationSchema.safeParse(pushed).success).toBe(true);
         },
       ),
     );

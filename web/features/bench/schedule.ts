@@ -1,5 +1,5 @@
 import type { PlaceId, Area } from '@cimbel/core/hair';
-import type { RecordCard, Step } from '@cimbel/core/card';
+import type { RecordCard, Application } from '@cimbel/core/card';
 import { hasDeveloper, type Line } from '@cimbel/core/product';
 
 const STARTS = { least: 0, most: 300 };
@@ -8,10 +8,10 @@ const within = (value: number, { least, most }: { least: number; most: number })
   Math.min(most, Math.max(least, Math.round(value)));
 
 /** A step moved or stretched, kept within what a card can say. */
-export const moved = (step: Step, by: { start?: number; minutes?: number }): Step => ({
-  ...step,
-  start: within(step.start + (by.start ?? 0), STARTS),
-  minutes: within(step.minutes + (by.minutes ?? 0), MINUTES),
+export const moved = (application: Application, by: { start?: number; minutes?: number }): Application => ({
+  ...application,
+  start: within(application.start + (by.start ?? 0), STARTS),
+  minutes: within(application.minutes + (by.minutes ?? 0), MINUTES),
 });
 
 /** A new step for a bowl: after everything that is there, with the time its line names. */
@@ -22,7 +22,7 @@ export function newStep(
   /** The areas those lie in, in the order they are begun with. */
   areas: Area[],
   plan: Pick<RecordCard, 'steps'>,
-): Step {
+): Application {
   const end = plan.steps.reduce((last, { start, minutes }) => Math.max(last, start + minutes), 0);
   return {
     bowl,
@@ -44,15 +44,17 @@ export function newStep(
 export interface Bar {
   zone: PlaceId;
   index: number;
-  step: Step;
+  step: Application;
 }
-export const barsOf = (zones: readonly PlaceId[], steps: readonly Step[]): Bar[] =>
+export const barsOf = (zones: readonly PlaceId[], steps: readonly Application[]): Bar[] =>
   zones.flatMap((zone) =>
-    steps.flatMap((step, index) => (step.zones.includes(zone) ? [{ zone, index, step }] : [])),
+    steps.flatMap((application, index) =>
+      application.zones.includes(zone) ? [{ zone, index, step: application }] : [],
+    ),
   );
 
 /** Minutes the axis runs to: a little past the end, in whole tens. */
-export const axisMinutes = (steps: readonly Step[]) =>
+export const axisMinutes = (steps: readonly Application[]) =>
   Math.max(
     60,
     Math.ceil((steps.reduce((last, { start, minutes }) => Math.max(last, start + minutes), 0) + 10) / 10) *
@@ -60,14 +62,17 @@ export const axisMinutes = (steps: readonly Step[]) =>
   );
 
 /** Takes one zone off its step at a minute: the step ends there for this zone, and goes on for the others. */
-export function rinsedAt(steps: readonly Step[], zone: PlaceId, minute: number): Step[] {
-  return steps.flatMap((step): Step[] => {
-    const lies = step.zones.includes(zone) && step.start < minute && step.start + step.minutes > minute;
-    if (!lies) return [step];
-    const ended = { ...step, minutes: minute - step.start };
-    if (step.zones.length === 1) return [ended];
+export function rinsedAt(steps: readonly Application[], zone: PlaceId, minute: number): Application[] {
+  return steps.flatMap((application): Application[] => {
+    const lies =
+      application.zones.includes(zone) &&
+      application.start < minute &&
+      application.start + application.minutes > minute;
+    if (!lies) return [application];
+    const ended = { ...application, minutes: minute - application.start };
+    if (application.zones.length === 1) return [ended];
     return [
-      { ...step, zones: step.zones.filter((one) => one !== zone) },
+      { ...application, zones: application.zones.filter((one) => one !== zone) },
       { ...ended, zones: [zone] },
     ];
   });

@@ -1,5 +1,5 @@
 import type { StudentAssignment } from '@cimbel/contract';
-import type { NearMiss } from '@cimbel/core/mark';
+import type { TypicalError } from '@cimbel/core/mark';
 import { BENCH_STEPS, CARD_STEPS, OPEN_STEPS } from '@cimbel/core/exercise';
 import { EMPTY_CARD, type Bowl, type RecordCard } from '@cimbel/core/card';
 import { AREAS } from '@cimbel/core/hair';
@@ -65,8 +65,8 @@ describe('how much of an exercise is worked', () => {
   });
 
   it('offers a card only where the case leaves room for a slip, and says when one has none', () => {
-    const miss = { misconception: 'overlap' } as unknown as NearMiss;
-    const choice = (misses: NearMiss[], slip: 'overlap' | 'noFiller' | null, settled = true) =>
+    const miss = { misconception: 'overlap' } as unknown as TypicalError;
+    const choice = (misses: TypicalError[], slip: 'overlap' | 'noFiller' | null, settled = true) =>
       textOf(
         <StepsChoice
           form={{ ...fresh('retouch-grey'), slip }}

@@ -1,8 +1,8 @@
-import { PLACEMENTS, type Bowl, type Step } from '@cimbel/core/card';
+import { PLACEMENTS, type Bowl, type Application } from '@cimbel/core/card';
 import { areasOf } from '@cimbel/core/hair';
 import type { PlacementWish } from '@cimbel/core/case';
 import type { HeadLook } from '@cimbel/core/draw';
-import type { RegionAsSet } from '@cimbel/core/exercise';
+import type { VisibleRegion } from '@cimbel/core/exercise';
 import type { Line } from '@cimbel/core/product';
 import { TAKEN_AS } from '@cimbel/core/rules';
 import { Trash2 } from 'lucide-react';
@@ -68,18 +68,18 @@ export function StepForm({
   onChange,
   onRemove,
 }: {
-  step: Step;
-  regions: readonly RegionAsSet[];
+  step: Application;
+  regions: readonly VisibleRegion[];
   headLook: HeadLook;
   bowls: readonly Bowl[];
   lines: readonly Line[];
-  onChange: (step: Step) => void;
+  onChange: (application: Application) => void;
   onRemove: () => void;
   /** Placements that the case asks for. */
   placements: readonly PlacementWish[];
 }) {
   const { t } = useTranslation(['ui', 'craft']);
-  const set = (part: Partial<Step>) => onChange({ ...step, ...part });
+  const set = (part: Partial<Application>) => onChange({ ...step, ...part });
   const zones = placesOf({ regions }).map(({ zone }) => zone);
   const woven =
     placements.find((placement) => placement.zones.some((zone) => step.zones.includes(zone)))?.share ?? null;
@@ -164,7 +164,9 @@ export function StepForm({
             <span className="w-44">
               <Select
                 value={step.taken ?? ''}
-                onChange={({ target }) => set({ taken: TAKEN_AS.find((one) => one === target.value) })}
+                onChange={({ target }) =>
+                  set({ taken: TAKEN_AS.find((takenAs) => takenAs === target.value) })
+                }
               >
                 <option value="">{t('answer.none')}</option>
                 {TAKEN_AS.map((taken) => (

@@ -11,27 +11,27 @@ export const stepsOf = ({ open }: Pick<StudentAssignment, 'open'>): WorkStep[] =
 /** Whether nothing of a step is open. */
 export function isStepComplete(
   step: WorkStep,
-  plan: RecordCard,
+  card: RecordCard,
   { regions, lines, applications }: Pick<StudentAssignment, 'regions' | 'lines' | 'applications'>,
 ): boolean {
-  const declines = plan.decision === 'decline';
+  const declines = card.decision === 'decline';
   switch (step) {
     case 'consult':
-      return plan.asked.length > 0 && plan.decision !== null && (declines || plan.visits !== null);
+      return card.asked.length > 0 && card.decision !== null && (declines || card.visits !== null);
     case 'read':
-      return placesOf({ regions }).every(({ zone }) => plan.readings[zone]?.level != null);
+      return placesOf({ regions }).every(({ zone }) => card.readings[zone]?.level != null);
     case 'mix':
       return (
-        declines || (plan.bowls.length > 0 && plan.bowls.every(({ lineId, from }) => lineId !== null || from))
+        declines || (card.bowls.length > 0 && card.bowls.every(({ lineId, from }) => lineId !== null || from))
       );
     case 'apply':
-      return declines || plan.steps.length > 0;
+      return declines || card.steps.length > 0;
     case 'process':
-      return declines || plan.steps.length >= Math.max(1, applications.length);
+      return declines || card.steps.length >= Math.max(1, applications.length);
     case 'finish':
-      return declines || (plan.aftercare.length > 0 && plan.nextVisitWeeks !== null);
+      return declines || (card.aftercare.length > 0 && card.nextVisitWeeks !== null);
     case 'developer':
-      return plan.bowls.every(
+      return card.bowls.every(
         ({ lineId, developer }) =>
           !lines.some(({ id, kind }) => id === lineId && hasDeveloper(kind)) ||
           developer.some(({ grams }) => grams > 0),

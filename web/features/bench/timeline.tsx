@@ -1,5 +1,5 @@
 import type { PlaceId } from '@cimbel/core/hair';
-import type { Step } from '@cimbel/core/card';
+import type { Application } from '@cimbel/core/card';
 import { useDrag } from '@use-gesture/react';
 import { useRef } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -30,11 +30,11 @@ function StepBar({
   chosen: boolean;
   name: string;
   onChoose: () => void;
-  onMove: (step: Step) => void;
+  onMove: (application: Application) => void;
 }) {
   const { t } = useTranslation(['ui', 'craft']);
   const { step } = bar;
-  const from = useRef<{ step: Step; stretches: boolean } | null>(null);
+  const from = useRef<{ step: Application; stretches: boolean } | null>(null);
   const bind = useDrag(
     ({ first, last, event, movement: [x], currentTarget }) => {
       const element = currentTarget as HTMLElement;
@@ -101,12 +101,12 @@ export function Timeline({
   onMove,
 }: {
   zones: readonly PlaceId[];
-  steps: readonly Step[];
+  steps: readonly Application[];
   chosen: number | null;
   /** Where the clock stands; null while it has not been started. */
   minute: number | null;
   onChoose: (index: number) => void;
-  onMove: (index: number, step: Step) => void;
+  onMove: (index: number, application: Application) => void;
 }) {
   const { t } = useTranslation(['ui', 'craft']);
   const axis = axisMinutes(steps);
@@ -159,7 +159,7 @@ export function Timeline({
             chosen={chosen === bar.index}
             name={t('service.barName', { bowl: bar.step.bowl, minutes: bar.step.minutes })}
             onChoose={() => onChoose(bar.index)}
-            onMove={(step) => onMove(bar.index, step)}
+            onMove={(application) => onMove(bar.index, application)}
           />
         ))}
         {minute === null ? null : (

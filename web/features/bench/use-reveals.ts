@@ -1,11 +1,11 @@
 import type { Revealed, StudentAssignment } from '@cimbel/contract';
 import type { Reason } from '@cimbel/core';
-import type { Asked } from '@cimbel/core/case';
+import type { QuestionOrTest } from '@cimbel/core/case';
 import { useCallback, useState } from 'react';
 import { api, asApiError } from '../../lib/api';
 
 /** Under what name its answer is kept. */
-export const nameOf = (asked: Asked) => ('question' in asked ? asked.question : asked.test);
+export const nameOf = (asked: QuestionOrTest) => ('question' in asked ? asked.question : asked.test);
 
 /** What asking and testing has brought to light. What the server told before stays told after a reload. */
 export function useReveals(assignment: StudentAssignment) {
@@ -13,7 +13,7 @@ export function useReveals(assignment: StudentAssignment) {
   const [failed, setFailed] = useState<string | null>(null);
   const [busy, setBusy] = useState<string | null>(null);
   const ask = useCallback(
-    async (asked: Asked): Promise<boolean> => {
+    async (asked: QuestionOrTest): Promise<boolean> => {
       const name = nameOf(asked);
       setBusy(name);
       setFailed(null);

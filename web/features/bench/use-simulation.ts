@@ -1,5 +1,5 @@
 import type { ShownSimulation } from '@cimbel/contract';
-import type { Work } from '@cimbel/core/card';
+import type { HairWork } from '@cimbel/core/card';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { api } from '../../lib/api';
@@ -17,7 +17,7 @@ function useSettled<T>(value: T): T {
 }
 
 /** The student's own plan on the head, minute by minute, reckoned by the server that knows the head. */
-export function useSimulation(assignmentId: string, { bowls, steps, care }: Work) {
+export function useSimulation(assignmentId: string, { bowls, steps, care }: HairWork) {
   // A step whose bowl is not mixed yet does nothing.
   const mixed = steps.filter(({ bowl }) => bowls.some(({ name }) => name === bowl));
   const asked = useSettled(JSON.stringify({ bowls, steps: mixed, care }));
@@ -25,7 +25,7 @@ export function useSimulation(assignmentId: string, { bowls, steps, care }: Work
     queryKey: ['simulation', assignmentId, asked],
     queryFn: () =>
       api<ShownSimulation>('POST', `/api/my/assignments/${assignmentId}/simulation`, JSON.parse(asked)),
-    enabled: (JSON.parse(asked) as Work).steps.length > 0,
+    enabled: (JSON.parse(asked) as HairWork).steps.length > 0,
     placeholderData: keepPreviousData,
     staleTime: Infinity,
     retry: false,

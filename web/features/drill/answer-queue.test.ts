@@ -3,13 +3,13 @@ import { DRILL_EDITION, PLAIN_CONTEXT } from '@cimbel/core/drill';
 import { ApiError } from '../../lib/api';
 import { makeQueue } from './answer-queue';
 
-const kept = new Map<string, string>();
+const cache = new Map<string, string>();
 beforeEach(() => {
-  kept.clear();
+  cache.clear();
   globalThis.localStorage = {
-    getItem: (name: string) => kept.get(name) ?? null,
-    setItem: (name: string, value: string) => void kept.set(name, value),
-    removeItem: (name: string) => void kept.delete(name),
+    getItem: (name: string) => cache.get(name) ?? null,
+    setItem: (name: string, value: string) => void cache.set(name, value),
+    removeItem: (name: string) => void cache.delete(name),
   } as unknown as Storage;
 });
 

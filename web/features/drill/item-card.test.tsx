@@ -58,9 +58,9 @@ describe('a question', () => {
     const asked = textOf(card(item));
     expect(asked).not.toMatch(UNWORDED);
     expect(asked.length).toBeGreaterThan(10);
-    const told = textOf(card(item, toldOf(item, rightResponse(item))));
-    expect(told).not.toMatch(UNWORDED);
-    expect(told).toContain('Right');
+    const name = textOf(card(item, toldOf(item, rightResponse(item))));
+    expect(name).not.toMatch(UNWORDED);
+    expect(name).toContain('Right');
     expect(textOf(card(item, { item, response: null, mark: null }))).not.toMatch(UNWORDED);
   });
 

@@ -1,4 +1,4 @@
-import type { DrillMark, Form, Hands, Response, Term } from '@cimbel/core/drill';
+import type { DrillMark, AnswerMethod, Hands, Response, Term } from '@cimbel/core/drill';
 import { shippedLine } from '@cimbel/core/product';
 import type { ShownQuestion } from '@cimbel/contract';
 import { Lamp, Lightbulb, Sun } from 'lucide-react';
@@ -15,7 +15,7 @@ import { answerWords } from './answer-words';
 import type { Parted } from './hands/parted-form';
 import { useInWords } from './in-words';
 import { isStaged, ItemStage, useComparison } from './item-stage';
-import type { Hair } from '../../ui/hair-picture';
+import type { PictureSource } from '../../ui/hair-picture';
 import { canNudge } from './nudge';
 import type { Told } from './told';
 import { VerdictIcon, verdictColour, verdictOf } from './verdict';
@@ -25,7 +25,7 @@ import '../../lib/words/reading';
 
 interface ItemCardProps {
   question: ShownQuestion;
-  hairs: readonly Hair[];
+  hairs: readonly PictureSource[];
   told: Told | null;
   /** A press answers at once; else it chooses, and a button answers. */
   immediate: boolean;
@@ -44,7 +44,7 @@ const LIGHT_ICON = { daylight: Sun, warmLamp: Lamp, coolWhite: Lightbulb };
 const spread = (count: number) =>
   Array.from({ length: count }, (_, i) => (count === 1 ? 0.5 : i === 0 ? 0.05 : 0.95));
 
-function startOf(form: Form, pictures: number): Response | null {
+function startOf(form: AnswerMethod, pictures: number): Response | null {
   if (form.kind === 'order') return { kind: 'order', order: Array.from({ length: pictures }, (_, i) => i) };
   if (form.kind === 'mark') return { kind: 'mark', at: spread(form.marks.length) };
   if (form.kind === 'amounts') return { kind: 'amounts', grams: form.things.map(() => 0) };
@@ -54,7 +54,14 @@ function startOf(form: Form, pictures: number): Response | null {
 }
 
 /** Forms whose answer is put together and then given; the others are given by the press itself. */
-const PUT_TOGETHER: readonly Form['kind'][] = ['figure', 'order', 'mark', 'amounts', 'shares', 'clock'];
+const PUT_TOGETHER: readonly AnswerMethod['kind'][] = [
+  'figure',
+  'order',
+  'mark',
+  'amounts',
+  'shares',
+  'clock',
+];
 
 /** Facts that hands find out for themselves, where hands are wanted. */
 const FELT: Partial<Record<Hands['kind'], string>> = { stretch: 'fact.stretch.', feel: 'fact.feel.' };

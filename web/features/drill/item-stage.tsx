@@ -4,7 +4,7 @@ import type { ShownQuestion } from '@cimbel/contract';
 import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import { answerWords } from './answer-words';
-import { HairPicture, type Hair } from '../../ui/hair-picture';
+import { HairPicture, type PictureSource } from '../../ui/hair-picture';
 import { Beam } from './hands/beam';
 import { StrandFeel } from './hands/strand-feel';
 import { StrandStretch } from './hands/strand-stretch';
@@ -20,7 +20,7 @@ import '../../lib/words/reading';
 
 /** Hands that are shown on the neutral ground, where hair is shown otherwise. */
 const ON_STAGE: readonly Hands['kind'][] = ['stretch', 'feel', 'tube'];
-export const isStaged = (hairs: readonly Hair[], hands: Hands | null): boolean =>
+export const isStaged = (hairs: readonly PictureSource[], hands: Hands | null): boolean =>
   hairs.length > 0 || (hands !== null && ON_STAGE.includes(hands.kind));
 
 /** The true hair and that of a wrong answer, where there is any. */
@@ -43,7 +43,7 @@ export function ItemStage({
   onPulled,
 }: {
   question: ShownQuestion;
-  hairs: readonly Hair[];
+  hairs: readonly PictureSource[];
   told: Told | null;
   given: Response | null;
   hands: Hands | null;

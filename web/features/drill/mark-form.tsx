@@ -1,6 +1,6 @@
 import { useRef, type PointerEvent } from 'react';
 import { useTranslation } from 'react-i18next';
-import { HairPicture, type Hair } from '../../ui/hair-picture';
+import { HairPicture, type PictureSource } from '../../ui/hair-picture';
 import '../../lib/words/reading';
 
 const clamp = (at: number) => Math.min(1, Math.max(0, Math.round(at * 100) / 100));
@@ -17,7 +17,7 @@ export function MarkForm({
   brushed = false,
   onChange,
 }: {
-  hair: Hair;
+  hair: PictureSource;
   size: { width: number; height: number };
   label: string;
   names: readonly string[];

@@ -45,9 +45,10 @@ export function Nudge({
   );
   const { light } = item.question;
   const shown = item.question.pictures[0].look;
-  const lookOf = (one: Subject) =>
-    lookOfSubject(one, { light, seed: shown.seed, form: shown.form, shine: shown.shine });
-  const deltaEOf = (one: Subject) => differenceOf(labOfSubject(one, light), labOfSubject(truth, light));
+  const lookOf = (subject: Subject) =>
+    lookOfSubject(subject, { light, seed: shown.seed, form: shown.form, shine: shown.shine });
+  const deltaEOf = (subject: Subject) =>
+    differenceOf(labOfSubject(subject, light), labOfSubject(truth, light));
   const looks = useMemo(() => {
     try {
       return { truth: lookOf(truth), own: lookOf(subject), deltaE: deltaEOf(subject) };

@@ -9,7 +9,7 @@ import {
 import { arrayMove, horizontalListSortingStrategy, SortableContext, useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { useTranslation } from 'react-i18next';
-import { HairPicture, type Hair } from '../../ui/hair-picture';
+import { HairPicture, type PictureSource } from '../../ui/hair-picture';
 import '../../lib/words/reading';
 
 function Lock({
@@ -22,7 +22,7 @@ function Lock({
   onMove,
 }: {
   name: string;
-  hair: Hair;
+  hair: PictureSource;
   size: { width: number; height: number };
   place: number;
   count: number;
@@ -71,7 +71,7 @@ export function OrderForm({
   to,
   closed,
 }: {
-  hairs: readonly Hair[];
+  hairs: readonly PictureSource[];
   names: readonly string[];
   order: readonly number[];
   onChange: (order: number[]) => void;

@@ -6,7 +6,7 @@ import {
   markItem,
   patternOf,
   questionName,
-  type Asked,
+  type AskedItem,
   type DrillContext,
   type Item,
   type ItemSpec,
@@ -36,7 +36,7 @@ import { Unsent } from './unsent';
 import { PageTitle } from '../../ui/page-title';
 import '../../lib/words/reading';
 
-export interface Run {
+export interface PracticeRun {
   skills: readonly Skill[];
   minutes: number;
   context: DrillContext;
@@ -47,9 +47,9 @@ export interface Run {
 const drawSeed = () => crypto.getRandomValues(new Uint32Array(1))[0];
 
 /** The next question, made while the last one is being looked at. */
-function useNext(run: Run, memory: Memory) {
+function useNext(run: PracticeRun, memory: Memory) {
   const wide = useIsWide();
-  const before = useRef<Asked[]>([]);
+  const before = useRef<AskedItem[]>([]);
   const ready = useRef<Promise<DrillMade | null> | null>(null);
   const prepare = useCallback(
     (from: Memory) => {
@@ -60,27 +60,27 @@ function useNext(run: Run, memory: Memory) {
         seed: drawSeed(),
         before: before.current,
       };
-      ready.current = makeNext(wanted, run.context).then((made) => {
+      ready.current = makeNext(wanted, run.context).then((drillMade) => {
         // Its hair is drawn ahead too, at the size it will be shown in.
         const ratio = Math.min(2, window.devicePixelRatio || 1);
-        const { width, height } = hairSize(made?.item.question.pictures.length ?? 0, wide);
-        made?.item.question.pictures.forEach(
+        const { width, height } = hairSize(drillMade?.item.question.pictures.length ?? 0, wide);
+        drillMade?.item.question.pictures.forEach(
           ({ look }) =>
             void paintInWorker({ kind: 'lock', look }, { width: width * ratio, height: height * ratio }),
         );
-        return made;
+        return drillMade;
       });
     },
     [run, wide],
   );
   const take = useCallback(async () => {
     if (!ready.current) prepare(memory);
-    const made = await ready.current;
+    const drillMade = await ready.current;
     ready.current = null;
-    return made;
+    return drillMade;
   }, [memory, prepare]);
   /** What was asked and what came of it: the next question goes by it. */
-  const note = (asked: Asked) => (before.current = [...before.current, asked].slice(-60));
+  const note = (asked: AskedItem) => (before.current = [...before.current, asked].slice(-60));
   return { prepare, take, note };
 }
 
@@ -93,7 +93,7 @@ export function PracticeRun({
   onLeave,
   preview = false,
 }: {
-  run: Run;
+  run: PracticeRun;
   memory: Memory;
   /** Keeps an answer; in a preview nothing is kept. */
   onAnswer: (answer: DrillAnswer) => void;
@@ -261,7 +261,7 @@ export function runFrom(
   practice: MyPractice,
   fallback: DrillContext,
   all: readonly Skill[],
-): Run {
+): PracticeRun {
   const set = practice.practices.find(({ id }) => id === params.get('practice'));
   const named = (params.get('skills') ?? '').split(',');
   const own = all.filter((skill) => named.includes(skill));

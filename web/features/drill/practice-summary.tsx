@@ -54,8 +54,8 @@ export function PracticeSummary({
                 </tr>
               </thead>
               <tbody>
-                {SKILLS.filter((skill) => done.some((one) => one.skill === skill)).map((skill) => {
-                  const own = done.filter((one) => one.skill === skill);
+                {SKILLS.filter((skill) => done.some((done) => done.skill === skill)).map((skill) => {
+                  const own = done.filter((done) => done.skill === skill);
                   return (
                     <tr key={skill} className="border-line border-t">
                       <th scope="row" className="py-1 text-start font-normal">

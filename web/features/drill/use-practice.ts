@@ -36,8 +36,8 @@ export function usePractice(studentId: string) {
         keep(place, practice);
         return practice;
       } catch (error) {
-        const kept = readKept<MyPractice>(place);
-        if (kept) return kept;
+        const myPractice = readKept<MyPractice>(place);
+        if (myPractice) return myPractice;
         throw error;
       }
     },

@@ -1,18 +1,25 @@
 import { TONE_FAMILIES } from '@cimbel/core/colour';
-import { DIRECT_DYES, PAST_KINDS, TREATMENTS, YELLOWS, type PastLayer, type Yellow } from '@cimbel/core/hair';
+import {
+  DIRECT_DYES,
+  HISTORY_KINDS,
+  TREATMENTS,
+  YELLOWS,
+  type HistoryLayer,
+  type Yellow,
+} from '@cimbel/core/hair';
 import { Plus, Trash2 } from 'lucide-react';
 import { useTranslation } from 'react-i18next';
 import { Button } from '../../ui/button';
-import { HALVES, PickRow, TENTHS } from './rows';
+import { HALF_LEVELS, PickRow, TENTHS } from './rows';
 import '../../lib/words/craft';
 import '../../lib/words/lab';
 
-type Kind = PastLayer['kind'];
+type Kind = HistoryLayer['kind'];
 const TIMES = [1, 2, 3, 4, 6, 8];
 const YELLOW_NAMES = Object.keys(YELLOWS) as Yellow[];
 
 /** A layer of a kind as it is when it is first chosen. */
-function fresh(kind: Kind): PastLayer {
+function fresh(kind: Kind): HistoryLayer {
   switch (kind) {
     case 'lightened':
       return { kind, level: 8 };
@@ -25,10 +32,10 @@ function fresh(kind: Kind): PastLayer {
   }
 }
 
-function LayerFields({ layer, onChange }: { layer: PastLayer; onChange: (layer: PastLayer) => void }) {
+function LayerFields({ layer, onChange }: { layer: HistoryLayer; onChange: (layer: HistoryLayer) => void }) {
   const { t } = useTranslation(['ui', 'craft']);
   const percent = (share: number) => t('lab.percent', { share });
-  const fading = (of: Extract<PastLayer, { faded?: number }>) => (
+  const fading = (of: Extract<HistoryLayer, { faded?: number }>) => (
     <>
       <PickRow
         label={t('lab.faded')}
@@ -53,7 +60,7 @@ function LayerFields({ layer, onChange }: { layer: PastLayer; onChange: (layer: 
           <PickRow
             label={t('lab.level')}
             value={layer.level}
-            options={[...HALVES, 10.5, 11]}
+            options={[...HALF_LEVELS, 10.5, 11]}
             onPick={(level) => onChange({ ...layer, level })}
           />
           <PickRow
@@ -94,7 +101,7 @@ function LayerFields({ layer, onChange }: { layer: PastLayer; onChange: (layer: 
           <PickRow
             label={t('lab.level')}
             value={layer.level}
-            options={HALVES}
+            options={HALF_LEVELS}
             onPick={(level) => onChange({ ...layer, level })}
           />
           <PickRow
@@ -122,10 +129,10 @@ export function PastFields({
   most,
   onChange: set,
 }: {
-  past: readonly PastLayer[];
+  past: readonly HistoryLayer[];
   /** Layers that there may be. */
   most: number;
-  onChange: (past: PastLayer[]) => void;
+  onChange: (past: HistoryLayer[]) => void;
 }) {
   const { t } = useTranslation(['ui', 'craft']);
   return (
@@ -139,9 +146,9 @@ export function PastFields({
                 <PickRow
                   label={t('lab.pastLayer', { n: i + 1 })}
                   value={layer.kind}
-                  options={PAST_KINDS}
+                  options={HISTORY_KINDS}
                   text={(kind) => t(`craft:past.${kind}`)}
-                  onPick={(kind) => set(past.map((one, at) => (at === i ? fresh(kind) : one)))}
+                  onPick={(kind) => set(past.map((layer, at) => (at === i ? fresh(kind) : layer)))}
                 />
               </span>
               <button
@@ -155,7 +162,7 @@ export function PastFields({
             </span>
             <LayerFields
               layer={layer}
-              onChange={(next) => set(past.map((one, at) => (at === i ? next : one)))}
+              onChange={(next) => set(past.map((layer, at) => (at === i ? next : layer)))}
             />
           </li>
         ))}

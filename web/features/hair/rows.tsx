@@ -66,7 +66,7 @@ export function TickRow({
   );
 }
 
-export function Group({ legend, children }: { legend: string; children: ReactNode }) {
+export function HairGroup({ legend, children }: { legend: string; children: ReactNode }) {
   return (
     <fieldset className="border-line flex flex-col gap-1 border-t pt-1">
       <legend className="text-quiet pe-2 text-xs">{legend}</legend>
@@ -75,5 +75,5 @@ export function Group({ legend, children }: { legend: string; children: ReactNod
   );
 }
 
-export const HALVES = Array.from({ length: 19 }, (_, i) => 1 + i / 2);
+export const HALF_LEVELS = Array.from({ length: 19 }, (_, i) => 1 + i / 2);
 export const TENTHS = Array.from({ length: 11 }, (_, i) => i / 10);

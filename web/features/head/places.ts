@@ -1,12 +1,12 @@
-import { type PlaceId, type Stretch, AREAS, type Area } from '@cimbel/core/hair';
-import type { Hair, RegionAsSet } from '@cimbel/core/exercise';
+import { type PlaceId, type DrawnStretch, AREAS, type Area } from '@cimbel/core/hair';
+import type { ShownHair, VisibleRegion } from '@cimbel/core/exercise';
 import { AREA_ORDERS } from '@cimbel/core/rules';
 import type { AreaLook, HeadLook } from '@cimbel/core/draw';
 
-type Regions = readonly RegionAsSet[];
+type Regions = readonly VisibleRegion[];
 
 /** Every place of a head, region by region, each from root to end. */
-export const placesOf = ({ regions }: { regions: Regions }): Stretch[] =>
+export const placesOf = ({ regions }: { regions: Regions }): DrawnStretch[] =>
   regions.flatMap(({ zones }) => zones);
 
 /** Which region a place is in, by its number; the first where there is none of the kind. */
@@ -20,14 +20,14 @@ export const regionAt = (regions: Regions, place: PlaceId): number =>
 const NO_GREY = { greyShare: 0, grey: { l: 0, a: 0, b: 0 } };
 
 /** How a region is drawn on the head sheet: its hair where it leaves the scalp, or what lies on it. */
-function areaLook({ density }: RegionAsSet, hair: Hair): AreaLook {
+function areaLook({ density }: VisibleRegion, hair: ShownHair): AreaLook {
   if (!('look' in hair)) return { colour: hair.root, ...NO_GREY, density, form: hair.form };
   const [{ colour, greyShare, grey, under }] = hair.look.zones;
   return { colour, greyShare, grey, under, density, form: hair.look.form };
 }
 
 /** How each area is drawn; one that no region has, as the first region is. */
-export const headLook = (regions: Regions, hair: readonly Hair[]): HeadLook =>
+export const headLook = (regions: Regions, hair: readonly ShownHair[]): HeadLook =>
   Object.fromEntries(
     AREAS.map((area) => {
       const at = Math.max(

@@ -35,8 +35,8 @@ describe('the drawings of a head', () => {
         expect({ view, area, covered: cover > 0.8 * 25 * 255 }).toEqual({ view, area, covered: true });
         const [r, g, b] = sum.map((all) => all / cover / 255);
         const drawn = labOfRgb({ r, g, b });
-        const nearest = AREAS.reduce((best, one) =>
-          differenceOf(drawn, colourOf(one)) < differenceOf(drawn, colourOf(best)) ? one : best,
+        const nearest = AREAS.reduce((best, area) =>
+          differenceOf(drawn, colourOf(area)) < differenceOf(drawn, colourOf(best)) ? area : best,
         );
         expect({ view, area: nearest }).toEqual({ view, area });
       }

@@ -10,7 +10,7 @@ import {
 import { PRODUCT_KINDS, isLightener, type ProductKind } from '@cimbel/core/process';
 import { NumberInput } from '../../ui/field';
 import { useTranslation } from 'react-i18next';
-import { Group, HALVES, PickRow, Row, SMALL, TickRow } from '../hair/rows';
+import { HairGroup, HALF_LEVELS, PickRow, Row, SMALL, TickRow } from '../hair/rows';
 import '../../lib/words/craft';
 import '../../lib/words/lab';
 import '../../lib/words/service';
@@ -118,7 +118,7 @@ export function CoatFields({ coat, onChange }: Fields) {
   );
   return (
     <>
-      <Group legend={t('lab.bowl')}>
+      <HairGroup legend={t('lab.bowl')}>
         <PickRow
           label={t('lab.product')}
           value={coat.product}
@@ -140,7 +140,7 @@ export function CoatFields({ coat, onChange }: Fields) {
           <PickRow
             label={t('lab.fills')}
             value={coat.fillsLevel}
-            options={HALVES}
+            options={HALF_LEVELS}
             onPick={(fillsLevel) => onChange({ fillsLevel })}
           />
         ) : null}
@@ -175,8 +175,8 @@ export function CoatFields({ coat, onChange }: Fields) {
             onTick={(conditioner) => onChange({ conditioner })}
           />
         ) : null}
-      </Group>
-      <Group legend={t('lab.order')}>
+      </HairGroup>
+      <HairGroup legend={t('lab.order')}>
         <TickRow label={t('lab.wet')} value={coat.wet} onTick={(wet) => onChange({ wet })} />
         <PickRow
           label={t('lab.amount')}
@@ -209,7 +209,7 @@ export function CoatFields({ coat, onChange }: Fields) {
           text={(heat) => t(`lab.heats.${heat}`)}
           onPick={(heat) => onChange({ heat })}
         />
-      </Group>
+      </HairGroup>
     </>
   );
 }

@@ -5,7 +5,7 @@ import { useTranslation } from 'react-i18next';
 import { Button } from '../../ui/button';
 import { CoatFields } from './coat-fields';
 import { PastFields } from '../hair/past-fields';
-import { Group, HALVES, PickRow, TENTHS, TickRow } from '../hair/rows';
+import { HairGroup, HALF_LEVELS, PickRow, TENTHS, TickRow } from '../hair/rows';
 import '../../lib/words/craft';
 import '../../lib/words/lab';
 
@@ -38,11 +38,11 @@ export function SideForm({
       className="bg-sheet border-line flex flex-col gap-2 rounded-sm border p-3"
     >
       <h2 className="text-lg">{t('lab.side', { side: name })}</h2>
-      <Group legend={t('lab.hair')}>
+      <HairGroup legend={t('lab.hair')}>
         <PickRow
           label={t('lab.natural')}
           value={side.natural}
-          options={HALVES}
+          options={HALF_LEVELS}
           onPick={(natural) => onChange({ natural })}
         />
         <PickRow
@@ -87,8 +87,8 @@ export function SideForm({
           text={craft('porosity')}
           onPick={(endsPorosity) => onChange({ endsPorosity })}
         />
-      </Group>
-      <Group legend={t('lab.history')}>
+      </HairGroup>
+      <HairGroup legend={t('lab.history')}>
         <PastFields past={side.past} most={MOST_PAST} onChange={(past) => onChange({ past })} />
         {side.past.length > 0 ? (
           <TickRow
@@ -97,7 +97,7 @@ export function SideForm({
             onTick={(pastAtRoot) => onChange({ pastAtRoot })}
           />
         ) : null}
-      </Group>
+      </HairGroup>
       {side.coats.map((coat, i) => (
         <div key={i} className="flex flex-col gap-1">
           {side.coats.length > 1 ? (

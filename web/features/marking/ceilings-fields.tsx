@@ -1,6 +1,6 @@
 import {
   CEILINGS,
-  HEAD_ROWS,
+  CEILING_ROWS,
   WRONG_COUNTS,
   ceilingsSchema,
   withCeiling,
@@ -17,7 +17,7 @@ export function risingCell(ceilings: Ceilings) {
   const read = ceilingsSchema.safeParse(ceilings);
   const issue = read.success ? undefined : read.error.issues.find(({ code }) => code === 'custom');
   if (issue?.code !== 'custom') return null;
-  const [row, wrong] = issue.path as [(typeof HEAD_ROWS)[number], (typeof WRONG_COUNTS)[number]];
+  const [row, wrong] = issue.path as [(typeof CEILING_ROWS)[number], (typeof WRONG_COUNTS)[number]];
   return { row, wrong, most: Number(issue.params?.most) };
 }
 
@@ -31,7 +31,7 @@ export function CeilingsFields({
 }) {
   const { t } = useTranslation();
   const rising = risingCell(ceilings);
-  const words = (row: (typeof HEAD_ROWS)[number], wrong: number) => ({
+  const words = (row: (typeof CEILING_ROWS)[number], wrong: number) => ({
     row: t(`houseRules.ceilings.row.${row}`),
     wrong: t(`houseRules.ceilings.wrong.${wrong}`),
   });
@@ -55,7 +55,7 @@ export function CeilingsFields({
             </tr>
           </thead>
           <tbody>
-            {HEAD_ROWS.map((row) => (
+            {CEILING_ROWS.map((row) => (
               <tr key={row}>
                 <th scope="row" className="min-w-36 py-1 pe-4 text-start font-normal first-letter:uppercase">
                   {t(`houseRules.ceilings.row.${row}`)}

@@ -31,7 +31,7 @@ export function CriteriaTable({
       <tbody>
         {[...result.grade.criteria].sort(byLoss).map((mark) => {
           const { criterion, points, max, findings } = mark;
-          const wrong = findings.filter((one) => !isRight(one));
+          const wrong = findings.filter((said) => !isRight(said));
           const right = findings.filter(isRight);
           const changes = result.changes.filter((change) => change.criterion === criterion);
           return (

@@ -53,13 +53,17 @@ export function Decided({
         <>
           <h2 className="text-base font-semibold">{t('result.decisions')}</h2>
           <ul className="text-sm">
-            {crucial.map((one) => {
-              const Icon = one.wrong ? CircleSlash : CircleCheck;
+            {crucial.map((crucialMark) => {
+              const Icon = crucialMark.wrong ? CircleSlash : CircleCheck;
               return (
-                <li key={JSON.stringify(one)} className="flex items-center gap-2">
-                  <Icon aria-hidden className={`size-4 shrink-0 ${one.wrong ? 'text-bad' : 'text-good'}`} />
+                <li key={JSON.stringify(crucialMark)} className="flex items-center gap-2">
+                  <Icon
+                    aria-hidden
+                    className={`size-4 shrink-0 ${crucialMark.wrong ? 'text-bad' : 'text-good'}`}
+                  />
                   <span>
-                    {words(one)}: {t(one.wrong ? 'result.decisionWrong' : 'result.decisionRight')}
+                    {words(crucialMark)}:{' '}
+                    {t(crucialMark.wrong ? 'result.decisionWrong' : 'result.decisionRight')}
                   </span>
                 </li>
               );

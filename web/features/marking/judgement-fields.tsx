@@ -4,7 +4,7 @@ import {
   isSameDecision,
   type CrucialDecision,
   type Decision,
-  type Judgement,
+  type EducatorRuling,
 } from '@cimbel/core/mark';
 import type { Criterion } from '@cimbel/core/exercise';
 import type { Line } from '@cimbel/core/product';
@@ -47,9 +47,9 @@ export function JudgementFields({
   found: readonly CrucialDecision[];
   /** Names of the parts of the head. */
   parts: readonly string[];
-  judgement: Judgement;
+  judgement: EducatorRuling;
   lines: readonly Line[];
-  onChange: (judgement: Judgement) => void;
+  onChange: (ruling: EducatorRuling) => void;
 }) {
   const { t } = useTranslation(['ui', 'craft']);
   const words = useDecisionWords();
@@ -63,7 +63,7 @@ export function JudgementFields({
     places: OF_HEAD.includes(criterion) ? [] : place === EVERYWHERE ? [...parts] : [place],
     role: null,
   };
-  const isThere = [...found, ...added].some((one) => isSameDecision(one, next));
+  const isThere = [...found, ...added].some((decision) => isSameDecision(decision, next));
   const partWord = (part: string) => {
     const [zone, woven] = part.split('.');
     return woven ? `${placeWord(t, zone)} (${t('service.wovenShort')})` : placeWord(t, zone);
@@ -75,30 +75,30 @@ export function JudgementFields({
         {found.length === 0 && added.length === 0 ? (
           <p className="text-quiet text-sm">{t('judgement.none')}</p>
         ) : null}
-        {found.map((one) => (
+        {found.map((decision) => (
           <Tick
-            key={JSON.stringify(decisionOf(one))}
-            label={words(one)}
-            on={!struck.some((other) => isSameDecision(one, other))}
+            key={JSON.stringify(decisionOf(decision))}
+            label={words(decision)}
+            on={!struck.some((other) => isSameDecision(decision, other))}
             onChange={(on) =>
               onChange({
                 ...judgement,
                 struck: on
-                  ? struck.filter((other) => !isSameDecision(one, other))
-                  : [...struck, decisionOf(one)],
+                  ? struck.filter((other) => !isSameDecision(decision, other))
+                  : [...struck, decisionOf(decision)],
               })
             }
           />
         ))}
-        {added.map((one) => (
-          <div key={JSON.stringify(one)} className="flex items-center gap-2">
-            <span>{words({ ...one, codes: null, costs: 0 })}</span>
+        {added.map((decision) => (
+          <div key={JSON.stringify(decision)} className="flex items-center gap-2">
+            <span>{words({ ...decision, codes: null, costs: 0 })}</span>
             <Button
               weight="quiet"
-              aria-label={t('judgement.remove', { what: words({ ...one, codes: null, costs: 0 }) })}
+              aria-label={t('judgement.remove', { what: words({ ...decision, codes: null, costs: 0 }) })}
               icon={<Trash2 aria-hidden className="size-4" />}
               onClick={() =>
-                onChange({ ...judgement, added: added.filter((other) => !isSameDecision(one, other)) })
+                onChange({ ...judgement, added: added.filter((other) => !isSameDecision(decision, other)) })
               }
             />
           </div>
@@ -146,10 +146,10 @@ export function JudgementFields({
         <fieldset className="flex flex-col gap-1">
           <legend className="mb-1 text-sm font-semibold">{t('judgement.accepted')}</legend>
           <ul className="text-sm">
-            {accepted.map((plan, at) => (
+            {accepted.map((card, at) => (
               <li key={at} className="border-line flex items-center gap-2 border-b py-1 last:border-b-0">
                 <span className="flex-1">
-                  {plan.bowls.map((bowl) => `${bowl.name}: ${bowlWords(bowl, lines)}`).join(' · ')}
+                  {card.bowls.map((bowl) => `${bowl.name}: ${bowlWords(bowl, lines)}`).join(' · ')}
                 </span>
                 <Button
                   weight="quiet"

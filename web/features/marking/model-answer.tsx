@@ -1,7 +1,7 @@
 import type { ClientCase } from '@cimbel/core/case';
-import type { NearMiss } from '@cimbel/core/mark';
+import type { TypicalError } from '@cimbel/core/mark';
 import type { Line } from '@cimbel/core/product';
-import { REACHED_DELTA_E, explain, type Explanation, type Solution } from '@cimbel/core/solve';
+import { REACHED_DELTA_E, explain, type Explanation, type ModelAnswer } from '@cimbel/core/solve';
 import type { HouseRules } from '@cimbel/core/rules';
 import { useTranslation } from 'react-i18next';
 import { placeWord } from '../../lib/i18n';
@@ -21,7 +21,7 @@ export function WhyThis({
   lines,
   houseRules,
 }: {
-  solution: Solution;
+  solution: ModelAnswer;
   lines: readonly Line[];
   houseRules: HouseRules;
 }) {
@@ -35,17 +35,17 @@ export function WhyThis({
     <Sheet>
       <details>
         <summary className="cursor-pointer font-semibold">{t('result.whyTitle')}</summary>
-        {explained.map((one) => (
-          <section key={one.part} className="mt-3 text-sm">
-            <h3 className="text-base first-letter:uppercase">{nameOf(one)}</h3>
-            <ReasonList reasons={one.reasons} />
-            {one.notes.length > 0 ? (
+        {explained.map((explanation) => (
+          <section key={explanation.part} className="mt-3 text-sm">
+            <h3 className="text-base first-letter:uppercase">{nameOf(explanation)}</h3>
+            <ReasonList reasons={explanation.reasons} />
+            {explanation.notes.length > 0 ? (
               <>
                 <h4 className="mt-2 font-semibold">{t('result.notesTitle')}</h4>
-                <ReasonList reasons={one.notes} />
+                <ReasonList reasons={explanation.notes} />
               </>
             ) : null}
-            <OtherRoutes tried={tried.filter(({ part }) => part === one.part)} />
+            <OtherRoutes tried={tried.filter(({ part }) => part === explanation.part)} />
           </section>
         ))}
       </details>
@@ -54,16 +54,17 @@ export function WhyThis({
 }
 
 /** Ways that were looked at and not taken, and what ended each. */
-function OtherRoutes({ tried }: { tried: NonNullable<Solution['tried']> }) {
+function OtherRoutes({ tried }: { tried: NonNullable<ModelAnswer['tried']> }) {
   const { t } = useTranslation(['ui', 'craft']);
   if (tried.length === 0) return null;
   return (
     <>
       <h4 className="mt-2 font-semibold">{t('result.otherRoutes')}</h4>
       <ul>
-        {tried.map(({ route, why }) => (
-          <li key={route}>
-            <span className="font-semibold">{t(`craft:route.${route}`)}:</span> <ReasonText reason={why} />
+        {tried.map(({ technique, why }) => (
+          <li key={technique}>
+            <span className="font-semibold">{t(`craft:route.${technique}`)}:</span>{' '}
+            <ReasonText reason={why} />
           </li>
         ))}
       </ul>
@@ -79,16 +80,16 @@ export function ModelAnswerPanel({
   nearMisses,
   onVisit,
 }: {
-  solution: Solution;
+  solution: ModelAnswer;
   lines: readonly Line[];
   houseRules: HouseRules;
-  nearMisses?: readonly NearMiss[];
+  nearMisses?: readonly TypicalError[];
   /** Takes a visit of several as a case of its own. */
   onVisit?: (clientCase: ClientCase, which: WhichVisit) => void;
 }) {
   const { t } = useTranslation(['ui', 'craft']);
   const bowlWords = useBowlWords();
-  const { stops, choices, best, equivalents, proof, visits } = solution;
+  const { stops, choices, card, equivalents, proof, visits } = solution;
   const short = choices.filter(({ deltaE }) => deltaE !== null && deltaE > REACHED_DELTA_E);
   return (
     <div className="flex flex-col gap-4">
@@ -113,10 +114,10 @@ export function ModelAnswerPanel({
         <Sheet className="flex flex-col gap-1">
           <h2 className="text-lg">{t('service.routes')}</h2>
           <ul className="text-sm">
-            {choices.map(({ part, route, reason, deltaE }) => (
+            {choices.map(({ part, technique, reason, deltaE }) => (
               <li key={part} className="py-0.5">
                 <strong>
-                  {t('service.routeOf', { zone: zoneName(part), route })}
+                  {t('service.routeOf', { zone: zoneName(part), route: technique })}
                   {part.endsWith('.woven') ? ` (${t('service.wovenShort')})` : ''}
                 </strong>{' '}
                 <ReasonText reason={reason} />{' '}
@@ -128,7 +129,7 @@ export function ModelAnswerPanel({
           </ul>
         </Sheet>
       ) : null}
-      <RecordCardView plan={best} lines={lines} title={t('result.keyTitle')} />
+      <RecordCardView plan={card} lines={lines} title={t('result.keyTitle')} />
       <Visits solution={solution} lines={lines} onSet={onVisit} />
       <WhyThis solution={solution} lines={lines} houseRules={houseRules} />
       {equivalents.length > 0 ? (
@@ -138,9 +139,9 @@ export function ModelAnswerPanel({
               {t('service.asGood', { count: equivalents.length })}
             </summary>
             <ul className="mt-2 text-sm">
-              {equivalents.map((plan) => (
-                <li key={JSON.stringify(plan.bowls)} className="border-line border-t py-1">
-                  {plan.bowls.map((bowl) => `${bowl.name}: ${bowlWords(bowl, lines)}`).join(' · ')}
+              {equivalents.map((card) => (
+                <li key={JSON.stringify(card.bowls)} className="border-line border-t py-1">
+                  {card.bowls.map((bowl) => `${bowl.name}: ${bowlWords(bowl, lines)}`).join(' · ')}
                 </li>
               ))}
             </ul>

@@ -1,7 +1,7 @@
 import type { Result } from '@cimbel/contract';
 import { seedFrom } from '@cimbel/core';
 import { partName, nowLooks, wishLooks } from '@cimbel/core/case';
-import { regionsAsSet } from '@cimbel/core/exercise';
+import { visibleRegions } from '@cimbel/core/exercise';
 import { simulateCard, type PartOutcome, type SimulatedCard } from '@cimbel/core/simulate';
 import type { TressLook } from '@cimbel/core/draw';
 import { Pause, Play } from 'lucide-react';
@@ -33,17 +33,17 @@ const SECONDS_A_MINUTE = 0.09;
 export function OutcomeView({
   result,
 }: {
-  result: Pick<Result, 'assignmentId' | 'clientCase' | 'lines' | 'answer' | 'solution'>;
+  result: Pick<Result, 'assignmentId' | 'clientCase' | 'lines' | 'answer' | 'modelAnswer'>;
 }) {
   const { t } = useTranslation(['ui', 'craft']);
-  const { clientCase, lines, answer, solution, assignmentId } = result;
+  const { clientCase, lines, answer, modelAnswer, assignmentId } = result;
   const played = useMemo(() => {
     const lineOf = (id: string) => lines.find((line) => line.id === id);
     return {
       own: simulateCard(clientCase, answer, lineOf),
-      best: simulateCard(clientCase, solution.best, lineOf),
+      best: simulateCard(clientCase, modelAnswer.card, lineOf),
     };
-  }, [clientCase, lines, answer, solution]);
+  }, [clientCase, lines, answer, modelAnswer]);
   const last = Math.max(played.own.minutes, played.best.minutes);
   const { clock, setClock } = useClock(last, SECONDS_A_MINUTE);
   const { running } = clock;
@@ -61,7 +61,7 @@ export function OutcomeView({
   const [own, best] = [outcomeOf(played.own), outcomeOf(played.best)];
   // The strand of one region at a time; the table below has them all.
   const [at, setAt] = useState(0);
-  const regions = regionsAsSet(clientCase.head);
+  const regions = visibleRegions(clientCase.head);
   const heads = [
     {
       name: t('outcome.wanted'),

@@ -32,13 +32,13 @@ function ExerciseProgress({ assignmentId, title }: { assignmentId: string; title
 export function RegradeClassDialog({ classId, onClose }: { classId: string; onClose: () => void }) {
   const { t } = useTranslation();
   const path = `/api/classes/${classId}/regrade`;
-  const found = useQuery({
+  const useQueryResult = useQuery({
     queryKey: ['class-regrade', classId],
     queryFn: () => api<ClassRegradePreview>('POST', `${path}/preview`),
     gcTime: 0,
     staleTime: Infinity,
   });
-  const exercises = found.data?.exercises ?? [];
+  const exercises = useQueryResult.data?.exercises ?? [];
   const moved = exercises.filter(({ changes }) => changes.length > 0);
   // What students have seen changes only by the educator's own choice.
   const [chosen, setChosen] = useState<ReadonlySet<string> | null>(null);
@@ -48,7 +48,7 @@ export function RegradeClassDialog({ classId, onClose }: { classId: string; onCl
     mutationFn: (assignmentIds: string[]) => api('POST', path, { assignmentIds }),
   });
   const all = movesOf(moved.flatMap(({ changes }) => changes));
-  const total = exercises.reduce((sum, one) => sum + one.total, 0);
+  const total = exercises.reduce((sum, exercise) => sum + exercise.total, 0);
   return (
     <Dialog
       open
@@ -82,9 +82,9 @@ export function RegradeClassDialog({ classId, onClose }: { classId: string; onCl
         ) : (
           <>
             <p role="status">
-              {found.isPending
+              {useQueryResult.isPending
                 ? t('houseRules.remark.looking')
-                : found.isError
+                : useQueryResult.isError
                   ? null
                   : exercises.length === 0
                     ? t('houseRules.remark.none')
@@ -122,7 +122,7 @@ export function RegradeClassDialog({ classId, onClose }: { classId: string; onCl
           </>
         )}
       </div>
-      <Refused error={start.error ?? found.error} />
+      <Refused error={start.error ?? useQueryResult.error} />
     </Dialog>
   );
 }

@@ -1,6 +1,6 @@
 import type { EducatorAssignment } from '@cimbel/contract';
 import { partName, partsOf } from '@cimbel/core/case';
-import type { Judgement } from '@cimbel/core/mark';
+import type { EducatorRuling } from '@cimbel/core/mark';
 import type { Rubric } from '@cimbel/core/exercise';
 import { figuresOf } from '@cimbel/core/rules';
 import { Undo2 } from 'lucide-react';
@@ -27,11 +27,11 @@ export function RegradeDialog({
 }) {
   const { t } = useTranslation();
   const [rubric, setRubric] = useState<Rubric>(assignment.rubric);
-  const [judgement, setJudgement] = useState<Judgement>(assignment.judgement);
+  const [ruling, setJudgement] = useState<EducatorRuling>(assignment.judgement);
   const found = usePreview(assignment.clientCase, assignment.lines, assignment.houseRules);
   const { preview, start, regrade, error } = useRegrade(assignment.id);
   const [figures, setFigures] = useState(figuresOf(assignment.houseRules));
-  const asked = { rubric, judgement, figures };
+  const asked = { rubric, judgement: ruling, figures };
   return (
     <Dialog
       open
@@ -84,8 +84,8 @@ export function RegradeDialog({
           />
           <JudgementFields
             found={found.data?.ok ? found.data.crucial : []}
-            parts={partsOf(assignment.solution.visit).map(partName)}
-            judgement={judgement}
+            parts={partsOf(assignment.modelAnswer.clientCase).map(partName)}
+            judgement={ruling}
             lines={assignment.lines}
             onChange={(next) => {
               setJudgement(next);

@@ -65,19 +65,19 @@ function Attempts({
   if (attempts.length < 2) return null;
   return (
     <ul className="flex flex-wrap gap-x-4 text-sm" aria-label={t('result.attempts')}>
-      {attempts.map((one) => {
+      {attempts.map((attempt) => {
         const words = (
           <>
-            {t('result.attempt', { number: one.number, points: one.points })}
-            {one.counts ? ` (${t('result.counts')})` : ''}
+            {t('result.attempt', { number: attempt.number, points: attempt.points })}
+            {attempt.counts ? ` (${t('result.counts')})` : ''}
           </>
         );
         return (
-          <li key={one.attemptId}>
-            {one.attemptId === attemptId ? (
+          <li key={attempt.attemptId}>
+            {attempt.attemptId === attemptId ? (
               <strong aria-current="page">{words}</strong>
             ) : (
-              <Link to={toOf(one)} className="underline">
+              <Link to={toOf(attempt)} className="underline">
                 {words}
               </Link>
             )}

@@ -29,7 +29,7 @@ export function ResultView({
   action?: (mark: CriterionMark) => ReactNode;
 }) {
   const { t } = useTranslation(['ui', 'craft']);
-  const { grade, solution, answer, lines } = result;
+  const { grade, modelAnswer, answer, lines } = result;
   return (
     <div className="mx-auto flex w-full max-w-7xl flex-col gap-4 px-4 py-4 wide:px-8">
       {heading}
@@ -77,10 +77,10 @@ export function ResultView({
           <Sheet>
             <HouseRulesUsed uses={grade.houseRules} />
           </Sheet>
-          {solution.visits.length > 1 ? (
+          {modelAnswer.visits.length > 1 ? (
             <Sheet className="flex flex-col gap-1">
-              <h2 className="text-lg">{t('service.visitsTitle', { count: solution.visits.length })}</h2>
-              {solution.proof.map((reason) => (
+              <h2 className="text-lg">{t('service.visitsTitle', { count: modelAnswer.visits.length })}</h2>
+              {modelAnswer.proof.map((reason) => (
                 <p key={JSON.stringify(reason)} className="text-sm">
                   <ReasonText reason={reason} />
                 </p>
@@ -95,8 +95,8 @@ export function ResultView({
           {answerAction ? <div>{answerAction}</div> : null}
         </div>
         <div className="flex flex-col gap-4">
-          <RecordCardView plan={solution.best} lines={lines} title={t('result.keyTitle')} />
-          <WhyThis solution={solution} lines={lines} houseRules={result.houseRules} />
+          <RecordCardView plan={modelAnswer.card} lines={lines} title={t('result.keyTitle')} />
+          <WhyThis solution={modelAnswer} lines={lines} houseRules={result.houseRules} />
         </div>
       </div>
     </div>

@@ -1,7 +1,7 @@
 import { bowlGrams, lastMinute } from '@cimbel/core/card';
 import { conditionOfZone, presentLevel, type ClientCase } from '@cimbel/core/case';
 import type { Line } from '@cimbel/core/product';
-import { caseOfVisit, type Solution } from '@cimbel/core/solve';
+import { caseOfVisit, type ModelAnswer } from '@cimbel/core/solve';
 import { useTranslation } from 'react-i18next';
 import { Button } from '../../ui/button';
 import { Sheet } from '../../ui/panel';
@@ -21,7 +21,7 @@ export function Visits({
   lines,
   onSet,
 }: {
-  solution: Solution;
+  solution: ModelAnswer;
   lines: readonly Line[];
   /** Takes a visit as a case of its own; left out where nothing is being set. */
   onSet?: (clientCase: ClientCase, which: WhichVisit) => void;
@@ -29,13 +29,13 @@ export function Visits({
   const { t } = useTranslation();
   const wishes = useWishes();
   const { visits } = solution;
-  if (visits.length < 2 || visits.some(({ plan }) => !plan)) return null;
+  if (visits.length < 2 || visits.some(({ card }) => !card)) return null;
   return (
     <Sheet className="flex flex-col gap-2">
       <h2 className="text-lg">{t('visits.title')}</h2>
-      {visits.map(({ afterWeeks, wish, placements, head, plan }, at) => {
+      {visits.map(({ afterWeeks, wish, placements, head, card }, at) => {
         const clientCase = caseOfVisit(solution, at)!;
-        const weight = plan!.bowls.reduce((sum, bowl) => sum + bowlGrams(bowl), 0);
+        const weight = card!.bowls.reduce((sum, bowl) => sum + bowlGrams(bowl), 0);
         const count = { count: at + 1, of: visits.length };
         return (
           <details key={at} className="border-line border-t pt-2 text-sm first-of-type:border-t-0">
@@ -63,8 +63,8 @@ export function Visits({
                   .join('; '),
               })}
             </p>
-            <p>{t('visits.takes', { minutes: lastMinute(plan!), weight })}</p>
-            <RecordCardView plan={plan!} lines={lines} />
+            <p>{t('visits.takes', { minutes: lastMinute(card!), weight })}</p>
+            <RecordCardView plan={card!} lines={lines} />
             {onSet ? (
               <Button className="mt-2" onClick={() => onSet(clientCase, count)}>
                 {t('visits.set')}

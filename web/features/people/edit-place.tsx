@@ -1,4 +1,4 @@
-import { placeChangeSchema, type Place } from '@cimbel/contract';
+import { placeChangeSchema, type RosterSeat } from '@cimbel/contract';
 import { Download, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -18,7 +18,7 @@ export function EditPlace({
   onClose,
 }: {
   classId: string;
-  place: Place;
+  place: RosterSeat;
   onClose: () => void;
 }) {
   const { t } = useTranslation(['people', 'ui']);

@@ -37,17 +37,21 @@ export function EducatorsPanel({
     <Sheet className="flex flex-col gap-3">
       <h2 className="text-lg">{t('educators.title')}</h2>
       <ul>
-        {educators.map((one) => (
-          <li key={one.id} className="border-line flex flex-wrap items-center gap-x-2 border-t py-1">
+        {educators.map((classEducator) => (
+          <li
+            key={classEducator.id}
+            className="border-line flex flex-wrap items-center gap-x-2 border-t py-1"
+          >
             <span className="me-auto">
-              {one.name} <span className="text-quiet text-sm">{t(`educators.rights.${one.rights}`)}</span>
+              {classEducator.name}{' '}
+              <span className="text-quiet text-sm">{t(`educators.rights.${classEducator.rights}`)}</span>
             </span>
-            {one.rights === 'owner' ? null : (
+            {classEducator.rights === 'owner' ? null : (
               <Button
                 weight="quiet"
-                aria-label={t('roster.removeOf', { name: one.name })}
+                aria-label={t('roster.removeOf', { name: classEducator.name })}
                 disabled={remove.isPending}
-                onClick={() => remove.mutate(one.id)}
+                onClick={() => remove.mutate(classEducator.id)}
               >
                 {t('roster.remove')}
               </Button>

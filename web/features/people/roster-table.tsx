@@ -1,4 +1,4 @@
-import type { Place, Slip } from '@cimbel/contract';
+import type { RosterSeat, Slip } from '@cimbel/contract';
 import { Pencil, Printer, UserMinus } from 'lucide-react';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -10,7 +10,7 @@ import { Refused } from '../../ui/panel';
 import { EditPlace } from './edit-place';
 import { usePlaceChange, useSlips } from './use-roster';
 
-type Asked = { kind: 'edit' | 'remove'; place: Place } | { kind: 'slips'; ids: string[] } | null;
+type Asked = { kind: 'edit' | 'remove'; place: RosterSeat } | { kind: 'slips'; ids: string[] } | null;
 
 /** The students of a class: who signs in already, slips for those who do not, changes and removal. */
 export function RosterTable({
@@ -19,7 +19,7 @@ export function RosterTable({
   onSlips,
 }: {
   classId: string;
-  places: readonly Place[];
+  places: readonly RosterSeat[];
   onSlips: (slips: Slip[]) => void;
 }) {
   const { t } = useTranslation(['people', 'ui']);
@@ -169,9 +169,9 @@ export function RosterTable({
         onConfirm={() => {
           if (asked?.kind === 'slips')
             slips.mutate(asked.ids, {
-              onSuccess: (made) => {
+              onSuccess: (slips) => {
                 setChosen(new Set());
-                onSlips(made);
+                onSlips(slips);
               },
               onSettled: close,
             });

@@ -1,4 +1,4 @@
-import type { Place } from '@cimbel/contract';
+import type { RosterSeat } from '@cimbel/contract';
 import { UserCheck } from 'lucide-react';
 import { useTranslation } from 'react-i18next';
 import {} from '../../lib/api';
@@ -9,11 +9,11 @@ import { Refused, Sheet } from '../../ui/panel';
 import { usePlaceChange } from './use-roster';
 
 /** Who has asked to join by the class code. */
-export function WaitingList({ classId, places }: { classId: string; places: readonly Place[] }) {
+export function WaitingList({ classId, places }: { classId: string; places: readonly RosterSeat[] }) {
   const { t } = useTranslation(['people', 'ui']);
   const change = usePlaceChange(classId);
   if (places.length === 0) return null;
-  const letIn = (who: readonly Place[]) =>
+  const letIn = (who: readonly RosterSeat[]) =>
     change.mutate(who.map(({ id }) => ({ id, change: { state: 'active' as const } })));
   return (
     <Sheet className="flex flex-col gap-2">

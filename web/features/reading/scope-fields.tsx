@@ -24,9 +24,9 @@ export function ScopeFields({
         value={scope[name]}
         onChange={({ target }) => onChange({ ...scope, [name]: Number(target.value) })}
       >
-        {LEVELS.map((one) => (
-          <option key={one} value={one}>
-            {t('reading.levelName', { level: one, name: t(`craft:level.${one}`) })}
+        {LEVELS.map((value) => (
+          <option key={value} value={value}>
+            {t('reading.levelName', { level: value, name: t(`craft:level.${value}`) })}
           </option>
         ))}
       </Select>

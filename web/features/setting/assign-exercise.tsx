@@ -19,7 +19,7 @@ import { Notice, Sheet } from '../../ui/panel';
 import { TermsFields } from '../assigning/terms-fields';
 import { formOfTerms, termsFaults, termsOfForm } from '../assigning/terms-form';
 import { ExerciseEditor, linesOf } from './exercise-editor';
-import { ofExercise, type Form } from './exercise-form';
+import { ofExercise, type ExerciseForm } from './exercise-form';
 import { useComposed } from './use-composed';
 import { useSaveExercise } from './use-save-exercise';
 import '../../lib/words/educating';
@@ -39,7 +39,7 @@ export function AssignExercise({
   books: ShadeBooks;
   own: readonly Exercise[];
   /** The exercise to begin with; what was left half made on this device where there is none. */
-  start: Partial<Form> | null;
+  start: Partial<ExerciseForm> | null;
   /** The assignment that is changed; null where a new one is made. */
   editing: EducatorAssignment | null;
 }) {

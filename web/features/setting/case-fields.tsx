@@ -208,7 +208,7 @@ export function CaseFields({
                   ...clientCase,
                   lineIds: lines
                     .map((line) => line.id)
-                    .filter((one) => (one === id ? on : clientCase.lineIds.includes(one))),
+                    .filter((name) => (name === id ? on : clientCase.lineIds.includes(name))),
                 })
               }
             />

@@ -2,7 +2,7 @@ import {
   MOST_REGIONS,
   REGIONS,
   ZONES,
-  besideOf,
+  neighboursOf,
   placeIn,
   placeParts,
   regionsOf,
@@ -48,7 +48,7 @@ function withHead(clientCase: ClientCase, head: Head): ClientCase {
 function meltsLeft({ melts }: ClientCase, head: Head): ClientCase['melts'] {
   const left = melts?.filter(({ zones: [above, below] }) => {
     const there = [above, below].every((place) => head.zones.some(({ zone }) => zone === place));
-    return there && besideOf(head, above).includes(below);
+    return there && neighboursOf(head, above).includes(below);
   });
   return left && left.length > 0 ? left : undefined;
 }
@@ -61,7 +61,7 @@ export function withZone(clientCase: ClientCase, place: PlaceId, on: boolean): C
     if (name !== own) return there;
     return ZONES.flatMap((zone) => {
       const id = placeIn(name, zone);
-      const found = there.find((one) => one.zone === id);
+      const found = there.find((zone) => zone.zone === id);
       if (id !== place) return found ? [found] : [];
       return on ? [found ?? plainZone(id)] : [];
     });
@@ -118,8 +118,8 @@ export function withRegion(clientCase: ClientCase, area: Area): ClientCase {
   const regions = head.regions ?? [{ name: 'rest' as const, areas: [...AREAS] }];
   const from = regions.find(({ areas }) => areas.includes(area))!;
   if (from.areas.length < 2 || regions.length >= MOST_REGIONS) return clientCase;
-  const free = REGIONS.filter((name) => !regions.some((one) => one.name === name));
-  const name = free.find((one) => one === NAMED_AFTER[area]) ?? free[0];
+  const free = REGIONS.filter((name) => !regions.some((region) => region.name === name));
+  const name = free.find((regionName) => regionName === NAMED_AFTER[area]) ?? free[0];
   const copy = head.zones
     .filter(({ zone }) => placeParts(zone).region === from.name)
     .map((zone) => ({ ...zone, zone: placeIn(name, placeParts(zone.zone).zone) }));
@@ -163,7 +163,7 @@ export function painted(clientCase: ClientCase, area: Area, to: RegionName): Cli
     .map((region) => {
       const others = region.areas.filter((one) => one !== area);
       const areas = region.name === to ? [...others, area] : others;
-      return { ...region, areas: AREAS.filter((one) => areas.includes(one)) };
+      return { ...region, areas: AREAS.filter((area) => areas.includes(area)) };
     })
     .filter(({ areas }) => areas.length > 0);
   const names: RegionName[] = regions.map(({ name }) => name);

@@ -1,5 +1,5 @@
 import type { ClientCase } from '@cimbel/core/case';
-import { looksOf, regionsAsSet } from '@cimbel/core/exercise';
+import { looksOf, visibleRegions } from '@cimbel/core/exercise';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { HeadStrand } from '../bench/head-strand';
@@ -16,7 +16,7 @@ export function CaseStrand({
 }) {
   const { t } = useTranslation();
   const [at, setAt] = useState(0);
-  const regions = regionsAsSet(clientCase.head);
+  const regions = visibleRegions(clientCase.head);
   return (
     <HeadStrand
       regions={regions}

@@ -20,7 +20,7 @@ import { Notice } from '../../ui/panel';
 import { AssignDialog } from '../assigning/assign-dialog';
 import { useClass } from '../people/use-class';
 import { ExerciseEditor, linesOf } from './exercise-editor';
-import { ofExercise, ofLibrary, type Form } from './exercise-form';
+import { ofExercise, ofLibrary, type ExerciseForm } from './exercise-form';
 import { useComposed } from './use-composed';
 import { useSaveExercise } from './use-save-exercise';
 import '../../lib/words/educating';
@@ -82,7 +82,7 @@ export function EditExercise({
   /** What is edited; null for a new one. */
   exercise: Exercise | null;
   /** What a new one begins with; what was left half made on this device where it is null. */
-  start: Partial<Form> | null;
+  start: Partial<ExerciseForm> | null;
   books: ShadeBooks;
   own: readonly Exercise[];
   classes: readonly ClassSummary[];

@@ -1,6 +1,6 @@
 import type { Exercise, ShadeBooks } from '@cimbel/contract';
 import type { ClientCase } from '@cimbel/core/case';
-import { NO_JUDGEMENT } from '@cimbel/core/mark';
+import { NO_RULING } from '@cimbel/core/mark';
 import type { Line } from '@cimbel/core/product';
 import type { HouseRules } from '@cimbel/core/rules';
 import { useQueryClient } from '@tanstack/react-query';
@@ -96,8 +96,8 @@ export function ExerciseEditor({
           exercise={{
             id: form.caseId,
             title: form.title || clientCase.title,
-            clientCase: solution.visit,
-            solution,
+            clientCase: solution.clientCase,
+            modelAnswer: solution,
             lines: lines.filter(({ id }) => clientCase.lineIds.includes(id)),
             houseRules,
             open: form.open,
@@ -114,7 +114,7 @@ export function ExerciseEditor({
     <div className="grid min-h-full grid-cols-[76px_minmax(0,1fr)] wide:grid-cols-[320px_minmax(0,1fr)]">
       <CaseStrand
         clientCase={clientCase}
-        onChange={(next) => set({ clientCase: next, judgement: NO_JUDGEMENT })}
+        onChange={(next) => set({ clientCase: next, judgement: NO_RULING })}
       />
       <div className="grid min-w-0 gap-5 px-4 py-4 wide:px-6 xl:grid-cols-[minmax(0,5fr)_minmax(0,4fr)]">
         <form
@@ -160,7 +160,7 @@ export function ExerciseEditor({
               lines={lines}
               scale={houseRules.levelScale}
               // What was judged of another case holds no more for this one.
-              onChange={(next) => set({ clientCase: next, judgement: NO_JUDGEMENT })}
+              onChange={(next) => set({ clientCase: next, judgement: NO_RULING })}
             />
           </details>
           <Sheet className="flex flex-col gap-4">
@@ -202,22 +202,22 @@ export function ExerciseEditor({
         <LiveAnswer
           preview={preview}
           waiting={fault !== null}
-          card={miss?.plan ?? null}
+          card={miss?.card ?? null}
           lines={lines}
           houseRules={houseRules}
           judgement={exercise.judgement}
-          onJudgement={(judgement) => set({ judgement })}
+          onJudgement={(ruling) => set({ judgement: ruling })}
           onVisit={(visit, which) => {
             const of = t('visits.titleOf', { title: form.title || clientCase.title, ...which });
             set({
               clientCase: { ...visit, client: form.clientCase.client, title: of.slice(0, 80) },
               title: of.slice(0, 120),
-              judgement: NO_JUDGEMENT,
+              judgement: NO_RULING,
               rubric: null,
               slip: null,
             });
           }}
-          onWish={(wish) => set({ clientCase: { ...form.clientCase, wish }, judgement: NO_JUDGEMENT })}
+          onWish={(wish) => set({ clientCase: { ...form.clientCase, wish }, judgement: NO_RULING })}
         />
       </div>
     </div>

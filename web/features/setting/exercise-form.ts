@@ -1,14 +1,14 @@
 import type { Exercise, ExerciseContent } from '@cimbel/contract';
 import { makeCase, zone } from '@cimbel/core/cases';
 import { shippedCase } from '@cimbel/core/cases';
-import { NO_JUDGEMENT, type Judgement, type Misconception } from '@cimbel/core/mark';
+import { NO_RULING, type EducatorRuling, type Misconception } from '@cimbel/core/mark';
 import { type Rubric, BENCH_STEPS, FORMULATE, type BenchStep } from '@cimbel/core/exercise';
 import type { ClientCase } from '@cimbel/core/case';
 import { SHIPPED_LINES } from '@cimbel/core/product';
 import { freshTerms, type TermsForm } from '../assigning/terms-form';
 
 /** What is being set, as it stands in the form. */
-export interface Form {
+export interface ExerciseForm {
   /** Where it began. */
   caseId: string;
   /** The educator's own exercise that is being changed; null where a new one is made. */
@@ -21,7 +21,7 @@ export interface Form {
   /** Null while the points follow what the case asks. */
   rubric: Rubric | null;
   /** The educator's word on the marking beside the points. */
-  judgement: Judgement;
+  judgement: EducatorRuling;
   /** By what it is found again in the library. */
   tags: string[];
   terms: TermsForm;
@@ -40,7 +40,7 @@ const emptyHead = (): ClientCase =>
   });
 
 /** A form that begins with a shipped case, or with an empty head. */
-export const fresh = (caseId: string): Form => {
+export const fresh = (caseId: string): ExerciseForm => {
   const { clientCase, open = BENCH_STEPS } = shippedCase(caseId) ?? { clientCase: emptyHead() };
   return {
     caseId,
@@ -50,7 +50,7 @@ export const fresh = (caseId: string): Form => {
     open: [...open],
     slip: null,
     rubric: null,
-    judgement: NO_JUDGEMENT,
+    judgement: NO_RULING,
     tags: [],
     terms: freshTerms(),
   };
@@ -64,7 +64,7 @@ export const ofExercise = ({
   slip,
   rubric,
   judgement,
-}: ExerciseContent): Partial<Form> => ({
+}: ExerciseContent): Partial<ExerciseForm> => ({
   title,
   clientCase,
   open,
@@ -74,14 +74,14 @@ export const ofExercise = ({
 });
 
 /** A new exercise that begins as another is, under a title of its own. */
-export const copyOf = (exercise: Exercise, title: string): Partial<Form> => ({
+export const copyOf = (exercise: Exercise, title: string): Partial<ExerciseForm> => ({
   ...ofExercise(exercise),
   tags: exercise.tags,
   title: title.slice(0, 120),
 });
 
 /** An exercise of the library, to be changed or assigned. */
-export const ofLibrary = (exercise: Exercise): Partial<Form> => ({
+export const ofLibrary = (exercise: Exercise): Partial<ExerciseForm> => ({
   ...ofExercise(exercise),
   tags: exercise.tags,
   caseId: `own:${exercise.id}`,
@@ -98,5 +98,5 @@ export const SETS: Record<string, BenchStep[]> = {
   developerOnly: ['developer'],
 };
 export const CARD = 'correctCard';
-export const setOf = ({ open, slip }: Pick<Form, 'open' | 'slip'>) =>
+export const setOf = ({ open, slip }: Pick<ExerciseForm, 'open' | 'slip'>) =>
   slip ? CARD : (Object.keys(SETS).find((name) => SETS[name].join() === [...open].join()) ?? null);

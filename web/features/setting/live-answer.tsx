@@ -1,8 +1,8 @@
 import { partName, partsOf, type ClientCase } from '@cimbel/core/case';
 import type { RecordCard } from '@cimbel/core/card';
-import { turnsOn, type Judgement } from '@cimbel/core/mark';
+import { crucialByRuling, type EducatorRuling } from '@cimbel/core/mark';
 import type { Line } from '@cimbel/core/product';
-import type { Solution } from '@cimbel/core/solve';
+import type { ModelAnswer } from '@cimbel/core/solve';
 import type { HouseRules } from '@cimbel/core/rules';
 import { useTranslation } from 'react-i18next';
 import { InUnits } from '../../lib/units';
@@ -39,8 +39,8 @@ export function LiveAnswer({
   lines: readonly Line[];
   houseRules: HouseRules;
   /** The educator's word on the marking. */
-  judgement: Judgement;
-  onJudgement: (judgement: Judgement) => void;
+  judgement: EducatorRuling;
+  onJudgement: (ruling: EducatorRuling) => void;
   /** Takes another target for the zones that have one. */
   onWish: (wish: ClientCase['wish']) => void;
   /** Takes one visit of several as the case. */
@@ -69,16 +69,16 @@ export function LiveAnswer({
         )
       ) : preview.data.ok ? (
         <InUnits units={houseRules.units}>
-          <Missed solution={preview.data.solution} />
+          <Missed solution={preview.data.modelAnswer} />
           <Sheet>
             <details>
               <summary className="cursor-pointer font-semibold">
-                {t('judgement.title', { count: turnsOn(preview.data.crucial, judgement).length })}
+                {t('judgement.title', { count: crucialByRuling(preview.data.crucial, judgement).length })}
               </summary>
               <div className="mt-3 flex flex-col gap-3">
                 <JudgementFields
                   found={preview.data.crucial}
-                  parts={partsOf(preview.data.solution.visit).map(partName)}
+                  parts={partsOf(preview.data.modelAnswer.clientCase).map(partName)}
                   judgement={judgement}
                   lines={lines}
                   onChange={onJudgement}
@@ -88,10 +88,10 @@ export function LiveAnswer({
           </Sheet>
           {card ? <RecordCardView plan={card} lines={lines} title={t('service.asHandedOut')} /> : null}
           <ModelAnswerPanel
-            solution={preview.data.solution}
+            solution={preview.data.modelAnswer}
             lines={lines}
             houseRules={houseRules}
-            nearMisses={preview.data.nearMisses}
+            nearMisses={preview.data.typicalErrors}
             onVisit={onVisit}
           />
         </InUnits>
@@ -107,7 +107,7 @@ export function LiveAnswer({
 }
 
 /** Targets that even the model answer does not bring home: said before the exercise is set. */
-function Missed({ solution: { missed = [] } }: { solution: Pick<Solution, 'missed'> }) {
+function Missed({ solution: { missed = [] } }: { solution: Pick<ModelAnswer, 'missed'> }) {
   const { t } = useTranslation(['ui', 'craft']);
   if (missed.length === 0) return null;
   return (

@@ -1,4 +1,4 @@
-import { besideOf, placeParts, type PlaceId } from '@cimbel/core/hair';
+import { neighboursOf, placeParts, type PlaceId } from '@cimbel/core/hair';
 import type { ClientCase } from '@cimbel/core/case';
 import { useTranslation } from 'react-i18next';
 import { NumberInput, Tick } from '../../ui/field';
@@ -18,9 +18,10 @@ export function MeltFields({
   const { t } = useTranslation();
   const { head, wish, melts = [] } = clientCase;
   const pairs = head.zones.flatMap(({ zone }): [PlaceId, PlaceId][] => {
-    const below = besideOf(head, zone).find(
+    const below = neighboursOf(head, zone).find(
       (other) =>
-        head.zones.findIndex((one) => one.zone === other) > head.zones.findIndex((one) => one.zone === zone),
+        head.zones.findIndex((zone) => zone.zone === other) >
+        head.zones.findIndex((one) => one.zone === zone),
     );
     return below && wish[zone] && wish[below] ? [[zone, below]] : [];
   });
@@ -50,7 +51,7 @@ export function MeltFields({
                 setAll(
                   on
                     ? [...melts, { zones: [...pair], overCm: USUAL_CM }]
-                    : melts.filter((one) => !isOf(pair)(one)),
+                    : melts.filter((melt) => !isOf(pair)(melt)),
                 )
               }
             />

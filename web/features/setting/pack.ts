@@ -11,7 +11,7 @@ import { BENCH_STEPS } from '@cimbel/core/exercise';
 import type { Line } from '@cimbel/core/product';
 import type { HouseRules } from '@cimbel/core/rules';
 import { api } from '../../lib/api';
-import type { Form } from './exercise-form';
+import type { ExerciseForm } from './exercise-form';
 
 export type PackTaken = { ok: true; cases: PackedCase[]; newBooks: number } | { ok: false; problem: Problem };
 
@@ -54,7 +54,12 @@ export async function takePack(text: string, { shipped, own }: ShadeBooks): Prom
 }
 
 /** What a case of a pack fills a form with. */
-export const formOfPacked = ({ case: clientCase, open, slip, rubric }: PackedCase): Partial<Form> => ({
+export const formOfPacked = ({
+  case: clientCase,
+  open,
+  slip,
+  rubric,
+}: PackedCase): Partial<ExerciseForm> => ({
   clientCase,
   title: clientCase.title,
   open: open ?? [...BENCH_STEPS],
@@ -64,7 +69,13 @@ export const formOfPacked = ({ case: clientCase, open, slip, rubric }: PackedCas
 
 /** An exercise as a pack of one, with the lines it needs. */
 export const packOf = (
-  { clientCase, open, slip, rubric, title }: Pick<Form, 'clientCase' | 'open' | 'slip' | 'rubric' | 'title'>,
+  {
+    clientCase,
+    open,
+    slip,
+    rubric,
+    title,
+  }: Pick<ExerciseForm, 'clientCase' | 'open' | 'slip' | 'rubric' | 'title'>,
   lines: readonly Line[],
   houseRules: HouseRules,
 ): string =>

@@ -28,7 +28,7 @@ export function PlacementFields({
   const setAll = (next: PlacementWish[]) =>
     onChange({ ...clientCase, placements: next.length > 0 ? next : undefined });
   const set = (at: number, part: Partial<PlacementWish>) =>
-    setAll(placements.map((one, i) => (i === at ? { ...one, ...part } : one)));
+    setAll(placements.map((placementWish, i) => (i === at ? { ...placementWish, ...part } : placementWish)));
   const free = head.zones
     .map(({ zone }) => zone)
     .filter((zone) => !placements.some(({ zones }) => zones.includes(zone)));
@@ -67,7 +67,7 @@ export function PlacementFields({
               { value: OPEN, text: t('service.takenOpen') },
               ...TAKEN_AS.map((value) => ({ value, text: t(`craft:taken.${value}`) })),
             ]}
-            onChange={(taken) => set(at, { taken: TAKEN_AS.find((one) => one === taken) })}
+            onChange={(taken) => set(at, { taken: TAKEN_AS.find((takenAs) => takenAs === taken) })}
           />
           <WishFields wish={placement.target} scale={scale} onChange={(target) => set(at, { target })} />
           <Button

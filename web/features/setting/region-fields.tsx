@@ -1,6 +1,6 @@
 import { type ClientCase, nowLooks } from '@cimbel/core/case';
 import { AREAS, DENSITIES, DIAMETERS, type Area } from '@cimbel/core/hair';
-import { regionsAsSet } from '@cimbel/core/exercise';
+import { visibleRegions } from '@cimbel/core/exercise';
 import { Merge, Split } from 'lucide-react';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -30,7 +30,7 @@ export function RegionFields({
 }) {
   const { t } = useTranslation(['ui', 'craft']);
   const { head } = clientCase;
-  const regions = regionsAsSet(head);
+  const regions = visibleRegions(head);
   const [name, setName] = useState(regions[0].name);
   const current = regions.find((region) => region.name === name) ?? regions[0];
   const press = (area: Area) => {

@@ -23,7 +23,7 @@ export function ShelfFields({
   if (several.length === 0) return null;
   const set = (line: Line, vol: number, on: boolean) => {
     const left = shelf[line.id]?.developersVol ?? line.developersVol;
-    const next = line.developersVol.filter((one) => (one === vol ? on : left.includes(one)));
+    const next = line.developersVol.filter((value) => (value === vol ? on : left.includes(value)));
     if (next.length === 0) return;
     const { [line.id]: own, ...others } = shelf;
     const { developersVol: _, ...rest } = own ?? {};

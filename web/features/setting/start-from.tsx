@@ -9,7 +9,7 @@ import { Button } from '../../ui/button';
 import { FileButton } from '../../ui/file-button';
 import { Field, Select } from '../../ui/field';
 import { Notice } from '../../ui/panel';
-import { EMPTY_HEAD, fresh, ofLibrary, type Form } from './exercise-form';
+import { EMPTY_HEAD, fresh, ofLibrary, type ExerciseForm } from './exercise-form';
 import { formOfPacked, takePack } from './pack';
 import '../../lib/words/craft';
 import '../../lib/words/service';
@@ -26,10 +26,10 @@ export function StartFrom({
   onExport,
   onNewLines,
 }: {
-  form: Form;
+  form: ExerciseForm;
   own: readonly Exercise[];
   books: ShadeBooks;
-  onStart: (part: Partial<Form>) => void;
+  onStart: (part: Partial<ExerciseForm>) => void;
   onExport: () => void;
   /** Shade books were made of a pack's lines. */
   onNewLines: () => void;
@@ -39,8 +39,8 @@ export function StartFrom({
   const [said, setSaid] = useState<{ kind: 'good' | 'bad'; text: string } | null>(null);
   const start = (id: string) => {
     const [ofPack, mine] = [
-      packed.find((one) => `${PACKED}${one.id}` === id),
-      own.find((one) => `${OWN}${one.id}` === id),
+      packed.find((packedCase) => `${PACKED}${packedCase.id}` === id),
+      own.find((exercise) => `${OWN}${exercise.id}` === id),
     ];
     if (ofPack) onStart({ caseId: id, own: null, ...formOfPacked(ofPack) });
     else if (mine) onStart(ofLibrary(mine));
@@ -69,7 +69,9 @@ export function StartFrom({
       setSaid({ kind: 'bad', text: t(`error.${asApiError(error).code}`) });
     }
   };
-  const known = form.caseId.startsWith(PACKED) && !packed.some((one) => `${PACKED}${one.id}` === form.caseId);
+  const known =
+    form.caseId.startsWith(PACKED) &&
+    !packed.some((packedCase) => `${PACKED}${packedCase.id}` === form.caseId);
   return (
     <div className="flex flex-wrap items-end gap-3">
       <Field label={t('service.fromCase')} className="w-full">
@@ -78,9 +80,9 @@ export function StartFrom({
           {known ? <option value={form.caseId}>{form.clientCase.title}</option> : null}
           {packed.length > 0 ? (
             <optgroup label={t('service.fromPack')}>
-              {packed.map(({ id, case: one }) => (
+              {packed.map(({ id, case: clientCase }) => (
                 <option key={id} value={`${PACKED}${id}`}>
-                  {one.title}
+                  {clientCase.title}
                 </option>
               ))}
             </optgroup>
@@ -96,10 +98,10 @@ export function StartFrom({
           ) : null}
           {([1, 2, 3] as const).map((difficulty) => (
             <optgroup key={difficulty} label={t(`service.difficulty.${difficulty}`)}>
-              {SHIPPED_CASES.filter((one) => one.clientCase.difficulty === difficulty).map(
-                ({ id, clientCase: one }) => (
+              {SHIPPED_CASES.filter((shippedCase) => shippedCase.clientCase.difficulty === difficulty).map(
+                ({ id, clientCase }) => (
                   <option key={id} value={id}>
-                    {one.title}
+                    {clientCase.title}
                   </option>
                 ),
               )}

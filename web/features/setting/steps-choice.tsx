@@ -1,9 +1,9 @@
-import type { NearMiss, Misconception } from '@cimbel/core/mark';
+import type { TypicalError, Misconception } from '@cimbel/core/mark';
 import { CARD_STEPS } from '@cimbel/core/exercise';
 import { useTranslation } from 'react-i18next';
 import { Choice } from '../../ui/choice';
 import { Field, Select } from '../../ui/field';
-import { CARD, SETS, setOf, type Form } from './exercise-form';
+import { CARD, SETS, setOf, type ExerciseForm } from './exercise-form';
 import '../../lib/words/craft';
 import '../../lib/words/service';
 
@@ -14,12 +14,12 @@ export function StepsChoice({
   settled,
   onChange: set,
 }: {
-  form: Form;
+  form: ExerciseForm;
   /** Slips that the case leaves room for. */
-  misses: readonly NearMiss[];
+  misses: readonly TypicalError[];
   /** Whether the case has been computed, so that a slip without room is one. */
   settled: boolean;
-  onChange: (part: Partial<Form>) => void;
+  onChange: (part: Partial<ExerciseForm>) => void;
 }) {
   const { t } = useTranslation(['ui', 'craft']);
   const { slip } = form;

@@ -9,13 +9,13 @@ import { useEffect, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { keep, readKept } from '../../lib/storage';
 import { firstFault } from './case-form';
-import { EMPTY_HEAD, fresh, type Form } from './exercise-form';
+import { EMPTY_HEAD, fresh, type ExerciseForm } from './exercise-form';
 import { usePreview } from './use-preview';
 import '../../lib/words/service';
 
 /** A form left half made on this device. What an older version of the application kept is not of today's shape. */
-function keptForm(place: string): Partial<Form> | null {
-  const kept = fromOlderCards(readKept(place)) as Partial<Form> | null;
+function keptForm(place: string): Partial<ExerciseForm> | null {
+  const kept = fromOlderCards(readKept(place)) as Partial<ExerciseForm> | null;
   return kept?.clientCase && firstFault(kept.clientCase)?.includes('history') ? null : kept;
 }
 
@@ -26,13 +26,13 @@ function keptForm(place: string): Partial<Form> | null {
  * @param place Where it is kept on this device; null where what is changed stands on the server.
  */
 export function useComposed(
-  start: Partial<Form> | null,
+  start: Partial<ExerciseForm> | null,
   place: string | null,
   lines: readonly Line[],
   houseRules: HouseRules,
 ) {
   const { t } = useTranslation();
-  const [form, setForm] = useState<Form>(() => ({
+  const [form, setForm] = useState<ExerciseForm>(() => ({
     ...fresh(EMPTY_HEAD),
     // What was kept by an older version of the form lacks what has been added since.
     ...(start ?? (place === null ? null : keptForm(place))),
@@ -47,14 +47,14 @@ export function useComposed(
     ? form.clientCase
     : { ...form.clientCase, title: title.trim().slice(0, 80) || t('service.emptyHead') };
   const preview = usePreview(clientCase, lines, houseRules);
-  const solution = preview.data?.ok ? preview.data.solution : null;
-  const misses = preview.data?.ok ? preview.data.nearMisses : [];
+  const modelAnswer = preview.data?.ok ? preview.data.modelAnswer : null;
+  const misses = preview.data?.ok ? preview.data.typicalErrors : [];
   const miss = misses.find(({ misconception }) => misconception === slip);
   const rubric =
     form.rubric ??
-    (miss ? cardRubric(miss.grade, open) : solution ? defaultRubric(solution, clientCase, open) : {});
+    (miss ? cardRubric(miss.grade, open) : modelAnswer ? defaultRubric(modelAnswer, clientCase, open) : {});
   const fault = firstFault(clientCase);
-  const missed = (solution?.missed ?? []).length > 0;
+  const missed = (modelAnswer?.missed ?? []).length > 0;
   const exercise: ExerciseContent & { tags: string[] } = {
     title,
     clientCase,
@@ -67,11 +67,11 @@ export function useComposed(
   };
   return {
     form,
-    set: (part: Partial<Form>) => setForm((before) => ({ ...before, ...part })),
+    set: (part: Partial<ExerciseForm>) => setForm((before) => ({ ...before, ...part })),
     clear: () => setForm(fresh(EMPTY_HEAD)),
     clientCase,
     preview,
-    solution,
+    solution: modelAnswer,
     misses,
     miss,
     rubric,

@@ -41,8 +41,8 @@ export function WishFields({
           ...DIRECT_DYES.map((value) => ({ value, text: t('service.vividDye', { vivid: value }) })),
         ]}
         onChange={(chosen) => {
-          const dye = DIRECT_DYES.find((one) => one === chosen);
-          const tone = TONE_FAMILIES.find((one) => one === chosen);
+          const dye = DIRECT_DYES.find((directDye) => directDye === chosen);
+          const tone = TONE_FAMILIES.find((family) => family === chosen);
           onChange(
             dye
               ? { level: wish.level, tone: { primary: 'neutral' }, vivid: dye }
@@ -56,13 +56,13 @@ export function WishFields({
           value={wish.tone.secondary ?? ''}
           options={[
             { value: '', text: t('set.noSecondTone') },
-            ...TONE_FAMILIES.filter((one) => one !== wish.tone.primary).map((value) => ({
+            ...TONE_FAMILIES.filter((family) => family !== wish.tone.primary).map((value) => ({
               value,
               text: t(`craft:tone.${value}`),
             })),
           ]}
           onChange={(chosen) => {
-            const secondary = TONE_FAMILIES.find((one) => one === chosen);
+            const secondary = TONE_FAMILIES.find((family) => family === chosen);
             onChange({
               ...plain,
               tone: { primary: wish.tone.primary, ...(secondary ? { secondary } : {}) },

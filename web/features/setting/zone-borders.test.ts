@@ -11,10 +11,10 @@ describe('a border between two zones', () => {
         halves(40),
         fc.double({ min: -100, max: 100, noNaN: true }),
         (above, below, by) => {
-          const [one, other] = withBorder(above, below, by);
-          expect(one + other).toBeCloseTo(above + below, 9);
-          expect(Math.min(one, other)).toBeGreaterThanOrEqual(0.5);
-          expect((one * 2) % 1).toBe(0);
+          const [value, other] = withBorder(above, below, by);
+          expect(value + other).toBeCloseTo(above + below, 9);
+          expect(Math.min(value, other)).toBeGreaterThanOrEqual(0.5);
+          expect((value * 2) % 1).toBe(0);
         },
       ),
     );

@@ -1,4 +1,4 @@
-import type { Stretch } from '@cimbel/core/hair';
+import type { DrawnStretch } from '@cimbel/core/hair';
 import { useDrag } from '@use-gesture/react';
 import { useRef } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -22,8 +22,8 @@ function Border({
   height,
   onMove,
 }: {
-  above: Stretch;
-  below: Stretch;
+  above: DrawnStretch;
+  below: DrawnStretch;
   /** Of the drawn strand, CSS pixels. */
   height: number;
   onMove: (lengths: [above: number, below: number]) => void;
@@ -71,9 +71,9 @@ export function ZoneBorders({
   height,
   onLengths,
 }: {
-  zones: readonly Stretch[];
+  zones: readonly DrawnStretch[];
   height: number;
-  onLengths: (lengths: Partial<Record<Stretch['zone'], number>>) => void;
+  onLengths: (lengths: Partial<Record<DrawnStretch['zone'], number>>) => void;
 }) {
   return zones
     .slice(1)
@@ -83,7 +83,7 @@ export function ZoneBorders({
         above={zones[i]}
         below={below}
         height={height}
-        onMove={([one, other]) => onLengths({ [zones[i].zone]: one, [below.zone]: other })}
+        onMove={([value, other]) => onLengths({ [zones[i].zone]: value, [below.zone]: other })}
       />
     ));
 }

@@ -98,7 +98,8 @@ export function draftOf(line: Line): LineDraft {
 
 /** Kinds whose directions say how the hair is to come to them, and kinds that cover grey by a table of their own. */
 export const lightens = (kind: LineKind) => kind === 'lightenerStrong' || kind === 'lightenerGentle';
-export const coversGrey = (kind: LineKind) => kind === 'permanent' || kind === 'express' || kind === 'demi';
+export const lineCoversGrey = (kind: LineKind) =>
+  kind === 'permanent' || kind === 'express' || kind === 'demi';
 
 /** Figures in a text: commas or semicolons between them. What is no figure becomes NaN and is found by the schema. */
 const figures = (text: string): number[] =>
@@ -155,7 +156,7 @@ export function lineOfDraft(draft: LineDraft): Line {
       ? { highLift: { ratios: ratios(draft.highLiftRatios), minutes: draft.highLiftMinutes ?? 0 } }
       : {}),
     ...(lightens(kind) && draft.preWash === 'washed' ? { preWash: 'washed' as const } : {}),
-    ...(coversGrey(kind) && draft.greyShares.length > 0 ? { greyShares: draft.greyShares } : {}),
+    ...(lineCoversGrey(kind) && draft.greyShares.length > 0 ? { greyShares: draft.greyShares } : {}),
     timerStarts: draft.timerStarts,
     tubeGrams: draft.tubeGrams ?? 0,
     ...(draft.additives.length > 0 ? { additives: draft.additives } : {}),

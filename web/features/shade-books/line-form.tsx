@@ -6,7 +6,7 @@ import { useTranslation } from 'react-i18next';
 import { Choice } from '../../ui/choice';
 import { Field, Input, NumberInput, Select } from '../../ui/field';
 import { Sheet } from '../../ui/panel';
-import { coversGrey, lightens, type LineDraft } from './draft';
+import { lineCoversGrey, lightens, type LineDraft } from './draft';
 import { GreyShareRows } from './grey-share-rows';
 import { problemWords } from './problem-words';
 import { ShadeRows } from './shade-rows';
@@ -29,8 +29,8 @@ export function LineForm({
 }) {
   const { t } = useTranslation(['ui', 'craft', 'reasons']);
   const errorAt = (path: string) => {
-    const found = problems.find((one) => one.path === path || one.path?.startsWith(`${path}.`));
-    return found ? problemWords(t, { ...found, path: undefined }) : null;
+    const problem = problems.find((one) => one.path === path || one.path?.startsWith(`${path}.`));
+    return problem ? problemWords(t, { ...problem, path: undefined }) : null;
   };
   const minutes = (name: 'standard' | 'grey' | 'resistant' | 'active', path: string) => (
     <Field label={t(`shadeBooks.${name}`)} error={errorAt(path)}>
@@ -142,7 +142,7 @@ export function LineForm({
               />
             </div>
           ) : null}
-          {coversGrey(draft.kind) ? (
+          {lineCoversGrey(draft.kind) ? (
             <GreyShareRows
               rows={draft.greyShares}
               error={errorAt('greyShares')}

@@ -13,7 +13,8 @@ function LineFacts({ line }: { line: Line }) {
   const { t } = useTranslation(['ui', 'craft']);
   const yes = (value: boolean) => t(`craft:yesNo.${value}`);
   // A figure stays with its unit when the line breaks.
-  const list = (values: readonly string[]) => values.map((one) => one.replaceAll(' ', '\u00a0')).join(', ');
+  const list = (values: readonly string[]) =>
+    values.map((value) => value.replaceAll(' ', '\u00a0')).join(', ');
   return (
     <Facts
       rows={[

@@ -9,8 +9,12 @@ import './drills';
  * Questions of judgement and what is said of answers. Questions kept from before they were asked anew speak in their own
  * words.
  */
-export const QUESTIONS = { judgement: judgements, older: olderDrills.words } as const;
-export const ANSWERS = { ...drillReasons, judgement: judgementReasons, older: olderDrills.reasons } as const;
+export const QUESTION_WORDS = { judgement: judgements, older: olderDrills.words } as const;
+export const ANSWER_WORDS = {
+  ...drillReasons,
+  judgement: judgementReasons,
+  older: olderDrills.reasons,
+} as const;
 addWords('drill', { judgements, 'older-drills': olderDrills }, (files) => ({
   judgement: files.judgements,
   older: files['older-drills'].words,

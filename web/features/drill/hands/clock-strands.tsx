@@ -1,4 +1,4 @@
-import { WATCHED, watchedLook, type Term } from '@cimbel/core/drill';
+import { CLOCK_HEAD, lookOnClock, type Term } from '@cimbel/core/drill';
 import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Button } from '../../../ui/button';
@@ -12,7 +12,7 @@ const SIZE = { width: 72, height: 132 };
 export const needsOf = (zones: readonly Term[], facts: readonly Term[]): number[] =>
   zones.map(({ code }) => {
     const zone = code.split('.').at(-1);
-    const fact = facts.find((one) => one.code === 'fact.zoneNeeds' && one.params.zone === zone);
+    const fact = facts.find((term) => term.code === 'fact.zoneNeeds' && term.params.zone === zone);
     return Number(fact?.params.minutes ?? 0);
   });
 
@@ -41,13 +41,13 @@ export function ClockStrands({
       zones.map((_, i) => {
         const lying = Math.min(minute, rinse) - starts[i];
         const covered = lying > 0 && minute < rinse && !wiped.includes(i);
-        return { lying, covered, look: watchedLook(lying, needs[i], 61 + i, covered) };
+        return { lying, covered, look: lookOnClock(lying, needs[i], 61 + i, covered) };
       }),
     [zones, needs, starts, rinse, minute, wiped],
   );
   return (
     <div className="flex flex-col gap-1">
-      <p className="text-sm">{t('reading.hands.watchFor', { level: WATCHED.to })}</p>
+      <p className="text-sm">{t('reading.hands.watchFor', { level: CLOCK_HEAD.to })}</p>
       <div className="bg-surround text-on-surround flex gap-3 rounded-sm p-2">
         {looks.map(({ lying, covered, look }, i) => {
           const name = termWords(t, zones[i]);

@@ -86,7 +86,7 @@ export function LayForm({
     <div className="flex flex-col gap-4">
       <Row
         label={t(`reading.hands.${kind}.thing`)}
-        options={things.map((one) => termWords(t, one))}
+        options={things.map((term) => termWords(t, term))}
         keys={THING_KEYS}
         chosen={thing}
         picture={
@@ -101,7 +101,7 @@ export function LayForm({
       />
       <Row
         label={t(`reading.hands.${kind}.dose`)}
-        options={doses.map((one) => termWords(t, one))}
+        options={doses.map((term) => termWords(t, term))}
         keys={DOSE_KEYS}
         chosen={dose}
         onChoose={(i) => set(thing, i)}
