@@ -165,7 +165,7 @@ describe('what a student is sent before release', () => {
         '"history":',
         'modelAnswer',
         '"choices"',
-        'solution',
+        'modelAnswer',
         'equivalents',
         '"grade"',
       ])
@@ -188,7 +188,7 @@ describe('what a student is sent before release', () => {
         .expect(201)
     ).body.id;
     const { body } = await room.student.get(`/api/my/assignments/${id}`).expect(200);
-    const { steps } = (await room.educator.get(`/api/assignments/${id}`)).body.solution.best;
+    const { steps } = (await room.educator.get(`/api/assignments/${id}`)).body.modelAnswer.card;
     expect(body.given.steps).toEqual([]);
     expect(body.applications).toHaveLength(steps.length);
     for (const application of body.applications) {
@@ -205,7 +205,7 @@ describe('what a student is sent before release', () => {
     await room.educator.patch(`/api/assignments/${room.assignmentId}`, { released: true }).expect(200);
     const { body } = await result(room.student).expect(200);
     expect(body.grade.points).toBe(body.grade.max);
-    expect(body.solution.best.bowls.length).toBeGreaterThan(0);
+    expect(body.modelAnswer.card.bowls.length).toBeGreaterThan(0);
     await result(room.classmate).expect(404);
     await result(room.stranger).expect(404);
   });

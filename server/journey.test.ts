@@ -16,7 +16,7 @@ async function set(setting: object = {}, change: object = {}): Promise<string> {
 }
 const my = (id: string, rest = '') => `/api/my/assignments/${id}${rest}`;
 beforeAll(async () => {
-  perfect = (await room.educator.get(`/api/assignments/${await set()}`)).body.solution.best;
+  perfect = (await room.educator.get(`/api/assignments/${await set()}`)).body.modelAnswer.card;
 });
 
 describe('accounts', () => {

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { shippedLine } from '../product';
-import { withLeftovers, bowlGrams, bowlVol, mixOfBowl, takenFrom } from './bowl';
+import { complete, bowlGrams, bowlVol, mixOfBowl, takenFrom } from './bowl';
 import type { Bowl } from './record-card';
 
 const tarnwick = shippedLine('tarnwick')!;
@@ -18,7 +18,7 @@ const left = (grams: number, change: Partial<Bowl> = {}): Bowl =>
 
 describe('a bowl begun from what is left of another', () => {
   it('holds its share of that, and the other holds so much less', () => {
-    const { bowls } = withLeftovers({ bowls: [bowl(), left(20)] });
+    const { bowls } = complete({ bowls: [bowl(), left(20)] });
     expect(bowls[1]).toMatchObject({ lineId: 'tarnwick', shades: [{ label: '6:0', grams: 8 }] });
     expect([bowlGrams(bowls[0]), bowlGrams(bowls[1])]).toEqual([80, 20]);
     expect(bowlVol(bowls[1])).toBe(20);
@@ -26,12 +26,11 @@ describe('a bowl begun from what is left of another', () => {
   });
 
   it('is thinned by what is weighed beside it: water takes strength and pigment alike', () => {
-    const watered = withLeftovers({ bowls: [bowl(), left(20, { developer: [{ vol: 0, grams: 20 }] })] })
-      .bowls[1];
+    const watered = complete({ bowls: [bowl(), left(20, { developer: [{ vol: 0, grams: 20 }] })] }).bowls[1];
     const [whole, thin] = [bowl(), watered].map((bowl) => mixOfBowl(bowl, tarnwick)!);
     expect(thin.thinned).toBeGreaterThan(0);
     expect(thin.shades.map(({ shade }) => shade.label)).toEqual(whole.shades.map(({ shade }) => shade.label));
-    const soaped = withLeftovers({
+    const soaped = complete({
       bowls: [bowl(), left(20, { others: [{ kind: 'shampoo', grams: 20 }] })],
     }).bowls[1];
     expect(mixOfBowl(soaped, tarnwick)!.thinned).toBeCloseTo(1);
@@ -41,18 +40,18 @@ describe('a bowl begun from what is left of another', () => {
     fc.assert(
       fc.property(fc.double({ min: 0, max: 100, noNaN: true }), (grams) => {
         const cards = [bowl(), left(grams)];
-        const all = withLeftovers({ bowls: cards }).bowls.reduce((sum, bowl) => sum + bowlGrams(bowl), 0);
+        const all = complete({ bowls: cards }).bowls.reduce((sum, bowl) => sum + bowlGrams(bowl), 0);
         expect(all).toBeCloseTo(100, 6);
         expect(takenFrom(cards, 'A')).toBe(grams);
       }),
     );
     const round = [left(10, { name: 'A', from: { bowl: 'B', grams: 10 } }), left(10)];
-    expect(withLeftovers({ bowls: round }).bowls).toHaveLength(2);
+    expect(complete({ bowls: round }).bowls).toHaveLength(2);
     const plain = { bowls: [bowl()] };
-    expect(withLeftovers(plain)).toBe(plain);
+    expect(complete(plain)).toBe(plain);
   });
 
   it('is empty where the other is not there', () => {
-    expect(bowlGrams(withLeftovers({ bowls: [left(20)] }).bowls[0])).toBe(0);
+    expect(bowlGrams(complete({ bowls: [left(20)] }).bowls[0])).toBe(0);
   });
 });

@@ -129,12 +129,18 @@ function contentsOf(bowls: readonly Bowl[], bowl: Bowl, depth = 0): Bowl {
 export const takenFrom = (bowls: readonly Bowl[], name: string): number =>
   bowls.reduce((sum, { from }) => sum + (from?.bowl === name ? from.grams : 0), 0);
 
+declare const isComplete: unique symbol;
+/** A card, or what of it happens on the hair, with every bowl as what is in it. Only `complete` makes one. */
+export type Complete<Card> = Card & { readonly [isComplete]: true };
+/** What plays and marks a card takes: a record card whose bowls are whole, leftovers included. */
+export type CompleteCard = Complete<RecordCard>;
+
 /**
  * A card with every bowl as what is in it: what begins from another's leftover holds its share of that, and the other holds
- * so much less (A1). Cards without leftovers are given back as they are.
+ * so much less (A1). Cards without leftovers are given back as they are, and so are cards that are complete.
  */
-export function withLeftovers<C extends Pick<RecordCard, 'bowls'>>(card: C): C {
-  if (card.bowls.every(({ from }) => !from)) return card;
+export function complete<Card extends Pick<RecordCard, 'bowls'>>(card: Card): Complete<Card> {
+  if (card.bowls.every(({ from }) => !from)) return card as Complete<Card>;
   return {
     ...card,
     bowls: card.bowls.map((bowl) => {
@@ -143,5 +149,5 @@ export function withLeftovers<C extends Pick<RecordCard, 'bowls'>>(card: C): C {
       const taken = Math.min(grams, takenFrom(card.bowls, bowl.name));
       return taken > 0 ? scaled(whole, (grams - taken) / grams) : whole;
     }),
-  };
+  } as Complete<Card>;
 }

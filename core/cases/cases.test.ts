@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { type LineOf, recordCardSchema } from '../card';
+import { type LineOf, recordCardSchema, complete } from '../card';
 import { clientCaseSchema } from '../case';
 import { markCard, typicalErrors, MISCONCEPTIONS } from '../mark';
 import { TECHNIQUES, techniqueRulings, goalsOf } from '../method';
@@ -38,7 +38,7 @@ describe('the shipped cases', () => {
         true,
       );
     }
-    const played = simulateCard(clientCase, card, lineOf);
+    const played = simulateCard(clientCase, complete(card), lineOf);
     const onTheWay = solved(id).visits.length > 1;
     for (const { part, deltaE, level, condition, strand } of played.outcomeAt(played.minutes)) {
       expect(condition).not.toBe('failed');

@@ -5,6 +5,7 @@ import { OPEN_STEPS, rubricSchema } from '../exercise';
 import { MISCONCEPTIONS } from '../mark';
 import { lineSchema, type Line, SHIPPED_LINES } from '../product';
 import { houseRulesSchema } from '../rules';
+import { fileName, inFileNames, withCodeNames } from './file-names';
 import { ofToday } from './older-packs';
 import type { Problem, Read } from './problem';
 import { problemsOf } from './shade-book';
@@ -46,7 +47,7 @@ export type ExercisePack = z.infer<typeof exercisePackSchema>;
 export type PackedCase = z.infer<typeof packedCaseSchema>;
 
 /** JSON Schema of the file, for other programs (draft 2020-12). */
-export const exercisePackJsonSchema = () => z.toJSONSchema(exercisePackSchema, { io: 'input' });
+export const exercisePackJsonSchema = () => inFileNames(z.toJSONSchema(exercisePackSchema, { io: 'input' }));
 
 /** Lines a pack's cases may use: its own, then the shipped ones. */
 export const linesOfPack = ({ lines = [] }: Pick<ExercisePack, 'lines'>): Line[] => [
@@ -93,12 +94,12 @@ export function readExercisePack(text: string): Read<ExercisePack> {
   }
   const head = z.object({ format: z.literal(EXERCISE_PACK_FORMAT) }).safeParse(data);
   if (!head.success) return { ok: false, problems: [{ code: 'file.notPack', params: {}, path: 'format' }] };
-  const parsed = exercisePackSchema.safeParse(ofToday(data));
+  const parsed = exercisePackSchema.safeParse(withCodeNames(ofToday(data)));
   if (!parsed.success)
     return {
       ok: false,
       problems: parsed.error.issues.map((issue): Problem => {
-        const path = issue.path.join('.');
+        const path = issue.path.map(fileName).join('.');
         if (issue.code !== 'custom')
           return { code: `field.${issue.code}`, params: { message: issue.message }, path };
         const { code, ...params } = (issue.params ?? { code: issue.message }) as { code: string };
@@ -109,4 +110,7 @@ export function readExercisePack(text: string): Read<ExercisePack> {
   return problems.length > 0 ? { ok: false, problems } : { ok: true, value: parsed.data };
 }
 
-export const writeExercisePack = (pack: ExercisePack): string => `${JSON.stringify(pack, null, 2)}\n`;
+export function writeExercisePack({ houseRules, ...pack }: ExercisePack): string {
+  const named = houseRules && { ...houseRules, ceilings: inFileNames(houseRules.ceilings) };
+  return `${JSON.stringify({ ...pack, ...(named ? { houseRules: named } : {}) }, null, 2)}\n`;
+}

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import type { RecordCard } from '../card';
+import { type RecordCard, complete } from '../card';
 import type { Target, ClientCase } from '../case';
 import { makeCase, zone, to, dyed } from '../cases/case-maker';
 import { SHIPPED_LINES } from '../product';
@@ -48,7 +48,7 @@ describe('a colour between foils (A6)', () => {
 
   it('does not reach what is in the foils, and brings both home', () => {
     const lineOf = (id: string) => SHIPPED_LINES.find((line) => line.id === id);
-    const played = simulateCard(solution.clientCase, card, lineOf);
+    const played = simulateCard(solution.clientCase, complete(card), lineOf);
     for (const { part, deltaE } of played.outcomeAt(played.minutes))
       expect({ part: part.zone, woven: part.woven, near: deltaE < 6.5 }).toMatchObject({ near: true });
     const grade = mark(card);

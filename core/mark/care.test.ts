@@ -1,4 +1,4 @@
-import type { RecordCard } from '../card';
+import { type RecordCard, complete } from '../card';
 import { levelOfStrand } from '../hair';
 import { simulateCard } from '../simulate';
 import { solved, gradingOf } from '../testing/solved';
@@ -45,7 +45,7 @@ describe('the joint of new growth and lightened lengths', () => {
       steps: best.steps.map((application) => ({ ...application, zones: ['regrowth', 'mids'] })),
     };
     const mids = (card: RecordCard, minute: number) =>
-      levelOfStrand(simulateCard(clientCase, card, lineOf).outcomeAt(minute).at(-1)!.strand);
+      levelOfStrand(simulateCard(clientCase, complete(card), lineOf).outcomeAt(minute).at(-1)!.strand);
     const end = best.steps[0].start + best.steps[0].minutes;
     const before = mids(best, 0);
     expect(mids({ ...over, care: [] }, end) - before).toBeGreaterThan(2 * (mids(over, end) - before));

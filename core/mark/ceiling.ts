@@ -33,7 +33,7 @@ export function headLeft(context: MarkingContext, open: readonly BenchStep[]): H
   let row: CeilingRow = worst?.outcome ?? 'asWished';
   const lost = conditionLost(context, outcomes);
   if (lost.classes > 0) {
-    const by: CeilingRow = lost.classes > 1 ? 'notice' : 'weaker';
+    const by: CeilingRow = lost.classes > 1 ? 'noticeable' : 'weaker';
     if (worseRow(row, by) !== row) {
       row = by;
       const outcome = outcomes.find(({ part }) => part === lost.part)!;

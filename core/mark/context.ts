@@ -1,4 +1,4 @@
-import { type RecordCard, type Application, type LineOf, stepsOn, withLeftovers } from '../card';
+import { type Application, type CompleteCard, type LineOf, complete, stepsOn } from '../card';
 import { type ClientCase, type Part, partName, partsOf } from '../case';
 import type { PlaceId } from '../hair';
 import { type Technique, type PlaceGoal, goalsOf } from '../method';
@@ -10,7 +10,7 @@ import { type WorkedPlace, workedPlace } from './worked-place';
 /** Everything a criterion is marked from. */
 export interface MarkingContext {
   clientCase: ClientCase;
-  card: RecordCard;
+  card: CompleteCard;
   modelAnswer: ModelAnswer;
   rules: HouseRules;
   lineOf: LineOf;
@@ -40,35 +40,34 @@ const playedModelAnswers = new WeakMap<ModelAnswer, SimulatedCard>();
 /** The model answer played; kept with it, since a class of answers is marked against it. */
 function playedModelAnswer(modelAnswer: ModelAnswer, lineOf: LineOf): SimulatedCard {
   const played =
-    playedModelAnswers.get(modelAnswer) ?? simulateCard(modelAnswer.clientCase, modelAnswer.card, lineOf);
+    playedModelAnswers.get(modelAnswer) ??
+    simulateCard(modelAnswer.clientCase, complete(modelAnswer.card), lineOf);
   playedModelAnswers.set(modelAnswer, played);
   return played;
 }
 
 export function markingContext(
   clientCase: ClientCase,
-  card: RecordCard,
+  card: CompleteCard,
   modelAnswer: ModelAnswer,
   rules: HouseRules,
   lineOf: LineOf,
 ): MarkingContext {
-  // What is left of a bowl is seen as what is in it.
-  const plan = withLeftovers(card);
   const goals = goalsOf(clientCase);
   const unasked = partsOf(clientCase).flatMap(({ zone, woven, target }) => {
     if (target || woven) return [];
-    const steps = stepsOn(plan, { zone, woven }).length;
+    const steps = stepsOn(card, { zone, woven }).length;
     return steps > 0 ? [{ zone, steps }] : [];
   });
   return {
     clientCase,
-    card: plan,
+    card,
     modelAnswer,
     rules,
     lineOf,
-    parts: goals.map((goal) => workedPlace(plan, goal, lineOf, rules)),
+    parts: goals.map((goal) => workedPlace(card, goal, lineOf, rules)),
     unasked,
-    played: simulateCard(clientCase, plan, lineOf),
+    played: simulateCard(clientCase, card, lineOf),
     modelPlayed: playedModelAnswer(modelAnswer, lineOf),
     modelTechniques: new Map(modelAnswer.choices.map(({ part, technique }) => [part, technique])),
   };

@@ -1,3 +1,4 @@
+import { complete } from '../card';
 import { partName } from '../case';
 import { type Criterion, CRITERION_WEIGHTS, CRITERIA, isOpenIn, type BenchStep } from '../exercise';
 import type { MixRole } from '../method';
@@ -7,6 +8,7 @@ import { alternativesTo } from './alternatives';
 import { headLeft, ceilingOf } from './ceiling';
 import { type MarkingContext, markingContext } from './context';
 import { DANGER_MOST } from './dangers';
+import type { FaultName } from './faults';
 import { type PlaceWeights, type Finding, lossOf, placeWeights } from './finding';
 import { findingsOf } from './method';
 
@@ -17,8 +19,8 @@ export interface CrucialDecision {
   /** Names of the parts; empty for the head as a whole. */
   places: string[];
   role: MixRole | null;
-  /** Codes of the faults that show it, where the criterion holds others as well; null where any of its faults does. */
-  codes: string[] | null;
+  /** The faults that show it, where the criterion holds others as well; null where any of its faults does. */
+  faults: FaultName[] | null;
   /** What getting it wrong costs of 100, on the mean of the ways tried. */
   costs: number;
 }
@@ -38,15 +40,15 @@ export const WRONG_FROM = 0.5;
 /** Criteria that are never crucial: small things. */
 const NEVER: readonly Criterion[] = ['reading', 'prediction', 'ratio', 'amount', 'aftercare'];
 
-export const allowance = (criterion: Criterion, { place, role, reason }: Finding) =>
-  `${criterion} ${place} ${role} ${reason.code}`;
+export const allowance = (criterion: Criterion, { place, role, fault }: Finding) =>
+  `${criterion} ${place} ${role} ${fault.name}`;
 
 /** Depth and tone are one decision: which shade. */
 const SHADE_CRITERIA: readonly Criterion[] = ['depth', 'tone'];
 const nameOf = (criterion: Criterion, bowl: string | null) =>
   `${SHADE_CRITERIA.includes(criterion) ? 'shade' : criterion} ${bowl}`;
 
-const OVERLAPS: readonly string[] = ['mark.order.overlap', 'mark.order.pulledThrough'];
+const OVERLAPS: readonly FaultName[] = ['order.overlap', 'order.pulledThrough'];
 
 /** Criteria in which a fault of half or more is a rule broken, whatever the model makes of the head. */
 const BREAKS: readonly Criterion[] = ['route', 'order', 'safety', 'greyShare'];
@@ -88,7 +90,10 @@ export function standardOf(
     CRITERIA.map((criterion) => [criterion, placeWeights(found[criterion] ?? [])]),
   ) as Standard['weights'];
   const equals = best.modelAnswer.equivalents.map((card) =>
-    findingsOf(markingContext(best.clientCase, card, best.modelAnswer, best.rules, best.lineOf), CRITERIA),
+    findingsOf(
+      markingContext(best.clientCase, complete(card), best.modelAnswer, best.rules, best.lineOf),
+      CRITERIA,
+    ),
   );
   const allowed = new Set(
     [found, ...equals].flatMap((findings) =>
@@ -110,7 +115,13 @@ export function standardOf(
     tries.set(nameOf(criterion, bowl), (tries.get(nameOf(criterion, bowl)) ?? 0) + 1);
   for (const { criterion: tried, bowl, card } of alternatives) {
     if (NEVER.includes(tried) || !isOpenIn(open, tried)) continue;
-    const context = markingContext(best.clientCase, card, best.modelAnswer, best.rules, best.lineOf);
+    const context = markingContext(
+      best.clientCase,
+      complete(card),
+      best.modelAnswer,
+      best.rules,
+      best.lineOf,
+    );
     const findings = findingsOf(context, CRITERIA);
     const faultsUnder = (criterion: Criterion) =>
       (findings[criterion] ?? []).filter(
@@ -121,30 +132,30 @@ export function standardOf(
       (criterion) => isOpenIn(open, criterion) && faultsUnder(criterion).length > 0,
     );
     if (!criterion) continue;
-    const faults = faultsUnder(criterion);
+    const serious = faultsUnder(criterion);
     const left = headLeft(context, open);
     const rows = CEILING_ROWS.indexOf(left.row) - CEILING_ROWS.indexOf(own.row);
     const hurts = left.dangers.length > own.dangers.length;
     // A tone that was asked for and is not there, and naturals that F8 does not ask for, break a rule as they stand.
     const breaks =
       BREAKS.includes(criterion) ||
-      (criterion === 'tone' && faults.some(({ loss }) => loss >= PRICES.tone.none));
+      (criterion === 'tone' && serious.some(({ loss }) => loss >= PRICES.tone.none));
     if (rows <= 0 && !hurts && !breaks) continue;
     const most = ceilingOf(left, 0, CEILINGS)?.most ?? 100;
     const costs = 100 - Math.min(most, 100 - methodLost(findings, weights));
     const at = placesOf(best, bowl);
     const places = criterion === 'order' || criterion === 'safety' ? [] : at.map(({ place }) => place);
     const role = criterion === 'route' || places.length === 0 ? null : (at[0]?.role ?? null);
-    const shown = faults.map((finding) => finding.reason.code);
+    const shown = serious.map(({ fault }) => fault.name);
     // Past the line by a hand or pulled through to the ends: the same decision.
-    const overlaps = shown.some((code) => OVERLAPS.includes(code)) ? OVERLAPS : [];
-    const codes = places.length > 0 ? null : [...new Set([...shown, ...overlaps])].sort();
+    const overlaps = shown.some((name) => OVERLAPS.includes(name)) ? OVERLAPS : [];
+    const faults = places.length > 0 ? null : [...new Set([...shown, ...overlaps])].sort();
     const criteria: Criterion[] = SHADE_CRITERIA.includes(criterion) ? [...SHADE_CRITERIA] : [criterion];
-    add(JSON.stringify([criteria, places, role, codes]), {
+    add(JSON.stringify([criteria, places, role, faults]), {
       criteria,
       places,
       role,
-      codes,
+      faults,
       costs: costs / tries.get(nameOf(tried, bowl))!,
     });
   }
@@ -153,7 +164,7 @@ export function standardOf(
       criteria: ['safety'],
       places: [],
       role: null,
-      codes: ['mark.safety.shouldDecline'],
+      faults: ['safety.shouldDecline'],
       costs: 100 - DANGER_MOST.served,
     });
   const ranked = [...byKey.values()].sort((a, b) => b.costs - a.costs);
@@ -173,13 +184,13 @@ export function strayPlaces(
   open: readonly BenchStep[],
 ): string[] {
   if (!isOpenIn(open, 'route')) return [];
-  const isPulled = (findings.order ?? []).some(({ reason: { code } }) => OVERLAPS.includes(code));
+  const isPulled = (findings.order ?? []).some(({ fault }) => OVERLAPS.includes(fault.name));
   const known = new Set(
     crucial.flatMap(({ criteria, places }) => (criteria.includes('route') ? places : [])),
   );
-  const off = (findings.route ?? []).flatMap(({ loss, place, reason: { code } }) => {
+  const off = (findings.route ?? []).flatMap(({ loss, place, fault }) => {
     const strayed = loss >= WRONG_FROM && place !== null && !known.has(place);
-    return strayed && !(isPulled && code === 'mark.route.otherProduct') ? [place] : [];
+    return strayed && !(isPulled && fault.name === 'route.otherProduct') ? [place] : [];
   });
   return [...new Set(off)];
 }
@@ -190,13 +201,13 @@ export function wrongDecisions(
   findings: Partial<Record<Criterion, readonly Finding[]>>,
   open: readonly BenchStep[],
 ): boolean[] {
-  const faultsOf = ({ criteria, places, role, codes }: CrucialDecision) =>
+  const faultsOf = ({ criteria, places, role, faults }: CrucialDecision) =>
     criteria
       .flatMap((criterion) => (isOpenIn(open, criterion) ? (findings[criterion] ?? []) : []))
       .filter(
         (finding) =>
           finding.loss >= WRONG_FROM &&
-          (codes === null || codes.includes(finding.reason.code)) &&
+          (faults === null || faults.includes(finding.fault.name)) &&
           (places.length === 0 || (finding.place !== null && places.includes(finding.place))) &&
           (role === null || finding.role === null || finding.role === role),
       );
@@ -206,8 +217,8 @@ export function wrongDecisions(
     ),
   );
   // Begun at the wrong end, the root runs past its level: one slip.
-  const rootFirst = (findings.order ?? []).some(({ reason }) => reason.code === 'mark.order.rootFirst');
-  const follows = ({ reason }: Finding) => rootFirst && reason.code === 'mark.timing.past';
+  const rootFirst = (findings.order ?? []).some(({ fault }) => fault.name === 'order.rootFirst');
+  const follows = ({ fault }: Finding) => rootFirst && fault.name === 'timing.past';
   return crucial.map((decision) => {
     const faults = faultsOf(decision);
     if (decision.criteria.includes('route') || decision.criteria.includes('safety')) return faults.length > 0;

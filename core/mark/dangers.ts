@@ -5,12 +5,14 @@ import { levelOfPigmented, neighboursOf } from '../hair';
 import { levelsToday } from '../method';
 import { levelsInOneVisit, conditionOf, isGivingWay, isLightener } from '../process';
 import { hasDeveloper } from '../product';
-import { type Reason, reason } from '../reason';
+import type { Reason } from '../reason';
 import { lightenerVols } from '../rules';
 import { type MarkingContext, placeParams, partOf } from './context';
 import type { WorkedApplication } from './worked-place';
+import { type DangerName, dangerReason } from './faults';
 
 export interface Danger {
+  name: DangerName;
   reason: Reason;
   /** Most of 100 that a plan with this danger can get. */
   most: number;
@@ -32,8 +34,8 @@ const isCleanse = ({ application, bowl, role }: WorkedApplication): boolean =>
 export function dangersIn(context: MarkingContext, open: readonly BenchStep[]): Danger[] {
   const { card, modelAnswer, parts, played, rules, clientCase, lineOf } = context;
   const dangers: Danger[] = [];
-  const add = (most: number, code: string, rule: string, params: Reason['params'] = {}) =>
-    dangers.push({ most, reason: reason(`danger.${code}`, rule, params) });
+  const add = (most: number, name: DangerName, rule: string, params: Reason['params'] = {}) =>
+    dangers.push({ most, name, reason: dangerReason(name, rule, params) });
   const { hurts, nothingAsked, served } = DANGER_MOST;
   if (open.includes('consult')) {
     if (card.decision !== 'decline' && card.steps.length > 0)

@@ -8,7 +8,7 @@ import { markCard, standardFor } from './mark-card';
 const ID = 'hairline-grey';
 const input = (change: Partial<EducatorRuling> = {}) => ({
   ...gradingOf(ID),
-  judgement: { ...NO_RULING, ...change },
+  ruling: { ...NO_RULING, ...change },
 });
 const plan = (words: string): RecordCard => ({ ...solved(ID).card, ...jotted(words, solved(ID).clientCase) });
 const tenVol = plan(`A tarnwick 4:0 @10; B quillet 4-L
@@ -47,7 +47,7 @@ describe('the educator’s word on the marking', () => {
     );
     expect(crucialByRuling(without, { struck: [], added })).toHaveLength(without.length + 1);
     expect(
-      crucialByRuling([...without, { ...added[0], codes: null, costs: 3 }], { struck: [], added }),
+      crucialByRuling([...without, { ...added[0], faults: null, costs: 3 }], { struck: [], added }),
     ).toHaveLength(without.length + 1);
     expect(of100({ added }, early)).toBeLessThanOrEqual(of100({}, early));
     expect(markCard(input({ added }), early).crucial).toContainEqual(
@@ -70,9 +70,9 @@ describe('the educator’s word on the marking', () => {
       ...CEILINGS,
       near: [90, 20, 20, 20],
       weaker: [85, 20, 20, 20],
-      notice: [75, 20, 20, 20],
+      noticeable: [75, 20, 20, 20],
     };
-    const stricter: Ceilings = { ...strict, correct: [20, 20, 20, 20] };
+    const stricter: Ceilings = { ...strict, needsCorrection: [20, 20, 20, 20] };
     expect(by(stricter, tenVol)).toBe(20);
     expect(by(CEILINGS, tenVol)).toBeGreaterThan(20);
     expect(by(stricter, solved(ID).card)).toBe(by(CEILINGS, solved(ID).card));

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { recordCardSchema, type RecordCard, type LineOf } from '../card';
+import { recordCardSchema, type RecordCard, type LineOf, complete } from '../card';
 import { partName } from '../case';
 import { CRITERIA } from '../exercise';
 import { ZONES, MOST_REGIONS } from '../hair';
@@ -56,7 +56,7 @@ export const crucialByRuling = (
   ...decision.filter((one) => !struck.some((other) => isSameDecision(one, other))),
   ...added
     .filter((one) => !decision.some((other) => isSameDecision(one, other)))
-    .map(({ criteria, places, role }) => ({ criteria, places, role, codes: null, costs: 0 })),
+    .map(({ criteria, places, role }) => ({ criteria, places, role, faults: null, costs: 0 })),
 ];
 
 const rulingAnswers = new WeakMap<ModelAnswer, WeakMap<RecordCard, ModelAnswer>>();
@@ -73,7 +73,7 @@ export function modelAnswerBy(
   const found = known.get(modelCard);
   if (found) return found;
   const choices = goalsOf(modelAnswer.clientCase).map((goal) => {
-    const { technique, ruling } = workedPlace(modelCard, goal, lineOf, rules);
+    const { technique, ruling } = workedPlace(complete(modelCard), goal, lineOf, rules);
     return { part: partName(goal.part), technique, reason: ruling.reason, deltaE: null };
   });
   const made: ModelAnswer = { ...modelAnswer, card: modelCard, choices, equivalents: [] };

@@ -1,6 +1,7 @@
 import type { MixRole } from '../method';
 import type { Reason } from '../reason';
 import { FURTHER_FAULTS } from '../rules';
+import type { Fault } from './faults';
 
 /** One thing a criterion says of a place, or of the head: what it costs there, and why. */
 export interface Finding {
@@ -10,15 +11,15 @@ export interface Finding {
   role: MixRole | null;
   /** Fraction 0–1 of the criterion that it costs at its place; 0 where it is right. */
   loss: number;
-  reason: Reason;
+  fault: Fault;
 }
 
 export const finding = (
   place: string | null,
   loss: number,
-  reason: Reason,
+  fault: Fault,
   role: MixRole | null = null,
-): Finding => ({ place, role, loss: Math.min(1, Math.max(0, loss)), reason });
+): Finding => ({ place, role, loss: Math.min(1, Math.max(0, loss)), fault });
 
 /** How much each place counts in a criterion: as many decisions of it as the model answer makes there. */
 export type PlaceWeights = ReadonlyMap<string | null, number>;

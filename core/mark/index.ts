@@ -11,3 +11,4 @@ export * from './case-preview';
 export * from './default-rubric';
 export * from './worked-place';
 export * from './slips/typical-errors';
+export { codeOfFault, type FaultName } from './faults';

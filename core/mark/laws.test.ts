@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { type RecordCard, EMPTY_CARD } from '../card';
+import { type RecordCard, EMPTY_CARD, complete } from '../card';
 import type { ClientCase } from '../case';
 import { BENCH_STEPS } from '../exercise';
 import { WHITE_HAIR } from '../method';
@@ -41,7 +41,7 @@ describe('the laws of the marks, over any head, school and shelf', () => {
         expect({ points: grade.points, dangers: grade.dangers }).toEqual({ points: grade.max, dangers: [] });
         for (const equal of modelAnswer.equivalents) expect(of100(input, equal)).toBe(100);
         if (modelAnswer.stops.length > 0 || modelAnswer.visits.length > 1) return;
-        const played = simulateCard(modelAnswer.clientCase, modelAnswer.card, (id) =>
+        const played = simulateCard(modelAnswer.clientCase, complete(modelAnswer.card), (id) =>
           SHIPPED_LINES.find((line) => line.id === id),
         );
         const missed = new Set(modelAnswer.missed?.map(({ part }) => part));
@@ -98,7 +98,7 @@ describe('the laws of the marks, over any head, school and shelf', () => {
         };
         const grade = markCard(input, card);
         const mark = (100 * grade.points) / grade.max;
-        const toCorrect = grade.places.some(({ outcome }) => outcome === 'correct');
+        const toCorrect = grade.places.some(({ outcome }) => outcome === 'needsCorrection');
         if (toCorrect && !grade.modelDisagrees) expect(mark).toBeLessThanOrEqual(55);
         if (grade.dangers.length > 0) expect(mark).toBeLessThanOrEqual(50);
       }),

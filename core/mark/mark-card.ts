@@ -1,4 +1,4 @@
-import { type RecordCard, type LineOf, withLeftovers } from '../card';
+import { type RecordCard, type LineOf, complete } from '../card';
 import { type ClientCase, onTheShelf, partName, presentLevel, zoneReadAs } from '../case';
 import { namedLevel } from '../colour';
 import { type Criterion, type Rubric, CRITERIA, type BenchStep, withGiven } from '../exercise';
@@ -19,11 +19,12 @@ import {
   strayPlaces,
 } from './crucial-decisions';
 import { type EducatorRuling, NO_RULING, modelAnswerBy, crucialByRuling } from './educator-ruling';
-import { type Marked, type Finding, lossOf, marked, toQuarter } from './finding';
+import { type Finding, type Marked, type Said, lossOf, marked, toQuarter } from './finding';
 import { houseRulesUsedBy } from './house-rules-used';
 import { findingsOf } from './method';
 import { type MisconceptionFound, misconceptionsIn } from './misconception';
 import type { Outcome, OutcomeCause } from './outcome';
+import { type FaultName, reasonOf } from './faults';
 
 /** Raised whenever the same answer could get another mark; stored with every grade. */
 export const MARKING_VERSION = 4;
@@ -132,7 +133,7 @@ export function standardFor({
   const standard = cache.get(name);
   if (standard) return standard;
   const lineOf = linesOf({ modelAnswer, lines });
-  const best = markingContext(modelAnswer.clientCase, modelAnswer.card, modelAnswer, rules, lineOf);
+  const best = markingContext(modelAnswer.clientCase, complete(modelAnswer.card), modelAnswer, rules, lineOf);
   const made = standardOf(best, onTheShelf(lines, modelAnswer.clientCase), open);
   cache.set(name, made);
   return made;
@@ -151,8 +152,10 @@ function onHead(card: RecordCard, { head }: ClientCase): RecordCard {
 const WISHED_HEAD_LEAST = 85;
 
 /** What another school of the house rules does: it costs a little, and is right for all that. */
-const OTHER_SCHOOLS: readonly string[] = ['mark.route.otherRefresh', 'mark.order.washOther'];
+const OTHER_SCHOOLS: readonly FaultName[] = ['route.otherRefresh', 'order.washOther'];
 
+/** A finding in the words of the interface, with what it costs. */
+const told = ({ fault, loss }: Finding): Said => ({ ...reasonOf(fault), loss });
 const byLoss = (a: Finding, b: Finding) => b.loss - a.loss;
 
 /**
@@ -161,23 +164,23 @@ const byLoss = (a: Finding, b: Finding) => b.loss - a.loss;
  * is marked against the hair that was read (it is paid for in the reading); shades that bring the hair out as well as the
  * best plan are right; a plan without a fault is full, whatever the model makes of it. Deterministic.
  */
-export function markCard(input: MarkingInput, answer: RecordCard): Grade {
+export function markCard(input: MarkingInput, studentCard: RecordCard): Grade {
   const { modelAnswer, rules, ruling = NO_RULING } = input;
-  const own = markAgainst(input, answer);
+  const own = markAgainst(input, studentCard);
   // A plan is worth what it is against the answer it is nearest to, of all that the educator takes as right.
   return ruling.accepted.reduce<Grade>((best, accepted) => {
     if (best.points >= best.max) return best;
     const other = modelAnswerBy(modelAnswer, accepted, linesOf(input), rules);
-    const grade = markAgainst({ ...input, modelAnswer: other }, answer);
+    const grade = markAgainst({ ...input, modelAnswer: other }, studentCard);
     return grade.points > best.points ? { ...grade, asAccepted: true } : best;
   }, own);
 }
 
-function markAgainst(input: MarkingInput, answer: RecordCard): Grade {
+function markAgainst(input: MarkingInput, studentCard: RecordCard): Grade {
   const { modelAnswer, rules, rubric, lines, open, ruling: judgement = NO_RULING } = input;
   const lineOf = linesOf(input);
   const clientCase = modelAnswer.clientCase;
-  const card = withLeftovers(onHead(withGiven(answer, modelAnswer.card, open), clientCase));
+  const card = complete(onHead(withGiven(studentCard, modelAnswer.card, open), clientCase));
   const wanted = CRITERIA.filter((criterion) => (rubric[criterion] ?? 0) > 0);
   const { weights, crucial: all, allowed } = standardFor(input);
   const crucial = crucialByRuling(all, judgement);
@@ -216,7 +219,7 @@ function markAgainst(input: MarkingInput, answer: RecordCard): Grade {
   const criteria = wanted.map((criterion): CriterionMark => {
     const { loss, findings, followed: takes } = marks.get(criterion)!;
     const max = rubric[criterion]!;
-    const said = [...findings].sort(byLoss).map(({ reason: why, loss: lost }) => ({ ...why, loss: lost }));
+    const said = [...findings].sort(byLoss).map(told);
     const mark = marked(
       1 - loss,
       takes ? [{ ...reason('mark.followed', undefined, { criterion }), loss: 0 }, ...said] : said,
@@ -232,7 +235,7 @@ function markAgainst(input: MarkingInput, answer: RecordCard): Grade {
   const strayed = strayPlaces(crucial, found, open);
   const wrongs = wrong.filter(Boolean).length + (strayed.length > 0 ? 1 : 0);
   const faultless = CRITERIA.every((criterion) =>
-    (found[criterion] ?? []).every(({ loss, reason: why }) => loss === 0 || OTHER_SCHOOLS.includes(why.code)),
+    (found[criterion] ?? []).every(({ loss, fault }) => loss === 0 || OTHER_SCHOOLS.includes(fault.name)),
   );
   const fromRules = faultless && left.dangers.length === 0;
   const ceilingFor = () =>
@@ -273,12 +276,19 @@ function markAgainst(input: MarkingInput, answer: RecordCard): Grade {
     crucial: [
       ...crucial.map((decision, i) => ({ ...decision, wrong: wrong[i] })),
       ...(strayed.length > 0
-        ? [{ criteria: ['route' as const], places: strayed, role: null, codes: null, costs: 0, wrong: true }]
+        ? [{ criteria: ['route' as const], places: strayed, role: null, faults: null, costs: 0, wrong: true }]
         : []),
     ],
     ...(fromRules && left.row !== 'asWished' ? { modelDisagrees: true } : {}),
     misconceptions: misconceptionsIn(
-      [...criteria.flatMap(({ findings }) => findings), ...dangers],
+      [
+        ...wanted.flatMap((criterion) =>
+          [...marks.get(criterion)!.findings]
+            .sort(byLoss)
+            .map((finding) => ({ fault: finding.fault.name, reason: told(finding) })),
+        ),
+        ...left.dangers.map(({ name, reason: why }) => ({ fault: `danger.${name}` as const, reason: why })),
+      ],
       card,
       goalsOf(clientCase),
       lineOf,

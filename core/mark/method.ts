@@ -2,7 +2,6 @@ import { partName } from '../case';
 import { differenceOf } from '../colour';
 import type { Criterion } from '../exercise';
 import { levelOfPigmented, labOfStrand } from '../hair';
-import { reason } from '../reason';
 import { PRICES } from '../rules';
 import { AS_GOOD_WITHIN } from '../solve';
 import { type MarkingContext, partOf } from './context';
@@ -16,6 +15,7 @@ import { markRoute } from './criteria/technique';
 import { markTiming } from './criteria/timing';
 import type { Finding } from './finding';
 import type { WorkedPlace } from './worked-place';
+import { fault } from './faults';
 
 /** Levels that are told apart when hair is read (L1). */
 const LEVEL_READ = 0.5;
@@ -47,10 +47,10 @@ function shades(
     if (!finding) return [];
     // Lighter than the hair it lies on breaks a rule, however it came out (U4); a tone that was asked for and is not in
     // the bowl is a wish not heard.
-    const breaks = finding.reason.code === 'mark.depth.lighterThanHair' || finding.loss >= PRICES.tone.none;
+    const breaks = finding.fault.name === 'depth.lighterThanHair' || finding.loss >= PRICES.tone.none;
     if (finding.loss === 0 || breaks || !colourMix.worked || !equivalent(colourMix.place)) return [finding];
     const { zone, woven } = colourMix.place.goal.part;
-    return [{ ...finding, loss: 0, reason: reason('mark.shades.equivalent', 'F10', { zone, woven }) }];
+    return [{ ...finding, loss: 0, fault: fault('shades.equivalent', 'F10', { zone, woven }) }];
   });
 }
 

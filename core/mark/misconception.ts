@@ -3,6 +3,7 @@ import { toneVector } from '../colour';
 import type { PlaceGoal } from '../method';
 import { type Line, splitLabel, readLabel } from '../product';
 import type { Reason } from '../reason';
+import { type DangerName, type FaultName } from './faults';
 
 /** Ways of thinking that go wrong, by name (section 1). */
 export const MISCONCEPTIONS = [
@@ -42,36 +43,44 @@ export interface MisconceptionFound {
   evidence: Reason;
 }
 
-const BY_CODE: Record<string, Misconception> = {
-  'route.colourLiftsNothing': 'colourLiftsColour',
-  'route.tonerCannotLighten': 'tonerLightens',
-  'route.liftOnLift': 'liftOnLift',
-  'route.fillFirst': 'noFiller',
-  'route.beyondColour': 'tooFarByColour',
-  'route.highLiftTooDark': 'tooFarByColour',
-  'route.beyondCondition': 'tooMuchAtOnce',
+/** What shows a way of thinking: a fault, or a danger. */
+export type EvidenceName = FaultName | `danger.${DangerName}`;
+/** Something that was found in a plan, as marking reads it and as it is told. */
+export interface Evidence {
+  fault: EvidenceName;
+  reason: Reason;
+}
+
+const SHOWN_BY: Partial<Record<EvidenceName, Misconception>> = {
+  'ruling.colourLiftsNothing': 'colourLiftsColour',
+  'ruling.tonerCannotLighten': 'tonerLightens',
+  'ruling.liftOnLift': 'liftOnLift',
+  'ruling.fillFirst': 'noFiller',
+  'ruling.beyondColour': 'tooFarByColour',
+  'ruling.highLiftTooDark': 'tooFarByColour',
+  'ruling.beyondCondition': 'tooMuchAtOnce',
   'danger.beyondCondition': 'tooMuchAtOnce',
-  'mark.depth.lighterThanHair': 'tonerLighterThanHair',
-  'mark.developer.tooStrong': 'strongerThanNeeded',
-  'mark.developer.tooWeak': 'depositForLift',
-  'mark.developer.liftOnLift': 'liftOnLift',
-  'mark.developer.lightenerStrong': 'strongOnScalp',
+  'depth.lighterThanHair': 'tonerLighterThanHair',
+  'developer.tooStrong': 'strongerThanNeeded',
+  'developer.tooWeak': 'depositForLift',
+  'developer.liftOnLift': 'liftOnLift',
+  'developer.lightenerStrong': 'strongOnScalp',
   'danger.strongOnScalp': 'strongOnScalp',
-  'mark.tone.sameSideAsWarmth': 'warmOnWarm',
-  'mark.ratio.turned': 'ratioTurned',
-  'mark.greyShare.none': 'noNaturalOnGrey',
-  'mark.timing.greyShort': 'greyTakenOffEarly',
-  'mark.amount.tooLittle': 'tooLittleProduct',
-  'mark.order.rootFirst': 'rootsFirst',
-  'mark.order.overlap': 'overlap',
+  'tone.sameSideAsWarmth': 'warmOnWarm',
+  'ratio.turned': 'ratioTurned',
+  'greyShare.none': 'noNaturalOnGrey',
+  'timing.greyShort': 'greyTakenOffEarly',
+  'amount.tooLittle': 'tooLittleProduct',
+  'order.rootFirst': 'rootsFirst',
+  'order.overlap': 'overlap',
   'danger.overlap': 'overlap',
-  'mark.safety.tooFewVisits': 'oneVisitPromise',
+  'safety.tooFewVisits': 'oneVisitPromise',
   'danger.served': 'servedInSpite',
-  'mark.developer.tooWeakForGrey': 'depositForGrey',
-  'mark.route.blends': 'blendForCover',
-  'route.vividFirstOut': 'powderOnVivid',
-  'mark.order.pulledThrough': 'pulledThrough',
-  'mark.timing.neverLookedAt': 'lightenerUnwatched',
+  'developer.tooWeakForGrey': 'depositForGrey',
+  'route.blends': 'blendForCover',
+  'ruling.vividFirstOut': 'powderOnVivid',
+  'order.pulledThrough': 'pulledThrough',
+  'timing.neverLookedAt': 'lightenerUnwatched',
   'danger.neverRinsed': 'rinseForgotten',
 };
 
@@ -90,12 +99,18 @@ function inOtherKey(label: string, own: Line, others: readonly Line[], goal: Pla
   return !near(own) && others.some((line) => line.id !== own.id && near(line));
 }
 
-const OFF_TONE = /^mark\.tone\.(offDirection|cancelsTarget|sameSideAsWarmth|missing|notNeutral)$/;
-const OFF_RATIO = /^mark\.ratio\.(tooThick|tooThin)$/;
+const OFF_TONE: readonly EvidenceName[] = [
+  'tone.offDirection',
+  'tone.cancelsTarget',
+  'tone.sameSideAsWarmth',
+  'tone.missing',
+  'tone.notNeutral',
+];
+const OFF_RATIO: readonly EvidenceName[] = ['ratio.tooThick', 'ratio.tooThin'];
 
 /** Names what a plan's findings show, each once, in the order of the list. */
 export function misconceptionsIn(
-  findings: readonly Reason[],
+  evidence: readonly Evidence[],
   card: RecordCard,
   goals: readonly PlaceGoal[],
   lineOf: LineOf,
@@ -105,26 +120,26 @@ export function misconceptionsIn(
   const note = (name: Misconception, evidence: Reason) => {
     if (!cache.has(name)) cache.set(name, evidence);
   };
-  for (const finding of findings) {
-    const known = BY_CODE[finding.code];
-    if (known) note(known, finding);
-    if (OFF_TONE.test(finding.code)) {
-      const goal = goals.find(({ part }) => part.zone === finding.params.zone);
+  for (const { fault, reason } of evidence) {
+    const known = SHOWN_BY[fault];
+    if (known) note(known, reason);
+    if (OFF_TONE.includes(fault)) {
+      const goal = goals.find(({ part }) => part.zone === reason.params.zone);
       for (const { lineId, shades } of card.bowls) {
         const own = lineId ? lineOf(lineId) : undefined;
         if (goal && own && shades.some(({ label }) => inOtherKey(label, own, lines, goal)))
-          note('otherLinesKey', finding);
+          note('otherLinesKey', reason);
       }
     }
-    if (OFF_RATIO.test(finding.code)) {
-      const own = card.bowls.find(({ name }) => name === finding.params.bowl)?.lineId;
+    if (OFF_RATIO.includes(fault)) {
+      const own = card.bowls.find(({ name }) => name === reason.params.bowl)?.lineId;
       const others = lines.filter((line) => line.id !== own);
       if (
         others.some(({ ratios }) =>
-          ratios.some((ratio) => Math.abs(ratio - Number(finding.params.given)) < 0.05),
+          ratios.some((ratio) => Math.abs(ratio - Number(reason.params.given)) < 0.05),
         )
       )
-        note('otherLinesRatio', finding);
+        note('otherLinesRatio', reason);
     }
   }
   return MISCONCEPTIONS.flatMap((name) => (cache.has(name) ? [{ name, evidence: cache.get(name)! }] : []));

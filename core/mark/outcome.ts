@@ -18,7 +18,7 @@ import { type Condition, conditionOf } from '../process';
 import { type MarkingContext, partOf } from './context';
 
 /** How a place came out, best first. */
-export const OUTCOMES = ['asWished', 'near', 'notice', 'correct'] as const;
+export const OUTCOMES = ['asWished', 'near', 'noticeable', 'needsCorrection'] as const;
 export type Outcome = (typeof OUTCOMES)[number];
 
 /** What of it decided. */
@@ -59,12 +59,16 @@ const TONE = { there: 0.5, opposite: -0.25 };
 /** A wish nearer to its neutral than this, ΔE2000, has no tone to look for. */
 const NEUTRAL_WITHIN = 3;
 /** Covered less than this, fraction 0–1 of the hair. */
-const COVERED = { notice: 0.85, correct: 0.6 };
+const COVERED = { noticeable: 0.85, needsCorrection: 0.6 };
 /**
  * White strands from the others where they were to be covered: levels, ΔE2000. Thirty of forty-five minutes leave them one
  * and a half levels apart, which educators sign as near; deposit strength two and a half, which is noticed.
  */
-const WHITE = { near: { levels: 1, deltaE: 8 }, notice: { levels: 2, deltaE: 14 }, correct: { levels: 3 } };
+const WHITE = {
+  near: { levels: 1, deltaE: 8 },
+  noticeable: { levels: 2, deltaE: 14 },
+  needsCorrection: { levels: 3 },
+};
 /** Less white than this is none, fraction 0–1. */
 const SOME_WHITE = 0.02;
 /** Fraction of the way to cover that is a blend. */
@@ -133,28 +137,28 @@ export function placeOutcome(
   });
   const all: [Outcome, OutcomeCause][] = [['asWished', 'home']];
   const missed = missedOf(strand);
-  if (missed > 1 - COVERED.correct) all.push(['correct', 'patches']);
-  else if (missed > 1 - COVERED.notice) all.push(['notice', 'patches']);
+  if (missed > 1 - COVERED.needsCorrection) all.push(['needsCorrection', 'patches']);
+  else if (missed > 1 - COVERED.noticeable) all.push(['noticeable', 'patches']);
   const touched = (card: typeof played.card) =>
     card.steps.some(({ zones }) => zones.includes(part.zone)) && card.bowls.length > 0;
   const undone = target !== null && touched(modelPlayed.card) && !touched(played.card);
   if (target?.shine && strand.surface < start.surface + SHINE_SHARE * (best.surface - start.surface))
-    all.push(['notice', 'shine']);
-  if (undone) all.push([deltaE > DELTA_E[0] ? 'correct' : 'notice', 'undone']);
+    all.push(['noticeable', 'shine']);
+  if (undone) all.push([deltaE > DELTA_E[0] ? 'needsCorrection' : 'noticeable', 'undone']);
   if (whites && target.grey !== 'leave') {
     const apart = whiteApartBy(strand);
     if (target.grey === 'blend') {
       const before = whiteApartBy(start);
       const blended = before > 0 ? 1 - apart / before : 1;
-      if (blended < BLENDED.least) all.push(['notice', 'blend']);
+      if (blended < BLENDED.least) all.push(['noticeable', 'blend']);
       else if (blended > BLENDED.most) all.push(['near', 'blend']);
     } else {
       const apartLevels = Math.abs(levelOfWhite(strand) - levelOfPigmented(strand));
       const bestApart = whiteApartBy(best);
       if (apart > bestApart + AS_THE_BEST) {
-        if (apartLevels > WHITE.correct.levels) all.push(['correct', 'white']);
-        else if (apartLevels > WHITE.notice.levels || apart > WHITE.notice.deltaE)
-          all.push(['notice', 'white']);
+        if (apartLevels > WHITE.needsCorrection.levels) all.push(['needsCorrection', 'white']);
+        else if (apartLevels > WHITE.noticeable.levels || apart > WHITE.noticeable.deltaE)
+          all.push(['noticeable', 'white']);
         else if (apartLevels > WHITE.near.levels || apart > WHITE.near.deltaE) all.push(['near', 'white']);
       }
     }
@@ -167,7 +171,7 @@ export function placeOutcome(
     all.push([OUTCOMES[rowOf(levels, LEVELS)], 'level']);
     if (!onTheWay) all.push([OUTCOMES[rowOf(deltaE, DELTA_E)], 'colour']);
     const there = target && !target.vivid && !onTheWay ? toneThere(lab, goal, wished) : null;
-    if (there !== null && there < TONE.opposite) all.push(['notice', 'tone']);
+    if (there !== null && there < TONE.opposite) all.push(['noticeable', 'tone']);
     else if (there !== null && there < TONE.there) all.push(['near', 'tone']);
   }
   const [cameOut, because] = all.reduce((a, b) => (worse(a[0], b[0]) !== a[0] ? b : a));
@@ -223,9 +227,9 @@ function withHardLines(
   return outcome.map((one) => {
     const melt = melts.find(({ zones }) => zones[1] === one.part.zone && !one.part.woven);
     if (!melt || isMelted(played.card, melt.zones)) return one;
-    return worse(one.outcome, 'notice') === one.outcome
+    return worse(one.outcome, 'noticeable') === one.outcome
       ? one
-      : { ...one, outcome: 'notice', cause: 'hardLine' };
+      : { ...one, outcome: 'noticeable', cause: 'hardLine' };
   });
 }
 

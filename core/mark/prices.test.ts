@@ -31,7 +31,7 @@ const STANDARD = {
     onPorous: 0.6,
     againstWish: 0.6,
     cannot: 1,
-    spoilt: { asWished: 0.5, near: 0.6, notice: 1, correct: 1 },
+    spoilt: { asWished: 0.5, near: 0.6, noticeable: 1, needsCorrection: 1 },
     besides: 0.4,
   },
   depth: [

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { type RecordCard, withLeftovers, bowlGrams } from '../card';
+import { type RecordCard, complete, bowlGrams } from '../card';
 import { SHIPPED_CASES } from '../cases';
 import { zone, makeCase, to, lightened } from '../cases/case-maker';
 import { SHIPPED_LINES } from '../product';
@@ -36,7 +36,7 @@ describe('ends refreshed (A1)', () => {
     // The card says what it is left of; what is in it follows.
     const left = diluted.bowls.find(({ name }) => name === ends.bowl)!;
     expect(left).toMatchObject({ lineId: null, shades: [], from: { bowl: root.bowl } });
-    const { bowls } = withLeftovers(diluted);
+    const { bowls } = complete(diluted);
     const bowlOf = (name: string) => bowls.find((bowl) => bowl.name === name)!;
     const alone = bestOf(RETOUCH).bowls.find(({ name }) => name === root.bowl)!;
     expect(bowlGrams(bowlOf(root.bowl))).toBeCloseTo(bowlGrams(alone), 0);

@@ -11,7 +11,7 @@ import {
   developerGrams,
   productOf,
   bowlVol,
-  withLeftovers,
+  type CompleteCard,
 } from '../card';
 import { toneVector } from '../colour';
 import {
@@ -175,13 +175,12 @@ export function techniqueOf(goal: PlaceGoal, steps: readonly WorkedApplication[]
 }
 
 export function workedPlace(
-  card: RecordCard,
+  card: CompleteCard,
   goal: PlaceGoal,
   lineOf: LineOf,
   rules: HouseRules,
 ): WorkedPlace {
-  const plan = withLeftovers(card);
-  const steps = workedApplicationsOn(plan, goal, lineOf);
+  const steps = workedApplicationsOn(card, goal, lineOf);
   const technique = techniqueOf(goal, steps);
   const way = technique === 'refresh' ? leftoverWay(goal, steps) : null;
   const left = [...steps];
@@ -194,7 +193,7 @@ export function workedPlace(
         : required.shadeRequest;
     return { mix: { ...required, shadeRequest: need }, worked };
   });
-  const leftover = way ? { way, same: isLeftoverOf(plan, steps[0]) } : null;
+  const leftover = way ? { way, same: isLeftoverOf(card, steps[0]) } : null;
   return {
     goal,
     steps,

@@ -6,19 +6,31 @@ import { forbidsPeroxide, asksIncompatibilityTest } from '../rules';
 import { goalsOf, type PlaceGoal } from './place-goal';
 import type { Technique } from './technique';
 
+/** What may stop a service before anything is mixed, by name. */
+export const STOPS = ['reaction', 'scalp', 'metallicSalts', 'hairGivesWay'] as const;
+export type StopName = (typeof STOPS)[number];
+/** What stops a service, by name and in the words of the interface. */
+export interface Stop extends Reason {
+  stop: StopName;
+}
+const stop = (name: StopName, rule: string, params: Reason['params'] = {}): Stop => ({
+  ...reason(`stop.${name}`, rule, params),
+  stop: name,
+});
+
 /** Section 13: what stops a service before anything is mixed. Empty where it may go on. */
-export function stopsService(clientCase: ClientCase): Reason[] {
+export function stopsService(clientCase: ClientCase): Stop[] {
   const { facts } = clientCase;
-  const stops: Reason[] = [];
-  if (facts.reaction) stops.push(reason('stop.reaction', 'C3'));
-  if (facts.scalp === 'irritated') stops.push(reason('stop.scalp', 'R3'));
-  if (forbidsPeroxide(saltsOf(facts))) stops.push(reason('stop.metallicSalts', 'C3'));
+  const stops: Stop[] = [];
+  if (facts.reaction) stops.push(stop('reaction', 'C3'));
+  if (facts.scalp === 'irritated') stops.push(stop('scalp', 'R3'));
+  if (forbidsPeroxide(saltsOf(facts))) stops.push(stop('metallicSalts', 'C3'));
   // Hair that does not come back is given time and treatment, whatever is wished (C1, C4).
   const spent = goalsOf(clientCase).find(
     ({ condition, target, present }) => isGivingWay(condition) && target.level > present + LIGHTER_BY,
   );
   if (spent)
-    stops.push(reason('stop.hairGivesWay', 'C4', { zone: partName(spent.part), condition: spent.condition }));
+    stops.push(stop('hairGivesWay', 'C4', { zone: partName(spent.part), condition: spent.condition }));
   return stops;
 }
 

@@ -20,9 +20,55 @@ export const TECHNIQUES = [
 ] as const;
 export type Technique = (typeof TECHNIQUES)[number];
 
+/** What rulings rest on, by name: the words of the interface are derived from it (`route.` and the name). */
+export const RULINGS = [
+  'lighten',
+  'beyondCondition',
+  'vividOut',
+  'deposit',
+  'vividNeedsLight',
+  'overVivid',
+  'colourLiftsNothing',
+  'refresh',
+  'leave',
+  'faded',
+  'fill',
+  'fillFirst',
+  'nothingToFill',
+  'lift',
+  'liftFar',
+  'nothingToRemove',
+  'remove',
+  'tonerCannotLighten',
+  'highLift',
+  'liftOnLift',
+  'beyondColour',
+  'highLiftTooDark',
+  'notDone',
+  'notHere',
+  'whiteNotLifted',
+  'palestNeedsLight',
+  'palestNotByColour',
+  'cleanse',
+  'builtUp',
+  'cleanseInstead',
+  'removeTone',
+  'removeThenLighten',
+  'withVivid',
+  'vividFirstOut',
+  'gloss',
+  'glossOnly',
+  'weakSpared',
+] as const;
+export type RulingName = (typeof RULINGS)[number];
+/** Code of the words that a ruling is told in. */
+export const rulingCode = (name: RulingName): string => `route.${name}`;
+
 export interface TechniqueRuling {
   technique: Technique;
   allowed: boolean;
+  /** What the ruling rests on, by name. */
+  name: RulingName;
   /** Why it is right here, or the rule that forbids it. */
   reason: Reason;
 }
@@ -84,10 +130,10 @@ export function techniqueRulings(goal: PlaceGoal): TechniqueRuling[] {
   const say = (
     technique: Technique,
     allowed: boolean,
-    code: string,
+    name: RulingName,
     rule: string,
     params: Reason['params'] = {},
-  ) => found.push({ technique, allowed, reason: reason(`route.${code}`, rule, params) });
+  ) => found.push({ technique, allowed, name, reason: reason(rulingCode(name), rule, params) });
   const lighten = (from = present) => {
     const levels = target.level - from;
     if (history.kind === 'untouched' && goal.greyShare >= WHITE_HAIR.from)
@@ -235,5 +281,6 @@ export const techniqueRuling = (goal: PlaceGoal, technique: Technique): Techniqu
   techniqueRulings(goal).find((ruling) => ruling.technique === technique) ?? {
     technique,
     allowed: false,
-    reason: reason('route.notHere', 'F1', { route: technique }),
+    name: 'notHere',
+    reason: reason(rulingCode('notHere'), 'F1', { route: technique }),
   };

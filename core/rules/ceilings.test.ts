@@ -13,8 +13,8 @@ describe('ceilings', () => {
       asWished: [100, 70, 55, 40],
       near: [90, 70, 55, 40],
       weaker: [85, 60, 45, 40],
-      notice: [75, 55, 45, 40],
-      correct: [55, 40, 30, 30],
+      noticeable: [75, 55, 45, 40],
+      needsCorrection: [55, 40, 30, 30],
     });
   });
 
@@ -39,8 +39,8 @@ describe('ceilings', () => {
       asWished: [100, 70, 55, 40],
       near: [90, 50, 50, 40],
       weaker: [85, 50, 45, 40],
-      notice: [75, 50, 45, 40],
-      correct: [55, 40, 30, 30],
+      noticeable: [75, 50, 45, 40],
+      needsCorrection: [55, 40, 30, 30],
     });
     fc.assert(
       fc.property(
@@ -56,9 +56,9 @@ describe('ceilings', () => {
   });
 
   it('are whole figures from 0 to 100', () => {
-    expect(withCell('correct', 3, 0).success).toBe(true);
-    expect(withCell('correct', 3, -1).success).toBe(false);
+    expect(withCell('needsCorrection', 3, 0).success).toBe(true);
+    expect(withCell('needsCorrection', 3, -1).success).toBe(false);
     expect(withCell('asWished', 0, 101).success).toBe(false);
-    expect(withCell('correct', 3, 12.5).success).toBe(false);
+    expect(withCell('needsCorrection', 3, 12.5).success).toBe(false);
   });
 });

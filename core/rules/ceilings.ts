@@ -1,7 +1,7 @@
 import { z } from 'zod';
 
 /** Rows of the table of ceilings, best first: how the worst place that shows came out, and hair left a class weaker. */
-export const CEILING_ROWS = ['asWished', 'near', 'weaker', 'notice', 'correct'] as const;
+export const CEILING_ROWS = ['asWished', 'near', 'weaker', 'noticeable', 'needsCorrection'] as const;
 export type CeilingRow = (typeof CEILING_ROWS)[number];
 /** Crucial decisions that are wrong: none, one, two, three or more. */
 export const WRONG_COUNTS = [0, 1, 2, 3] as const;
@@ -14,8 +14,8 @@ const STANDARD = {
   asWished: [100, 70, 55, 40],
   near: [90, 70, 55, 40],
   weaker: [85, 60, 45, 40],
-  notice: [75, 55, 45, 40],
-  correct: [55, 40, 30, 30],
+  noticeable: [75, 55, 45, 40],
+  needsCorrection: [55, 40, 30, 30],
 } satisfies Record<CeilingRow, z.infer<typeof row>>;
 
 /**
@@ -23,7 +23,7 @@ const STANDARD = {
  * decision more that is wrong, never has a higher ceiling.
  */
 export const ceilingsSchema = z
-  .object({ asWished: row, near: row, weaker: row, notice: row, correct: row })
+  .object({ asWished: row, near: row, weaker: row, noticeable: row, needsCorrection: row })
   .strict()
   .superRefine((table, context) => {
     CEILING_ROWS.forEach((name, at) =>
@@ -58,4 +58,14 @@ export function withCeiling(
     );
   return Object.fromEntries(CEILING_ROWS.map((name, at) => [name, cells(name, at)])) as Ceilings;
 }
+/** Rows by what they were called before, as the log still has them. */
+const EARLIER_ROWS: Readonly<Record<string, CeilingRow>> = {
+  notice: 'noticeable',
+  correct: 'needsCorrection',
+};
+/** A table of ceilings that may have been written down when its rows had other names. */
+export const withRowNames = (table: Readonly<Record<string, Ceilings[CeilingRow]>>): Ceilings =>
+  ceilingsSchema.parse(
+    Object.fromEntries(Object.entries(table).map(([row, most]) => [EARLIER_ROWS[row] ?? row, most])),
+  );
 export const CEILINGS: Ceilings = ceilingsSchema.parse(undefined);

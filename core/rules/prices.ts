@@ -47,7 +47,7 @@ export const PRICES = {
     againstWish: 0.6,
     cannot: 1,
     /** Hair that was to be left, by how it came out. */
-    spoilt: { asWished: 0.5, near: 0.6, notice: 1, correct: 1 },
+    spoilt: { asWished: 0.5, near: 0.6, noticeable: 1, needsCorrection: 1 },
     besides: 0.4,
   },
   /** Levels beyond what is right. */

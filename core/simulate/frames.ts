@@ -1,4 +1,4 @@
-import type { HairWork, LineOf } from '../card';
+import { type HairWork, type LineOf, type Complete } from '../card';
 import type { HeadAndWish } from '../case';
 import type { ToneFamily } from '../colour';
 import { type TressLook, type Coating, toEyeGrain } from '../draw';
@@ -77,7 +77,7 @@ const wetFromOf = ({ steps, care }: HairWork, zones: readonly { zone: PlaceId }[
  */
 export function showSimulation(
   clientCase: HeadAndWish,
-  card: HairWork,
+  card: Complete<HairWork>,
   lineOf: LineOf,
   seed: number,
   tells = false,

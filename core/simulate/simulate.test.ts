@@ -17,11 +17,13 @@ import {
   mixOfBowl,
   productOf,
   shadePartsOf,
+  complete,
 } from '../card';
 import {
   partsOf,
   partName,
   type ClientCase,
+  type HeadAndWish,
   wishLooks,
   nowLooks,
   targetLab,
@@ -49,6 +51,11 @@ const bowl = (change: Partial<Bowl> = {}): Bowl => ({
   additive: false,
   ...change,
 });
+
+const playCard = (clientCase: HeadAndWish, card: HairWork, lines: LineOf) =>
+  simulateCard(clientCase, complete(card), lines);
+const show = (clientCase: HeadAndWish, card: HairWork, lines: LineOf, seed: number, tells?: boolean) =>
+  showSimulation(clientCase, complete(card), lines, seed, tells);
 
 describe('a bowl as weighed', () => {
   it('has the ratio and strength that its grams come to, correctors and all', () => {
@@ -133,7 +140,7 @@ describe('a card on its head', () => {
 
   it('does nothing without a finished bowl, and ends with its last rinse', () => {
     const clientCase = caseOf('winter-brown');
-    const empty = simulateCard(
+    const empty = playCard(
       clientCase,
       { bowls: [bowl({ developer: [] })], steps: [step()], care: [] },
       lineOf,
@@ -141,17 +148,12 @@ describe('a card on its head', () => {
     const [before, after] = [0, 35].map((minute) => empty.outcomeAt(minute)[0].level);
     expect(after).toBe(before);
     expect(lastMinute({ steps: [step(), step({ start: 40, minutes: 20 })], care: [] })).toBe(60);
-    expect(simulateCard(clientCase, EMPTY_CARD, lineOf).minutes).toBe(0);
+    expect(playCard(clientCase, EMPTY_CARD, lineOf).minutes).toBe(0);
   });
 
   it('shows what the eye sees: covered while a bowl lies, the same hair before and after nothing', () => {
     const clientCase = caseOf('winter-brown');
-    const shown = showSimulation(
-      clientCase,
-      { bowls: [bowl()], steps: [step({ start: 5 })], care: [] },
-      lineOf,
-      3,
-    );
+    const shown = show(clientCase, { bowls: [bowl()], steps: [step({ start: 5 })], care: [] }, lineOf, 3);
     expect(shown.frames).toHaveLength(41);
     expect(shown.frames.map(({ covered }) => Object.values(covered)).slice(4, 7)).toEqual([
       [],
@@ -161,7 +163,7 @@ describe('a card on its head', () => {
     expect(shown.frames[40].covered).toEqual({});
     expect(shown.frames.map(({ strands }) => strands[0].wet).slice(38)).toEqual([false, false, true]);
     expect(shown.frames[4].strands).toEqual(shown.frames[0].strands);
-    const long = showSimulation(
+    const long = show(
       clientCase,
       { bowls: [bowl()], steps: [step({ start: 200, minutes: 35 })], care: [] },
       lineOf,
@@ -180,9 +182,9 @@ describe('a card on its head', () => {
     };
     fc.assert(
       fc.property(fc.integer({ min: 0, max: 40 }), fc.integer({ min: 0, max: 40 }), (value, other) => {
-        const played = simulateCard(clientCase, plan, lineOf);
+        const played = playCard(clientCase, plan, lineOf);
         played.outcomeAt(other);
-        expect(played.outcomeAt(value)).toEqual(simulateCard(clientCase, plan, lineOf).outcomeAt(value));
+        expect(played.outcomeAt(value)).toEqual(playCard(clientCase, plan, lineOf).outcomeAt(value));
       }),
       { numRuns: 15 },
     );
@@ -222,7 +224,7 @@ describe('what a card says beside bowls and minutes', () => {
   /** Enough for all of the hair. */
   const plenty = bowl({ shades: [{ label: '6:0', grams: 100 }], developer: [{ vol: 20, grams: 150 }] });
   const mids = (plan: Partial<HairWork>, minute: number, clientCase: ClientCase = blonde) =>
-    simulateCard(clientCase, { bowls: [plenty], steps: [step()], care: [], ...plan }, lineOf)
+    playCard(clientCase, { bowls: [plenty], steps: [step()], care: [], ...plan }, lineOf)
       .outcomeAt(minute)
       .find(({ part }) => part.zone.endsWith('mids'))!.strand;
 
@@ -253,7 +255,7 @@ describe('what a card says beside bowls and minutes', () => {
     expect(Math.max(...places(20, [...order]))).toBeLessThanOrEqual(20);
     expect(places(20, [...order])).not.toEqual(places(20, [...order].reverse()));
     // What is rinsed before anyone came to it has nothing on it, then or ever.
-    const late = simulateCard(
+    const late = playCard(
       nape,
       {
         bowls: [plenty],
@@ -278,7 +280,7 @@ describe('what a card says beside bowls and minutes', () => {
     const emulsify = { do: 'emulsify' as const, zones: ['mids', 'ends'] as PlaceId[], start: 20 };
     const dye = (strand: Strand) => loadOf(dyeOf(strand));
     const ends = (care: HairWork['care'], minute: number) =>
-      simulateCard(blonde, { bowls: [plenty], steps: [step()], care }, lineOf)
+      playCard(blonde, { bowls: [plenty], steps: [step()], care }, lineOf)
         .outcomeAt(minute)
         .find(({ part }) => part.zone === 'ends')!.strand;
     expect(dye(ends([emulsify], 35))).toBeGreaterThan(dye(ends([], 35)));
@@ -291,7 +293,7 @@ describe('what a card says beside bowls and minutes', () => {
     const rinse = { do: 'rinse' as const, zones: ['mids'] as PlaceId[], start: 10, water: 'cool' as const };
     const both = step({ zones: ['mids', 'ends'] });
     const at = (care: HairWork['care'], place: PlaceId) =>
-      simulateCard(blonde, { bowls: [plenty], steps: [both], care }, lineOf)
+      playCard(blonde, { bowls: [plenty], steps: [both], care }, lineOf)
         .outcomeAt(35)
         .find(({ part }) => part.zone === place)!.strand;
     expect(at([rinse], 'mids')).not.toEqual(at([], 'mids'));

@@ -5,7 +5,7 @@ import {
   type Application,
   bowlGrams,
   mixOfBowl,
-  withLeftovers,
+  type Complete,
   type LineOf,
   bowlOf,
   stepsOn,
@@ -195,7 +195,7 @@ export function outcomeOf(part: Part, strand: Strand, start: Strand): PartOutcom
 /** A plan on its head, asked for any minute of the service. */
 export interface SimulatedCard {
   /** What was played. */
-  card: HairWork;
+  card: Complete<HairWork>;
   minutes: number;
   parts: readonly Part[];
   momentOf: (part: Part, minute: number) => ZoneMoment;
@@ -204,10 +204,16 @@ export interface SimulatedCard {
   looksAt: (minute: number, light: Light, seed: number) => TressLook[];
 }
 
-export function simulateCard(clientCase: HeadAndWish, card: HairWork, lineOf: LineOf): SimulatedCard {
-  const plan = withLeftovers(card);
+/**
+ * Plays a complete card on its head. @param card Every bowl as what is in it; steps with an unfinished bowl do nothing.
+ */
+export function simulateCard(
+  clientCase: HeadAndWish,
+  card: Complete<HairWork>,
+  lineOf: LineOf,
+): SimulatedCard {
   const parts = partsOf(clientCase);
-  const plans = new Map(parts.map((part) => [part, zonePlanOf(clientCase.head, plan, part, lineOf)]));
+  const plans = new Map(parts.map((part) => [part, zonePlanOf(clientCase.head, card, part, lineOf)]));
   const seen = new Map<Part, Map<number, ZoneMoment>>(parts.map((part) => [part, new Map()]));
   const momentOf = (part: Part, minute: number): ZoneMoment => {
     const zoneMoment = seen.get(part)!.get(minute) ?? zoneAt(plans.get(part)!, minute);
@@ -221,7 +227,7 @@ export function simulateCard(clientCase: HeadAndWish, card: HairWork, lineOf: Li
   };
   return {
     card,
-    minutes: lastMinute(plan),
+    minutes: lastMinute(card),
     parts,
     momentOf,
     outcomeAt: (minute) => {

@@ -1,4 +1,4 @@
-import { type Bowl, type Application, type LineOf, withLeftovers } from '../card';
+import { type Bowl, type Application, type LineOf, complete } from '../card';
 import { amountFor, partName } from '../case';
 import { isFashion } from '../colour';
 import {
@@ -126,7 +126,7 @@ function notesOn(goal: PlaceGoal, technique: Technique): Reason[] {
  */
 export function explain(modelAnswer: ModelAnswer, lineOf: LineOf, rules: HouseRules): Explanation[] {
   const { clientCase, choices } = modelAnswer;
-  const modelCard = withLeftovers(modelAnswer.card);
+  const modelCard = complete(modelAnswer.card);
   return goalsOf(clientCase).flatMap((goal): Explanation[] => {
     const part = partName(goal.part);
     const technique = choices.find((choice) => choice.part === part)?.technique;

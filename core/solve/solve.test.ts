@@ -111,7 +111,7 @@ describe('the search', () => {
     const clientCase = caseOf('golden-gloss');
     for (const facts of [{ reaction: true }, { scalp: 'irritated' as const }, { metallicSalts: true }]) {
       const result = solve({ ...clientCase, facts: { ...clientCase.facts, ...facts } });
-      expect(result).toMatchObject({ ok: true, solution: { best: { decision: 'decline', bowls: [] } } });
+      expect(result).toMatchObject({ ok: true, modelAnswer: { card: { decision: 'decline', bowls: [] } } });
     }
   });
 

@@ -1,4 +1,4 @@
-import { type RecordCard, EMPTY_CARD, type LineOf } from '../card';
+import { type RecordCard, EMPTY_CARD, type LineOf, complete } from '../card';
 import { type ClientCase, onTheShelf, partName, type Target, uppermostHistory, presentLevel } from '../case';
 import { type ToneFamily, TOP_OF_TEN, topLevel } from '../colour';
 import { type Head, type PlaceId, levelOfPigmented, dyeOf, levelOfNaturalPigment } from '../hair';
@@ -11,6 +11,8 @@ import {
   goalsOf,
   WHITE_HAIR,
   stopsService,
+  type Stop,
+  rulingCode,
   NEEDED_QUESTIONS,
   neededTests,
   REST,
@@ -52,7 +54,7 @@ export interface ModelAnswer {
   clientCase: ClientCase;
   visits: Visit[];
   /** What stops the service; the best plan is then to decline. */
-  stops: Reason[];
+  stops: Stop[];
   card: RecordCard;
   choices: PartChoice[];
   /** Other plans that are as good: within the ΔE of the best and of the wish, no rule broken. */
@@ -197,7 +199,7 @@ export function solveCase(clientCase: ClientCase, lines: readonly Line[], rules:
   const stops = stopsService(clientCase);
   if (stops.length > 0) {
     const readings = readingsOf(clientCase, [], rules);
-    const spent = stops.some(({ code }) => code === 'stop.hairGivesWay');
+    const spent = stops.some(({ stop }) => stop === 'hairGivesWay');
     const work = goalsOf(clientCase).map((goal) => ({ goal, technique: 'leave' as const }));
     const modelCard: RecordCard = {
       ...EMPTY_CARD,
@@ -244,7 +246,7 @@ export function solveCase(clientCase: ClientCase, lines: readonly Line[], rules:
     if (visits.length === 0) {
       const all = found.failed.flatMap(({ reasons }) => reasons);
       // The condition of the hair is what says how many visits; the other routes are ruled out besides.
-      const byCondition = all.filter(({ code }) => code === 'route.beyondCondition');
+      const byCondition = all.filter(({ code }) => code === rulingCode('beyondCondition'));
       proof = byCondition.length > 0 ? byCondition : all;
     }
     const onTheWay = found.failed.map(({ goal }) => goal.part.zone);
@@ -253,7 +255,7 @@ export function solveCase(clientCase: ClientCase, lines: readonly Line[], rules:
     const { clientCase: stage, step } = partial;
     visits.push(visitTo(stage, afterWeeks, step.best));
     first ??= { clientCase: stage, found: step };
-    const played = simulateCard(stage, step.best, lineOf);
+    const played = simulateCard(stage, complete(step.best), lineOf);
     now = { ...headAfter(stage, played.outcomeAt(played.minutes), onTheWay), wish: now.wish };
   }
   return { ok: false, reasons: proof };
@@ -267,7 +269,7 @@ const VIVID_LESS = 0.1;
  * the dye; null where nothing of the kind is missed, or where one visit took out too little to go on (P2, P7).
  */
 function vividAgain(clientCase: ClientCase, { best }: SolvedVisit, lineOf: LineOf): ClientCase | null {
-  const played = simulateCard(clientCase, best, lineOf);
+  const played = simulateCard(clientCase, complete(best), lineOf);
   let changed = false;
   const outcomes = played.outcomeAt(played.minutes);
   const zones = clientCase.head.zones.map((zone) => {
@@ -327,7 +329,7 @@ function finished(
 ): ModelAnswer {
   const told = (card: RecordCard): RecordCard => ({ ...card, visits: visits.length });
   const modelCard = told(found.best);
-  const played = simulateCard(clientCase, modelCard, lineOf);
+  const played = simulateCard(clientCase, complete(modelCard), lineOf);
   const outcomes = played.outcomeAt(played.minutes);
   return {
     version: SOLVER_VERSION,

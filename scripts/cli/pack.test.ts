@@ -23,6 +23,31 @@ describe('a pack on the command line', () => {
     expect(retouch.nearMisses.every(({ breaks }) => breaks.rule.length > 0)).toBe(true);
   });
 
+  it('keeps the keys that other programs read', () => {
+    const [retouch] = runPack('solve', pack).results as Record<string, Record<string, unknown>[]>[];
+    expect(Object.keys(retouch)).toEqual([
+      'id',
+      'best',
+      'choices',
+      'visits',
+      'stops',
+      'proof',
+      'equivalents',
+      'nearMisses',
+    ]);
+    expect(Object.keys(retouch.choices[0])).toEqual(['part', 'route', 'reason', 'deltaE']);
+    expect(retouch.visits[0]).toMatchObject({ afterWeeks: 0, plan: { decision: 'goOn' } });
+    const graded = runPack('grade', { ...pack, houseRules: undefined }).results as {
+      answers: { grade: { decided: { code: string }; outcome: Record<string, unknown>[] } }[];
+    }[];
+    const [, wrong] = graded[1].answers.map(({ grade }) => grade);
+    expect(wrong.outcome[0]).toMatchObject({ part: expect.any(String), because: expect.any(String) });
+    expect(['asWished', 'near', 'notice', 'correct']).toContain(wrong.outcome[0].cameOut);
+    expect(wrong.decided.code).toMatch(
+      /\.(correct|notice|near|danger|unwatched|method|wished|weaker|asWished)$/,
+    );
+  });
+
   it('is graded, answer by answer, by the rules it brings along', () => {
     const marks = (rules?: ExercisePack['houseRules']) =>
       (

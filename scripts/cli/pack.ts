@@ -2,10 +2,11 @@ import { linesOfPack, type ExercisePack, type PackedCase, type Problem } from '.
 import { defaultRubric, markCard, typicalErrors, type MarkingInput } from '../../core/mark';
 import { BENCH_STEPS } from '../../core/exercise';
 import { partName } from '../../core/case';
-import type { RecordCard } from '../../core/card';
+import { type RecordCard, complete } from '../../core/card';
 import { simulateCard } from '../../core/simulate';
 import { solveCase, type ModelAnswer } from '../../core/solve';
 import { DEFAULT_HOUSE_RULES } from '../../core/rules';
+import { printedAnswer, printedGrade } from './printed';
 
 export const PACK_COMMANDS = ['solve', 'grade', 'simulate'] as const;
 export type PackCommand = (typeof PACK_COMMANDS)[number];
@@ -29,7 +30,9 @@ function inputFor(
 
 function simulated(pack: ExercisePack, modelAnswer: ModelAnswer, card: RecordCard) {
   const lines = linesOfPack(pack);
-  const played = simulateCard(modelAnswer.clientCase, card, (id) => lines.find((line) => line.id === id));
+  const played = simulateCard(modelAnswer.clientCase, complete(card), (id) =>
+    lines.find((line) => line.id === id),
+  );
   const at = (minute: number) => ({
     minute,
     parts: Object.fromEntries(
@@ -71,17 +74,21 @@ export function runPack(
     const { id, answers = [] } = packed;
     const input = inputFor(pack, packed, modelAnswer);
     if (command === 'solve') {
-      const { card, choices, visits, stops, proof, equivalents } = modelAnswer;
-      const misses = typicalErrors(input).map(({ misconception, breaks, grade: { points, max } }) => ({
+      const nearMisses = typicalErrors(input).map(({ misconception, breaks, grade: { points, max } }) => ({
         misconception,
         breaks,
         points,
         max,
       }));
-      return [{ id, best: card, choices, visits, stops, proof, equivalents, nearMisses: misses }];
+      return [{ id, ...printedAnswer(modelAnswer), nearMisses }];
     }
     if (command === 'grade')
-      return [{ id, answers: answers.map(({ name, plan }) => ({ name, grade: markCard(input, plan) })) }];
+      return [
+        {
+          id,
+          answers: answers.map(({ name, plan }) => ({ name, grade: printedGrade(markCard(input, plan)) })),
+        },
+      ];
     const plans = answers.length > 0 ? answers : [{ name: 'best', plan: modelAnswer.card }];
     return [
       { id, plays: plans.map(({ name, plan }) => ({ name, minutes: simulated(pack, modelAnswer, plan) })) },

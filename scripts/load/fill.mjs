@@ -39,7 +39,7 @@ export async function fill(base, client, { students, exercises }) {
     dueAt,
     release: 'manual',
   });
-  const plan = (await call('GET', `/api/assignments/${id}`)).solution.best;
+  const plan = (await call('GET', `/api/assignments/${id}`)).modelAnswer.card;
   const { rows: columns } = await client.query(
     "select column_name from information_schema.columns where table_name = 'assignments' and column_name <> 'id'",
   );

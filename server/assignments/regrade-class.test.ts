@@ -27,7 +27,12 @@ const weak = (modelCard: RecordCard): RecordCard => ({
       : bowl,
   ),
 });
-const STRICT = { ...CEILINGS, weaker: [80, 50, 35, 30], notice: [60, 45, 35, 30], correct: [30, 20, 10, 10] };
+const STRICT = {
+  ...CEILINGS,
+  weaker: [80, 50, 35, 30],
+  noticeable: [60, 45, 35, 30],
+  needsCorrection: [30, 20, 10, 10],
+};
 
 describe('marking the exercises of a class again', () => {
   let open: string;

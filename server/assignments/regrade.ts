@@ -1,7 +1,7 @@
 import type { EducatorAssignment, Regrade, RegradeAsked, RegradePreview } from '@cimbel/contract';
 import { MOST_ACCEPTED } from '@cimbel/core/mark';
 import { withGiven } from '@cimbel/core/exercise';
-import { figuresOf } from '@cimbel/core/rules';
+import { figuresOf, withRowNames } from '@cimbel/core/rules';
 import type { Knex } from 'knex';
 import { changesOf, effectiveGrade } from '../attempts/marks';
 import { markingOf, type AttemptRow } from '../attempts/store';
@@ -267,5 +267,5 @@ export async function formerStandard(
     .first('before');
   if (!last?.before.rubric || !last.before.judgement) return null;
   const { rubric, judgement, figures = figuresOf(house_rules) } = last.before;
-  return { rubric, judgement, figures };
+  return { rubric, judgement, figures: { ...figures, ceilings: withRowNames(figures.ceilings) } };
 }

@@ -90,7 +90,7 @@ describe('what a student is sent of an open exercise', () => {
 
   it('tells of hair on the clock no more than the eye sees, whatever is put on', async () => {
     const { model_answer } = await h.db('assignments').where({ id: room.assignmentId }).first();
-    const { bowls, steps } = model_answer.best;
+    const { bowls, steps } = model_answer.card;
     const { body } = await room.student
       .post(`/api/my/assignments/${room.assignmentId}/simulation`, { bowls, steps })
       .expect(200);

@@ -20,7 +20,7 @@ describe('what a student asked and tested', () => {
     h = await harness();
     room = await classroom(h);
     ({
-      model_answer: { best: modelCard },
+      model_answer: { card: modelCard },
     } = await h.db('assignments').where({ id: room.assignmentId }).first('model_answer'));
   }, 60_000);
   afterAll(() => h.close());

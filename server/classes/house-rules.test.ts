@@ -60,7 +60,9 @@ describe('the house rules of a class', () => {
     await put({ levelScale: 'twelve' }).expect(200);
     const { body } = await set().expect(201);
     const assignment = (await room.educator.get(`/api/assignments/${body.id}`).expect(200)).body;
-    expect(assignment.solution.choices.map(({ route }: { route: string }) => route)).toContain('highLift');
+    expect(assignment.modelAnswer.choices.map(({ technique }: { technique: string }) => technique)).toContain(
+      'highLift',
+    );
     await put({}).expect(200);
   });
 

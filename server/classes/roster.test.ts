@@ -314,4 +314,4 @@ describe('the roster', () => {
 });
 
 const best = async () =>
-  (await room.educator.get(`/api/assignments/${room.assignmentId}`)).body.solution.best;
+  (await room.educator.get(`/api/assignments/${room.assignmentId}`)).body.modelAnswer.card;

@@ -23,6 +23,7 @@ import * as educators from './migrations/020_educators';
 import * as assigning from './migrations/021_assigning';
 import * as passMark from './migrations/022_pass_mark';
 import * as ceilings from './migrations/023_ceilings';
+import * as names from './migrations/024_names';
 
 const MIGRATIONS: Record<string, { up: (knex: Knex) => Promise<void>; down: (knex: Knex) => Promise<void> }> =
   {
@@ -49,6 +50,7 @@ const MIGRATIONS: Record<string, { up: (knex: Knex) => Promise<void>; down: (kne
     '021_assigning': assigning,
     '022_pass_mark': passMark,
     '023_ceilings': ceilings,
+    '024_names': names,
   };
 
 /** Migrations are code in the bundle rather than files on disk, so that one file is the whole server. */

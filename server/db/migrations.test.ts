@@ -8,11 +8,11 @@ import { DEFAULT_HOUSE_RULES, houseRulesSchema } from '@cimbel/core/rules';
 import type { Knex } from 'knex';
 import { assignmentFor } from '../assignments/access';
 import { resultOf } from '../attempts/result';
-import { markingOf, saveDraft, type AttemptRow } from '../attempts/store';
+import { digestOf, markingOf, saveDraft, type AttemptRow } from '../attempts/store';
 import { educatorView } from '../assignments/view';
 import { studentView } from '../attempts/student-view';
 import type { LedAssignment } from '../assignments/access';
-import { harness, type Harness, inClassroom } from '../testing/harness';
+import { harness, type Harness, ask, inClassroom } from '../testing/harness';
 import { migrate, migrationSource } from './database';
 import before from './tests/before-one-exercise.json';
 
@@ -67,6 +67,46 @@ describe('rules and removers', () => {
     expect(body.houseRules).toEqual(DEFAULT_HOUSE_RULES);
     for (const { house_rules } of await h.db('assignments').select('house_rules'))
       expect(houseRulesSchema.parse(house_rules)).toEqual(house_rules);
+  });
+});
+
+/** Model answers, grades and ceilings are told in other words; what a student handed in is not. */
+describe('one name for one thing', () => {
+  const { h, room } = inClassroom();
+
+  it('renames what is not handed in, gives it back on the way down, and leaves answers and receipts alone', async () => {
+    const assignment = await h.db('assignments').where({ id: room.assignmentId }).first();
+    const { clientCase, card } = assignment.model_answer;
+    await ask(room.student, room.assignmentId, card);
+    // A plan with a fault, so that its grade says how places came out.
+    const answer = { ...card, steps: card.steps.map((step: object) => ({ ...step, minutes: 5 })) };
+    await room.student
+      .post(`/api/my/assignments/${room.assignmentId}/submission`, { id: crypto.randomUUID(), answer })
+      .expect(200);
+    const kept = async () => ({
+      attempts: await h.db('attempts').orderBy('id'),
+      assignments: await h.db('assignments').select('model_answer', 'house_rules').orderBy('id'),
+      classes: await h.db('classes').select('house_rules').orderBy('id'),
+    });
+    const now = await kept();
+    const [attempt] = now.attempts.filter(({ grade }) => grade !== null);
+    expect(attempt.grade.decided.code).toMatch(/\.(noticeable|needsCorrection|near)$/);
+    await downTo(h.db, '023_ceilings');
+    const before = await kept();
+    expect(before.assignments.find(({ model_answer }) => model_answer.visit)!.model_answer).toMatchObject({
+      visit: { title: clientCase.title },
+      best: { decision: 'goOn' },
+      choices: [{ route: expect.any(String) }, { route: expect.any(String) }],
+    });
+    expect(before.classes[0].house_rules.ceilings).toMatchObject({ notice: expect.any(Array) });
+    const { grade, ...handedIn } = before.attempts.find(({ id }) => id === attempt.id)!;
+    expect(grade.outcome[0]).toMatchObject({ cameOut: expect.any(String), because: expect.any(String) });
+    const { grade: _grade, ...same } = attempt;
+    expect(handedIn).toEqual(same);
+    await migrate(h.db);
+    expect(await kept()).toEqual(now);
+    expect(await h.db('former_grades')).toEqual([]);
+    expect(digestOf(attempt.submission_id, attempt.submitted_at, attempt.answer)).toBe(attempt.digest);
   });
 });
 

@@ -3,7 +3,7 @@ import { markCard, type MarkingInput } from '@cimbel/core/mark';
 import { showSimulation } from '@cimbel/core/simulate';
 import { solveCase } from '@cimbel/core/solve';
 import type { ClientCase } from '@cimbel/core/case';
-import type { RecordCard, HairWork } from '@cimbel/core/card';
+import { type RecordCard, type HairWork, complete } from '@cimbel/core/card';
 import type { Line } from '@cimbel/core/product';
 import { LRUCache } from 'lru-cache';
 import { createHash } from 'node:crypto';
@@ -39,7 +39,7 @@ export const HEAVY = {
   simulate: (id: string, clientCase: ClientCase, lines: readonly Line[], work: HairWork, tells: boolean) =>
     showSimulation(
       clientCase,
-      work,
+      complete(work),
       (lineId) => lines.find((line) => line.id === lineId),
       seedFrom(id),
       tells,

@@ -28,12 +28,12 @@ describe('a shade book of one’s own', () => {
       .expect(200);
     const assignment = (await room.educator.get(`/api/assignments/${set.body.id}`).expect(200)).body;
     expect(assignment.lines).toMatchObject([{ version: 1, ratios: [1] }]);
-    expect(bowlRatio(assignment.solution.best.bowls[0])).toBe(1);
+    expect(bowlRatio(assignment.modelAnswer.card.bowls[0])).toBe(1);
     const again = await room.educator
       .post(`/api/classes/${room.classId}/assignments`, assignmentBody({ clientCase }))
       .expect(201);
     const later = (await room.educator.get(`/api/assignments/${again.body.id}`).expect(200)).body;
-    expect(bowlRatio(later.solution.best.bowls[0])).toBeCloseTo(2, 1);
+    expect(bowlRatio(later.modelAnswer.card.bowls[0])).toBeCloseTo(2, 1);
   });
 
   it('is nobody else’s: neither to see, nor to set, nor among their lines', async () => {

@@ -1,10 +1,10 @@
 import { type Bowl, bowlRatio, colourGrams, developerGrams, bowlGrams } from '../../card';
 import { amountFor } from '../../case';
 import { type Line, hasDeveloper, hasShades, weighingToleranceGrams, readLabel } from '../../product';
-import { reason } from '../../reason';
 import { lossAt, PRICES } from '../../rules';
 import { type MarkingContext, isLeftoverStep } from '../context';
 import { type Finding, finding } from '../finding';
+import { fault, type FaultOf } from '../faults';
 
 interface UsedBowl {
   bowl: Bowl;
@@ -38,7 +38,7 @@ export function markRatio(context: MarkingContext): Finding[] {
   const used = usedBowls(context);
   if (used.length === 0)
     return context.modelAnswer.card.bowls.length > 0
-      ? [finding(null, 1, reason('mark.ratio.open', undefined))]
+      ? [finding(null, 1, fault('ratio.open', undefined))]
       : [];
   return used.flatMap(({ bowl, line }): Finding[] => {
     if (!hasDeveloper(line.kind)) return [];
@@ -47,8 +47,8 @@ export function markRatio(context: MarkingContext): Finding[] {
     const allowed = line.highLift && isHighLift(context, bowl) ? line.highLift.ratios : line.ratios;
     const rounded = given === null ? 0 : Math.round(given * 100) / 100;
     const params = { bowl: bowl.name, line: line.name, expected: allowed[0], given: rounded };
-    const is = (loss: number, code: string, rule?: string) =>
-      finding(null, loss, reason(`mark.ratio.${code}`, rule, params));
+    const is = (loss: number, code: FaultOf<'ratio'>, rule?: string) =>
+      finding(null, loss, fault(`ratio.${code}`, rule, params));
     if (given === null || given === 0) return [is(1, 'open')];
     const colour = colourGrams(mixed);
     const developer = developerGrams(mixed);
@@ -81,8 +81,8 @@ function besides({ card, lineOf }: MarkingContext): Finding[] {
     if (!line || bowlGrams(bowl) <= 0) return [];
     const found: Finding[] = [];
     const params = { bowl: bowl.name };
-    const add = (loss: number, code: string, more = {}) =>
-      found.push(finding(null, loss, reason(`mark.amount.${code}`, 'M5', { ...params, ...more })));
+    const add = (loss: number, code: FaultOf<'amount'>, more = {}) =>
+      found.push(finding(null, loss, fault(`amount.${code}`, 'M5', { ...params, ...more })));
     if (!card.steps.some((application) => application.bowl === bowl.name))
       add(PRICES.amount.bowlUnused, 'unused');
     const twin = card.bowls.slice(0, i).find((one) => isTwin(one, bowl) && zonesOf(one) === zonesOf(bowl));
@@ -97,7 +97,7 @@ export function markAmount(context: MarkingContext): Finding[] {
   const used = usedBowls(context);
   if (used.length === 0)
     return context.modelAnswer.card.bowls.length > 0
-      ? [finding(null, 1, reason('mark.amount.open', undefined))]
+      ? [finding(null, 1, fault('amount.open', undefined))]
       : [];
   const weighed = used.map(({ bowl }) => {
     const all = context.card.steps.filter((application) => application.bowl === bowl.name);
@@ -110,8 +110,8 @@ export function markAmount(context: MarkingContext): Finding[] {
     const given = Math.round(bowlGrams(bowl) * 10) / 10;
     const params = { bowl: bowl.name, min, max, given };
     const slack = weighingToleranceGrams(given, context.rules.weighingTolerance);
-    const is = (loss: number, code: string) =>
-      finding(null, loss, reason(`mark.amount.${code}`, 'M2', params));
+    const is = (loss: number, code: FaultOf<'amount'>) =>
+      finding(null, loss, fault(`amount.${code}`, 'M2', params));
     if (given >= min - slack && given <= max + slack) return is(0, 'right');
     return given < min
       ? is(lossAt(PRICES.amount.short, (min - given) / min), 'tooLittle')

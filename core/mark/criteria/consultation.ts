@@ -1,10 +1,10 @@
 import type { Aftercare } from '../../card';
 import { uppermostHistory } from '../../case';
-import { NEEDED_QUESTIONS } from '../../method';
-import { reason } from '../../reason';
+import { NEEDED_QUESTIONS, type StopName } from '../../method';
 import { PRICES, GROWTH } from '../../rules';
 import type { MarkingContext } from '../context';
 import { type Finding, finding } from '../finding';
+import { fault, type FaultOf } from '../faults';
 
 const { safety: price } = PRICES;
 const QUESTION_PRICE: Partial<Record<string, number>> = {
@@ -14,19 +14,18 @@ const QUESTION_PRICE: Partial<Record<string, number>> = {
 };
 const TEST_PRICE: Partial<Record<string, number>> = { patch: price.patch, porosity: price.smaller };
 
-/** Which finding of consultation would have shown why a service stops, by the code of the stop. */
-const FOUND_BY: Record<string, (card: MarkingContext['card']) => boolean> = {
-  'stop.reaction': ({ asked, tests }) => asked.includes('reactions') || tests.includes('patch'),
-  'stop.scalp': ({ asked }) => asked.includes('scalp'),
-  'stop.metallicSalts': ({ asked, tests }) =>
-    asked.includes('metallicSalts') || tests.includes('incompatibility'),
-  'stop.hairGivesWay': ({ tests }) => tests.includes('elasticity'),
+/** Which finding of consultation would have shown why a service stops. */
+const FOUND_BY: Record<StopName, (card: MarkingContext['card']) => boolean> = {
+  reaction: ({ asked, tests }) => asked.includes('reactions') || tests.includes('patch'),
+  scalp: ({ asked }) => asked.includes('scalp'),
+  metallicSalts: ({ asked, tests }) => asked.includes('metallicSalts') || tests.includes('incompatibility'),
+  hairGivesWay: ({ tests }) => tests.includes('elasticity'),
 };
 
 export function markSafety({ card, modelAnswer, clientCase }: MarkingContext): Finding[] {
   const { card: best, stops, visits } = modelAnswer;
-  const is = (loss: number, code: string, rule: string, params = {}) =>
-    finding(null, loss, reason(`mark.safety.${code}`, rule, params));
+  const is = (loss: number, code: FaultOf<'safety'>, rule: string, params = {}) =>
+    finding(null, loss, fault(`safety.${code}`, rule, params));
   const found: Finding[] = [];
   for (const question of NEEDED_QUESTIONS)
     if (!card.asked.includes(question))
@@ -38,7 +37,7 @@ export function markSafety({ card, modelAnswer, clientCase }: MarkingContext): F
   }
   for (const item of best.station ?? [])
     if (!card.station?.includes(item))
-      found.push(finding(null, price.smaller, reason('mark.safety.notReady', undefined, { item })));
+      found.push(finding(null, price.smaller, fault('safety.notReady', undefined, { item })));
   if (card.decision === null) found.push(is(price.decision, 'undecided', 'C3'));
   else if (card.decision !== best.decision)
     found.push(
@@ -48,7 +47,7 @@ export function markSafety({ card, modelAnswer, clientCase }: MarkingContext): F
     );
   else {
     found.push(is(0, best.decision === 'decline' ? 'declined' : 'goesOn', 'C3'));
-    if (stops.length > 0 && !stops.some(({ code }) => FOUND_BY[code]?.(card) ?? true))
+    if (stops.length > 0 && !stops.some(({ stop }) => FOUND_BY[stop](card)))
       found.push(is(price.declinedUnasked, 'declinedUnasked', 'C3', { stop: stops[0].code }));
   }
   if (best.decision !== 'decline') {
@@ -75,9 +74,9 @@ export function markAftercare({ card, modelAnswer }: MarkingContext): Finding[] 
   const { card: best } = modelAnswer;
   if (best.aftercare.length === 0 && best.nextVisitWeeks === null) return [];
   if (card.aftercare.length === 0 && card.nextVisitWeeks === null)
-    return [finding(null, 1, reason('mark.aftercare.open', undefined))];
-  const is = (loss: number, code: string, rule: string | undefined, params = {}) =>
-    finding(null, loss, reason(`mark.aftercare.${code}`, rule, params));
+    return [finding(null, 1, fault('aftercare.open', undefined))];
+  const is = (loss: number, code: FaultOf<'aftercare'>, rule: string | undefined, params = {}) =>
+    finding(null, loss, fault(`aftercare.${code}`, rule, params));
   const findings = best.aftercare.flatMap((care) =>
     card.aftercare.includes(care) ? [] : [is(PRICES.aftercare.missing, 'missing', undefined, { care })],
   );

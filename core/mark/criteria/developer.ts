@@ -2,11 +2,11 @@ import { type Bowl, developerGrams, bowlVol } from '../../card';
 import { partName } from '../../case';
 import { type Directions, directionsFor } from '../../method';
 import { hasDeveloper } from '../../product';
-import { reason } from '../../reason';
 import { PRICES, lossAt, dilutionRuling, liftOf } from '../../rules';
 import { type MarkingContext, placeParams } from '../context';
 import { type Finding, finding } from '../finding';
 import type { WorkedPlace, WorkedApplication } from '../worked-place';
+import { fault, type FaultOf } from '../faults';
 
 const usesWater = ({ developer }: Bowl) => developer.some(({ vol, grams }) => vol === 0 && grams > 0);
 
@@ -20,8 +20,8 @@ function strengthOf(
   const at = placeParams(goal);
   const place = partName(goal.part);
   const { bowl, line, role } = worked;
-  const is = (loss: number, code: string, rule: string | undefined, params = {}) =>
-    finding(place, loss, reason(`mark.developer.${code}`, rule, { ...at, line: line.name, ...params }), role);
+  const is = (loss: number, code: FaultOf<'developer'>, rule: string | undefined, params = {}) =>
+    finding(place, loss, fault(`developer.${code}`, rule, { ...at, line: line.name, ...params }), role);
   if (!hasDeveloper(line.kind))
     return developerGrams(bowl) > 0 ? is(PRICES.developer.notNeeded, 'notNeeded', 'D1') : is(0, 'none', 'D1');
   const vol = bowlVol(bowl);
@@ -84,7 +84,7 @@ export function markDeveloper(context: MarkingContext): Finding[] {
   return context.parts.flatMap((part): Finding[] => {
     const at = placeParams(part.goal);
     const place = partName(part.goal.part);
-    const open = () => finding(place, 1, reason('mark.developer.open', undefined, at));
+    const open = () => finding(place, 1, fault('developer.open', undefined, at));
     if (part.requiredMixes.length === 0 && !part.ruling.allowed) return [open()];
     return part.requiredMixes.map(({ mix, worked }) => {
       if (!worked) return { ...open(), role: mix.role };
@@ -93,7 +93,7 @@ export function markDeveloper(context: MarkingContext): Finding[] {
         return finding(
           place,
           PRICES.developer.cannot,
-          reason('mark.developer.lineCannot', 'D2', { ...at, line: worked.line.name }),
+          fault('developer.lineCannot', 'D2', { ...at, line: worked.line.name }),
           mix.role,
         );
       return strengthOf(part, worked, directions, context);

@@ -2,12 +2,12 @@ import type { Application } from '../../card';
 import { uppermostHistory, presentLevel } from '../../case';
 import { neighboursOf, zoneOf, type PlaceId } from '../../hair';
 import { HEAD_START } from '../../method';
-import { reason } from '../../reason';
 import { PRICES, washBefore } from '../../rules';
 import { type MarkingContext, placeParams, isLeftoverStep } from '../context';
 import { type Finding, finding } from '../finding';
 import type { WorkedPlace, WorkedApplication } from '../worked-place';
 import { orderFinding as is, woven, whereFirst, jointsProtected, keptApart, melted } from './placement';
+import { fault } from '../faults';
 
 /** Minutes either side that still count as the head start. */
 const START_SLACK = 3;
@@ -192,7 +192,7 @@ function washed({ parts, card, rules }: MarkingContext): Finding[] {
 export function markOrder(context: MarkingContext): Finding[] {
   const needed = context.modelAnswer.card.steps.length > 0;
   if (context.card.steps.length === 0)
-    return needed ? [finding(null, 1, reason('mark.order.open', undefined))] : [];
+    return needed ? [finding(null, 1, fault('order.open', undefined))] : [];
   const findings = [
     rootWaits,
     stopLines,
@@ -207,5 +207,5 @@ export function markOrder(context: MarkingContext): Finding[] {
     dry,
     washed,
   ].flatMap((check) => check(context));
-  return findings.length > 0 ? findings : [finding(null, 0, reason('mark.order.plain', 'A4'))];
+  return findings.length > 0 ? findings : [finding(null, 0, fault('order.plain', 'A4'))];
 }

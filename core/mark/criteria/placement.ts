@@ -10,10 +10,10 @@ import {
   neighboursOf,
 } from '../../hair';
 import type { MixRole } from '../../method';
-import { reason } from '../../reason';
 import { PRICES, hasGreyToCover } from '../../rules';
 import { type MarkingContext, placeParams } from '../context';
 import { type Finding, finding } from '../finding';
+import { fault, type Fault, type FaultOf } from '../faults';
 
 /** Fraction of the hair by which a share that is woven out may be another. */
 const SHARE_WITHIN = 0.1;
@@ -148,8 +148,10 @@ export const melted = ({ clientCase: { melts = [] }, card }: MarkingContext): Fi
       : orderFinding(price.meltLeftHard, 'meltLeftHard', 'F10', params);
   });
 
-type Params = Parameters<typeof reason>[2];
-
 /** A finding of order and placement; it is of the head, whatever place it speaks of. */
-export const orderFinding = (loss: number, code: string, rule: string, params: Params): Finding =>
-  finding(null, loss, reason(`mark.order.${code}`, rule, params));
+export const orderFinding = (
+  loss: number,
+  code: FaultOf<'order'>,
+  rule: string,
+  params: Fault['params'],
+): Finding => finding(null, loss, fault(`order.${code}`, rule, params));

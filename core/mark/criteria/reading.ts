@@ -1,9 +1,9 @@
 import { NO_READING } from '../../card';
 import { presentLevel, placementOn } from '../../case';
-import { reason } from '../../reason';
 import { lossAt, PRICES, type Counter, underlayDistance, countersOf } from '../../rules';
 import type { MarkingContext } from '../context';
 import { type Finding, finding } from '../finding';
+import { fault } from '../faults';
 
 export function markReading({ clientCase, card }: MarkingContext): Finding[] {
   return clientCase.head.zones.flatMap((zone): Finding[] => {
@@ -11,7 +11,7 @@ export function markReading({ clientCase, card }: MarkingContext): Finding[] {
     const expected = presentLevel(zone);
     const at = { zone: zone.zone };
     const found: Finding[] = [];
-    if (read.level === null) found.push(finding(zone.zone, 1, reason('mark.reading.open', undefined, at)));
+    if (read.level === null) found.push(finding(zone.zone, 1, fault('reading.open', undefined, at)));
     else {
       const gap = Math.abs(read.level - expected);
       const code = gap === 0 ? 'right' : read.level < expected ? 'tooDark' : 'tooLight';
@@ -19,7 +19,7 @@ export function markReading({ clientCase, card }: MarkingContext): Finding[] {
         finding(
           zone.zone,
           lossAt(PRICES.reading.level, gap),
-          reason(`mark.reading.${code}`, gap === 0 ? 'L1' : 'L2', {
+          fault(`reading.${code}`, gap === 0 ? 'L1' : 'L2', {
             ...at,
             expected,
             given: read.level,
@@ -32,9 +32,7 @@ export function markReading({ clientCase, card }: MarkingContext): Finding[] {
       const params = { ...at, expected: zone.greyShare, given: read.greyShare ?? 0 };
       const loss =
         read.greyShare === null ? 1 : lossAt(PRICES.reading.grey, Math.abs(read.greyShare - zone.greyShare));
-      found.push(
-        finding(zone.zone, loss, reason(loss === 0 ? 'mark.grey.right' : 'mark.grey.off', 'L3', params)),
-      );
+      found.push(finding(zone.zone, loss, fault(loss === 0 ? 'grey.right' : 'grey.off', 'L3', params)));
     }
     return found;
   });
@@ -54,30 +52,27 @@ export function markPrediction({ clientCase, card, modelAnswer, rules }: Marking
     const rows = underlay ? underlayDistance(underlay, params.level, rules) : Infinity;
     const warmth =
       underlay === expected.underlay
-        ? finding(zone, 0, reason('mark.prediction.right', 'U1', params))
+        ? finding(zone, 0, fault('prediction.right', 'U1', params))
         : rows <= 1
-          ? finding(zone, PRICES.prediction.neighbour, reason('mark.prediction.neighbour', 'U1', params))
+          ? finding(zone, PRICES.prediction.neighbour, fault('prediction.neighbour', 'U1', params))
           : finding(
               zone,
               PRICES.prediction.other,
-              reason(underlay ? 'mark.prediction.wrong' : 'mark.prediction.open', 'U1', params),
+              fault(underlay ? 'prediction.wrong' : 'prediction.open', 'U1', params),
             );
     const counters = { zone, expected: expected.counter, given: counter ?? '', underlay: expected.underlay };
     if (counter === expected.counter)
       return [
         warmth,
-        finding(zone, 0, reason('mark.counter.right', expected.counter === 'keep' ? 'U3' : 'U2', counters)),
+        finding(zone, 0, fault('counter.right', expected.counter === 'keep' ? 'U3' : 'U2', counters)),
       ];
     // What cancels the pigment that was named is right for it: a wrong name is paid for once (U2).
     const followed =
       underlay && counter && counter !== 'keep' && countersOf(underlay, rules).includes(counter);
     if (followed && expected.counter !== 'keep')
-      return [warmth, finding(zone, 0, reason('mark.counter.followed', 'U2', counters))];
+      return [warmth, finding(zone, 0, fault('counter.followed', 'U2', counters))];
     if (counter && otherDose(counter, expected.counter))
-      return [
-        warmth,
-        finding(zone, PRICES.prediction.otherDose, reason('mark.counter.otherDose', 'U5', counters)),
-      ];
+      return [warmth, finding(zone, PRICES.prediction.otherDose, fault('counter.otherDose', 'U5', counters))];
     const code =
       counter === null
         ? 'open'
@@ -87,6 +82,6 @@ export function markPrediction({ clientCase, card, modelAnswer, rules }: Marking
             ? 'kept'
             : 'wrong';
     const rule = expected.counter === 'keep' ? 'U3' : 'U2';
-    return [warmth, finding(zone, PRICES.prediction.other, reason(`mark.counter.${code}`, rule, counters))];
+    return [warmth, finding(zone, PRICES.prediction.other, fault(`counter.${code}`, rule, counters))];
   });
 }

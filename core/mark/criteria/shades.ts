@@ -1,15 +1,16 @@
+import { complete } from '../../card';
 import { partName } from '../../case';
 import { toneVector, TONES } from '../../colour';
 import { levelOfPigmented } from '../../hair';
 import { type RequiredMix, type ShadeRequest, matchOfRequest, MATCH_TOLERANCE } from '../../method';
 import { mixLevel, type ShadePart, mixTone, naturalShare } from '../../product';
-import { reason } from '../../reason';
 import { lossAt, PRICES } from '../../rules';
 import { type MarkingContext, partOf, placeParams } from '../context';
 import { type Finding, finding } from '../finding';
 import { type WorkedPlace, type WorkedApplication, workedPlace } from '../worked-place';
+import { fault, type Fault, type FaultOf } from '../faults';
 
-type Params = NonNullable<Parameters<typeof reason>[2]>;
+type Params = Fault['params'];
 
 export interface ColourMix {
   place: WorkedPlace;
@@ -36,13 +37,8 @@ const levelUnder = ({ played }: MarkingContext, { goal }: WorkedPlace, { applica
 
 export function depthFinding(context: MarkingContext, { place, mix, worked }: ColourMix): Finding | null {
   const at = placeParams(place.goal);
-  const is = (loss: number, code: string, rule?: string, params = {}) =>
-    finding(
-      partName(place.goal.part),
-      loss,
-      reason(`mark.depth.${code}`, rule, { ...at, ...params }),
-      'colour',
-    );
+  const is = (loss: number, code: FaultOf<'depth'>, rule?: string, params = {}) =>
+    finding(partName(place.goal.part), loss, fault(`depth.${code}`, rule, { ...at, ...params }), 'colour');
   if (!worked || worked.shades.length === 0) return is(1, 'open');
   // What is left of the regrowth's bowl has been marked there.
   if (!mix.shadeRequest || place.leftover?.same) return null;
@@ -79,7 +75,11 @@ const NO_TONE = 0.05;
 const OWN_TONE = 0.35;
 
 /** What is wrong with the tone of a mix, and what it costs. */
-function toneFault(shades: readonly ShadePart[], need: ShadeRequest, excused: number): [string, number] {
+function toneFault(
+  shades: readonly ShadePart[],
+  need: ShadeRequest,
+  excused: number,
+): [FaultOf<'tone'>, number] {
   const shown = mixTone(shades);
   const wanted = toneVector(need.tone);
   const { tone } = PRICES;
@@ -99,13 +99,8 @@ function toneFault(shades: readonly ShadePart[], need: ShadeRequest, excused: nu
 
 export function toneFinding(_context: MarkingContext, { place, mix, worked }: ColourMix): Finding | null {
   const at = placeParams(place.goal);
-  const is = (loss: number, code: string, rule?: string, params = {}) =>
-    finding(
-      partName(place.goal.part),
-      loss,
-      reason(`mark.tone.${code}`, rule, { ...at, ...params }),
-      'colour',
-    );
+  const is = (loss: number, code: FaultOf<'tone'>, rule?: string, params = {}) =>
+    finding(partName(place.goal.part), loss, fault(`tone.${code}`, rule, { ...at, ...params }), 'colour');
   if (!worked || worked.shades.length === 0) return is(1, 'open');
   const { vivid } = place.goal.target;
   if (vivid) {
@@ -130,18 +125,24 @@ export function toneFinding(_context: MarkingContext, { place, mix, worked }: Co
 /** From this fraction of white on, no natural series at all loses the whole of it. */
 const HALF_GREY = 0.5;
 
-const shareFinding = ({ goal }: WorkedPlace, loss: number, code: string, params: Params = {}): Finding =>
+const shareFinding = (
+  { goal }: WorkedPlace,
+  loss: number,
+  code: FaultOf<'greyShare'>,
+  params: Params = {},
+): Finding =>
   finding(
     partName(goal.part),
     loss,
-    reason(`mark.greyShare.${code}`, 'F8', { ...placeParams(goal), ...params }),
+    fault(`greyShare.${code}`, 'F8', { ...placeParams(goal), ...params }),
     'colour',
   );
 
 /** What the natural share of one colour is over the white of its part; nothing where none is asked for. */
 function shareOf({ place, mix, worked }: ColourMix): Finding[] {
   const need = mix.shadeRequest?.naturalShare;
-  const is = (loss: number, code: string, params: Params = {}) => shareFinding(place, loss, code, params);
+  const is = (loss: number, code: FaultOf<'greyShare'>, params: Params = {}) =>
+    shareFinding(place, loss, code, params);
   // A natural wish is natural through and through: what is not is marked as tone.
   if (!need || !mix.shadeRequest?.covers || need.min === 1) return [];
   if (!worked || worked.shades.length === 0) return need.min > 0 ? [is(1, 'open')] : [];
@@ -167,7 +168,7 @@ export const markGreyShare = ({ parts, modelAnswer, lineOf, rules }: MarkingCont
   colourMixes(parts).flatMap((colourMix): Finding[] => {
     if (colourMix.mix !== NOTHING) return shareOf(colourMix);
     // What is left out is lost where the model answer decides a share there.
-    const best = colourMixes([workedPlace(modelAnswer.card, colourMix.place.goal, lineOf, rules)]);
+    const best = colourMixes([workedPlace(complete(modelAnswer.card), colourMix.place.goal, lineOf, rules)]);
     const isDecided = best.some((one) => one.worked && shareOf(one).length > 0);
     return isDecided ? [shareFinding(colourMix.place, 1, 'open')] : [];
   });

@@ -2,12 +2,12 @@ import { bowlVol } from '../../card';
 import { partName } from '../../case';
 import { keepsWarmth } from '../../method';
 import { isLightener, conditionOf } from '../../process';
-import { reason } from '../../reason';
 import { refreshWay, PRICES } from '../../rules';
 import { type MarkingContext, placeParams, partOf } from '../context';
 import { type Finding, finding } from '../finding';
 import { placeOutcome, conditionRank } from '../outcome';
 import type { WorkedPlace, WorkedApplication } from '../worked-place';
+import { fault } from '../faults';
 
 /** Up to this strength, volumes, permanent colour only deposits (D2). */
 const DEPOSITS_TO = 10;
@@ -26,8 +26,9 @@ export function markRoute(context: MarkingContext): Finding[] {
     const place = partName(part.goal.part);
     const at = { ...placeParams(part.goal), route: part.technique };
     if (!part.ruling.allowed) {
-      const { code, params, rule } = part.ruling.reason;
-      return finding(place, PRICES.route.cannot, reason(code, rule, { ...params, ...at }));
+      const { name, reason } = part.ruling;
+      const params = { ...reason.params, ...at };
+      return finding(place, PRICES.route.cannot, fault(`ruling.${name}`, reason.rule, params));
     }
     const missing = part.requiredMixes.find(({ worked }) => !worked);
     // A toner that is left out is paid for where its shades and its time would stand.
@@ -35,13 +36,13 @@ export function markRoute(context: MarkingContext): Finding[] {
       return finding(
         place,
         PRICES.route.cannot,
-        reason('mark.route.unfinished', 'F4', { ...at, missing: missing.mix.role }),
+        fault('route.unfinished', 'F4', { ...at, missing: missing.mix.role }),
       );
     if (part.leftover) {
       const { way } = part.leftover;
       return way === school
-        ? finding(place, 0, reason('mark.route.leftover', 'A1', { ...at, way }))
-        : finding(place, PRICES.otherSchool, reason('mark.route.otherRefresh', 'A1', { ...at, way, school }));
+        ? finding(place, 0, fault('route.leftover', 'A1', { ...at, way }))
+        : finding(place, PRICES.otherSchool, fault('route.otherRefresh', 'A1', { ...at, way, school }));
     }
     const other = part.requiredMixes.find(
       ({ mix, worked }) =>
@@ -58,7 +59,7 @@ export function markRoute(context: MarkingContext): Finding[] {
       return finding(
         place,
         otherProductCosts(part, other.worked!),
-        reason('mark.route.otherProduct', 'F4', params),
+        fault('route.otherProduct', 'F4', params),
       );
     }
     const blends = part.requiredMixes.find(
@@ -69,19 +70,19 @@ export function markRoute(context: MarkingContext): Finding[] {
       return finding(
         place,
         part.goal.greyShare >= MUCH_GREY ? PRICES.route.cannot : PRICES.route.costlier,
-        reason('mark.route.blends', 'F13', { ...at, line: blends.worked!.line.name }),
+        fault('route.blends', 'F13', { ...at, line: blends.worked!.line.name }),
       );
     if (part.extra.length > 0)
       return finding(
         place,
         PRICES.route.besides,
-        reason('mark.route.extra', 'D7', { ...at, line: part.extra[0].line.name }),
+        fault('route.extra', 'D7', { ...at, line: part.extra[0].line.name }),
       );
     if (part.technique === 'lightenThenTone' && takesWarmthWanted(context, part))
-      return finding(place, PRICES.route.againstWish, reason('mark.route.takesWarmth', 'U3', at));
+      return finding(place, PRICES.route.againstWish, fault('route.takesWarmth', 'U3', at));
     if (isCostlier(context, part))
-      return finding(place, PRICES.route.costlier, reason('mark.route.costlier', 'D3', at));
-    return finding(place, 0, reason('mark.route.right', part.ruling.reason.rule, at));
+      return finding(place, PRICES.route.costlier, fault('route.costlier', 'D3', at));
+    return finding(place, 0, fault('route.right', part.ruling.reason.rule, at));
   };
   const worked = parts.flatMap((part): Finding[] => {
     // What is rightly left alone is done by nobody: it earns nothing.
@@ -93,7 +94,7 @@ export function markRoute(context: MarkingContext): Finding[] {
     return finding(
       zone,
       PRICES.route.spoilt[out.outcome],
-      reason('mark.route.notAsked', 'A1', { zone, woven: false }),
+      fault('route.notAsked', 'A1', { zone, woven: false }),
     );
   });
   return [...worked, ...besides];

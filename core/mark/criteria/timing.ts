@@ -3,13 +3,14 @@ import { partName } from '../../case';
 import { levelOfPigmented } from '../../hair';
 import { type RequiredMix, tonesBared } from '../../method';
 import { LATE_HEAT_FROM } from '../../process';
-import { reason, type Reason } from '../../reason';
+import type { Reason } from '../../reason';
 import { PRICES, lossAt, hasGreyToCover, CHECKS } from '../../rules';
 import { rootWaits, isWaitedFor } from '../../solve';
 import { type MarkingContext, partOf, placeParams } from '../context';
 import { finding, type Finding } from '../finding';
 import type { WorkedPlace, WorkedApplication } from '../worked-place';
 import { directionsOfApplication } from './developer';
+import { fault, type FaultOf } from '../faults';
 
 /** Minutes that heated hair is left to cool before it is rinsed (R4). */
 const COOLS_MINUTES = 5;
@@ -31,8 +32,8 @@ function watched(
     minutes: application.minutes,
     most: line.minutes.standard,
   };
-  const is = (loss: number, code: string, rule: string) =>
-    finding(partName(part.goal.part), loss, reason(`mark.timing.${code}`, rule, params), role);
+  const is = (loss: number, code: FaultOf<'timing'>, rule: string) =>
+    finding(partName(part.goal.part), loss, fault(`timing.${code}`, rule, params), role);
   if (application.minutes > line.minutes.standard) return is(PRICES.timing.spent, 'pastActive', 'P4');
   const gap = level - required.aim!;
   const short = lossAt(PRICES.timing.levelShort, -gap);
@@ -53,13 +54,8 @@ function byClock(
   const directions = directionsOfApplication(part, required, worked, context, lengths && isWaitedFor(part));
   const given = worked.application.minutes;
   const at = { ...placeParams(goal), line: worked.line.name, given };
-  const is = (loss: number, code: string, rule: string, params = {}) =>
-    finding(
-      partName(goal.part),
-      loss,
-      reason(`mark.timing.${code}`, rule, { ...at, ...params }),
-      required.role,
-    );
+  const is = (loss: number, code: FaultOf<'timing'>, rule: string, params = {}) =>
+    finding(partName(goal.part), loss, fault(`timing.${code}`, rule, { ...at, ...params }), required.role);
   if (!directions) return is(1, 'lineCannot', 'R7');
   const { min, max, best } = directions.minutes;
   const tolerance = Math.min(context.rules.minutesTolerance, best < SHORT_MINUTES ? 1 : Infinity);
@@ -92,8 +88,8 @@ function checks(part: WorkedPlace, worked: WorkedApplication): Finding[] {
   const every = longestUnwatched(worked.application);
   const { most } = toner ? CHECKS.toner : CHECKS.lightener;
   const params = { ...placeParams(part.goal), most, given: every ?? 0 };
-  const is = (loss: number, code: string) =>
-    finding(partName(part.goal.part), loss, reason(`mark.timing.${code}`, 'R2', params), worked.role);
+  const is = (loss: number, code: FaultOf<'timing'>) =>
+    finding(partName(part.goal.part), loss, fault(`timing.${code}`, 'R2', params), worked.role);
   // A toner that is off before it would be looked at again was looked at when it came off.
   if (every === null)
     return [toner ? is(PRICES.timing.seldom, 'noChecks') : is(PRICES.timing.neverLookedAt, 'neverLookedAt')];
@@ -107,7 +103,7 @@ function checks(part: WorkedPlace, worked: WorkedApplication): Finding[] {
           finding(
             partName(part.goal.part),
             watchedFor === sign ? 0 : PRICES.timing.otherSign,
-            reason(`mark.timing.${watchedFor === sign ? 'signSeen' : 'otherSign'}`, 'R2', {
+            fault(`timing.${watchedFor === sign ? 'signSeen' : 'otherSign'}`, 'R2', {
               ...placeParams(part.goal),
               expected: sign,
               given: watchedFor,
@@ -126,18 +122,17 @@ function heated(
 ): Finding[] {
   const { heat } = application;
   if (!heat) return [];
-  if (!line.mayHeat)
-    return [finding(place, PRICES.timing.heat, reason('mark.timing.warmth', 'R4', params), role)];
+  if (!line.mayHeat) return [finding(place, PRICES.timing.heat, fault('timing.warmth', 'R4', params), role)];
   const late = heat.to > Math.max(LATE_HEAT_FROM, application.minutes - COOLS_MINUTES);
   return late
-    ? [finding(place, PRICES.timing.heatLate, reason('mark.timing.heatLate', 'R4', params), role)]
-    : [finding(place, 0, reason('mark.timing.heatEarly', 'R4', params), role)];
+    ? [finding(place, PRICES.timing.heatLate, fault('timing.heatLate', 'R4', params), role)]
+    : [finding(place, 0, fault('timing.heatEarly', 'R4', params), role)];
 }
 
 export function markTiming(context: MarkingContext): Finding[] {
   return context.parts.flatMap((part): Finding[] => {
     const place = partName(part.goal.part);
-    const open = () => finding(place, 1, reason('mark.timing.open', undefined, placeParams(part.goal)));
+    const open = () => finding(place, 1, fault('timing.open', undefined, placeParams(part.goal)));
     if (part.requiredMixes.length === 0 && !part.ruling.allowed) return [open()];
     return part.requiredMixes.flatMap(({ mix, worked }): Finding[] => {
       if (!worked) return [{ ...open(), role: mix.role }];
@@ -154,7 +149,7 @@ export function markTiming(context: MarkingContext): Finding[] {
               finding(
                 place,
                 PRICES.timing.neverRinsed,
-                reason('mark.timing.neverRinsed', 'R5', params),
+                fault('timing.neverRinsed', 'R5', params),
                 worked.role,
               ),
             ]

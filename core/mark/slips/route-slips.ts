@@ -1,7 +1,7 @@
 import { type RecordCard, type Bowl, type Application, bowlGrams } from '../../card';
 import { uppermostHistory } from '../../case';
 import { areasOf, regionsOf } from '../../hair';
-import { goalsOf, techniqueRulings } from '../../method';
+import { goalsOf, rulingCode, techniqueRulings } from '../../method';
 import { type Line, writeLabel } from '../../product';
 import { CHECKS } from '../../rules';
 import type { Misconception } from '../misconception';
@@ -124,7 +124,7 @@ export const ROUTE_SLIPS = {
   },
   tooMuchAtOnce: ({ card, modelAnswer }) => {
     if (modelAnswer.visits.length < 2) return null;
-    if (!modelAnswer.proof.some(({ code }) => code === 'route.beyondCondition')) return null;
+    if (!modelAnswer.proof.some(({ code }) => code === rulingCode('beyondCondition'))) return null;
     // Left on to the end, so that all that comes after it waits.
     const lightens = (application: Application) => application.checkEvery === CHECKS.lightener.best;
     const longer = Math.max(0, ...card.steps.filter(lightens).map(({ minutes }) => TO_THE_END - minutes));

@@ -1,4 +1,4 @@
-import { bowlGrams, withLeftovers, type Bowl } from '@cimbel/core/card';
+import { bowlGrams, complete, type Bowl } from '@cimbel/core/card';
 import { useTranslation } from 'react-i18next';
 import { capital } from '../../lib/i18n';
 import { WeightInput } from '../../lib/units';
@@ -23,7 +23,7 @@ export function LeftoverForm({
   const from = bowl.from!;
   const water = bowl.developer.find(({ vol }) => vol === 0)?.grams ?? 0;
   const origin = bowls.find(({ name }) => name === from.bowl);
-  const whole = origin ? bowlGrams(withLeftovers({ bowls: [origin] }).bowls[0]) : 0;
+  const whole = origin ? bowlGrams(complete({ bowls: [origin] }).bowls[0]) : 0;
   return (
     <Sheet className="flex flex-col gap-3">
       <div className="flex flex-wrap items-end gap-4">

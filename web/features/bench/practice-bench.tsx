@@ -2,7 +2,7 @@ import type { StudentAssignment } from '@cimbel/contract';
 import { seedFrom } from '@cimbel/core';
 import { revealOf, type ClientCase } from '@cimbel/core/case';
 import { type BenchStep, exerciseForStudent, looksByLight, withGiven } from '@cimbel/core/exercise';
-import type { RecordCard } from '@cimbel/core/card';
+import { type RecordCard, complete } from '@cimbel/core/card';
 import { cardWithSlip as slipOn, type Misconception } from '@cimbel/core/mark';
 import type { Line } from '@cimbel/core/product';
 import { showSimulation } from '@cimbel/core/simulate';
@@ -102,7 +102,7 @@ export function PracticeBench({
     () =>
       showSimulation(
         clientCase,
-        settled,
+        complete(settled),
         (id) => lines.find((line) => line.id === id),
         seedFrom(assignment.id),
         !open.includes('read'),

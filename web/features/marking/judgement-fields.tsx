@@ -92,10 +92,10 @@ export function JudgementFields({
         ))}
         {added.map((decision) => (
           <div key={JSON.stringify(decision)} className="flex items-center gap-2">
-            <span>{words({ ...decision, codes: null, costs: 0 })}</span>
+            <span>{words({ ...decision, faults: null, costs: 0 })}</span>
             <Button
               weight="quiet"
-              aria-label={t('judgement.remove', { what: words({ ...decision, codes: null, costs: 0 }) })}
+              aria-label={t('judgement.remove', { what: words({ ...decision, faults: null, costs: 0 }) })}
               icon={<Trash2 aria-hidden className="size-4" />}
               onClick={() =>
                 onChange({ ...judgement, added: added.filter((other) => !isSameDecision(decision, other)) })

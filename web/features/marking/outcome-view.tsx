@@ -1,3 +1,4 @@
+import { complete } from '@cimbel/core/card';
 import type { Result } from '@cimbel/contract';
 import { seedFrom } from '@cimbel/core';
 import { partName, nowLooks, wishLooks } from '@cimbel/core/case';
@@ -40,8 +41,8 @@ export function OutcomeView({
   const played = useMemo(() => {
     const lineOf = (id: string) => lines.find((line) => line.id === id);
     return {
-      own: simulateCard(clientCase, answer, lineOf),
-      best: simulateCard(clientCase, modelAnswer.card, lineOf),
+      own: simulateCard(clientCase, complete(answer), lineOf),
+      best: simulateCard(clientCase, complete(modelAnswer.card), lineOf),
     };
   }, [clientCase, lines, answer, modelAnswer]);
   const last = Math.max(played.own.minutes, played.best.minutes);
