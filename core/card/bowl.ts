@@ -32,7 +32,7 @@ export function shadePartsOf(bowl: Bowl, line: Line): ShadePart[] {
   });
 }
 
-/** The product a bowl acts as: high-lift shades make a permanent line a high-lift one (section 6). */
+/** The product a bowl acts as: high-lift shades make a permanent line a high-lift one. */
 export function productOf(line: Line, shades: readonly ShadePart[]): ProductKind {
   const highLift = shades.some(({ shade }) => shade.series === 'highLift');
   return line.kind === 'permanent' && highLift ? 'highLift' : line.kind;

@@ -4,7 +4,7 @@ import { PLACE_IDS, ZONES, MOST_REGIONS, TREATMENTS, AREAS, levelSchema, shareSc
 import { WASH_KINDS } from '../process';
 import { TAKEN_AS, WASHES, UNDERLAYS, COUNTERS } from '../rules';
 
-/** Cool water after colour, lukewarm elsewhere; hot water swells hair and takes dye along (section 14). */
+/** Cool water after colour, lukewarm elsewhere; hot water swells hair and takes dye along. */
 export const RINSE_WATER = ['cool', 'lukewarm', 'warm'] as const;
 
 const places = z
@@ -63,10 +63,10 @@ export const ENDINGS = ['rinse', 'stay'] as const;
 /** What a product is watched for: lightener for a level, a toner for a tone, a cleanse or remover until nothing moves (R2, P8). */
 export const WATCHED_FOR = ['level', 'tone', 'noChange'] as const;
 export type WatchedFor = (typeof WATCHED_FOR)[number];
-/** How the client and the place of work are made ready (section 13). */
+/** How the client and the place of work are made ready (C3). */
 export const STATION = ['towelsAndCape', 'gloves', 'barrierCream', 'noMetal'] as const;
 export type StationItem = (typeof STATION)[number];
-/** Section 14. */
+/** What keeps the work at home. */
 export const AFTERCARES = [
   'gentleWash',
   'violetCare',

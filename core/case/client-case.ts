@@ -11,7 +11,7 @@ export const DIFFICULTIES = [1, 2, 3] as const;
 /** What the client knows and tells when asked; a student who does not ask does not learn it. */
 export const historyFactsSchema = z
   .object({
-    /** A reaction to colour before: no service until a doctor has said yes (section 13). */
+    /** A reaction to colour before: no service until a doctor has said yes (C3). */
     reaction: z.boolean(),
     scalp: z.enum(SCALPS),
     /** Compound henna or a progressive colour: no oxidative product over it. */
@@ -81,7 +81,7 @@ export const clientCaseSchema = z
     /** Lines at hand, by id. */
     lineIds: z.array(z.string().min(1).max(60)).min(1).max(12),
     shelf: shelfSchema.optional(),
-    /** Whether making client and place ready is part of the exercise (section 13). */
+    /** Whether making client and place ready is part of the exercise (C3). */
     station: z.boolean().optional(),
   })
   .strict()

@@ -1,4 +1,4 @@
-/** What a client is asked before anything is mixed (section 1, Consult; section 13). */
+/** What a client is asked before anything is mixed (C3). */
 export const CONSULTATION_QUESTIONS = [
   'lastColour',
   'reactions',

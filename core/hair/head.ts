@@ -16,7 +16,7 @@ import {
 } from './areas';
 import { historyLayerSchema } from './history';
 
-/** Zones along the hair from the scalp to the tips; a region has those that differ (handbook section 1, Read). */
+/** Zones along the hair from the scalp to the tips; a region has those that differ. */
 export const ZONES = ['regrowth', 'band', 'mids', 'ends'] as const;
 export type ZoneName = (typeof ZONES)[number];
 

@@ -8,7 +8,7 @@ import {
   nameColour,
 } from '../colour';
 import type { Diameter, Porosity } from './areas';
-import { type DyeLayer, type Warmth, type Dye, NO_DYE, type DyeName, DYES, loadOf, NO_WARMTH } from './dye';
+import { type DyeLayer, type Warmth, type Dye, NO_DYE, type DyeName, DYES, NO_WARMTH } from './dye';
 import { brownBlackOfLevel, naturalPigment, baredPigment, levelWhere } from './ladder';
 import { type NaturalPigment, reflectanceOf, WHITE_HAIR, levelOfReflectance } from './pigment';
 
@@ -165,7 +165,6 @@ export function dyeOf({ layers }: Pick<Strand, 'layers'>, where: 'dye' | 'dyeOnW
   for (const layer of layers) for (const name of DYES) sum[name] += layer[where][name];
   return sum;
 }
-export const dyeLoadOf = (strand: Pick<Strand, 'layers'>): number => loadOf(dyeOf(strand));
 
 function warmthIn({ layers }: Pick<Strand, 'layers'>, what: 'masks' | 'fills'): Warmth {
   if (layers.length === 0) return NO_WARMTH;

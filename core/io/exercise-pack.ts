@@ -5,7 +5,7 @@ import { OPEN_STEPS, rubricSchema } from '../exercise';
 import { MISCONCEPTIONS } from '../mark';
 import { lineSchema, type Line, SHIPPED_LINES } from '../product';
 import { houseRulesSchema } from '../rules';
-import { fileName, inFileNames, withCodeNames } from './file-names';
+import { fieldInFile, inFileNames, withCodeNames } from './file-names';
 import { ofToday } from './older-packs';
 import type { Problem, Read } from './problem';
 import { problemsOf } from './shade-book';
@@ -99,7 +99,7 @@ export function readExercisePack(text: string): Read<ExercisePack> {
     return {
       ok: false,
       problems: parsed.error.issues.map((issue): Problem => {
-        const path = issue.path.map(fileName).join('.');
+        const path = issue.path.map(fieldInFile).join('.');
         if (issue.code !== 'custom')
           return { code: `field.${issue.code}`, params: { message: issue.message }, path };
         const { code, ...params } = (issue.params ?? { code: issue.message }) as { code: string };

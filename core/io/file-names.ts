@@ -24,4 +24,4 @@ export function withCodeNames(data: unknown): unknown {
   return { ...data, houseRules: { ...houseRules, ceilings: renamed(houseRules.ceilings, CODE_NAMES) } };
 }
 /** A field as a file calls it. */
-export const fileName = (name: PropertyKey): string => FILE_NAMES[String(name)] ?? String(name);
+export const fieldInFile = (name: PropertyKey): string => FILE_NAMES[String(name)] ?? String(name);

@@ -38,7 +38,7 @@ export function lineFor(product: ProductKind): Line | null {
 /** Products that are used without a developer of a strength. */
 export const WITHOUT_DEVELOPER: readonly ProductKind[] = ['direct', 'filler', 'remover'];
 
-export const shadePartsOf = (coat: LabCoat): ShadePart[] => {
+export const shadePartsOfCoat = (coat: LabCoat): ShadePart[] => {
   const line = lineFor(coat.product);
   if (!line) return [];
   return coat.shades.flatMap(({ label, parts }) => {
@@ -49,7 +49,7 @@ export const shadePartsOf = (coat: LabCoat): ShadePart[] => {
 
 export const mixOfCoat = (coat: LabCoat): Mix => ({
   product: coat.product,
-  shades: shadePartsOf(coat),
+  shades: shadePartsOfCoat(coat),
   vivid: { [coat.vivid]: VIVID_LOAD },
   fillsLevel: coat.fillsLevel,
   developerVol: WITHOUT_DEVELOPER.includes(coat.product) ? 0 : coat.vol,
@@ -102,7 +102,7 @@ export function planOf(side: Side, zone: LabZone): ZonePlan {
 }
 
 /** What can be read off a zone at a minute. */
-export interface ZoneReading {
+export interface LabReading {
   level: number;
   tone: ToneFamily;
   /** 0 neutral, 1 a plain full tone. */
@@ -122,7 +122,7 @@ export interface ZoneReading {
   lying: boolean;
 }
 
-export function readingOf(strand: Strand, lying: boolean): ZoneReading {
+export function readingOf(strand: Strand, lying: boolean): LabReading {
   const { level, tone, strength } = readStrand(strand);
   const reached = levelOfNaturalPigment(strand);
   const condition = conditionOf(strand);
@@ -143,7 +143,7 @@ export function readingOf(strand: Strand, lying: boolean): ZoneReading {
 
 export interface SideMoment {
   look: TressLook;
-  zones: Record<LabZone, ZoneReading>;
+  zones: Record<LabZone, LabReading>;
   /** What the last coat with shades has to balance on the mids; null where no coat has any. */
   balance: { levelReached: number; shades: ShadePart[] } | null;
 }
@@ -159,7 +159,7 @@ export function momentOf(side: Side, minute: number, light: Light, seed: number)
   const moments = byZone((zone) => zoneAt(planOf(side, zone), minute));
   const levelReached = Math.min(10, Math.max(1, levelOfNaturalPigment(moments.mids.strand)));
   // The coat that gives the tone is the last one with shades.
-  const shades = side.coats.map(shadePartsOf).findLast((parts) => parts.length > 0);
+  const shades = side.coats.map(shadePartsOfCoat).findLast((parts) => parts.length > 0);
   return {
     look: strandLook(
       LAB_ZONES.map((zone) => ({

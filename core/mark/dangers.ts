@@ -30,7 +30,7 @@ const FAR_PAST = 2;
 const isCleanse = ({ application, bowl, role }: WorkedApplication): boolean =>
   role === 'cleanse' && (bowlVol(bowl) ?? 0) <= 11 && application.minutes <= 20;
 
-/** Everything in a plan that would hurt the client (section 13), read from the steps that were worked. */
+/** Everything in a plan that would hurt the client (C3), read from the steps that were worked. */
 export function dangersIn(context: MarkingContext, open: readonly BenchStep[]): Danger[] {
   const { card, modelAnswer, parts, played, rules, clientCase, lineOf } = context;
   const dangers: Danger[] = [];

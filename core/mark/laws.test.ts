@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { type RecordCard, EMPTY_CARD, complete } from '../card';
 import type { ClientCase } from '../case';
 import { BENCH_STEPS } from '../exercise';
-import { WHITE_HAIR } from '../method';
+import { AS_WHITE_HAIR } from '../method';
 import { SHIPPED_LINES } from '../product';
 import { type HouseRules, DEFAULT_HOUSE_RULES } from '../rules';
 import { simulateCard } from '../simulate';
@@ -47,7 +47,8 @@ describe('the laws of the marks, over any head, school and shelf', () => {
         const missed = new Set(modelAnswer.missed?.map(({ part }) => part));
         for (const { part, deltaE, strand } of played.outcomeAt(played.minutes)) {
           // White hair is lighter than any pale wish, whatever is put on it.
-          const paler = strand.white >= WHITE_HAIR.from && (part.target?.level ?? 0) >= WHITE_HAIR.lightFrom;
+          const paler =
+            strand.white >= AS_WHITE_HAIR.from && (part.target?.level ?? 0) >= AS_WHITE_HAIR.lightFrom;
           if (part.target && !paler && !missed.has(part.zone)) expect(deltaE).toBeLessThanOrEqual(10);
         }
       }),

@@ -5,7 +5,7 @@ import { type Line, splitLabel, readLabel } from '../product';
 import type { Reason } from '../reason';
 import { type DangerName, type FaultName } from './faults';
 
-/** Ways of thinking that go wrong, by name (section 1). */
+/** Ways of thinking that go wrong, by name. */
 export const MISCONCEPTIONS = [
   'colourLiftsColour',
   'tonerLightens',

@@ -86,7 +86,7 @@ describe('ends refreshed (A1)', () => {
   });
 });
 
-describe('hair before lightener (section 12)', () => {
+describe('hair before lightener', () => {
   const id = 'first-blonde';
   it('is unwashed, or as the line says', () => {
     const { card } = gradingOf(id).modelAnswer;

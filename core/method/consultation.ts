@@ -18,7 +18,7 @@ const stop = (name: StopName, rule: string, params: Reason['params'] = {}): Stop
   stop: name,
 });
 
-/** Section 13: what stops a service before anything is mixed. Empty where it may go on. */
+/** What stops a service before anything is mixed. Empty where it may go on (C3, R3). */
 export function stopsService(clientCase: ClientCase): Stop[] {
   const { facts } = clientCase;
   const stops: Stop[] = [];
@@ -36,7 +36,7 @@ export function stopsService(clientCase: ClientCase): Stop[] {
 
 /** Levels from which a wish asks for lightener on hair that gives way. */
 const LIGHTER_BY = 0.5;
-/** What a client with spent hair takes home, and weeks until it is tested again (C1, section 14). */
+/** What a client with spent hair takes home, and weeks until it is tested again (C1). */
 export const REST: Pick<RecordCard, 'aftercare' | 'nextVisitWeeks'> = {
   aftercare: ['gentleWash', 'heatProtection', 'weeklyTreatment', 'coolWater'],
   nextVisitWeeks: 4,

@@ -29,18 +29,18 @@ const span = (best: number, min = best, max = best) => ({ best, min, max });
 /** Hair off the scalp is a little behind the root when it is lifted by colour, and gets a head start (A2). */
 export const HEAD_START = { least: 10, most: 20 };
 const LIGHTENER_LEAST = 5;
-/** A toner on lightened hair is watched from here on (section 6). */
+/** A toner on lightened hair is watched from here on. */
 export const TONER_LEAST = 5;
 /** Gentle wet cleanse: powder with 10 vol on wet hair with conditioner, until nothing changes (P8). */
 export const CLEANSE = { vol: 10, minutes: { best: 15, min: 10, max: 20 } } as const;
-/** A clear gloss lies from five to twenty minutes (section 6). */
+/** A clear gloss lies from five to twenty minutes. */
 const GLOSS_MINUTES = { best: 15, min: 5, max: 20 };
 /**
  * Permanent colour over coloured hair of the level it is to have, where nothing gentler is at hand: long enough for another
  * tone, never the full time, which lies deeper and flatter each month (A1, F11).
  */
 const OVER_COLOURED_MINUTES = { best: 15, min: 10, max: 20 };
-/** Grey is blended with low-strength colour that is watched from five minutes on (section 6). */
+/** Grey is blended with low-strength colour that is watched from five minutes on. */
 const BLEND_MINUTES = { best: 10, min: 5, max: 12 };
 const none: Omit<Directions, 'minutes'> = { vols: [], volsWithExtraNatural: [], ratios: [] };
 
@@ -130,7 +130,7 @@ export function directionsFor(
   const deposits = line.kind === 'demi' || line.kind === 'acidGloss';
   if (required.shadeRequest?.highLift) {
     const levels = target(goal) - goal.natural;
-    // High-lift is made for the strongest; 30 vol is enough for three levels (section 6).
+    // High-lift is made for the strongest; 30 vol is enough for three levels.
     const vols = line.developersVol.filter((vol) => vol >= (levels <= 3 ? 30 : 40)).sort((a, b) => b - a);
     if (!line.highLift || vols.length === 0) return null;
     return {
@@ -164,7 +164,7 @@ export function directionsFor(
   const usual = covers ? (goal.resistant && minutes.resistant) || minutes.grey : minutes.standard;
   const bared = deposits && tonesBared(goal, technique);
   const time = bared
-    ? // A toner is watched: from five minutes on it may be ready (section 6, R2).
+    ? // A toner is watched: from five minutes on it may be ready (R2).
       span(usual, Math.min(usual, TONER_LEAST))
     : startsFirst && technique === 'liftWithColour'
       ? span(usual + 15, usual, usual + HEAD_START.most)

@@ -38,7 +38,7 @@ export interface PlaceGoal {
  */
 const WHITE_HAIR_LEVEL = 10;
 /** From this fraction of white on, and for wishes this light, hair is worked as white hair. */
-export const WHITE_HAIR = { from: 0.9, lightFrom: 9.5 };
+export const AS_WHITE_HAIR = { from: 0.9, lightFrom: 9.5 };
 
 export function goalOf({ head }: Pick<ClientCase, 'head'>, part: Part): PlaceGoal | null {
   const zone = zoneOf(head, part.zone);
@@ -46,8 +46,8 @@ export function goalOf({ head }: Pick<ClientCase, 'head'>, part: Part): PlaceGoa
   const history = uppermostHistory(zone);
   const white =
     history.kind === 'untouched' &&
-    zone.greyShare >= WHITE_HAIR.from &&
-    part.target.level >= WHITE_HAIR.lightFrom;
+    zone.greyShare >= AS_WHITE_HAIR.from &&
+    part.target.level >= AS_WHITE_HAIR.lightFrom;
   return {
     part,
     natural: white ? WHITE_HAIR_LEVEL : zone.naturalLevel,

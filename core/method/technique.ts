@@ -3,9 +3,9 @@ import type { DirectDye } from '../hair';
 import { levelsInOneVisit, THROUGH_DYE_COUNTS } from '../process';
 import { type Reason, reason } from '../reason';
 import { PERMANENT_LIFT, hasGreyToCover } from '../rules';
-import { type PlaceGoal, WHITE_HAIR } from './place-goal';
+import { type PlaceGoal, AS_WHITE_HAIR } from './place-goal';
 
-/** Section 1.4: what can be done with a zone. */
+/** What can be done with a place. */
 export const TECHNIQUES = [
   'leave',
   'gloss',
@@ -75,7 +75,7 @@ export interface TechniqueRuling {
 
 /** Levels that count as none: half a level is what one reads to. */
 const SAME_LEVEL = 0.5;
-/** From this natural level on a high-lift shade lifts (section 6). */
+/** From this natural level on a high-lift shade lifts. */
 const HIGH_LIFT_FROM = 6;
 /**
  * From these levels on hair is light enough to be taken to 11 and 12 (L1): grown light for high-lift, and all but at 10
@@ -117,7 +117,7 @@ export const levelsToday = ({ condition, history }: Pick<PlaceGoal, 'condition' 
 };
 
 /**
- * How each route stands for a part of a head under the rules of the craft (section 7, P1, P2, C4). Only routes that
+ * How each route stands for a part of a head under the rules of the craft (P1, P2, C4). Only routes that
  * have a say here are listed; the allowed ones come in the order in which they are preferred.
  */
 export function techniqueRulings(goal: PlaceGoal): TechniqueRuling[] {
@@ -136,7 +136,7 @@ export function techniqueRulings(goal: PlaceGoal): TechniqueRuling[] {
   ) => found.push({ technique, allowed, name, reason: reason(rulingCode(name), rule, params) });
   const lighten = (from = present) => {
     const levels = target.level - from;
-    if (history.kind === 'untouched' && goal.greyShare >= WHITE_HAIR.from)
+    if (history.kind === 'untouched' && goal.greyShare >= AS_WHITE_HAIR.from)
       say('lightenThenTone', false, 'whiteNotLifted', 'F8');
     else if (pale)
       say('lightenThenTone', false, 'palestNeedsLight', 'L1', {

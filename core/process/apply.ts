@@ -124,7 +124,7 @@ const reached = (worked: number, tauMinutes: number) => 1 - exp(-worked / tauMin
  */
 const formedAt = (worked: number, tauMinutes: number, fullMinutes: number) =>
   min(1.04, reached(worked, tauMinutes) / reached(fullMinutes, tauMinutes));
-/** Grey time of colour that covers white strands, which take dye more slowly (section 6, F8). */
+/** Grey time of colour that covers white strands, which take dye more slowly (F8). */
 const WHITE_FULL_MINUTES = 45;
 
 /** Strength lost to a coat, as an exponent: with the dose, and with every minute under alkali, dry or not (R8). */

@@ -165,7 +165,7 @@ function loadsOf({ shades, product }: Mix, reached: number): Loads {
         tone = combine(tone, shadeLoad(CORRECTOR_LEVEL, shade.tone).tone, 1, fraction * correctorStrength);
       continue;
     }
-    // A high-lift shade is made for hair it has lifted itself: its number is a wish, not a depth (section 6).
+    // A high-lift shade is made for hair it has lifted itself: its number is a wish, not a depth.
     const madeFor = product === 'highLift' ? Math.round(min(10, max(1, reached))) : shade.level;
     const load = shadeLoad(madeFor, shade.tone);
     const covers = exp(-tooLight * max(0, madeFor - reached - 0.25));

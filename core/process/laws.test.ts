@@ -11,8 +11,8 @@ import {
   type Strand,
   naturalStrand,
   dyeOf,
+  loadOf,
   labOfStrand,
-  dyeLoadOf,
   lightenedStrand,
   levelOfStrand,
   DIAMETERS,
@@ -146,9 +146,9 @@ describe('laws of the process', () => {
         const result = after(coat, strand, time);
         const takes = PRODUCTS[coat.mix.product].strips !== null;
         expect(takes).toBe(isLightener(coat.mix.product) || coat.mix.product === 'remover');
-        if (!takes) expect(dyeLoadOf(result)).toBeGreaterThanOrEqual(dyeLoadOf(strand) - ROUNDING);
+        if (!takes) expect(loadOf(dyeOf(result))).toBeGreaterThanOrEqual(loadOf(dyeOf(strand)) - ROUNDING);
         // What is broken may leave a warm trace, and never more than there was.
-        else expect(dyeLoadOf(result)).toBeLessThanOrEqual(dyeLoadOf(strand) + ROUNDING);
+        else expect(loadOf(dyeOf(result))).toBeLessThanOrEqual(loadOf(dyeOf(strand)) + ROUNDING);
       }),
       { numRuns: 200 },
     );

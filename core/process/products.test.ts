@@ -23,7 +23,7 @@ const plain = (product: Mix['product'], change: Partial<Mix> = {}): Mix => ({
   ...change,
 });
 
-describe('what each product can do (section 6)', () => {
+describe('what each product can do', () => {
   it('a blend of strengths lies between its neighbours in the table', () => {
     const dose = (vol: number) => liftCurve(PRODUCTS.permanent, vol).dose;
     expect(dose(25)).toBeCloseTo((dose(20) + dose(30)) / 2);

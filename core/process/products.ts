@@ -14,7 +14,7 @@ export const PRODUCT_KINDS = [
 ] as const;
 export type ProductKind = (typeof PRODUCT_KINDS)[number];
 
-/** What a kind of product is able to do by its nature (section 6, P1); how much of it is in {@link FIGURES}. */
+/** What a kind of product is able to do by its nature (P1); how much of it is in {@link FIGURES}. */
 export interface Product extends ProductFigures {
   kind: ProductKind;
   /** Natural level from which the product lifts as it should; darker hair it lifts less. Null: any. */
@@ -33,7 +33,7 @@ export interface Product extends ProductFigures {
 const COLOUR_ACTIVE_MINUTES = 45;
 const HIGH_LIFT_ACTIVE_MINUTES = 55;
 const LIGHTENER_MOIST_MINUTES = 48;
-/** From this natural level on a high-lift shade lifts as it should (section 6). */
+/** From this natural level on a high-lift shade lifts as it should. */
 export const HIGH_LIFT_FROM = 6;
 
 const product = (kind: ProductKind, change: Partial<Product> = {}): Product => ({

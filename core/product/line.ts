@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { TONE_FAMILIES } from '../colour';
 import { DIRECT_DYES } from '../hair';
 
-/** What kind of product a line is decides whether it lifts, covers grey, takes colour out (handbook section 6). */
+/** What kind of product a line is decides whether it lifts, covers grey, takes colour out (P1). */
 export const LINE_KINDS = [
   'permanent',
   'express',

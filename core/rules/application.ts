@@ -4,15 +4,6 @@ import { hasGreyToCover } from './grey';
 import type { HouseRules } from './house-rules';
 
 /**
- * Where hair of uneven depth is begun: the darkest and most resistant first, the lightest last (A3). Gives the places in
- * that order; equal ones keep theirs.
- * @rule A3
- */
-export const darkestFirst = <Place extends { level: number; resistance?: number }>(
-  places: readonly Place[],
-): Place[] => [...places].sort((a, b) => a.level - b.level || (b.resistance ?? 0) - (a.resistance ?? 0));
-
-/**
  * The order in which areas are worked (A4): from the nape up, or over grey from the face back, where it is thickest.
  * @rule A4
  */
@@ -30,6 +21,7 @@ export interface AreaHair {
 /**
  * The areas of some work in order: the thickest grey first and the hairline once more at the end (F8), else the densest
  * first and the thinnest last (C7), else from the nape up.
+ * @rule C7
  */
 export function areasInOrder(areas: readonly Area[], hairOf: (area: Area) => AreaHair): Area[] {
   const grey = areas.some((area) => hasGreyToCover(hairOf(area).grey));
@@ -42,9 +34,6 @@ export function areasInOrder(areas: readonly Area[], hairOf: (area: Area) => Are
   const again = grey && areas.length > 1 && hasGreyToCover(hairOf('hairline').grey);
   return again && areas.includes('hairline') ? [...sorted, 'hairline'] : sorted;
 }
-/** Partings in millimetres: fine for colour and lightener, wide for an all-over gloss (A4). */
-export const PARTINGS_MM = { fine: { min: 6, max: 12 }, gloss: 25 } as const;
-
 /**
  * Hair grows about this much a month, is retouched at four to six weeks, and past this length new growth lies outside the
  * warmth of the scalp and is worked as two (A5).
@@ -60,31 +49,6 @@ export const weeksToGrow = (cm: number): number => (cm / GROWTH.cmAMonth) * (52 
  * @rule A6
  */
 export const TAKEN_AS = ['slice', 'weave', 'fineWeave', 'backCombedWeave', 'freehand'] as const;
-export type TakenAs = (typeof TAKEN_AS)[number];
-
-/**
- * Placements a service may ask for (A7).
- * @rule A7
- */
-export const PLACEMENT_SERVICES = [
-  'retouch',
-  'allOver',
-  'highlights',
-  'lowlights',
-  'handPainted',
-  'darkToLight',
-  'rootShadow',
-  'melt',
-  'zoneCorrection',
-  'cleanse',
-] as const;
-
-/**
- * Textured hair: lower strength for longer, low tension, the curl's spring checked, and no overlap (A8). Strengths that
- * serve it, volumes.
- * @rule A8
- */
-export const TEXTURED_HAIR = { mostVol: 20, checkSpring: true, overlap: false } as const;
 
 /** Ways to refresh ends with what is left of the bowl for the regrowth (A1). */
 export type LeftoverWay = Exclude<HouseRules['endsRefresh'], 'gloss'>;
@@ -119,7 +83,7 @@ export const WASHES = ['unwashed', 'washed'] as const;
 export type Wash = (typeof WASHES)[number];
 
 /**
- * How hair comes to a lightener (section 12): one school leaves it unwashed, so that the scalp keeps its own
+ * How hair comes to a lightener: one school leaves it unwashed, so that the scalp keeps its own
  * protection; the other goes by the line's directions.
  */
 export const washBefore = (

@@ -1,4 +1,4 @@
-/** Section 13, in the order they matter at the chair. Each is shown where it applies; the words are the interface's. */
+/** Cautions, in the order they matter at the chair. Each is shown where it applies; the words are the interface's. */
 export const CAUTIONS = [
   'caution.learningAid',
   'caution.patchTest',
@@ -23,8 +23,14 @@ export const forbidsPeroxide = (salts: Salts): boolean => salts === 'metallic';
 export const asksIncompatibilityTest = (salts: Salts): boolean => salts !== 'none';
 
 /**
- * Care that keeps cool blondes and browns: violet where yellow shows, from level 8 up, blue where orange shows, 5 to 7
- * (section 14). The wrong one of the two harms: blue over yellow turns it green.
+ * Care that keeps cool blondes and browns: violet where yellow shows, from level 8 up, blue where orange shows, 5 to 7.
+ * The wrong one of the two harms: blue over yellow turns it green.
  */
 export const VIOLET_CARE_FROM = 8;
 export const BLUE_CARE_FROM = 5;
+
+/**
+ * What fingers up the strand feel, by porosity (C2); uneven tone from root to tip says the same to the eye.
+ * @rule C2
+ */
+export const FEELS = { low: 'smooth', normal: 'slightDrag', high: 'rough' } as const;

@@ -1,8 +1,7 @@
 import fc from 'fast-check';
 import { TONE_FAMILIES } from '../colour';
-import { CONDITIONS, LEVELS_IN_ONE_VISIT } from '../process';
 import { shippedLine, blendVol } from '../product';
-import { darkestFirst, weeksToGrow, GROWTH, refreshWay } from './application';
+import { weeksToGrow, GROWTH, refreshWay } from './application';
 import {
   VIOLET_CARE_FROM,
   BLUE_CARE_FROM,
@@ -10,7 +9,6 @@ import {
   forbidsPeroxide,
   asksIncompatibilityTest,
 } from './client-care';
-import { densestFirst, CHEMICAL_SERVICES, levelsAfter } from './corrections';
 import { pourOf, STRENGTHS_VOL } from './developer';
 import { chooseDeveloper } from './developer-choice';
 import { hasGreyToCover, naturalShareFor } from './grey';
@@ -103,7 +101,7 @@ describe('what is done with the warmth (U3, U5, U6)', () => {
     expect(TONE_FAMILIES.filter(isRed)).toEqual(['copper', 'red', 'mahogany']);
   });
 
-  it('violet care from 8 up, blue from 5 to 7 (section 14)', () => {
+  it('violet care from 8 up, blue from 5 to 7', () => {
     expect([VIOLET_CARE_FROM, BLUE_CARE_FROM]).toEqual([8, 5]);
   });
 
@@ -115,28 +113,9 @@ describe('what is done with the warmth (U3, U5, U6)', () => {
 });
 
 describe('application and condition', () => {
-  it('darkest and most resistant first, densest first (A3, C7)', () => {
-    const places = [
-      { level: 7, name: 'ends' },
-      { level: 4, resistance: 0, name: 'mids' },
-      { level: 4, resistance: 1, name: 'band' },
-    ];
-    expect(darkestFirst(places).map(({ name }) => name)).toEqual(['band', 'mids', 'ends']);
-    const areas = (['sparse', 'dense', 'medium'] as const).map((density) => ({ density }));
-    expect(densestFirst(areas).map(({ density }) => density)).toEqual(['dense', 'medium', 'sparse']);
-  });
-
   it('five weeks of growth are about a centimetre and a half (A5)', () => {
     expect(weeksToGrow(1.5)).toBeCloseTo(5.2, 1);
     expect(GROWTH.retouchWeeks).toEqual({ min: 4, max: 6 });
-  });
-
-  it('relaxed hair is never lightened; the rest as its condition allows (C10)', () => {
-    for (const service of CHEMICAL_SERVICES)
-      for (const condition of CONDITIONS)
-        expect(levelsAfter(condition, service)).toBe(
-          service === 'hydroxideRelaxer' ? 0 : LEVELS_IN_ONE_VISIT[condition],
-        );
   });
 
   it('metal forbids peroxide, plain henna does not; both ask for the test on cut hair (C3, C8)', () => {

@@ -24,7 +24,7 @@ export const PERMANENT_LIFT: readonly LiftFacts[] = [
   { vol: 40, typical: 3, most: 4 },
 ];
 
-/** Kinds of colour that lift natural hair; the others only deposit (section 6). */
+/** Kinds of colour that lift natural hair; the others only deposit. */
 export const LIFTING: readonly Line['kind'][] = ['permanent', 'express'];
 const EXPRESS_LIFT = 2;
 
@@ -36,7 +36,7 @@ export function liftOf(vol: number, line: Pick<Line, 'kind'>): { typical: number
   const above = table.find((row) => row.vol >= vol) ?? table[table.length - 1];
   const below = table[Math.max(0, table.indexOf(above) - 1)];
   const t = above === below ? 1 : Math.min(1, (vol - below.vol) / (above.vol - below.vol));
-  // Express colour is rinsed before it could lift further (section 6).
+  // Express colour is rinsed before it could lift further.
   const limit = line.kind === 'express' ? EXPRESS_LIFT : Infinity;
   const between = (a: number, b: number) => Math.min(limit, a + t * (b - a));
   return { typical: between(below.typical, above.typical), most: between(below.most, above.most) };

@@ -1,43 +1,38 @@
 import type { Area } from '../hair';
 import { SHIPPED_LINES } from '../product';
 import {
-  PARTINGS_MM,
   GROWTH,
   weeksToGrow,
-  TEXTURED_HAIR,
   REFRESH_MINUTES,
   LEFTOVER_WATER,
   LEAST_WATER_SHARE,
   areasInOrder,
 } from './application';
 import { VIOLET_CARE_FROM, BLUE_CARE_FROM } from './client-care';
-import { WARM_ROOT_CURE, DECEIVES_BY_LEVELS, densestFirst } from './corrections';
 import { STRENGTHS_VOL, PERMANENT_LIFT } from './developer';
 import { chooseDeveloper, asksForRedOnNatural } from './developer-choice';
 import { hasGreyToCover } from './grey';
 import { DEFAULT_HOUSE_RULES } from './house-rules';
-import { CHECKS, RINSING, REDS } from './processing';
+import { CHECKS, RINSE_MINUTES, REDS } from './processing';
 import { POROUS_LIGHTER_LEVELS } from './shade-level';
-import { VIOLET_DOSE, CANCELLED_UNDER_BEIGE, CORRECTOR_GRAMS, fillToneAt } from './underlying-pigment';
+import { VIOLET_DOSE, fillToneAt } from './underlying-pigment';
 
 const [line] = SHIPPED_LINES;
 
 describe('figures of the handbook', () => {
-  it('of the work on the head (A1, A4, A5, A8)', () => {
-    expect(PARTINGS_MM).toEqual({ fine: { min: 6, max: 12 }, gloss: 25 });
+  it('of the work on the head (A1, A5)', () => {
     expect(GROWTH).toEqual({ cmAMonth: 1.25, retouchWeeks: { min: 4, max: 6 }, twoZonesFromCm: 2 });
     expect(weeksToGrow(1.25)).toBeCloseTo(52 / 12);
-    expect(TEXTURED_HAIR).toEqual({ mostVol: 20, checkSpring: true, overlap: false });
     expect(REFRESH_MINUTES).toEqual({ best: 10, min: 5, max: 10 });
     expect([LEFTOVER_WATER, LEAST_WATER_SHARE]).toEqual([1, 0.25]);
   });
 
   it('of processing and rinsing (R2, R5)', () => {
     expect(CHECKS).toEqual({ lightener: { best: 5, most: 10 }, toner: { best: 3, most: 5 } });
-    expect(RINSING).toEqual({ lightener: 'lukewarm', colour: 'cool', gentleWashes: 2, minutes: 5 });
+    expect(RINSE_MINUTES).toBe(5);
   });
 
-  it('of strength and dose (D1, D2, F9, U5, U6, C6)', () => {
+  it('of strength and dose (D1, D2, F9, U5)', () => {
     expect(STRENGTHS_VOL).toEqual([10, 20, 30, 40]);
     expect(PERMANENT_LIFT.map(({ vol, typical, most }) => [vol, typical, most])).toEqual([
       [10, 0, 0],
@@ -46,13 +41,11 @@ describe('figures of the handbook', () => {
       [40, 3, 4],
     ]);
     expect(REDS).toMatchObject({ depositVol: 20, brightVol: 30, depositLevels: { min: 4, max: 6 } });
-    expect([VIOLET_DOSE.bright, VIOLET_DOSE.creamy, CANCELLED_UNDER_BEIGE]).toEqual([1, 1 / 3, 2 / 3]);
-    expect(CORRECTOR_GRAMS).toEqual({ least: 0.5, most: 2 });
-    expect(WARM_ROOT_CURE).toEqual({ mostVol: 10, levelsBelow: 1 });
+    expect([VIOLET_DOSE.bright, VIOLET_DOSE.creamy]).toEqual([1, 1 / 3]);
   });
 
-  it('of reading and care (L2, L4, F7, section 14)', () => {
-    expect([DECEIVES_BY_LEVELS, POROUS_LIGHTER_LEVELS]).toEqual([0.5, 0.5]);
+  it('of depth and care (F7)', () => {
+    expect(POROUS_LIGHTER_LEVELS).toBe(0.5);
     expect([VIOLET_CARE_FROM, BLUE_CARE_FROM]).toEqual([8, 5]);
   });
 });
@@ -121,13 +114,5 @@ describe('areas in order (A4)', () => {
     // A trace of it under a twentieth is nothing to cover.
     expect([0.049, 0.05].map(hasGreyToCover)).toEqual([false, true]);
     expect(areasInOrder(all, grey({ hairline: 0.04 }))[0]).toBe('nape');
-  });
-  it('where it is uneven by wear, the densest first', () => {
-    const of = (density: 'sparse' | 'medium' | 'dense') => ({ density });
-    expect(densestFirst([of('sparse'), of('dense'), of('medium')]).map(({ density }) => density)).toEqual([
-      'dense',
-      'medium',
-      'sparse',
-    ]);
   });
 });

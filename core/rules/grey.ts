@@ -42,7 +42,7 @@ export const GREY_TO_COVER = 0.05;
 export const hasGreyToCover = (greyShare: number) => greyShare >= GREY_TO_COVER;
 
 /**
- * Most grey a kind of line can be asked to cover, share 0–1 (section 6): permanent and express all of it, demi blends up
+ * Most grey a kind of line can be asked to cover, share 0–1: permanent and express all of it, demi blends up
  * to half, an acid gloss none.
  */
 export const greyLimitOf = (kind: Line['kind']): number =>

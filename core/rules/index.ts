@@ -3,7 +3,6 @@ export * from './client-care';
 export * from './application';
 export * from './balance';
 export * from './ceilings';
-export * from './corrections';
 export * from './developer-choice';
 export * from './developer';
 export * from './grey';

@@ -40,18 +40,10 @@ export const CHECKS = {
 } as const;
 
 /**
- * How a mix is rinsed: lightener lukewarm, colour cool at the end; lightener takes two gentle washes, an acid rinse and a
- * treatment before a toner. Minutes for all of that (R5).
+ * Minutes for rinsing and two gentle washes, an acid rinse and a treatment between one bowl and the next (R5).
  * @rule R5
  */
-export const RINSING = { lightener: 'lukewarm', colour: 'cool', gentleWashes: 2, minutes: 5 } as const;
-
-/**
- * Making a bowl (M6): to a smooth cream; lightener is folded and never whipped, or it throws its oxygen off early;
- * correctors are stirred through and the brush wiped, so that no spot lands.
- * @rule M6
- */
-export const MIXING = ['smoothCream', 'neverWhipLightener', 'stirCorrectorsThrough', 'wipeBrush'] as const;
+export const RINSE_MINUTES = 5;
 
 /**
  * Reds: 20 vol deposits them on 4 to 6, brighter copper and red ask for 30 on natural hair; on light porous hair a demi

@@ -90,7 +90,7 @@ describe('time (A2, R1, M5)', () => {
   });
 });
 
-describe('kinds of line (section 6)', () => {
+describe('kinds of line', () => {
   it('permanent lifts by D2, express two at most, the others not at all', () => {
     expect(liftOf(40, { kind: 'permanent' })).toEqual({ typical: 3, most: 4 });
     expect(liftOf(40, { kind: 'express' })).toEqual({ typical: 2, most: 2 });

@@ -120,8 +120,6 @@ export function warmthAt(levelReached: number): ToneVector {
  */
 export const KEEPS_WARMTH: readonly ToneFamily[] = ['gold', 'copper', 'red', 'mahogany', 'warmBrown'];
 export const keepsWarmthUnder = ({ primary }: Tone): boolean => KEEPS_WARMTH.includes(primary);
-/** Part of a bright yellow that is cancelled under a beige (U6). */
-export const CANCELLED_UNDER_BEIGE = 2 / 3;
 
 /**
  * Tone of low-strength colour that puts the warmth of a level back where no filler is at hand: a deposit of copper and gold
@@ -139,8 +137,6 @@ export function fillToneAt(level: number): Tone {
  * @rule U5
  */
 export const VIOLET_DOSE = { bright: 1, creamy: 1 / 3 } as const;
-/** Correctors are doses of a gram or two in a full mix, weighed to the tenth (U5, M4). */
-export const CORRECTOR_GRAMS = { least: 0.5, most: 2 } as const;
 
 /** Every name this school's table can give, in the order of the levels, once each: the choices to pick from. */
 export function underlayChoices(rules: Pick<HouseRules, 'underlay'>): Underlay[] {

@@ -4,7 +4,7 @@ import { type Head, type PlaceId, regionsOf, areasOf, neighboursOf, type Area } 
 import { HEAD_START, tonesBared, NEEDED_QUESTIONS, neededTests } from '../method';
 import type { Line } from '../product';
 import {
-  RINSING,
+  RINSE_MINUTES,
   startsToEndTogether,
   CHECKS,
   type HouseRules,
@@ -23,9 +23,6 @@ export interface Group {
   places: PlannedPlace[];
   plan: GroupPlan;
 }
-
-/** Minutes for rinsing and two gentle washes between one bowl and the next (R5). */
-export const BETWEEN_MINUTES = RINSING.minutes;
 
 const NAMES = 'ABCDEFGH';
 
@@ -326,7 +323,7 @@ export function assemble(
     steps.push(...stepsOf(placed, clientCase, plannedPlaces));
     const end = Math.max(...placed.map(({ start, minutes }) => start + minutes));
     const stays = placed.every(({ chosen }) => chosen.line.kind === 'filler');
-    from = end + (stays ? 0 : BETWEEN_MINUTES);
+    from = end + (stays ? 0 : RINSE_MINUTES);
   }
   return {
     readings: readingsOf(clientCase, plannedPlaces, rules),

@@ -36,7 +36,7 @@ export function readingsOf(
   );
 }
 
-/** What keeps the work (section 14): care by what was done and what can come back. */
+/** What keeps the work: care by what was done and what can come back. */
 export function aftercareFor(
   plannedPlaces: readonly PlannedPlace[],
 ): Pick<RecordCard, 'aftercare' | 'nextVisitWeeks'> {

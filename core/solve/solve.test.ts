@@ -18,7 +18,7 @@ const solution = (id: string, house: Partial<HouseRules> = {}) => {
   return result.modelAnswer;
 };
 
-describe('routes (section 7, P1, C4)', () => {
+describe('routes (P1, C4)', () => {
   const taskFor = (id: string, zone: string) => goalsOf(caseOf(id)).find(({ part }) => part.zone === zone)!;
   it.each([
     ['too-dark', 'mids', 'liftWithColour', false, 'route.colourLiftsNothing'],
@@ -107,7 +107,7 @@ describe('the search', () => {
     expect(modelAnswer.equivalents.length).toBeGreaterThan(1);
   });
 
-  it('stops before anything is mixed where the client would be hurt (section 13)', () => {
+  it('stops before anything is mixed where the client would be hurt (C3)', () => {
     const clientCase = caseOf('golden-gloss');
     for (const facts of [{ reaction: true }, { scalp: 'irritated' as const }, { metallicSalts: true }]) {
       const result = solve({ ...clientCase, facts: { ...clientCase.facts, ...facts } });

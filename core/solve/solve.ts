@@ -9,7 +9,7 @@ import {
   techniqueRuling,
   type PlaceGoal,
   goalsOf,
-  WHITE_HAIR,
+  AS_WHITE_HAIR,
   stopsService,
   type Stop,
   rulingCode,
@@ -314,7 +314,7 @@ const MISSES = { deltaE: 10, levels: 1 };
 const missedIn = (outcomes: readonly PartOutcome[]): MissedWish[] =>
   outcomes.flatMap(({ part, deltaE, level, tone, strand }) => {
     const { target } = part;
-    const pale = strand.white >= WHITE_HAIR.from && (target?.level ?? 0) >= WHITE_HAIR.lightFrom;
+    const pale = strand.white >= AS_WHITE_HAIR.from && (target?.level ?? 0) >= AS_WHITE_HAIR.lightFrom;
     if (!target || target.vivid || (target.grey ?? 'cover') !== 'cover' || pale) return [];
     const off = Math.abs(level - target.level) > MISSES.levels || deltaE > MISSES.deltaE;
     return off ? [{ part: partName(part), deltaE: tenth(deltaE), level: half(level + 0.25), tone }] : [];

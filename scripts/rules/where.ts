@@ -11,8 +11,9 @@ export interface RulePlace {
 const sourcesIn = (folder: string): string[] =>
   readdirSync(folder, { withFileTypes: true }).flatMap((entry) => {
     const file = path.join(folder, entry.name);
-    if (entry.isDirectory()) return entry.name === 'tests' ? [] : sourcesIn(file);
-    return /(?<!\.test)\.ts$/.test(entry.name) ? [file] : [];
+    if (entry.isDirectory())
+      return ['tests', 'node_modules', 'dist'].includes(entry.name) ? [] : sourcesIn(file);
+    return /(?<!\.test)\.tsx?$/.test(entry.name) ? [file] : [];
   });
 
 /** A doc comment with `@rule ID` lines, and the name of what it stands before. */
@@ -30,6 +31,18 @@ export function rulePlaces(root: string): RulePlace[] {
       })),
     ),
   );
+}
+
+/** Whether something other than tests reads what a rule is marked on: another file, or its own beside the declaration. */
+export function isUsed(root: string, { file, name }: RulePlace): boolean {
+  const word = new RegExp(`\\b${name}\\b`, 'g');
+  return ['core', 'server', 'web']
+    .flatMap((folder) => sourcesIn(path.join(root, folder)))
+    .some((source) => {
+      const code = readFileSync(source, 'utf8').replace(/\/\*[\s\S]*?\*\/|\/\/.*/g, '');
+      const times = [...code.matchAll(word)].length;
+      return times > (source === path.join(root, file) ? 1 : 0);
+    });
 }
 
 /** The table of the handbook that says where each rule lives. */

@@ -3,7 +3,7 @@ import { MOST_ACCEPTED } from '@cimbel/core/mark';
 import { withGiven } from '@cimbel/core/exercise';
 import { figuresOf, withRowNames } from '@cimbel/core/rules';
 import type { Knex } from 'knex';
-import { changesOf, effectiveGrade } from '../attempts/marks';
+import { markChangesOf, effectiveGrade } from '../attempts/marks';
 import { markingOf, type AttemptRow } from '../attempts/store';
 import { maxPoints, type AssignmentRow } from './row';
 import { HttpError, invalidField } from '../http/errors';
@@ -80,7 +80,7 @@ export async function previewRegrade(
     .where({ assignment_id: assignment.id })
     .whereNotNull('submitted_at')
     .select('attempts.*', 'users.name as student_name');
-  const changes = await changesOf(
+  const changes = await markChangesOf(
     db,
     attempts.map(({ id }) => id),
   );

@@ -1,6 +1,6 @@
 import type { EducatorAssignment } from '@cimbel/contract';
 import type { Knex } from 'knex';
-import { changesOf, countingOf, effectiveGrade, pointsOf, standingOf } from '../attempts/marks';
+import { markChangesOf, countingOf, effectiveGrade, pointsOf, standingOf } from '../attempts/marks';
 import { attemptsOf } from '../attempts/store';
 import { studentsOf } from '../classes/store';
 import type { LedAssignment } from './access';
@@ -23,7 +23,7 @@ export async function educatorView(
   ]);
   const [points, changes, former] = await Promise.all([
     pointsOf(db, attempts),
-    changesOf(
+    markChangesOf(
       db,
       attempts.map(({ id }) => id),
     ),

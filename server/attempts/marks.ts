@@ -7,7 +7,7 @@ import { record } from '../log/store';
 import type { AttemptRow, AttemptStub } from './store';
 
 /** Changes of marks, oldest first, by attempt. */
-export async function changesOf(db: Knex, attemptIds: string[]): Promise<Map<string, MarkChange[]>> {
+export async function markChangesOf(db: Knex, attemptIds: string[]): Promise<Map<string, MarkChange[]>> {
   const rows = await db('mark_changes')
     .join('users', 'users.id', 'mark_changes.educator_id')
     .whereRaw('attempt_id = any(?)', [attemptIds])
@@ -67,7 +67,7 @@ export const lateLoss = (
 
 /** Points of what is handed in, with the educator's last word, before anything is taken off for being late. */
 export async function pointsOf(db: Knex, attempts: readonly AttemptRow[]): Promise<Map<string, number>> {
-  const changes = await changesOf(
+  const changes = await markChangesOf(
     db,
     attempts.map(({ id }) => id),
   );
@@ -80,7 +80,7 @@ export async function pointsOf(db: Knex, attempts: readonly AttemptRow[]): Promi
 
 /** The same of attempts without their grades: only those are fetched whose marks somebody has changed. */
 export async function pointsOfStubs(db: Knex, stubs: readonly AttemptStub[]): Promise<Map<string, number>> {
-  const changes = await changesOf(
+  const changes = await markChangesOf(
     db,
     stubs.map(({ id }) => id),
   );
@@ -166,7 +166,7 @@ export async function changeMark(
 ): Promise<void> {
   await db.transaction(async (trx) => {
     await trx('attempts').where({ id: attempt.id }).forUpdate().first();
-    const changes = (await changesOf(trx, [attempt.id])).get(attempt.id) ?? [];
+    const changes = (await markChangesOf(trx, [attempt.id])).get(attempt.id) ?? [];
     const grade = effectiveGrade(attempt.grade!, changes);
     const mark =
       change.criterion === 'ceiling'

@@ -2,7 +2,7 @@ import type { Result } from '@cimbel/contract';
 import { withGiven } from '@cimbel/core/exercise';
 import type { Knex } from 'knex';
 import type { AssignmentRow } from '../assignments/row';
-import { changesOf, countingOf, effectiveGrade, isLate, lateLoss, pointsOf, worthOf } from './marks';
+import { markChangesOf, countingOf, effectiveGrade, isLate, lateLoss, pointsOf, worthOf } from './marks';
 import { attemptsOfStudent, receiptOf, type AttemptRow } from './store';
 
 /** A handed-in card beside the model answer; the assignment's dates are the student's own. */
@@ -14,7 +14,7 @@ export async function resultOf(
 ): Promise<Result> {
   const { model_answer, open_steps: open } = assignment;
   const attempts = await attemptsOfStudent(db, assignment.id, attempt.student_id);
-  const changes = (await changesOf(db, [attempt.id])).get(attempt.id) ?? [];
+  const changes = (await markChangesOf(db, [attempt.id])).get(attempt.id) ?? [];
   const points = await pointsOf(db, attempts);
   const counting = countingOf(attempts, assignment, points);
   const grade = effectiveGrade(attempt.grade!, changes);

@@ -35,7 +35,10 @@ const LOOKS_DEEP: readonly ToneFamily[] = ['copper', 'red', 'mahogany', 'violet'
 /** Levels that a lamp has to shift a tress by before the reason names it. */
 const TELLING_SHIFT = 0.1;
 
-/** What makes this tress look lighter or darker than it is, what weighs most first. */
+/**
+ * What makes this tress look lighter or darker than it is, what weighs most first (L2).
+ * @rule L2
+ */
 export function deceitsOf(subject: Subject, surface: 'dull' | 'shiny' | null, light: Light): Deceit[] {
   const deceits: Deceit[] = [];
   const tone = subject.kind === 'toned' ? subject.tone.primary : null;

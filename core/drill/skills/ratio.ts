@@ -25,7 +25,7 @@ export const bowlSolution = (value: number) =>
   }) as const;
 const GRAMS: AnswerMethod = { kind: 'figure', unit: 'grams', decimals: 1 };
 
-/** What is mixed, and the ratios its makers allow (section 6): colour is never thinner than 1 : 2. */
+/** What is mixed, and the ratios its makers allow: colour is never thinner than 1 : 2. */
 const MIXED = [
   { product: 'permanent', ratios: [1, 1.5, 2] },
   { product: 'demi', ratios: [1, 1.5, 2] },

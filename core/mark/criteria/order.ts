@@ -92,7 +92,10 @@ function overItsOwn(
   return application.zones.find((zone) => past(zone).kind === 'coloured');
 }
 
-/** A3: among zones that are to lose colour the darkest goes first. */
+/**
+ * Among zones that are to lose colour the darkest goes first (A3).
+ * @rule A3
+ */
 function darkestFirst({ clientCase, parts }: MarkingContext): Finding[] {
   const lifted = parts.filter(
     ({ steps, goal }) =>
@@ -170,7 +173,7 @@ const dry = (context: MarkingContext): Finding[] =>
     )
     .map(({ zones }) => is(price.wet, 'wet', 'D6', { zone: zones[0], woven: false }));
 
-/** Section 12: how hair comes to lightener is the class's rule, or the line's to say. */
+/** How hair comes to lightener is the class's rule, or the line's to say. */
 function washed({ parts, card, rules }: MarkingContext): Finding[] {
   const lightener = parts.flatMap(({ steps }) => steps).find(({ role }) => role === 'lighten');
   if (!lightener) return [];
