@@ -1,7 +1,7 @@
 import { chromium } from '@playwright/test';
 import { mkdirSync } from 'node:fs';
 import path from 'node:path';
-import { CHROMIUM } from './lib/chromium.mjs';
+import { CHROMIUM, ensureChromium } from './lib/chromium.mjs';
 import { fail, inRoot, say } from './lib/system.mjs';
 
 /**
@@ -96,6 +96,7 @@ const VIEWS = {
 
 async function main() {
   mkdirSync(out, { recursive: true });
+  await ensureChromium();
   const browser = await chromium.launch(CHROMIUM);
   for (const [name, view] of Object.entries(VIEWS)) {
     if (wanted.length > 0 && !wanted.includes(name)) continue;

@@ -3,7 +3,7 @@ import { spawn } from 'node:child_process';
 import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync, chmodSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { CHROMIUM } from './lib/chromium.mjs';
+import { ensureChromium } from './lib/chromium.mjs';
 import { firstLoadFits } from './lib/first-load.mjs';
 import { Cluster } from './lib/postgres.mjs';
 import {
@@ -13,7 +13,6 @@ import {
   fail,
   freePort,
   inRoot,
-  installDebian,
   installPackages,
   say,
 } from './lib/system.mjs';
@@ -86,8 +85,7 @@ const stages = {
     }
   },
   playwright: async ({ cluster, folder }) => {
-    if (!existsSync(CHROMIUM.executablePath))
-      await installDebian(['chromium-headless-shell'], 'headless Chromium');
+    await ensureChromium();
     const file = path.join(folder, 'playwright.json');
     cluster.createDatabase('cimbel_e2e');
     const ok = await step(bin('playwright'), ['test', '-c', 'e2e/playwright.config.ts', ...passThrough], {

@@ -1,3 +1,6 @@
+import { existsSync } from 'node:fs';
+import { installDebian } from './system.mjs';
+
 /** How Debian's Chromium is started here: headless, and with nothing of its own that asks the network. */
 export const CHROMIUM = {
   executablePath: '/usr/bin/chromium-headless-shell',
@@ -11,3 +14,9 @@ export const CHROMIUM = {
     '--disable-sync',
   ],
 };
+
+/** Installs the browser where it is not there yet: tests and pictures both need it. */
+export async function ensureChromium() {
+  if (!existsSync(CHROMIUM.executablePath))
+    await installDebian(['chromium-headless-shell'], 'headless Chromium');
+}

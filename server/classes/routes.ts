@@ -19,7 +19,8 @@ import { addEducator, removeEducator } from './educators';
 import { dataOf, deleteStudent } from './person';
 import { addPlaces, changePlace, joinClass, makeSlips, renewJoinCode, rosterOf, setJoining } from './roster';
 import { classDetail, classesOf, createClass } from './store';
-import { copyClass, deleteClass, exportOf, setArchived } from './terms';
+import { exportOf } from './export';
+import { copyClass, deleteClass, setArchived } from './school-terms';
 
 /** Another who leads a class of mine. */
 async function colleagueInMyClass(call: Call): Promise<{ inClass: ClassRow; educatorId: string } | null> {
