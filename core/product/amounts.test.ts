@@ -1,13 +1,6 @@
 import fc from 'fast-check';
-import {
-  bowlFromColour,
-  bowlFromTotal,
-  splitByParts,
-  amountGuide,
-  gramsOfFlOz,
-  flOzOfGrams,
-  weighingToleranceGrams,
-} from './amounts';
+import { bowlFromColour, bowlFromTotal, splitByParts, amountGuide } from './amounts';
+import { flOzOfGrams, gramsOfFlOz, weighingToleranceGrams } from './units';
 import { percentOfVol, volOfPercent, blendVol, stockFraction, usesWater } from './developer';
 
 const positive = fc.double({ min: 0.1, max: 500, noNaN: true });

@@ -1,20 +1,6 @@
 import { type Service, type Density, DENSITY_FACTOR } from '../hair';
 
 /**
- * M3. US fluid ounce; creams and liquids are taken as 1 g ≈ 1 ml.
- * @rule M3
- */
-export const ML_PER_FL_OZ = 29.57;
-export const flOzOfGrams = (grams: number) => grams / ML_PER_FL_OZ;
-export const gramsOfFlOz = (flOz: number) => flOz * ML_PER_FL_OZ;
-
-/**
- * M4. A careful bowl is within 2 g or 3 % per item, whichever is more; a class may set other grams.
- * @rule M4
- */
-export const weighingToleranceGrams = (grams: number, leastGrams = 2) => Math.max(leastGrams, 0.03 * grams);
-
-/**
  * M2. Guide for a medium-dense head, grams of mixed product.
  * @rule M2
  */

@@ -5,3 +5,4 @@ export * from './line';
 export * from './shade-mix';
 export * from './shipped';
 export * from './shade-look';
+export * from './units';

@@ -1,2 +1,6 @@
 export * from './frames';
 export * from './simulate';
+export * from './laboratory/compare';
+export * from './laboratory/presets';
+export * from './laboratory/setup';
+export * from './laboratory/sides';

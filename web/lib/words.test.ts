@@ -37,7 +37,7 @@ import {
   settingsChanged,
   type LabCoat,
   type Side,
-} from '@cimbel/core/lab';
+} from '@cimbel/core/simulate';
 import { CONDITIONS, PRODUCT_KINDS, STRETCH_OUTCOMES } from '@cimbel/core/process';
 import fc from 'fast-check';
 import { LOCALES } from '../testing/locales';

@@ -10,7 +10,7 @@ import {
   type PresetName,
   type Side,
   type SideMoment,
-} from '@cimbel/core/lab';
+} from '@cimbel/core/simulate';
 import { ArrowLeftRight, Copy, Link as LinkIcon, Maximize, Minimize } from 'lucide-react';
 import { useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { useTranslation } from 'react-i18next';

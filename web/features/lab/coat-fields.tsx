@@ -6,7 +6,7 @@ import {
   lineFor,
   type LabCoat,
   type LabZone,
-} from '@cimbel/core/lab';
+} from '@cimbel/core/simulate';
 import { PRODUCT_KINDS, isLightener, type ProductKind } from '@cimbel/core/process';
 import { NumberInput } from '../../ui/field';
 import { useTranslation } from 'react-i18next';

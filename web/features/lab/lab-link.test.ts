@@ -1,4 +1,4 @@
-import { PRESETS, PRESET_NAMES } from '@cimbel/core/lab';
+import { PRESETS, PRESET_NAMES } from '@cimbel/core/simulate';
 import fc from 'fast-check';
 import { fromLink, toLink } from './lab-link';
 

@@ -1,4 +1,4 @@
-import { readLab, type LabState } from '@cimbel/core/lab';
+import { readLab, type LabState } from '@cimbel/core/simulate';
 
 /** A state of the laboratory as text for an address: JSON in base64url, nothing hidden, nothing on a server. */
 export function toLink(state: LabState): string {

@@ -1,4 +1,4 @@
-import { LAB_MINUTES, LAB_ZONES, levelsOver, type LabState, type LabZone } from '@cimbel/core/lab';
+import { LAB_MINUTES, LAB_ZONES, levelsOver, type LabState, type LabZone } from '@cimbel/core/simulate';
 import { useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { CartesianGrid, Line, LineChart, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts';

@@ -1,4 +1,4 @@
-import { LAB_ZONES, type SideMoment } from '@cimbel/core/lab';
+import { LAB_ZONES, type SideMoment } from '@cimbel/core/simulate';
 import { figure } from '../../lib/i18n';
 import { useTranslation } from 'react-i18next';
 import '../../lib/words/craft';

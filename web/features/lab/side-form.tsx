@@ -1,5 +1,5 @@
 import { DIAMETERS, POROSITIES, HAIR_FORMS } from '@cimbel/core/hair';
-import { MOST_COATS, MOST_PAST, type LabCoat, type Side } from '@cimbel/core/lab';
+import { MOST_COATS, MOST_PAST, type LabCoat, type Side } from '@cimbel/core/simulate';
 import { Plus, Trash2 } from 'lucide-react';
 import { useTranslation } from 'react-i18next';
 import { Button } from '../../ui/button';

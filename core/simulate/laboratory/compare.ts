@@ -1,6 +1,6 @@
-import type { HistoryLayer } from '../hair';
-import { type Reason, reason } from '../reason';
-import { WITHOUT_DEVELOPER, momentOf } from './play';
+import type { HistoryLayer } from '../../hair';
+import { type Reason, reason } from '../../reason';
+import { WITHOUT_DEVELOPER, momentOf } from './sides';
 import { type LabState, type Side, type LabCoat, type LabZone, LAB_ZONES } from './setup';
 
 /** Settings of the hair and of a coat that are compared one by one, in the order they matter. */

@@ -1,4 +1,4 @@
-import type { HistoryLayer } from '../hair';
+import type { HistoryLayer } from '../../hair';
 import type { LabCoat, Side, LabState } from './setup';
 
 const shade = (label: string, parts = 1) => ({ label, parts });

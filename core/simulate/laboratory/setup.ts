@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { LIGHTS } from '../colour';
+import { LIGHTS } from '../../colour';
 import {
   DIRECT_DYES,
   naturalLevelSchema,
@@ -9,8 +9,8 @@ import {
   HAIR_FORMS,
   levelSchema,
   historyLayerSchema,
-} from '../hair';
-import { PRODUCT_KINDS } from '../process';
+} from '../../hair';
+import { PRODUCT_KINDS } from '../../process';
 
 export const LAB_ZONES = ['root', 'mids', 'ends'] as const;
 export type LabZone = (typeof LAB_ZONES)[number];

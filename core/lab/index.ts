@@ -1,4 +1,0 @@
-export * from './compare';
-export * from './play';
-export * from './presets';
-export * from './setup';
