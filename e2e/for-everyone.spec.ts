@@ -110,7 +110,7 @@ async function studentPages(page: Page): Promise<string[]> {
     `/due/${idOf('Retouch')}/again?step=mix`,
     '/reading',
     '/reading/practice?skills=level',
-    '/reading/eye',
+    '/reading/reading-profile',
     ...tests.map(({ id }) => `/reading/tests/${id}`),
   ];
 }

@@ -62,7 +62,7 @@ test('without a network a student goes on where they were: reload, mix, read, su
 
   await page.goto('/due');
   await expect(page.getByRole('listitem').filter({ hasText: title })).toBeVisible();
-  await page.goto('/reading/eye');
+  await page.goto('/reading/reading-profile');
   await expect(page.getByText('it needs the network')).toBeVisible();
 
   await context.setOffline(false);

@@ -118,7 +118,7 @@ test('figures help, and mark the answer as assisted even when they are hidden ag
   await expect(page.getByText(/left · 2 answers$/)).toBeVisible();
   await expect
     .poll(async () => {
-      const { answers, assisted } = await (await page.request.get('/api/my/eye')).json();
+      const { answers, assisted } = await (await page.request.get('/api/my/reading-profile')).json();
       return { answers, assisted };
     })
     .toEqual({ answers: 1, assisted: 1 });
@@ -194,7 +194,7 @@ test('a practice on a phone, through a lost connection: answers wait, then arriv
   await expect(page.getByText('wait on this device')).toBeHidden();
   const { answers } = await (await page.request.get('/api/my/practice')).json();
   expect(answers).toBe(3);
-  await page.goto('/reading/eye');
+  await page.goto('/reading/reading-profile');
   await expect(page.getByText(/^3 answers in/)).toBeVisible();
   await context.close();
 });

@@ -6,3 +6,4 @@ export * from './consultation';
 export * from './strands';
 export * from './target';
 export * from './looks';
+export * from './editing';

@@ -3,7 +3,7 @@ import { exerciseForStudent, mainRegion } from '@cimbel/core/exercise';
 import type { Knex } from 'knex';
 import { OF_STUDENT, isAhead, opensLater, setForStudents, type AssignmentForMe } from '../assignments/access';
 import { exerciseOf, isClosed, isShown, maxPoints } from '../assignments/row';
-import { keptLit } from './kept-looks';
+import { keptLit } from './look-cache';
 import { pointsOf, standingOf } from './marks';
 import { asRevealed } from './reveals';
 import { attemptsOfStudent, receiptOf, type AttemptRow } from './store';

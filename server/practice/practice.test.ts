@@ -144,7 +144,7 @@ describe('a practice', () => {
 describe('an eye', () => {
   it('is the student’s own, and the educator sees what was done for the class', async () => {
     await send(room.student, answered({ classId: null, practiceId: null })).expect(200);
-    const own = (await room.student.get('/api/my/eye').expect(200)).body;
+    const own = (await room.student.get('/api/my/reading-profile').expect(200)).body;
     const seen: StudentEye = (
       await room.educator
         .get(`/api/classes/${room.classId}/students/${room.student.account.id}/eye`)

@@ -60,7 +60,7 @@ export const practiceRoutes = (): Route[] => [
   }),
   route({
     method: 'get',
-    path: '/api/my/eye',
+    path: '/api/my/reading-profile',
     who: 'student',
     handle: ({ db, me }): Promise<MyEye> => eyeOfStudent(db, me.id),
   }),
@@ -88,7 +88,7 @@ export const practiceRoutes = (): Route[] => [
   }),
   route({
     method: 'get',
-    path: '/api/classes/:classId/students/:studentId/eye',
+    path: '/api/classes/:classId/students/:studentId/reading-profile',
     who: 'educator',
     reach: studentOf(seenClass),
     handle: async ({ db, reached }): Promise<StudentEye> => ({

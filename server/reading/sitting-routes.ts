@@ -3,7 +3,7 @@ import { z } from 'zod';
 import { HttpError, invalid, notFound } from '../http/errors';
 import { route, type Call, type Route } from '../http/route';
 import { mySitting, sittingInMyClass, testSetToMe, type SittingOfTest } from './access';
-import { keptPicture } from '../jobs/kept-pictures';
+import { keptPicture } from '../jobs/picture-cache';
 import { sizeOf } from '../jobs/picture-size';
 import { answersOpen, hasEnded } from './rows';
 import {

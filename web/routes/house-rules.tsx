@@ -20,7 +20,7 @@ import { RegradeClassDialog } from '../features/marking/regrade-class-dialog';
 import { ClassTabs } from '../features/reading/class-tabs';
 import { WithClass } from '../features/reading/with-class';
 import { api, asApiError } from '../lib/api';
-import { useKept } from '../lib/use-kept';
+import { useStored } from '../lib/use-stored';
 import { Button } from '../ui/button';
 import { Notice } from '../ui/panel';
 import { PageTitle } from '../ui/page-title';
@@ -127,7 +127,7 @@ function RulesForm({ detail }: { detail: ClassDetail }) {
   const { t } = useTranslation(['ui', 'craft']);
   const client = useQueryClient();
   // Half-made changes wait on the device; of rules that were saved since they are no change any more.
-  const [rules, setRules, dropRules] = useKept<HouseRules>(
+  const [rules, setRules, dropRules] = useStored<HouseRules>(
     `cimbel.house-rules.${detail.id}`,
     () => detail.houseRules,
   );

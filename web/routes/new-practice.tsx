@@ -9,7 +9,7 @@ import { ScopeFields } from '../features/reading/scope-fields';
 import { SetActions } from '../features/reading/set-actions';
 import { WithClass } from '../features/reading/with-class';
 import { api } from '../lib/api';
-import { useKept } from '../lib/use-kept';
+import { useStored } from '../lib/use-stored';
 import { useChecked } from '../lib/use-checked';
 import { Field, Input, NumberInput } from '../ui/field';
 import { Sheet } from '../ui/panel';
@@ -29,7 +29,7 @@ function PracticeForm({ detail }: { detail: ClassDetail }) {
   const { check, refused, errorOf } = useChecked(newPracticeSchema);
   const navigate = useNavigate();
   const client = useQueryClient();
-  const [draft, setDraft, dropDraft] = useKept<NewPractice>(`cimbel.new-practice.${detail.id}`, fresh);
+  const [draft, setDraft, dropDraft] = useStored<NewPractice>(`cimbel.new-practice.${detail.id}`, fresh);
   const [previewing, setPreviewing] = useState(false);
   const context = useMemo(
     () => ({ rules: detail.houseRules, scope: draft.scope, ownLines: detail.ownLines }),

@@ -17,7 +17,7 @@ import { SetActions } from '../features/reading/set-actions';
 import { WithClass } from '../features/reading/with-class';
 import { TestPreview } from '../features/reading/test-preview';
 import { api } from '../lib/api';
-import { useKept } from '../lib/use-kept';
+import { useStored } from '../lib/use-stored';
 import { useChecked } from '../lib/use-checked';
 import { Button } from '../ui/button';
 import { Choice } from '../ui/choice';
@@ -122,7 +122,7 @@ function TestForm({ detail }: { detail: ClassDetail }) {
   const { check, refused, errorOf } = useChecked(newTestSchema);
   const navigate = useNavigate();
   const client = useQueryClient();
-  const [draft, setDraft, dropDraft] = useKept<Draft>(`cimbel.new-test.${detail.id}`, fresh);
+  const [draft, setDraft, dropDraft] = useStored<Draft>(`cimbel.new-test.${detail.id}`, fresh);
   const [preview, setPreview] = useState<NewTest | null>(null);
   const context = useMemo(
     () => ({ rules: detail.houseRules, scope: draft.scope, ownLines: detail.ownLines }),

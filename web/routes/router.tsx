@@ -80,8 +80,8 @@ export const router = createBrowserRouter([
             lazy: async () => ({ Component: (await import('./new-test')).NewTestPage }),
           },
           {
-            path: '/classes/:classId/students/:studentId/eye',
-            lazy: async () => ({ Component: (await import('./eye')).StudentEyePage }),
+            path: '/classes/:classId/students/:studentId/reading-profile',
+            lazy: async () => ({ Component: (await import('./reading-profile')).StudentEyePage }),
           },
           {
             path: '/reading-tests/:testId',
@@ -119,7 +119,10 @@ export const router = createBrowserRouter([
             path: '/reading/practice',
             lazy: async () => ({ Component: (await import('./practice')).PracticePage }),
           },
-          { path: '/reading/eye', lazy: async () => ({ Component: (await import('./eye')).MyEyePage }) },
+          {
+            path: '/reading/reading-profile',
+            lazy: async () => ({ Component: (await import('./reading-profile')).MyEyePage }),
+          },
           {
             path: '/reading/tests/:testId',
             lazy: async () => ({ Component: (await import('./reading-test')).ReadingTestPage }),

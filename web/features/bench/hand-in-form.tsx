@@ -10,7 +10,7 @@ import { keep, readKept } from '../../lib/storage';
 import { Button } from '../../ui/button';
 import { Confirm } from '../../ui/dialog';
 import { Notice } from '../../ui/panel';
-import { attemptName } from './kept-draft';
+import { attemptName } from './stored-draft';
 import '../../lib/words/service';
 
 /** The id is kept, for each student who sits at this device, so that an answer sent into a lost connection is the same answer when it is sent again. */

@@ -2,7 +2,7 @@ import type { DraftSaved } from '@cimbel/contract';
 import { api } from '../../lib/api';
 import { forget, keptNames } from '../../lib/storage';
 import { queueOf } from '../drill/answer-queue';
-import { attemptOfPlace, keptDraft, writerFor } from './kept-draft';
+import { attemptOfPlace, keptDraft, writerFor } from './stored-draft';
 
 /** Sends what waits on this device for an account; says how much could not be sent. */
 export async function sendWaiting(studentId: string): Promise<number> {

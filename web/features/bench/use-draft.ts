@@ -2,7 +2,7 @@ import type { DraftSaved } from '@cimbel/contract';
 import { useCallback, useEffect, useReducer, useRef, useState } from 'react';
 import { api, asApiError } from '../../lib/api';
 import { draftReducer, type DraftState } from './draft-state';
-import { draftPlace, keepDraft, keptDraft, writerFor, type KeptDraft } from './kept-draft';
+import { draftPlace, keepDraft, keptDraft, writerFor, type KeptDraft } from './stored-draft';
 
 /** What is being written, where it is kept, and what the server last had of it. */
 export interface Drafted<A> {

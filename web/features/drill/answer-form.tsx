@@ -12,7 +12,7 @@ import { ScaleForm } from './hands/scale-form';
 import { Tube } from './hands/tube';
 import { LevelForm } from './level-form';
 import { ShareForm } from './share-form';
-import type { Told } from './told';
+import type { AnswerFeedback } from './feedback';
 import { termWords } from './words';
 import '../../lib/words/reading';
 
@@ -34,7 +34,7 @@ export function AnswerForm({
   onSubmit,
 }: {
   question: ShownQuestion;
-  told: Told | null;
+  told: AnswerFeedback | null;
   /** What was answered, or what stands there so far. */
   given: Response | null;
   parted: Parted;

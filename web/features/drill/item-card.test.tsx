@@ -15,7 +15,7 @@ import { htmlOf, textOf } from '../../testing/render';
 import { answerWords } from './answer-words';
 import { Figures } from './figures';
 import { ItemCard } from './item-card';
-import type { Told } from './told';
+import type { AnswerFeedback } from './feedback';
 import { verdictOf } from './verdict';
 
 const UNWORDED = /undefined|NaN|\{\{|\}\}|\[object|\bnull\b/;
@@ -43,7 +43,7 @@ function itemsOf(context: DrillContext): { name: string; item: Item }[] {
 }
 const NAMED = itemsOf(PLAIN_CONTEXT);
 const ITEMS = NAMED.map(({ item }) => item);
-const card = (item: Item, told: Told | null = null) => (
+const card = (item: Item, told: AnswerFeedback | null = null) => (
   <ItemCard
     question={{ ...item.question, ownLine: null }}
     hairs={item.question.pictures.map(({ look }) => ({ look }))}
@@ -51,7 +51,11 @@ const card = (item: Item, told: Told | null = null) => (
     immediate
   />
 );
-const toldOf = (item: Item, response: Response): Told => ({ item, response, mark: markItem(item, response) });
+const toldOf = (item: Item, response: Response): AnswerFeedback => ({
+  item,
+  response,
+  mark: markItem(item, response),
+});
 
 describe('a question', () => {
   it.each(NAMED)('$name, is shown in words before and after it is answered', ({ item }) => {

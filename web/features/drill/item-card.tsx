@@ -17,7 +17,7 @@ import { useInWords } from './in-words';
 import { isStaged, ItemStage, useComparison } from './item-stage';
 import type { PictureSource } from '../../ui/hair-picture';
 import { canNudge } from './nudge';
-import type { Told } from './told';
+import type { AnswerFeedback } from './feedback';
 import { VerdictIcon, verdictColour, verdictOf } from './verdict';
 import { termWords } from './words';
 import '../../lib/words/craft';
@@ -26,7 +26,7 @@ import '../../lib/words/reading';
 interface ItemCardProps {
   question: ShownQuestion;
   hairs: readonly PictureSource[];
-  told: Told | null;
+  told: AnswerFeedback | null;
   /** A press answers at once; else it chooses, and a button answers. */
   immediate: boolean;
   onAnswer?: (response: Response) => void;
@@ -75,7 +75,7 @@ const REPLACES_WORDS: readonly Hands['kind'][] = ['stretch', 'feel', 'pour', 'we
 const LETS_GO: Partial<Record<Hands['kind'], 'layOn' | 'letGo'>> = { lay: 'layOn', beam: 'letGo' };
 
 /** What the answer shows, then why the right one is right; not what the line above has said already. */
-const reasonsOf = ({ item, mark, pattern }: Told) => [
+const reasonsOf = ({ item, mark, pattern }: AnswerFeedback) => [
   ...(pattern ? [pattern] : []),
   ...(mark?.slip ? [mark.slip] : []),
   ...item.why.filter(({ code }) => code !== 'drill.level.is'),

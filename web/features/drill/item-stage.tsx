@@ -13,7 +13,7 @@ import { MarkForm } from './mark-form';
 import { Nudge } from './nudge';
 import { OrderForm } from './order-form';
 import { useHairSize } from './sizes';
-import type { Told } from './told';
+import type { AnswerFeedback } from './feedback';
 import { termWords } from './words';
 import '../../lib/words/craft';
 import '../../lib/words/reading';
@@ -24,7 +24,7 @@ export const isStaged = (hairs: readonly PictureSource[], hands: Hands | null): 
   hairs.length > 0 || (hands !== null && ON_STAGE.includes(hands.kind));
 
 /** The true hair and that of a wrong answer, where there is any. */
-export const useComparison = (told: Told | null) =>
+export const useComparison = (told: AnswerFeedback | null) =>
   useMemo(
     () => (told?.response && !told.mark?.right ? comparisonOf(told.item, told.response) : null),
     [told],
@@ -44,7 +44,7 @@ export function ItemStage({
 }: {
   question: ShownQuestion;
   hairs: readonly PictureSource[];
-  told: Told | null;
+  told: AnswerFeedback | null;
   given: Response | null;
   hands: Hands | null;
   line: Line | null;

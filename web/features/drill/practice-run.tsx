@@ -29,7 +29,7 @@ import { useIsWide } from '../../ui/use-is-wide';
 import { Figures } from './figures';
 import { ownLineOf } from './own-line';
 import { ItemCard } from './item-card';
-import type { Told } from './told';
+import type { AnswerFeedback } from './feedback';
 import { hairSize } from './sizes';
 import { PracticeSummary, type Done } from './practice-summary';
 import { Unsent } from './unsent';
@@ -105,7 +105,7 @@ export function PracticeRun({
   const { t } = useTranslation();
   const [memory, setMemory] = useState(known);
   const [made, setMade] = useState<DrillMade | 'making' | 'nothing' | 'failed'>('making');
-  const [toldOf, setTold] = useState<{ spec: ItemSpec; told: Told } | null>(null);
+  const [toldOf, setTold] = useState<{ spec: ItemSpec; told: AnswerFeedback } | null>(null);
   const [ideas, setIdeas] = useState<readonly (string | null)[]>([]);
   const [assisted, setAssisted] = useState(false);
   const [done, setDone] = useState<Done[]>([]);

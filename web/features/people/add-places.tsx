@@ -1,7 +1,7 @@
 import { readRoster, type Listed, type Problem } from '@cimbel/core/io';
 import { useTranslation } from 'react-i18next';
 import { api, asApiError, type ApiError } from '../../lib/api';
-import { useKept } from '../../lib/use-kept';
+import { useStored } from '../../lib/use-stored';
 import '../../lib/words/people';
 import { Button } from '../../ui/button';
 import { FileButton } from '../../ui/file-button';
@@ -40,7 +40,7 @@ function Problems({ problems, listed }: { problems: readonly Problem[]; listed: 
 /** A list of names, typed, pasted or from a file, put on the roster whole or not at all. */
 export function AddPlaces({ classId }: { classId: string }) {
   const { t } = useTranslation(['people', 'ui']);
-  const [{ text }, set, drop] = useKept(`cimbel.roster.${classId}`, () => ({ text: '' }));
+  const [{ text }, set, drop] = useStored(`cimbel.roster.${classId}`, () => ({ text: '' }));
   const add = useRosterChange(classId, (places: Listed[]) =>
     api<{ added: number }>('POST', `/api/classes/${classId}/roster`, { places }),
   );

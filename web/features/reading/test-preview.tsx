@@ -8,7 +8,7 @@ import type { DrillMade } from '../../workers/drill.worker';
 import { Button } from '../../ui/button';
 import { Loading, Notice } from '../../ui/panel';
 import { ItemCard } from '../drill/item-card';
-import type { Told } from '../drill/told';
+import type { AnswerFeedback } from '../drill/feedback';
 import { ownLineOf } from '../drill/own-line';
 import '../../lib/words/reading';
 
@@ -27,7 +27,7 @@ function Question({
 }) {
   const { t } = useTranslation();
   const [made, setMade] = useState<DrillMade | 'failed' | null>(null);
-  const [told, setTold] = useState<Told | null>(null);
+  const [told, setTold] = useState<AnswerFeedback | null>(null);
   useEffect(() => {
     let current = true;
     makeItem(spec, context).then(

@@ -14,7 +14,7 @@ import { useTranslation } from 'react-i18next';
 import { capital } from '../../lib/i18n';
 import { Field, Input, NumberInput, Textarea, Tick } from '../../ui/field';
 import { Sheet } from '../../ui/panel';
-import { withZone } from './case-form';
+import { withZone } from '@cimbel/core/case';
 import { Pick } from '../bench/pick';
 import { MeltFields } from './melt-fields';
 import { PlacementFields } from './placement-fields';

@@ -20,7 +20,7 @@ import { PracticeBench } from '../bench/practice-bench';
 import { ReasonList } from '../marking/reasons';
 import { download } from '../shade-books/download';
 import { CaseFields } from './case-fields';
-import { faultField } from './case-form';
+import { fieldOfFault } from '@cimbel/core/case';
 import { CaseStrand } from './case-strand';
 import { EMPTY_HEAD } from './exercise-form';
 import { LiveAnswer } from './live-answer';
@@ -43,7 +43,7 @@ export const linesOf = (books: ShadeBooks): Line[] => [
 /** What is missing or does not fit in a case, by the name of its field and the place. */
 function FaultWords({ clientCase, fault }: { clientCase: ClientCase; fault: string }) {
   const { t } = useTranslation(['ui', 'craft']);
-  const { field, place } = faultField(clientCase, fault);
+  const { field, place } = fieldOfFault(clientCase, fault);
   const words = t([`service.fault.${field}`, 'service.fault.other']);
   return place === null ? words : `${capital(placeWord(t, place))}: ${words}`;
 }

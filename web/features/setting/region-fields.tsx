@@ -10,7 +10,7 @@ import { Choice } from '../../ui/choice';
 import { Pick } from '../bench/pick';
 import { HeadSheet } from '../head/head-sheet';
 import { headLook } from '../head/places';
-import { canDivide, joined, painted, withRegion } from './case-form';
+import { canDivide, withRegionsJoined, withAreaIn, withRegion } from '@cimbel/core/case';
 import '../../lib/words/craft';
 import '../../lib/words/service';
 
@@ -36,7 +36,7 @@ export function RegionFields({
   const press = (area: Area) => {
     if (current.name === null) return;
     if (current.areas.includes(area)) return;
-    onChange(painted(clientCase, area, current.name));
+    onChange(withAreaIn(clientCase, area, current.name));
   };
   const divide = (area: Area) => {
     const next = withRegion(clientCase, area);
@@ -136,7 +136,7 @@ export function RegionFields({
             icon={<Merge aria-hidden className="size-4" />}
             onClick={() => {
               const other = regions.find((region) => region.name !== current.name)!.name!;
-              onChange(joined(clientCase, current.name!, other));
+              onChange(withRegionsJoined(clientCase, current.name!, other));
               setName(other);
             }}
           >

@@ -8,7 +8,7 @@ import type { HouseRules } from '@cimbel/core/rules';
 import { useEffect, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { keep, readKept } from '../../lib/storage';
-import { firstFault } from './case-form';
+import { firstCaseFault } from '@cimbel/core/case';
 import { EMPTY_HEAD, fresh, type ExerciseForm } from './exercise-form';
 import { usePreview } from './use-preview';
 import '../../lib/words/service';
@@ -16,7 +16,7 @@ import '../../lib/words/service';
 /** A form left half made on this device. What an older version of the application kept is not of today's shape. */
 function keptForm(place: string): Partial<ExerciseForm> | null {
   const kept = fromOlderCards(readKept(place)) as Partial<ExerciseForm> | null;
-  return kept?.clientCase && firstFault(kept.clientCase)?.includes('history') ? null : kept;
+  return kept?.clientCase && firstCaseFault(kept.clientCase)?.includes('history') ? null : kept;
 }
 
 /**
@@ -53,7 +53,7 @@ export function useComposed(
   const rubric =
     form.rubric ??
     (miss ? cardRubric(miss.grade, open) : modelAnswer ? defaultRubric(modelAnswer, clientCase, open) : {});
-  const fault = firstFault(clientCase);
+  const fault = firstCaseFault(clientCase);
   const missed = (modelAnswer?.missed ?? []).length > 0;
   const exercise: ExerciseContent & { tags: string[] } = {
     title,

@@ -1,6 +1,6 @@
 import type { Response, Term } from '@cimbel/core/drill';
 import { useTranslation } from 'react-i18next';
-import type { Told } from '../told';
+import type { AnswerFeedback } from '../feedback';
 import { termWords } from '../words';
 import '../../../lib/words/reading';
 
@@ -21,7 +21,7 @@ const HEAPS = [0.45, 0.75, 1];
 const LEANS = { right: 0, tooMuch: 11, tooLittle: -8, other: -14 } as const;
 type Lean = keyof typeof LEANS;
 
-function leanOf(told: Told | null): Lean | null {
+function leanOf(told: AnswerFeedback | null): Lean | null {
   if (!told?.response) return null;
   if (told.mark?.right) return 'right';
   const code = told.mark?.slip?.code.split('.').at(-1);
@@ -41,7 +41,7 @@ export function Beam({
   things: readonly Term[];
   doses: readonly Term[];
   given: Response | null;
-  told: Told | null;
+  told: AnswerFeedback | null;
 }) {
   const { t } = useTranslation(['ui', 'drill']);
   const index = given?.kind === 'choice' ? given.index : null;

@@ -1,8 +1,8 @@
 import fc from 'fast-check';
-import { SHIPPED_CASES } from '@cimbel/core/cases';
-import { PLACE_IDS, AREAS } from '@cimbel/core/hair';
-import { clientCaseSchema } from '@cimbel/core/case';
-import { firstFault, joined, painted, withRegion, withZone } from './case-form';
+import { SHIPPED_CASES } from '../cases';
+import { PLACE_IDS, AREAS } from '../hair';
+import { clientCaseSchema } from './client-case';
+import { firstCaseFault, withRegionsJoined, withAreaIn, withRegion, withZone } from './editing';
 
 const kases = SHIPPED_CASES.map(({ clientCase }) => clientCase);
 
@@ -40,7 +40,9 @@ describe('a case in the form', () => {
             if (what === 'apart') return withRegion(sofar, area);
             if (regions.length === 0) return sofar;
             const [to, from] = [regions[pick % regions.length], regions[(pick + 1) % regions.length]];
-            return what === 'paint' ? painted(sofar, area, to.name) : joined(sofar, from.name, to.name);
+            return what === 'paint'
+              ? withAreaIn(sofar, area, to.name)
+              : withRegionsJoined(sofar, from.name, to.name);
           }, clientCase);
           const parsed = clientCaseSchema.safeParse(changed);
           const faults = parsed.success ? [] : parsed.error.issues.map(({ path }) => path.join('.'));
@@ -56,14 +58,14 @@ describe('a case in the form', () => {
     const named = (at: string) => apart.head.zones.find(({ zone }) => zone === `${at}-mids`)!;
     expect({ ...named('nape'), zone: 'mids' }).toEqual({ ...named('rest'), zone: 'mids' });
     expect(apart.wish['nape-mids']).toEqual(kases[0].wish.mids);
-    expect(joined(apart, 'nape', 'rest')).toMatchObject({
+    expect(withRegionsJoined(apart, 'nape', 'rest')).toMatchObject({
       head: { zones: kases[0].head.zones },
       wish: kases[0].wish,
     });
   });
 
   it('names the first field that is wrong', () => {
-    expect(firstFault(kases[0])).toBeNull();
-    expect(firstFault({ ...kases[0], lineIds: [] })).toBe('lineIds');
+    expect(firstCaseFault(kases[0])).toBeNull();
+    expect(firstCaseFault({ ...kases[0], lineIds: [] })).toBe('lineIds');
   });
 });

@@ -5,7 +5,7 @@ import { forget, keep, readKept } from './storage';
  * What is being filled in, kept on the device until it is sent or given up: leaving the page loses nothing. What an
  * older version of the application kept lacks what has been added since, and gets it from `fresh`.
  */
-export function useKept<T extends object>(
+export function useStored<T extends object>(
   place: string,
   fresh: () => T,
 ): [T, (value: T) => void, () => void] {

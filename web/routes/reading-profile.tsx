@@ -16,7 +16,10 @@ import '../lib/words/reading';
 export function MyEyePage() {
   const { t } = useTranslation();
   const me = useMe();
-  const query = useQuery({ queryKey: ['my-eye'], queryFn: () => api<MyEye>('GET', '/api/my/eye') });
+  const query = useQuery({
+    queryKey: ['my-eye'],
+    queryFn: () => api<MyEye>('GET', '/api/my/reading-profile'),
+  });
   const { refetch } = query;
   useEffect(() => {
     const queue = queueOf(me.id);

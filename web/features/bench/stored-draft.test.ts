@@ -1,5 +1,5 @@
 import { forget } from '../../lib/storage';
-import { attemptOfPlace, draftPlace, keepDraft, keptDraft } from './kept-draft';
+import { attemptOfPlace, draftPlace, keepDraft, keptDraft } from './stored-draft';
 
 const storage = () => {
   const cache = new Map<string, string>();

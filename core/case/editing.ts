@@ -13,9 +13,9 @@ import {
   type ZoneOfHead,
   AREAS,
   type Area,
-} from '@cimbel/core/hair';
-import { clientCaseSchema, type ClientCase } from '@cimbel/core/case';
-import { TYPICAL } from '@cimbel/core/process';
+} from '../hair';
+import { clientCaseSchema, type ClientCase } from './client-case';
+import { TYPICAL } from '../process';
 
 const LENGTHS: Record<ZoneName, number> = { regrowth: 1.5, band: 5, mids: 16, ends: 8 };
 
@@ -156,7 +156,7 @@ export function withRegion(clientCase: ClientCase, area: Area): ClientCase {
 }
 
 /** An area given to a region; a region that loses its last one goes, and a head of one region needs no names. */
-export function painted(clientCase: ClientCase, area: Area, to: RegionName): ClientCase {
+export function withAreaIn(clientCase: ClientCase, area: Area, to: RegionName): ClientCase {
   const { head } = clientCase;
   if (!head.regions) return clientCase;
   const regions = head.regions
@@ -177,21 +177,24 @@ export function painted(clientCase: ClientCase, area: Area, to: RegionName): Cli
   );
 }
 
-/** A region joined to another: its areas go there, its own hair and wishes are given up. */
-export const joined = (clientCase: ClientCase, from: RegionName, to: RegionName): ClientCase =>
+/** A region withRegionsJoined to another: its areas go there, its own hair and wishes are given up. */
+export const withRegionsJoined = (clientCase: ClientCase, from: RegionName, to: RegionName): ClientCase =>
   (clientCase.head.regions?.find(({ name }) => name === from)?.areas ?? []).reduce(
-    (all, area) => painted(all, area, to),
+    (all, area) => withAreaIn(all, area, to),
     clientCase,
   );
 
 /** First thing that is wrong with a case, as the path of its field; null when nothing is. */
-export function firstFault(clientCase: ClientCase): string | null {
+export function firstCaseFault(clientCase: ClientCase): string | null {
   const parsed = clientCaseSchema.safeParse(clientCase);
   return parsed.success ? null : parsed.error.issues[0].path.join('.');
 }
 
 /** Which field a fault is in, and the place of the head it is about; null where it is about no single one. */
-export function faultField(clientCase: ClientCase, fault: string): { field: string; place: PlaceId | null } {
+export function fieldOfFault(
+  clientCase: ClientCase,
+  fault: string,
+): { field: string; place: PlaceId | null } {
   const parts = fault.split('.');
   const at = parts.indexOf('zones');
   const zone = at >= 0 ? clientCase.head.zones[Number(parts[at + 1])] : undefined;
