@@ -37,6 +37,7 @@ export const demoSignInSchema = z.object({ accountId: z.uuid() });
 export const joinSchema = z.object({ joinCode: joinCodeSchema });
 /** Joined at once, or waiting for the educator. */
 export interface Joined {
+  /** Name as it is shown. */
   name: string;
   waiting: boolean;
 }

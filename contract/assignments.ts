@@ -50,32 +50,49 @@ export type AssignmentChange = z.infer<typeof assignmentChangeSchema>;
 
 /** What only the educator of the class sees. */
 export interface EducatorAssignment {
+  /** Id, a UUID. */
   id: string;
+  /** Id of the exercise in the library, a UUID. */
   exerciseId: string;
   /** Whether nobody has begun, so that the exercise may still be changed. */
   editable: boolean;
   /** How far the one who asks leads the class. */
   rights: Rights;
+  /** Id of the class, a UUID. */
   classId: string;
+  /** Name of the class. */
   className: string;
+  /** Title, 1 to 80 characters. */
   title: string;
+  /** The client case: client, head, desired result, shelf. */
   clientCase: ClientCase;
+  /** Lines of colour at hand, as they were when it was set. */
   lines: Line[];
+  /** House rules of the class. */
   houseRules: HouseRules;
+  /** The model answer. */
   modelAnswer: ModelAnswer;
+  /** Steps of the bench that are worked. */
   open: BenchStep[];
   /** What is wrong with the card that is to be put right; null where the card starts empty. */
   slip: Misconception | null;
+  /** Points by criterion. */
   rubric: Rubric;
+  /** The educator’s word on the marking. */
   judgement: EducatorRuling;
   /** What answers were marked by before they were last marked again, to take that back; null where they never were. */
   former: { rubric: Rubric; judgement: EducatorRuling; figures: HouseFigures } | null;
+  /** Most points that can be had. */
   max: number;
+  /** Due time, ISO 8601. */
   dueAt: string;
+  /** Dates, attempts and rules by which it is set. */
   terms: Terms;
   /** Version of the exercise that is set, and the newest there is. */
   version: number;
+  /** Newest version there is. */
   newestVersion: number;
+  /** Whether results are shown. */
   released: boolean;
   /** Whether nothing can be handed in for marks any more by whoever is due at the class's date. */
   closed: boolean;
@@ -83,19 +100,28 @@ export interface EducatorAssignment {
   closedByHand: boolean;
   /** How often each misconception shows, most often first. */
   misconceptions: { name: string; students: number }[];
+  /** One row for each student. */
   rows: (z.infer<typeof standingSchema> & {
+    /** Id of the student’s account, a UUID. */
     studentId: string;
+    /** Name as it is shown. */
     name: string;
+    /** Marks; null while there are none. */
     grade: Grade | null;
+    /** Whether the educator changed a mark by hand. */
     changed: boolean;
   })[];
 }
 
 /** What a student is told of an assignment whether or not they may begin yet. */
 export interface StudentTermsShown {
+  /** Id, a UUID. */
   id: string;
+  /** Title, 1 to 80 characters. */
   title: string;
+  /** Name of the class. */
   className: string;
+  /** Due time, ISO 8601. */
   dueAt: string;
   /** Late now, without anything handed in. */
   late: boolean;
@@ -105,6 +131,7 @@ export interface StudentTermsShown {
   closed: boolean;
   /** How often it may be handed in, and how often it has been. */
   attempts: number;
+  /** Attempts that are handed in. */
   handedIn: number;
   /** Minutes an attempt may take, extra time with it; null for no limit. */
   minutes: number | null;
@@ -112,24 +139,31 @@ export interface StudentTermsShown {
 
 /** An exercise as its student gets it, with how far the work on it is. */
 export interface StudentAssignment extends StudentTermsShown, StudentExercise {
+  /** How far the work on it is. */
   stage: 'work';
+  /** Points by criterion. */
   rubric: Rubric;
   /** Which attempt this is, from 1. */
   attempt: number;
   /** When the time for it is up, and the server's time as this was told; null where there is no limit. */
   time: { endsAt: string; now: string } | null;
+  /** Work in progress; null where nothing is begun. */
   draft: { answer: RecordCard; version: number; updatedAt: string } | null;
+  /** Time it was handed in, ISO 8601; null before. */
   submittedAt: string | null;
+  /** Number and digest of the hand-in; null before. */
   receipt: Receipt | null;
   /** Whether another attempt may be begun. */
   another: boolean;
   /** Points of the attempt that counts so far, told between attempts; null where nothing is told yet. */
   soFar: { points: number; max: number } | null;
+  /** Whether the result may be seen. */
   resultReady: boolean;
 }
 
 /** One that cannot be worked yet: it opens later, or its time begins to run once it is begun. Nothing of the head is told. */
 export interface StudentAssignmentAhead extends StudentTermsShown {
+  /** How far the work on it is. */
   stage: 'ahead';
   /** When it opens, ISO; null where it is open and has only to be begun. */
   opensAt: string | null;
@@ -141,29 +175,44 @@ export const beginSchema = z.object({ from: z.enum(['empty', 'last']).default('e
 
 /** What both sides can show of a hand-in: its number on this installation, and a SHA-256 of what was handed in and when. */
 export interface Receipt {
+  /** Number, counted up over the installation. */
   number: number;
+  /** SHA-256 of what was handed in, hexadecimal. */
   digest: string;
 }
 
 export interface StudentAssignmentSummary {
+  /** Id, a UUID. */
   id: string;
+  /** Title, 1 to 80 characters. */
   title: string;
+  /** Name of the class. */
   className: string;
+  /** Name of the client. */
   clientName: string;
   /** The strand of the region that bears most of the hair; null before it may be worked. */
   now: ShownHair | null;
+  /** Due time, ISO 8601. */
   dueAt: string;
   /** When it opens, ISO; null where it is open. */
   opensAt: string | null;
   /** `inWork` also while a further attempt is under way. */
   state: 'notStarted' | 'inWork' | 'handedIn';
+  /** Whether it came, or would come, after the due time. */
   late: boolean;
+  /** Whether nothing can be handed in any more. */
   closed: boolean;
+  /** How many attempts there may be. */
   attempts: number;
+  /** Attempts that are handed in. */
   handedIn: number;
+  /** Minutes. */
   minutes: number | null;
+  /** Whether the result may be seen. */
   resultReady: boolean;
+  /** Points earned, in quarters. */
   points: number | null;
+  /** Most points that can be had. */
   max: number;
 }
 
@@ -177,7 +226,9 @@ export const draftSchema = z.object({
 });
 export type DraftWrite = z.infer<typeof draftSchema>;
 export interface DraftSaved {
+  /** Version, counted from 1. */
   version: number;
+  /** Time it was last changed, ISO 8601. */
   updatedAt: string;
 }
 
@@ -193,6 +244,7 @@ export const revealSchema = z.union([
   z.object({ test: z.enum(TESTS) }).strict(),
 ]);
 export interface Revealed {
+  /** Why, in the words of the interface. */
   reasons: Reason[];
 }
 
@@ -209,9 +261,13 @@ export const CHANGEABLE = [...CRITERIA, 'ceiling'] as const;
 
 /** A mark that the educator has changed by hand, with why. */
 export interface MarkChange {
+  /** Criterion it belongs to. */
   criterion: Criterion | 'ceiling';
+  /** Where it begins, 0 at the root to 1 at the tip. */
   from: number;
+  /** Where it ends, 0 at the root to 1 at the tip. */
   to: number;
+  /** Why, in the words of the interface. */
   reason: string;
   by: string;
   /** ISO date and time. */
@@ -226,25 +282,41 @@ export type MarkChangeWrite = z.infer<typeof markChangeSchema>;
 
 /** A handed-in card beside the model answer: the student's own once released, and the educator's. */
 export interface Result {
+  /** Id of the attempt, a UUID. */
   attemptId: string;
+  /** Id of the assignment, a UUID. */
   assignmentId: string;
+  /** Title, 1 to 80 characters. */
   title: string;
+  /** Name of the student. */
   studentName: string;
+  /** The client case: client, head, desired result, shelf. */
   clientCase: ClientCase;
+  /** Lines of colour at hand, as they were when it was set. */
   lines: Line[];
+  /** House rules of the class. */
   houseRules: HouseRules;
+  /** The model answer. */
   modelAnswer: ModelAnswer;
+  /** The educator’s word on the marking. */
   judgement: EducatorRuling;
+  /** Steps of the bench that are worked. */
   open: BenchStep[];
   slip: Misconception | null;
+  /** The card as it stands. */
   answer: RecordCard;
+  /** Marks; null while there are none. */
   grade: Grade;
   changes: MarkChange[];
+  /** Time it was handed in, ISO 8601; null before. */
   submittedAt: string;
+  /** Due time, ISO 8601. */
   dueAt: string;
+  /** Whether it came, or would come, after the due time. */
   late: boolean;
   /** Points that being late has cost; 0 where it cost none. They are off `grade.points`. */
   lateLoss: number;
+  /** Number and digest of the hand-in; null before. */
   receipt: Receipt | null;
   /** Every attempt that was handed in, first to last. */
   attempts: { attemptId: string; number: number; points: number; submittedAt: string; counts: boolean }[];
@@ -277,7 +349,9 @@ export interface RegradePreview {
 /** What marking the exercises of a class again by today's standard would change, exercise by exercise. */
 export interface ClassRegradePreview {
   exercises: (RegradePreview & {
+    /** Id of the assignment, a UUID. */
     assignmentId: string;
+    /** Title, 1 to 80 characters. */
     title: string;
     /** Whether students see their marks of it already. */
     released: boolean;
@@ -288,9 +362,11 @@ export type ClassRegradeAsked = z.infer<typeof classRegradeSchema>;
 
 /** How far marking again has come. */
 export interface Regrade {
+  /** How many there are in all. */
   total: number;
   done: number;
   /** Answers whose points are others than before. */
   changed: number;
+  /** How many have finished. */
   finished: boolean;
 }

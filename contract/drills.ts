@@ -63,31 +63,49 @@ export const drillAnswersSchema = z.object({ answers: z.array(drillAnswerSchema)
 
 /** What became of each: kept, or refused with the reason as a code. Either way the device need not send it again. */
 export interface DrillAnswersKept {
+  /** Ids of what was kept. */
   kept: string[];
+  /** What was not taken, and why. */
   refused: { id: string; code: 'noSuchItem' | 'notYours' | 'idTaken' | 'olderEdition' }[];
 }
 
 export interface PracticeForMe {
+  /** Id, a UUID. */
   id: string;
+  /** Id of the class, a UUID. */
   classId: string;
+  /** Name of the class. */
   className: string;
+  /** Title, 1 to 80 characters. */
   title: string;
+  /** Skills of the drills. */
   skills: Skill[];
+  /** Levels and lights that questions keep to. */
   scope: Scope;
+  /** Minutes a week that are asked for. */
   minutesAWeek: number;
+  /** Minutes practised this week. */
   minutesThisWeek: number;
 }
 export interface MyPractice {
+  /** Classes of the account. */
   classes: {
+    /** Id, a UUID. */
     id: string;
+    /** Name as it is shown. */
     name: string;
+    /** House rules of the class. */
     houseRules: HouseRules;
     /** The college's own lines, which take part wherever a line does. */
     ownLines: Line[];
   }[];
+  /** Practices that are set. */
   practices: PracticeForMe[];
+  /** What is remembered of each facet. */
   memory: Memory;
+  /** Number of answers. */
   answers: number;
+  /** Minutes practised this week. */
   minutesThisWeek: number;
 }
 export type MyEye = Eye;
@@ -146,54 +164,83 @@ interface TestFacts {
 
 /** A class's reading on one page: who has practised, how much, and how well. */
 export interface ReadingDesk {
+  /** Id of the class, a UUID. */
   classId: string;
+  /** Name of the class. */
   className: string;
+  /** House rules of the class. */
   houseRules: HouseRules;
+  /** Practices that are set. */
   practices: (Omit<PracticeForMe, 'minutesThisWeek' | 'className' | 'classId'> & { reached: number })[];
+  /** Reading tests that are set. */
   tests: (TestFacts & { finished: number; mean: number | null })[];
+  /** Students of the class, or the chosen ones. */
   students: {
+    /** Id, a UUID. */
     id: string;
+    /** Name as it is shown. */
     name: string;
+    /** Extra time, as a fraction of the time limit. */
     extraTimeShare: number;
+    /** Minutes practised this week. */
     minutesThisWeek: number;
+    /** Number of answers. */
     answers: number;
+    /** Share that was right, fraction 0–1. */
     accuracy: number | null;
+    /** Mean error of level, levels; above 0 reads too light. */
     levelBias: number | null;
+    /** Skills of the drills. */
     skills: Partial<Record<Skill, { answers: number; accuracy: number; step: number }>>;
   }[];
 }
 export interface StudentEye {
+  /** Name of the student. */
   studentName: string;
+  /** Name of the class. */
   className: string;
+  /** What the answers say about an eye. */
   eye: Eye;
 }
 
 export interface MyTest extends TestFacts {
+  /** Name of the class. */
   className: string;
   /** Of these minutes, for this student. */
   minutesForMe: number;
+  /** Whether it came, or would come, after the due time. */
   late: boolean;
+  /** Sittings there have been. */
   sittings: { id: string; startedAt: string; ended: boolean; score: number | null }[];
+  /** Whether a sitting may be begun. */
   canStart: boolean;
 }
 
 /** A question as a browser gets it before answering: hair as pixels, never as figures. */
 export type ShownQuestion = Omit<Question, 'pictures'> & {
+  /** Pictures of hair, in their order. */
   pictures: { caption: Question['pictures'][number]['caption'] }[];
   /** The line the question is read in, where it is one of the college's own. */
   ownLine: Line | null;
 };
 export interface SittingState {
+  /** Id, a UUID. */
   id: string;
+  /** Id of the reading test, a UUID. */
   testId: string;
+  /** Title, 1 to 80 characters. */
   title: string;
+  /** How many there are in all. */
   total: number;
   /** The next one to answer, from 0; `total` when all are answered. */
   position: number;
+  /** Whether it is over. */
   ended: boolean;
   /** The server's clock, so that the device's own need not be right. */
   now: string;
+  /** Time it ends, ISO 8601. */
   endsAt: string;
+  /** When it is told what was right. */
   feedback: TestFeedback;
   /** The question to answer and the one after it. */
   questions: { position: number; question: ShownQuestion }[];
@@ -207,42 +254,67 @@ export type SittingAnswer = z.infer<typeof sittingAnswerSchema>;
 
 /** One question after the test: the whole item and what came of it. */
 export interface SittingLine {
+  /** Place in the order, counted from 0. */
   position: number;
+  /** The item. */
   item: Item;
   ownLine: Line | null;
+  /** The answer given; null where there is none. */
   response: Response | null;
+  /** The mark; null where there is none. */
   mark: DrillMark | null;
+  /** Seconds it took. */
   seconds: number | null;
 }
 export interface SittingResult {
+  /** Id, a UUID. */
   id: string;
+  /** Id of the reading test, a UUID. */
   testId: string;
+  /** Title, 1 to 80 characters. */
   title: string;
+  /** Name of the student. */
   studentName: string;
+  /** Time it was begun, ISO 8601. */
   startedAt: string;
+  /** Mark, fraction 0–1. */
   score: number;
+  /** How many there are in all. */
   total: number;
+  /** Lines of colour at hand, as they were when it was set. */
   lines: SittingLine[];
 }
 
 export interface EducatorTest extends TestFacts {
+  /** Id of the class, a UUID. */
   classId: string;
+  /** Name of the class. */
   className: string;
   plan: Slot[];
+  /** Whether it came, or would come, after the due time. */
   late: boolean;
+  /** One row for each student. */
   rows: {
+    /** Id of the student’s account, a UUID. */
     studentId: string;
+    /** Name as it is shown. */
     name: string;
+    /** Extra time, as a fraction of the time limit. */
     extraTimeShare: number;
+    /** How things stand with it. */
     state: 'notStarted' | 'inWork' | 'finished';
     /** The best finished sitting, or the one in work. */
     sittingId: string | null;
+    /** Sittings there have been. */
     sittings: number;
+    /** Mark, fraction 0–1. */
     score: number | null;
+    /** Minutes. */
     minutes: number | null;
     bySkill: Partial<Record<Skill, number>>;
   }[];
   slots: (SlotFacts & Slot & { deltaE: number | null })[];
+  /** Skills of the drills. */
   skills: { skill: Skill; questions: number; accuracy: number | null }[];
   confusion: { level: ConfusionCell<number>[]; tone: ConfusionCell<string>[] };
 }

@@ -28,6 +28,7 @@ export const tagsSchema = z
   .array(oneLine(40))
   .max(MOST_TAGS)
   .transform((tags) => tags.filter((tag, i) => tags.findIndex((one) => sameTag(one, tag)) === i));
+/** Whether two tags are one, whatever their case. */
 export const sameTag = (a: string, b: string) => a.toLocaleLowerCase() === b.toLocaleLowerCase();
 
 /** An exercise as it is written to the library; tags that are left out stay as they are. */
@@ -40,10 +41,13 @@ export type ExerciseChange = z.output<typeof exerciseChangeSchema>;
 
 /** An exercise as its educator keeps it in the library: a draft while it has not been set to any class. */
 export interface Exercise extends ExerciseContent {
+  /** Id, a UUID. */
   id: string;
+  /** Tags it is filed by. */
   tags: string[];
   /** Goes up with every change after it has been set; what was set keeps the version it was set with. */
   version: number;
+  /** Whether it is put away. */
   archived: boolean;
   /** Times it has been set to a class. */
   assignments: number;
@@ -53,9 +57,11 @@ export interface Exercise extends ExerciseContent {
 
 /** What an exercise was. */
 export interface ExerciseVersion {
+  /** Version, counted from 1. */
   version: number;
   /** ISO date and time. */
   madeAt: string;
+  /** What the exercise holds. */
   content: ExerciseContent;
   /** Times this version has been set to a class. */
   assignments: number;

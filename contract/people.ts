@@ -23,8 +23,11 @@ export type PlaceState = (typeof PLACE_STATES)[number];
 
 /** A class of the one who asks: theirs, or waiting for its educator. */
 export interface MyClass {
+  /** Id, a UUID. */
   id: string;
+  /** Name as it is shown. */
   name: string;
+  /** How things stand with it. */
   state: 'active' | 'waiting';
 }
 
@@ -32,9 +35,11 @@ export interface MyClass {
 export interface RosterSeat {
   /** The student's account. */
   id: string;
+  /** Name as it is shown. */
   name: string;
   /** With the college; tells two of a name apart. */
   number: string | null;
+  /** How things stand with it. */
   state: PlaceState;
   /** Whether someone signs in with it; until then only its slip opens it. */
   claimed: boolean;
@@ -44,9 +49,13 @@ export interface RosterSeat {
 /** How far an educator leads a class: it is theirs, they may do all in it, or only look and mark. */
 export type Rights = 'owner' | 'all' | 'marking';
 export interface ClassEducator {
+  /** Id, a UUID. */
   id: string;
+  /** Name as it is shown. */
   name: string;
+  /** Email address. */
   email: string;
+  /** How far an educator leads the class. */
   rights: Rights;
 }
 export const newClassEducatorSchema = z.object({
@@ -56,11 +65,15 @@ export const newClassEducatorSchema = z.object({
 export type NewClassEducator = z.infer<typeof newClassEducatorSchema>;
 
 export interface Roster {
+  /** Code that students join by. */
   joinCode: string;
+  /** How students come in. */
   joining: Joining;
   /** Titles of exercises that show the model answer to each as they submit: while one is open, whoever comes by code waits. */
   closedBy: string[];
+  /** Educators who lead it. */
   educators: ClassEducator[];
+  /** Seats of the class, claimed or waiting. */
   places: RosterSeat[];
 }
 
@@ -83,9 +96,13 @@ export type PlaceChange = z.infer<typeof placeChangeSchema>;
 export const slipsSchema = z.object({ studentIds: z.array(z.uuid()).min(1).max(300) });
 /** A code on paper: it opens a place that nobody has claimed, or sets a new password where someone has. */
 export interface Slip {
+  /** Id of the student’s account, a UUID. */
   studentId: string;
+  /** Name as it is shown. */
   name: string;
+  /** Number, counted up over the installation. */
   number: string | null;
+  /** Which kind it is. */
   kind: 'place' | 'reset';
   /** Shown this once. */
   code: string;
@@ -95,21 +112,29 @@ export interface Slip {
 
 export const invitationSchema = z.object({ label: oneLine(80), administrator: z.boolean().default(false) });
 export interface Invitation {
+  /** Id, a UUID. */
   id: string;
+  /** Label as it is written, in the line’s own key. */
   label: string;
+  /** Whether this educator administers the installation. */
   administrator: boolean;
+  /** Time after which it is no longer good, ISO 8601. */
   expiresAt: string;
 }
 /** What the administrator of an installation sees. */
 export interface People {
+  /** Educators who lead it. */
   educators: (Account & { email: string; classes: number })[];
+  /** Invitations that are open. */
   invitations: Invitation[];
 }
 
 export const codeSchema = z.object({ code: oneTimeCodeSchema });
 /** What a code is for, before it is used. */
 export interface CodeTold {
+  /** Which kind it is. */
   kind: 'invitation' | 'place' | 'reset';
+  /** Name as it is shown. */
   name: string;
   /** Of a place. */
   className: string | null;
@@ -146,22 +171,30 @@ export type LogAction = (typeof LOG_ACTIONS)[number];
 
 /** What was done in a class, newest first. */
 export interface LogEntry {
+  /** Id, a UUID. */
   id: string;
   /** ISO date and time. */
   at: string;
+  /** Who did it; null for the application itself. */
   actor: string | null;
+  /** What was done. */
   action: LogAction;
+  /** What it was done to. */
   subject: string | null;
+  /** What it was before. */
   before: unknown;
+  /** What it is afterwards. */
   after: unknown;
 }
 
 /** Where an account is signed in. */
 export interface OpenSession {
+  /** Id, a UUID. */
   id: string;
   /** Whether it is the one that asks. */
   here: boolean;
   /** What the browser called itself. */
   agent: string;
+  /** Time it was begun, ISO 8601. */
   startedAt: string | null;
 }

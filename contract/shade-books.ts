@@ -10,15 +10,21 @@ export const shadeBookWriteSchema = z.object({
 export type ShadeBookWrite = z.infer<typeof shadeBookWriteSchema>;
 
 export interface ShadeBookSummary {
+  /** Id, a UUID. */
   id: string;
+  /** Line of colour. */
   line: Line;
+  /** Time it was saved, ISO 8601. */
   savedAt: string;
 }
 export interface ShadeBooks {
+  /** What ships with the application. */
   shipped: Line[];
+  /** The educator’s own. */
   own: ShadeBookSummary[];
 }
 export interface ShadeBook extends ShadeBookSummary {
+  /** Whether it is archived. */
   putAway: boolean;
   /** Newest first, with the line as it was. */
   versions: { version: number; savedAt: string; line: Line }[];

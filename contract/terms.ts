@@ -97,7 +97,9 @@ export type Terms = z.output<typeof termsSchema>;
 
 /** What other terms would change for one who has begun. */
 export interface TermsEffect {
+  /** Id of the student’s account, a UUID. */
   studentId: string;
+  /** Name as it is shown. */
   name: string;
   /** `noLonger`: it is not for them any more. */
   effects: ('late' | 'notLate' | 'closed' | 'reopened' | 'noLonger' | 'points' | 'time')[];

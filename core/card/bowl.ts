@@ -6,10 +6,12 @@ const sum = (items: readonly { grams: number }[]) => items.reduce((all, { grams 
 
 /** Grams of what colours or lightens, and of what it is mixed with. Correctors count (F10). */
 export const colourGrams = ({ shades, productGrams }: Bowl) => sum(shades) + productGrams;
+/** Grams of developer and water in a bowl. */
 export const developerGrams = ({ developer }: Bowl) => sum(developer);
 /** Grams of shampoo or conditioner in it. */
 export const additionGrams = ({ others = [] }: Bowl, kind?: BowlAddition) =>
   sum(others.filter((other) => kind === undefined || other.kind === kind));
+/** Grams of all that is in a bowl. */
 export const bowlGrams = (bowl: Bowl) => colourGrams(bowl) + developerGrams(bowl) + additionGrams(bowl);
 
 /** Developer parts to one of colour; null while nothing is in the bowl. */

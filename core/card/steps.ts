@@ -6,6 +6,7 @@ import type { RecordCard, Application, Bowl } from './record-card';
 /** A line at hand by its id. */
 export type LineOf = (id: string) => Line | undefined;
 
+/** The bowl of an application; undefined where the card has none of that name. */
 export const bowlOf = (plan: Pick<RecordCard, 'bowls'>, step: Pick<Application, 'bowl'>): Bowl | undefined =>
   plan.bowls.find(({ name }) => name === step.bowl);
 

@@ -135,8 +135,11 @@ export const onTheShelf = (lines: readonly Line[], { shelf }: Pick<ClientCase, '
 
 /** Strands that are woven out are judged as a zone of their own, named after the zone they hang in. */
 export interface Part {
+  /** The place, by its id. */
   zone: PlaceId;
+  /** Whether these are the strands woven out of the place. */
   woven: boolean;
+  /** Level and tone wished for; null where it is to stay. */
   target: Target | null;
 }
 
@@ -163,4 +166,5 @@ export function partsOf(clientCase: HeadAndWish): Part[] {
     return placement ? [whole, { zone, woven: true, target: placement.target }] : [whole];
   });
 }
+/** Name of a part: its place, or the place and `woven`. */
 export const partName = ({ zone, woven }: Pick<Part, 'zone' | 'woven'>) => (woven ? `${zone}.woven` : zone);

@@ -19,6 +19,7 @@ import { TYPICAL } from '../process';
 
 const LENGTHS: Record<ZoneName, number> = { regrowth: 1.5, band: 5, mids: 16, ends: 8 };
 
+/** A zone as the form begins with it: natural 6, untouched, sound. */
 export const plainZone = (place: PlaceId): ZoneOfHead => ({
   zone: place,
   lengthCm: LENGTHS[placeParts(place).zone],

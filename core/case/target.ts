@@ -25,6 +25,7 @@ export type Target = z.infer<typeof targetSchema>;
 
 /** Minutes after which a direct dye counts as taken. */
 export const VIVID_MINUTES = 25;
+/** A ready-made dye as the hair model takes it. */
 export const vividMix = (dye: DirectDye) => ({
   product: 'direct' as const,
   shades: [],

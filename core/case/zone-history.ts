@@ -11,7 +11,9 @@ export type UppermostHistory =
   | { kind: 'untouched' }
   | { kind: 'coloured'; level: number; tone: Tone; faded: number }
   | {
+      /** Which kind it is. */
       kind: 'lightened';
+      /** Level, 1 to 12. */
       level: number;
       /** Level it was lightened to, where toners one over the other have made it deeper than that (P8). */
       builtUpOver?: number;

@@ -28,9 +28,13 @@ export const POWER: Record<Light, Spectrum> = { daylight: D65, warmLamp: A, cool
 
 /** Weights that turn a reflectance straight into XYZ, scaled so that a perfect white has Y = 1. */
 export interface ObserverWeights {
+  /** First coordinate. */
   x: Spectrum;
+  /** Second coordinate. */
   y: Spectrum;
+  /** Third coordinate. */
   z: Spectrum;
+  /** Share of white strands, fraction 0–1. */
   white: { x: number; y: number; z: number };
 }
 

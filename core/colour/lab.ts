@@ -4,19 +4,28 @@ import type { Spectrum } from './spectrum';
 
 /** CIELAB against the white of the light in use: L* 0–100, a* and b* roughly −60…80 for hair. */
 export interface Lab {
+  /** Lightness L*, 0–100. */
   l: number;
+  /** CIELAB a*. */
   a: number;
+  /** CIELAB b*. */
   b: number;
 }
 export interface Xyz {
+  /** First coordinate. */
   x: number;
+  /** Second coordinate. */
   y: number;
+  /** Third coordinate. */
   z: number;
 }
 /** sRGB, each channel 0–1 after clipping to the gamut. */
 export interface Rgb {
+  /** Red, 0–1. */
   r: number;
+  /** Green, 0–1. */
   g: number;
+  /** CIELAB b*. */
   b: number;
 }
 
@@ -27,6 +36,7 @@ const toLab65 = converter('lab65');
 const toRgb = converter('rgb');
 const deltaE = differenceCiede2000();
 
+/** CIE XYZ of a reflectance under a light, white at Y = 1. */
 export function xyzOf(reflectance: Spectrum, light: Light = 'daylight'): Xyz {
   const w = OBSERVER_WEIGHTS[light];
   let x = 0;
@@ -55,11 +65,13 @@ export function labOf(reflectance: Spectrum, light: Light = 'daylight'): Lab {
 
 const clip = (v: number) => Math.min(1, Math.max(0, v));
 
+/** sRGB of a Lab colour, each channel 0–1 and clipped. */
 export function rgbOf(lab: Lab): Rgb {
   const c = toRgb({ mode: 'lab65', ...lab });
   return { r: clip(c.r), g: clip(c.g), b: clip(c.b) };
 }
 
+/** Lab of an sRGB colour, channels 0–1. */
 export function labOfRgb(rgb: Rgb): Lab {
   const { l, a, b } = toLab65({ mode: 'rgb', ...rgb });
   return { l, a, b };
@@ -70,6 +82,7 @@ export function differenceOf(lab: Lab, other: Lab): number {
   return deltaE({ mode: 'lab65', ...lab }, { mode: 'lab65', ...other });
 }
 
+/** Chroma of a Lab colour. */
 export const chromaOf = ({ a, b }: Lab) => Math.hypot(a, b);
 
 /** Hue angle in degrees, 0–360: red near 25, orange near 60, yellow near 90, violet near 310. */

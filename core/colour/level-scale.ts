@@ -9,6 +9,7 @@ export const LEVEL_ANCHORS: readonly number[] = [12, 16, 20.5, 25.5, 31, 37.5, 4
 export const LEVEL_SCALES = ['ten', 'twelve'] as const;
 export type LevelScale = (typeof LEVEL_SCALES)[number];
 const TOP: Record<LevelScale, number> = { ten: 10, twelve: 12 };
+/** Highest level of a scale. */
 export const topLevel = (scale: LevelScale) => TOP[scale];
 /** Beyond this level hair has to have been light before, and only the longer scale has numbers (L1). */
 export const TOP_OF_TEN = TOP.ten;

@@ -23,6 +23,7 @@ export const Z_BAR = Float64Array.from([
   0.00002, 0, 0, 0, 0, 0, 0,
 ]);
 
+/** A spectrum from a function of wavelength, 400–700 nm by 10 nm. */
 export function spectrum(at: (nm: number) => number): Spectrum {
   return Float64Array.from(WAVELENGTHS_NM, at);
 }

@@ -80,11 +80,14 @@ export function partsOfTone({ primary, secondary }: Tone): readonly (readonly [T
 
 /** A point in the plane of the painter's circle: length is strength of tone, the origin is neutral. */
 export interface ToneVector {
+  /** First coordinate. */
   x: number;
+  /** Second coordinate. */
   y: number;
 }
 
 const radians = (degrees: number) => (degrees * Math.PI) / 180;
+/** A point of the painter’s circle from degrees and strength 0–1. */
 export function toneVectorAt(degrees: number, strength: number): ToneVector {
   return { x: strength * cos(radians(degrees)), y: strength * sin(radians(degrees)) };
 }
@@ -108,6 +111,7 @@ export function toneVector(tone: Tone): ToneVector {
 
 /** A tone other than plain neutral: over grey it needs the natural series beside it (F8). */
 export const isFashion = ({ primary, secondary }: Tone) => primary !== 'neutral' || secondary !== undefined;
+/** Whether a tone is on the warm side. */
 export const isWarm = (tone: Tone) => TONES[tone.primary].temperature === 'warm';
 
 /**

@@ -11,6 +11,7 @@ const { abs, floor, imul, sqrt } = Math;
  */
 export interface Body {
   lies: 'film' | 'paste' | 'packet';
+  /** Lightness of the product, L*. */
   l: number;
   hides: number;
   relief: number;

@@ -31,7 +31,9 @@ export const greyBelow = (share: number): number => Math.ceil(share * (RANKS + 1
 
 /** Steps whose pixels have one mean together, and the mean they are to have, linear light. */
 export interface ColouredPart {
+  /** How many applications there are. */
   readonly steps: readonly number[];
+  /** Mean mark, fraction 0–1; null without any. */
   readonly mean: Triple;
 }
 

@@ -12,10 +12,13 @@ export type ClosedLine = readonly Point[];
 export interface DrawnHead {
   /** Names it among all drawings: what is worked out of it is kept by its name. */
   name: string;
+  /** Width, pixels. */
   width: number;
+  /** Height, pixels. */
   height: number;
   /** The edge of all hair. */
   hair: ClosedLine;
+  /** Areas of the scalp. */
   areas: Partial<Record<Area, readonly ClosedLine[]>>;
   /** How hair falls at a place: a direction of length about 1. */
   falls: (x: number, y: number) => Point;

@@ -7,10 +7,12 @@ const { floor, max, min, sqrt } = Math;
 
 /** What fibres are drawn on. */
 export interface Ground extends TressSize {
+  /** The nearest that can be reached. */
   readonly nearest: Nearest;
   readonly pieces: Pieces;
 }
 
+/** An empty ground to draw fibres on. */
 export const groundOf = (size: TressSize): Ground => ({
   ...size,
   nearest: nothingDrawn(size),

@@ -132,6 +132,7 @@ export interface Outline {
   rounds: number;
 }
 
+/** Outline of a lock by its form and seed. */
 export function outlineOf(random: Random, cut: TressLook['cut'], facts: FormFacts): Outline {
   const still = { by: 0, turns: 0, phase: 0 };
   if (cut === 'swatch')

@@ -37,8 +37,11 @@ export function toneLook(level: number, tone: Tone, seed: number): TressLook {
 export const asSwatch = (look: TressLook): TressLook => ({ ...look, cut: 'swatch' });
 
 export interface StretchOfHair {
+  /** Where it begins, 0 at the root to 1 at the tip. */
   from: number;
+  /** Where it ends, 0 at the root to 1 at the tip. */
   to: number;
+  /** State of the hair. */
   strand: Strand;
 }
 

@@ -10,7 +10,9 @@ import { type Triple, zoneMeanLinear, linearOf } from './zone-colours';
 
 /** How the hair of an area looks, in the light the picture is for. */
 export interface AreaLook extends Pick<TressZone, 'colour' | 'greyShare' | 'grey' | 'under'> {
+  /** How dense the hair grows. */
   density: Density;
+  /** Form of the hair. */
   form: HairForm;
 }
 

@@ -12,18 +12,22 @@ export type Coating = (typeof COATINGS)[number];
 export interface TressZone {
   /** Where it begins and ends, 0 at the root to 1 at the tip. */
   from: number;
+  /** Where it ends, 0 at the root to 1 at the tip. */
   to: number;
   /** Mean colour of the pigmented strands, in the light the picture is for. */
   colour: Lab;
   /** Share 0–1 of white strands, and the colour they have. */
   greyShare: number;
+  /** Colour of the white strands. */
   grey: Lab;
   /** What lies on it; bare when left out. */
   under?: Coating;
 }
 
 export interface TressLook {
+  /** Zones from root to tip. */
   zones: TressZone[];
+  /** Form of the hair. */
   form: HairForm;
   /** A hanging lock tapers to its tip; a swatch of a chart or ring is cut straight. */
   cut: 'lock' | 'swatch';
@@ -39,16 +43,20 @@ export interface TressLook {
   limp?: number;
   /** Wet hair clings together and gleams; dry when left out. */
   wet?: boolean;
+  /** Seed of everything random in it. */
   seed: number;
 }
 
 export interface TressSize {
+  /** Width, pixels. */
   width: number;
+  /** Height, pixels. */
   height: number;
 }
 
 /** Straight 8-bit RGBA, row by row from the root, transparent round the lock. Fits a canvas ImageData as it is. */
 export interface TressPixels extends TressSize {
+  /** RGBA, 8 bit, row by row from the root. */
   data: Uint8ClampedArray<ArrayBuffer>;
 }
 
@@ -61,6 +69,7 @@ export const RANKS = 65535;
 export type Shape = Pick<TressLook, 'form' | 'cut' | 'seed'> &
   Required<Pick<TressLook, 'frizz' | 'broken' | 'split' | 'limp' | 'wet'>>;
 
+/** What of a look the geometry depends on. */
 export const shapeOf = ({
   form,
   cut,

@@ -25,6 +25,7 @@ export interface Nearest {
   readonly gate: Float32Array;
 }
 
+/** Whether nothing is drawn at a pixel. */
 export function nothingDrawn({ width, height }: TressSize): Nearest {
   const pixels = width * height;
   const gate = new Float32Array(2 * pixels);

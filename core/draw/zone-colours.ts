@@ -5,9 +5,11 @@ export type Triple = [number, number, number];
 
 /** sRGB transfer function and its inverse (IEC 61966-2-1); light mixes linearly, so all averaging is done there. */
 export const toLinear = (v: number) => (v <= 0.04045 ? v / 12.92 : ((v + 0.055) / 1.055) ** 2.4);
+/** sRGB value 0–1 of linear light. */
 export const fromLinear = (v: number) =>
   v <= 0.0031308 ? 12.92 * v : 1.055 * Math.min(1, v) ** (1 / 2.4) - 0.055;
 
+/** Linear light of a Lab colour, three channels. */
 export function linearOf(lab: Lab): Triple {
   const { r, g, b } = rgbOf(lab);
   return [toLinear(r), toLinear(g), toLinear(b)];
@@ -58,4 +60,5 @@ export function zoneMean(zone: Fibres): Rgb {
   return { r, g, b };
 }
 
+/** Colour of a zone from a step away, white strands mixed in. */
 export const zoneMeanLab = (zone: Fibres): Lab => labOfRgb(zoneMean(zone));

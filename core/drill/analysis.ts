@@ -6,6 +6,7 @@ export interface SittingMarks {
 }
 
 export interface SlotFacts {
+  /** Place in the test, counted from 0. */
   slot: number;
   /** Share of the points got, 0 nobody to 1 everybody: the usual "difficulty index", high is easy. */
   difficulty: number;
@@ -14,6 +15,7 @@ export interface SlotFacts {
    * nothing: fewer than five sittings, or everyone the same. (Classical test theory.)
    */
   discrimination: number | null;
+  /** Sittings there have been. */
   sittings: number;
 }
 
@@ -31,6 +33,7 @@ function correlation(xs: readonly number[], ys: readonly number[]): number | nul
   return sxx < 1e-12 || syy < 1e-12 ? null : sxy / Math.sqrt(sxx * syy);
 }
 
+/** What each slot of a test says over many sittings. */
 export function analyseSlots(sittings: readonly SittingMarks[], slots: number): SlotFacts[] {
   const totals = sittings.map(({ scores }) => scores.reduce((a, b) => a + b, 0));
   return Array.from({ length: slots }, (_, slot) => {
@@ -47,8 +50,11 @@ export function analyseSlots(sittings: readonly SittingMarks[], slots: number): 
 
 export type TestReading = NonNullable<DrillMark['reading']>;
 export interface ConfusionCell<T> {
+  /** What it was. */
   truth: T;
+  /** What was said. */
   given: T;
+  /** How often. */
   count: number;
 }
 

@@ -4,12 +4,15 @@ import { type Draw, insist } from './random-draw';
 import type { Subject } from './subject';
 
 export interface OptionCandidate<T> {
+  /** The value. */
   value: T;
+  /** The words for it. */
   words: Term;
   /** The misconception that leads here; none for the right answer. */
   slip?: Reason;
   /** Part of the mark it earns, 0–1, for what is neither best nor wrong. */
   near?: number;
+  /** What it was done to. */
   subject?: Subject;
 }
 

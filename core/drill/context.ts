@@ -21,13 +21,16 @@ export const FULL_SCOPE: Scope = { minLevel: 1, maxLevel: 10, lights: [...LIGHTS
 
 /** All that an item depends on besides its spec. */
 export interface DrillContext {
+  /** House rules that hold. */
   rules: HouseRules;
+  /** Levels and lights that questions keep to. */
   scope: Scope;
   /** The college's own lines, as they were when the item was made; shipped ones take part by themselves. */
   ownLines?: readonly Line[];
 }
 export const PLAIN_CONTEXT: DrillContext = { rules: DEFAULT_HOUSE_RULES, scope: FULL_SCOPE };
 
+/** Whole levels of a scope, within a span. */
 export const levelsOf = ({ minLevel, maxLevel }: Scope, from = 1, to = 10): number[] => {
   const [low, high] = [Math.max(minLevel, from), Math.min(maxLevel, to)];
   return Array.from({ length: Math.max(0, high - low + 1) }, (_, i) => low + i);

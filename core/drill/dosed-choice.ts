@@ -5,8 +5,11 @@ import type { Subject } from './subject';
 
 /** What one thing in one dose comes to: its part of the mark, and what is said of it where that is not all. */
 export interface DoseResult {
+  /** Mark, fraction 0–1. */
   score: number;
+  /** Why, in the words of the interface. */
   why: Reason | null;
+  /** What it was done to. */
   subject?: Subject;
 }
 

@@ -10,6 +10,7 @@ const MOST_DRAWS = 200;
 
 /** The facets of a skill within a scope; empty when the scope leaves nothing to ask. */
 export const facetsOf = (skill: Skill, context: DrillContext) => MAKERS[skill].facets(context);
+/** Skills that have items in a scope. */
 export const skillsIn = (context: DrillContext) =>
   SKILLS.filter((skill) => facetsOf(skill, context).length > 0);
 

@@ -8,9 +8,12 @@ import type { Subject } from './subject';
 
 /** Words as data: a code of the interface's word list with its parameters. */
 export interface Term {
+  /** Code of the words it is told in. */
   code: string;
+  /** Figures and names that the words need. */
   params: Record<string, string | number | boolean>;
 }
+/** Words as data: a code and what it needs. */
 export const term = (code: string, params: Term['params'] = {}): Term => ({ code, params });
 
 export const UNITS = ['grams', 'minutes', 'vol', 'percent', 'flOz', 'tubes', 'weeks', 'level'] as const;
@@ -62,20 +65,27 @@ export type Hands =
   | { kind: 'lay' | 'beam'; things: Term[]; doses: Term[] };
 
 export interface Picture {
+  /** How the hair looks. */
   look: TressLook;
+  /** Words under it; null for none. */
   caption: Term | null;
 }
 
 /** What may be shown before an answer is given. */
 export interface Question {
+  /** Skill of the drills. */
   skill: Skill;
+  /** Difficulty, 1 to 5. */
   step: DrillStep;
   ask: Term;
   facts: Term[];
+  /** Pictures of hair, in their order. */
   pictures: Picture[];
+  /** Light it is seen in. */
   light: Light;
   /** Line whose key the question is read in. */
   lineId: string | null;
+  /** Form of the hair. */
   form: AnswerMethod;
   hands: Hands | null;
 }
@@ -102,6 +112,7 @@ export type RightAnswer =
 export interface Mistake {
   /** Index of the option, or the figure. */
   answer: number;
+  /** Why, in the words of the interface. */
   why: Reason;
 }
 
@@ -110,25 +121,33 @@ export interface Mistake {
  * over ÷ given where `over` stands.
  */
 export interface Meaning {
+  /** Code of the words it is told in. */
   code: string;
+  /** Id of the handbook’s rule. */
   rule: string;
   param: string;
+  /** How often. */
   times?: number;
   plus?: number;
   over?: number;
+  /** Figures and names that the words need. */
   params?: Reason['params'];
 }
 
 /** How hard a colour item is: ΔE2000 and levels between the right answer and the nearest wrong one. */
 export interface Apart {
+  /** Colour difference to the wish, ΔE2000. */
   deltaE: number;
   levels: number;
 }
 
 /** What makes this hair look lighter or darker than it is. */
 export interface Deceit {
+  /** Code of the words it is told in. */
   code: string;
+  /** How ends are refreshed from a leftover. */
   way: 'lighter' | 'darker';
+  /** Id of the handbook’s rule. */
   rule: string;
 }
 
@@ -136,12 +155,15 @@ export interface Deceit {
 export type About = { of: 'level'; truth: number } | { of: 'tone'; truth: string; options: string[] };
 
 export interface Item {
+  /** Seed of everything random in it. */
   seed: number;
   /** What is practised, finer than the skill: a level, a tone, a kind of sum. */
   facet: string;
+  /** The question. */
   question: Question;
   /** Everything below gives the answer away. */
   solution: RightAnswer;
+  /** Why, in the words of the interface. */
   why: Reason[];
   slips: Mistake[];
   means: Meaning | null;

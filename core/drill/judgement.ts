@@ -14,7 +14,9 @@ import type { Skill, DrillStep } from './skill';
 export interface Judgement {
   /** Names the words as well. */
   id: string;
+  /** Skill of the drills. */
   skill: Skill;
+  /** What is practised, finer than the skill. */
   facet: string;
   /** Of the handbook; null where it speaks without a rule of its own (cautions, aftercare). */
   rule: string | null;
@@ -31,9 +33,11 @@ export interface Judgement {
 const rightOf = ({ right }: Judgement, rules: ItemRequest['rules']): string =>
   typeof right === 'string' ? right : right.by[String(rules[right.house])];
 
+/** Facets of a skill’s questions of judgement under these house rules. */
 export const judgementFacets = (skill: Skill): string[] => [
   ...new Set(JUDGEMENTS.filter((judgement) => judgement.skill === skill).map(({ facet }) => facet)),
 ];
+/** Whether a facet is one of questions of judgement. */
 export const hasJudgements = (skill: Skill, facet: string): boolean =>
   JUDGEMENTS.some((judgement) => judgement.skill === skill && judgement.facet === facet);
 

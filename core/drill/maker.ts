@@ -5,8 +5,11 @@ import type { DrillStep } from './skill';
 
 /** What a skill's maker is given, and what it gives back; the rest of the item is filled in for it. */
 export interface ItemRequest extends DrillContext {
+  /** Source of chance for this item. */
   draw: Draw;
+  /** What is practised, finer than the skill. */
   facet: string;
+  /** Difficulty, 1 to 5. */
   step: DrillStep;
 }
 export type MadeItem = Omit<
@@ -27,4 +30,5 @@ export interface SkillMaker {
 
 /** Gaps that shrink with difficulty: a figure for each step, 1 to 5. */
 export type BySteps = readonly [number, number, number, number, number];
+/** The figure of a difficulty, 1 to 5. */
 export const at = (steps: BySteps, step: DrillStep) => steps[step - 1];

@@ -6,6 +6,7 @@ import { pulledTooFar, SLIPS } from './slips';
 export interface DrillMark {
   /** 0 to 1. */
   score: number;
+  /** Whether it was right. */
   right: boolean;
   /** Why it is as it is; then what the wrong answer shows. */
   why: Reason[];

@@ -16,8 +16,11 @@ export type Answered = z.infer<typeof answeredSchema>;
 
 /** What is known of one facet of a skill, by the free spaced repetition scheduler (FSRS). */
 export interface FacetMemory {
+  /** Skill of the drills. */
   skill: Skill;
+  /** What is practised, finer than the skill. */
   facet: string;
+  /** A record card. */
   card: Card;
 }
 
@@ -29,10 +32,12 @@ export interface Memory {
 }
 
 const scheduler = fsrs({ enable_fuzz: false, request_retention: 0.9 });
+/** Name of a facet in memory. */
 export const facetKey = (skill: Skill, facet: string) => `${skill} ${facet}`;
 
 const nothingReached = () =>
   Object.fromEntries(SKILLS.map((skill) => [skill, { step: 1, answers: 0 }])) as Memory['reach'];
+/** Memory of a student who has answered nothing. */
 export const emptyMemory = (): Memory => ({ facets: {}, reach: nothingReached() });
 
 const gradeOf = (score: number): Grade => (score >= 1 ? Rating.Good : score > 0 ? Rating.Hard : Rating.Again);
@@ -77,9 +82,11 @@ export function afterAnswer(memory: Memory, answered: Answered): Memory {
 export const stepAfter = (answers: readonly Pick<Answered, 'step' | 'score'>[]): number =>
   answers.reduce((from, { step, score }) => climbed(from, step, score), { step: 1, answers: 0 }).step;
 
+/** Memory of a facet; undefined where it was never asked. */
 export const memoryOf = (answers: readonly Answered[]): Memory => answers.reduce(afterAnswer, emptyMemory());
 
 /** Chance 0–1 that a facet is still known. */
 export const recallOf = ({ card }: FacetMemory, now: number): number =>
   scheduler.get_retrievability(card, new Date(now), false);
+/** Whether a facet is due at a time. */
 export const isDue = ({ card }: FacetMemory, now: number): boolean => new Date(card.due).getTime() <= now;

@@ -6,10 +6,13 @@ import { drawFrom } from './random-draw';
 import { type Skill, isByEye, type DrillStep, SKILLS } from './skill';
 
 export interface PracticeRequest {
+  /** Skills of the drills. */
   skills: readonly Skill[];
+  /** What is remembered of each facet. */
   memory: Memory;
   /** Milliseconds since 1970. */
   now: number;
+  /** Seed of everything random in it. */
   seed: number;
   /** What was asked before in this sitting, the latest last. */
   before: readonly AskedItem[];

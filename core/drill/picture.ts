@@ -11,6 +11,7 @@ function subjectAnswered({ subject, reads, optionSubjects }: Item, response: Res
 }
 
 export interface Comparison {
+  /** What it is. */
   truth: TressLook;
   answered: TressLook;
 }

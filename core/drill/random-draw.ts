@@ -11,6 +11,7 @@ export interface Draw {
   seed: () => number;
 }
 
+/** A source of chance from a seed. */
 export function drawFrom(seed: number): Draw {
   const random = seededRandom(seed);
   const int = (min: number, max: number) => min + Math.floor(random() * (max - min + 1));
@@ -35,6 +36,7 @@ export function drawFrom(seed: number): Draw {
 
 /** Thrown while an item is made when what was drawn could be answered in two ways; another draw is then made. */
 export class Unfit extends Error {}
+/** Throws a draw away unless something holds. @throws Unfit */
 export function insist(holds: boolean, what: string): asserts holds {
   if (!holds) throw new Unfit(what);
 }

@@ -5,14 +5,18 @@ import { type Skill, SKILLS } from './skill';
 
 /** One answer as the record keeps it. */
 export interface EyeAnswer extends Answered {
+  /** Seconds it took. */
   seconds: number;
+  /** Light it is seen in. */
   light: Light;
+  /** What was read, beside what it is. */
   reading: TestReading | null;
   /** What answering blind earns at such an item, 0–1; 0 for answers kept from before it was. */
   chance: number;
 }
 
 export interface Tally {
+  /** Number of answers. */
   answers: number;
   /** Share of the points beyond what guessing earns, 0–1. */
   accuracy: number;
@@ -22,6 +26,7 @@ export interface LevelTally extends Tally {
   bias: number;
 }
 export interface SkillTally extends Tally {
+  /** Skill of the drills. */
   skill: Skill;
   /** Place on the five steps, 1–5. */
   step: number;
@@ -30,9 +35,12 @@ export interface SkillTally extends Tally {
 }
 
 export interface Eye {
+  /** Number of answers. */
   answers: number;
   assisted: number;
+  /** Minutes. */
   minutes: number;
+  /** Level, 1 to 12. */
   level: {
     all: LevelTally | null;
     byLevel: (LevelTally & { level: number })[];
@@ -41,6 +49,7 @@ export interface Eye {
   /** Mean warmth given minus true, −2 to 2: cool −1, neutral 0, warm 1. Above 0 reads too warm. */
   tone: { all: (Tally & { warmBias: number }) | null; byTone: (Tally & { tone: string })[] };
   confusion: { level: ConfusionCell<number>[]; tone: ConfusionCell<string>[] };
+  /** Skills of the drills. */
   skills: SkillTally[];
   /** Monday (UTC) of each week with practice, oldest first. */
   weeks: (Tally & { week: number; minutes: number; levelError: number | null })[];
@@ -87,6 +96,7 @@ const warmthOf = (tone: string) => WARMTH[TONES[tone as ToneFamily].temperature]
 const ENOUGH = 6;
 /** Longer than this nobody looks at one item: the tea was made. Seconds. */
 export const MOST_SECONDS = 120;
+/** Seconds that count for an answer: no more than a pause at the question. */
 export const countedSeconds = (seconds: number) => Math.min(MOST_SECONDS, Math.max(0, seconds));
 
 /** What a student's own answers say about the eye behind them. Assisted answers are counted and otherwise left out. */

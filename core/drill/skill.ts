@@ -27,6 +27,7 @@ export type Skill = (typeof SKILLS)[number];
 
 /** The skills that are read by eye from a picture of hair; the others are knowledge and arithmetic. */
 export const EYE_SKILLS: readonly Skill[] = ['level', 'tone', 'underlay', 'grey', 'zones', 'order', 'toner'];
+/** Whether a skill is read from a picture. */
 export const isByEye = (skill: Skill) => EYE_SKILLS.includes(skill);
 
 /** Difficulty, 1 wide apart and plain to 5 close together and in bad light. */

@@ -32,10 +32,15 @@ export type Subject =
   | { kind: 'toned'; level: number; tone: Tone; white: number }
   /** Lightened hair after a low-strength colour of one shade has worked its full time. */
   | {
+      /** Which kind it is. */
       kind: 'glossed';
+      /** Level, 1 to 12. */
       level: number;
+      /** The shade. */
       shade: Shade;
+      /** Share of white strands, fraction 0–1. */
       white: number;
+      /** Kind of product. */
       product?: 'demi' | 'acidGloss';
       /** Clear in the bowl: `dose` is the part 0–1 of it that is shade. All of it when left out. */
       thinned?: { clear: Shade; dose: number };
@@ -50,6 +55,7 @@ const GLOSS = {
 /** There are few levels, tones and shades, and each strand takes some work: what was found once is kept. */
 const MOST_KEPT = 4000;
 const cache = new Map<string, Strand | null>();
+/** The strand of a subject, worked out once. */
 export function keptStrand(name: string, find: () => Strand | null): Strand {
   let strand = cache.get(name);
   if (strand === undefined) {
@@ -143,6 +149,7 @@ export function apartByWhite(subject: Subject, share: number): Apart {
  * Less where halves are asked.
  */
 const MOST_SHIFT_BY_LIGHT = { whole: 0.35, half: 0.2 } as const;
+/** Whether a subject keeps its level when its tone is changed. */
 export function keepsLevel(subject: Subject, light: Light, halves: boolean): boolean {
   const most = halves ? MOST_SHIFT_BY_LIGHT.half : MOST_SHIFT_BY_LIGHT.whole;
   // A deep tone looks darker than its level and is that level all the same (L4): what its dye takes is put back.
@@ -153,13 +160,17 @@ export function keepsLevel(subject: Subject, light: Light, halves: boolean): boo
 }
 
 export interface Staging {
+  /** Light it is seen in. */
   light: Light;
+  /** Seed of everything random in it. */
   seed: number;
+  /** Form of the hair. */
   form?: HairForm;
   /** 0 dull to 1 glossy; by the condition of the hair when left out. */
   shine?: number;
 }
 
+/** How the hair of a subject looks in a light. */
 export function lookOfSubject(
   subject: Subject,
   { light, seed, form = 'straight', shine }: Staging,

@@ -45,6 +45,7 @@ export function planTest(
 export interface TestItem {
   /** Index into the plan: the same slot is as hard for everyone. */
   slot: number;
+  /** What names the item. */
   spec: ItemSpec;
 }
 

@@ -22,10 +22,15 @@ import { type BenchStep, timesWhatIsGiven } from './open-steps';
 export interface ExerciseWithAnswer {
   /** Seeds the pictures: the hair looks the same to everyone, each time. */
   id: string;
+  /** The client case: client, head, desired result, shelf. */
   clientCase: ClientCase;
+  /** The model answer. */
   modelAnswer: { card: RecordCard };
+  /** Lines of colour at hand, as they were when it was set. */
   lines: Line[];
+  /** House rules of the class. */
   houseRules: HouseRules;
+  /** Steps of the bench that are worked. */
   open: BenchStep[];
   /** A card that has to be put right; null where the card starts empty. */
   card: RecordCard | null;
@@ -39,35 +44,49 @@ export type ShownHair = { look: TressLook } | { src: string; root: Lab; form: Ha
 
 /** The head as it comes in and as it is wished for: one strand of each region, in their order. */
 export interface Looks {
+  /** The server’s time, ISO 8601. */
   now: ShownHair[];
+  /** Level and tone wished for; null where it is to stay. */
   target: TressLook[];
 }
 
 /** A region as one sees it: which areas it is, how the hair grows there, and its zones, root to end. */
 export interface VisibleRegion extends Pick<Region, 'name' | 'areas' | 'density' | 'diameter'> {
+  /** Zones from root to tip. */
   zones: DrawnStretch[];
 }
 
 /** What a student may know of a head before the key is released: how it looks and what was asked, never its figures. */
 export interface StudentExercise {
+  /** Name and story of the client. */
   client: ClientCase['client'];
   /** In daylight. */
   looks: Looks;
   /** The same under each light, for reading. */
   lit: Record<Light, Looks>;
+  /** Regions as one sees them. */
   regions: VisibleRegion[];
+  /** Length and form of the hair. */
   hair: Pick<Head, 'length' | 'form'>;
+  /** Level and tone wished for, by place. */
   wish: ClientCase['wish'];
+  /** Highlights and lowlights that are asked for. */
   placements: PlacementWish[];
+  /** Places that are to flow into one another. */
   melts: NonNullable<ClientCase['melts']>;
+  /** Lines as they stand on the shelf of the case. */
   lines: Line[];
+  /** House rules of the class. */
   houseRules: HouseRules;
+  /** Names of underlying pigment to pick from. */
   underlayChoices: Underlay[];
+  /** Steps of the bench that are worked. */
   open: BenchStep[];
   /** What the exercise gives: the fields of steps that are off, and all of a card that is to be put right. */
   given: RecordCard;
   /** Where the student times what is given: what is applied, without its times. Else empty. */
   applications: UntimedApplication[];
+  /** Whether the card has an error that is to be put right. */
   toCorrect: boolean;
   /** Whether client and place of work are made ready by the student. */
   station: boolean;

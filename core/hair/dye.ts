@@ -43,13 +43,16 @@ export function combine(dye: Dye, other: Dye, a: number, b: number): Dye {
   for (const name of DYES) sum[name] = a * dye[name] + b * other[name];
   return sum;
 }
+/** A dye so many times over, optical density. */
 export const scaledDye = (dye: Dye, by: number): Dye => combine(dye, NO_DYE, by, 0);
 /** Optical density of all of a dye together. */
 export const loadOf = (dye: Dye): number => DYES.reduce((sum, name) => sum + dye[name], 0);
 
 /** Natural red and yellow, optical density. */
 export interface Warmth {
+  /** Red, optical density. */
   readonly red: number;
+  /** Yellow, optical density. */
   readonly yellow: number;
 }
 export const NO_WARMTH: Warmth = { red: 0, yellow: 0 };
@@ -60,9 +63,11 @@ export type DyeKind = (typeof DYE_KINDS)[number];
 
 /** One colouring, as it lies in the strand; later ones lie over earlier ones. */
 export interface DyeLayer {
+  /** Which kind it is. */
   readonly kind: DyeKind;
   /** Dye in the pigmented and in the white strands, optical density. */
   readonly dye: Dye;
+  /** Dye in the white strands, optical density. */
   readonly dyeOnWhite: Dye;
   /**
    * Bared natural red and yellow that the layer cancels without darkening (U2). Beer–Lambert alone would cost fifteen L*

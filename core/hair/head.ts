@@ -43,8 +43,10 @@ export function placeParts(place: PlaceId): { region: RegionName | null; zone: Z
     ? { region: null, zone: first as ZoneName }
     : { region: first as RegionName, zone: second as ZoneName };
 }
+/** The place of a zone in a region; null is the one region of the head. */
 export const placeIn = (region: RegionName | null, zone: ZoneName): PlaceId =>
   region === null ? zone : `${region}-${zone}`;
+/** Whether a place is new growth. */
 export const isRegrowth = (place: PlaceId): boolean => placeParts(place).zone === 'regrowth';
 
 /** Most layers of history that a zone can have. */
@@ -125,9 +127,13 @@ export type Head = z.infer<typeof headSchema>;
 export interface Region {
   /** Null on a head of one region. */
   name: RegionName | null;
+  /** Areas of the scalp. */
   areas: readonly Area[];
+  /** How dense the hair grows. */
   density: Density;
+  /** Thickness of a hair. */
   diameter: Diameter;
+  /** Zones from root to tip. */
   zones: ZoneOfHead[];
 }
 
@@ -167,6 +173,7 @@ export function areasOf(
   return AREAS.filter((area) => worn.some(({ areas }) => areas.includes(area)));
 }
 
+/** The zone at a place; undefined where the head has none. */
 export const zoneOf = (head: Head, zone: PlaceId): ZoneOfHead | undefined =>
   head.zones.find((one) => one.zone === zone);
 
@@ -193,10 +200,13 @@ export function fromScalpCm(head: Head, zone: PlaceId): number {
 
 /** Where a zone lies on the hair as it is drawn. */
 export interface DrawnStretch {
+  /** The place, by its id. */
   zone: PlaceId;
+  /** Length, centimetres. */
   lengthCm: number;
   /** From which share of the drawn length (0 the root) to which (1 the end). */
   from: number;
+  /** Where it ends, 0 at the root to 1 at the tip. */
   to: number;
 }
 

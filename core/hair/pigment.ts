@@ -19,7 +19,9 @@ const { exp } = Math;
  */
 export interface NaturalPigment {
   readonly brownBlack: number;
+  /** Red, optical density. */
   readonly red: number;
+  /** Yellow, optical density. */
   readonly yellow: number;
 }
 
@@ -111,4 +113,5 @@ export function levelByBrown(pigment: NaturalPigment, under: Dye): (brown: numbe
 }
 
 export const WHITE_HAIR: NaturalPigment = { brownBlack: 0, red: 0, yellow: 0 };
+/** Colour of white hair in daylight. */
 export const whiteHairLab = (light: Light = 'daylight'): Lab => labOf(reflectanceOf(WHITE_HAIR), light);

@@ -33,6 +33,7 @@ export interface Strand {
   readonly layers: readonly DyeLayer[];
   /** 0 closed to 1 wide open; low 0.25, normal 0.5, high 0.85. */
   readonly porosity: number;
+  /** Thickness of a hair. */
   readonly diameter: Diameter;
   /** Strength that is lost, 0 sound to 1. */
   readonly damage: number;
@@ -46,7 +47,9 @@ export interface Strand {
   readonly spots: readonly Spot[];
 }
 export interface Spot {
+  /** Fraction 0–1 of the hair. */
   readonly fraction: number;
+  /** Hair as the thin coat left it. */
   readonly strand: Strand;
 }
 
@@ -54,6 +57,7 @@ export const POROSITY_OF: Record<Porosity, number> = { low: 0.25, normal: 0.5, h
 /** Moisture and surface of sound hair. */
 export const SOUND = { moisture: 0.75, surface: 0.7 } as const;
 
+/** Grown hair of a natural level, 1 to 10. */
 export function naturalStrand(
   level: number,
   {
@@ -204,6 +208,7 @@ function withSpots(strand: Strand, own: Spectrum, of: (strand: Strand) => Spectr
 /** Pigmented strands alone, the white strands alone, and all of it as the eye mixes them. */
 export const reflectanceOfPigmented = (strand: Strand): Spectrum =>
   withSpots(strand, reflectanceOf(shownPigment(strand), dyeOf(strand)), reflectanceOfPigmented);
+/** Reflectance of the white strands, 0–1 by wavelength. */
 export const reflectanceOfWhite = (strand: Strand): Spectrum =>
   withSpots(strand, reflectanceOf(WHITE_HAIR, dyeOf(strand, 'dyeOnWhite')), reflectanceOfWhite);
 
@@ -213,9 +218,11 @@ const blendWhite = (strand: Strand, all: Spectrum, white: () => Spectrum): Spect
   for (let i = 0; i < all.length; i++) all[i] += strand.white * (other[i] - all[i]);
   return all;
 };
+/** Reflectance of all strands, white mixed in by share, 0–1 by wavelength. */
 export const reflectanceOfStrand = (strand: Strand): Spectrum =>
   blendWhite(strand, reflectanceOfPigmented(strand), () => reflectanceOfWhite(strand));
 
+/** Colour of a strand in a light. */
 export const labOfStrand = (strand: Strand, light: Light = 'daylight'): Lab =>
   labOf(reflectanceOfStrand(strand), light);
 
@@ -255,7 +262,9 @@ export const greyShows = (strand: Strand): boolean =>
 
 /** What the eye reads off hair: level with the tone taken out, and the tone that is left; white that shows apart. */
 export interface HairReading {
+  /** Level, 1 to 12. */
   level: number;
+  /** Family of the tone that shows. */
   tone: ToneFamily;
   /** 0 neutral, 1 a plain full tone. */
   strength: number;

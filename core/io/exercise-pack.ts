@@ -85,6 +85,7 @@ function contradictions(pack: ExercisePack): Problem[] {
   return problems;
 }
 
+/** Reads an exercise pack; every problem with its place, never a throw. */
 export function readExercisePack(text: string): Read<ExercisePack> {
   let data: unknown;
   try {
@@ -110,6 +111,7 @@ export function readExercisePack(text: string): Read<ExercisePack> {
   return problems.length > 0 ? { ok: false, problems } : { ok: true, value: parsed.data };
 }
 
+/** An exercise pack as the text of a file. */
 export function writeExercisePack({ houseRules, ...pack }: ExercisePack): string {
   const named = houseRules && { ...houseRules, ceilings: inFileNames(houseRules.ceilings) };
   return `${JSON.stringify({ ...pack, ...(named ? { houseRules: named } : {}) }, null, 2)}\n`;

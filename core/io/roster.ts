@@ -3,6 +3,7 @@ import type { Read, Problem } from './problem';
 
 /** A student as a list names one. */
 export interface Listed {
+  /** Name as it is shown. */
   name: string;
   /** The student's own number, which tells two of a name apart; null where the list has none. */
   number: string | null;

@@ -41,6 +41,7 @@ export function problemsOf(line: unknown, at = ''): Problem[] {
   }));
 }
 
+/** Reads a shade chart; every problem with its place, never a throw. */
 export function readShadeBook(text: string): Read<Line> {
   let data: unknown;
   try {
@@ -59,5 +60,6 @@ export function readShadeBook(text: string): Read<Line> {
     : { ok: true, value: lineSchema.parse(head.data.line) };
 }
 
+/** A shade chart as the text of a file. */
 export const writeShadeBook = (line: Line): string =>
   `${JSON.stringify({ format: SHADE_BOOK_FORMAT, formatVersion: SHADE_BOOK_VERSION, line }, null, 2)}\n`;

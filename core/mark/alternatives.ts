@@ -8,9 +8,11 @@ import { tenth, withBowl, toVol, shifted, withSteps, ofLine } from './slips/cont
 
 /** One decision of the model answer taken otherwise: the card it makes, and where the fault of it stands. */
 export interface Alternative {
+  /** Criterion it belongs to. */
   criterion: Criterion;
   /** Name of the bowl it is about; null for the head as a whole. */
   bowl: string | null;
+  /** The model answer’s card with this decision taken otherwise. */
   card: RecordCard;
 }
 

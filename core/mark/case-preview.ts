@@ -12,15 +12,20 @@ import { type TypicalError, typicalErrors } from './slips/typical-errors';
 /** What a case comes to under a class's rules, before it is set: answer, points and typical errors, or why it has none. */
 export type Preview =
   | {
+      /** Whether it worked. */
       ok: true;
+      /** The model answer. */
       modelAnswer: ModelAnswer;
+      /** Points by criterion. */
       rubric: Rubric;
       /** What the case turns on. */
       crucial: CrucialDecision[];
       typicalErrors: TypicalError[];
     }
   | {
+      /** Whether it worked. */
       ok: false;
+      /** Why, in the words of the interface. */
       reasons: Reason[];
       /** The nearest wish that could be reached, where there is one. */
       nearest?: ClientCase['wish'];

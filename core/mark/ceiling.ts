@@ -11,10 +11,13 @@ export const UNWATCHED = 75;
 
 /** The head a plan leaves. */
 export interface HeadLeft {
+  /** Row of the table of ceilings. */
   row: CeilingRow;
   /** The place that decided, with what it was; null where all is as wished. */
   worst: PlaceOutcome | null;
+  /** How each place came out. */
   outcomes: PlaceOutcome[];
+  /** What would hurt the client. */
   dangers: Danger[];
   /** Lightener that nobody looks at, on this part. */
   unwatched: string | null;
@@ -51,7 +54,9 @@ export function headLeft(context: MarkingContext, open: readonly BenchStep[]): H
 
 /** The lowest ceiling, of 100, and the one line that says why; null where nothing holds the mark down. */
 export interface Ceiling {
+  /** Most that can be had, of 100. */
   most: number;
+  /** Why, in the words of the interface. */
   why: Reason;
 }
 

@@ -9,20 +9,28 @@ import { type WorkedPlace, workedPlace } from './worked-place';
 
 /** Everything a criterion is marked from. */
 export interface MarkingContext {
+  /** The client case: client, head, desired result, shelf. */
   clientCase: ClientCase;
+  /** The complete card that is marked. */
   card: CompleteCard;
+  /** The model answer. */
   modelAnswer: ModelAnswer;
+  /** House rules that hold. */
   rules: HouseRules;
+  /** Finds a line at hand by its id. */
   lineOf: LineOf;
+  /** Parts of the head. */
   parts: WorkedPlace[];
   /** Parts nothing is wished for, yet something is put on. */
   unasked: { zone: PlaceId; steps: number }[];
+  /** The card as it was played. */
   played: SimulatedCard;
   /** The model answer on the same head, and its route by the name of the part. */
   modelPlayed: SimulatedCard;
   modelTechniques: ReadonlyMap<string, Technique>;
 }
 
+/** A place as the words of a reason need it. */
 export const placeParams = (task: Pick<PlaceGoal, 'part'>): { zone: string; woven: boolean } => ({
   zone: task.part.zone,
   woven: task.part.woven,
@@ -46,6 +54,7 @@ function playedModelAnswer(modelAnswer: ModelAnswer, lineOf: LineOf): SimulatedC
   return played;
 }
 
+/** Everything that a card is marked from, worked out once. */
 export function markingContext(
   clientCase: ClientCase,
   card: CompleteCard,

@@ -18,6 +18,7 @@ export interface CrucialDecision {
   criteria: Criterion[];
   /** Names of the parts; empty for the head as a whole. */
   places: string[];
+  /** What the bowl is there for. */
   role: MixRole | null;
   /** The faults that show it, where the criterion holds others as well; null where any of its faults does. */
   faults: FaultName[] | null;
@@ -27,7 +28,9 @@ export interface CrucialDecision {
 
 /** What a class of answers is marked against, worked out once from the model answer. */
 export interface Standard {
+  /** How much each place counts, by criterion. */
   weights: Partial<Record<Criterion, PlaceWeights>>;
+  /** What the case turns on. */
   crucial: CrucialDecision[];
   /** What would be said of the model answer itself and of its equals, by criterion: no fault in anyone. */
   allowed: ReadonlySet<string>;
@@ -40,6 +43,7 @@ export const WRONG_FROM = 0.5;
 /** Criteria that are never crucial: small things. */
 const NEVER: readonly Criterion[] = ['reading', 'prediction', 'ratio', 'amount', 'aftercare'];
 
+/** Name of a finding by criterion, place, bowl and fault. */
 export const allowance = (criterion: Criterion, { place, role, fault }: Finding) =>
   `${criterion} ${place} ${role} ${fault.name}`;
 

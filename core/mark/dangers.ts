@@ -12,7 +12,9 @@ import type { WorkedApplication } from './worked-place';
 import { type DangerName, dangerReason } from './faults';
 
 export interface Danger {
+  /** Which danger it is. */
   name: DangerName;
+  /** Why, in the words of the interface. */
   reason: Reason;
   /** Most of 100 that a plan with this danger can get. */
   most: number;

@@ -45,6 +45,7 @@ export type EducatorRuling = z.infer<typeof educatorRulingSchema>;
 export const NO_RULING: EducatorRuling = { struck: [], added: [], ceilings: 'standard', accepted: [] };
 
 const nameOf = ({ criteria, places, role }: Decision) => JSON.stringify([criteria, places, role]);
+/** Whether two decisions are one. */
 export const isSameDecision = (decision: Decision, other: Decision): boolean =>
   nameOf(decision) === nameOf(other);
 

@@ -151,12 +151,14 @@ export type FaultName =
 
 /** What is said of a place or of the head, as marking reads it. */
 export interface Fault {
+  /** Which fault it is. */
   name: FaultName;
   /** Id of the rule it rests on; none where it is plain. */
   rule: string | undefined;
   /** Figures and names that its words need: levels, volumes, minutes, grams, fractions 0–1, names of places. */
   params: Reason['params'];
 }
+/** A fault as marking reads it. */
 export const fault = (name: FaultName, rule: string | undefined, params: Reason['params'] = {}): Fault => ({
   name,
   rule,

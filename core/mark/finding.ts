@@ -11,9 +11,11 @@ export interface Finding {
   role: MixRole | null;
   /** Fraction 0–1 of the criterion that it costs at its place; 0 where it is right. */
   loss: number;
+  /** What was found. */
   fault: Fault;
 }
 
+/** A finding at a place; its loss is kept within 0–1. */
 export const finding = (
   place: string | null,
   loss: number,
@@ -24,6 +26,7 @@ export const finding = (
 /** How much each place counts in a criterion: as many decisions of it as the model answer makes there. */
 export type PlaceWeights = ReadonlyMap<string | null, number>;
 
+/** How much each place counts: as many decisions as the model answer makes there. */
 export function placeWeights(findings: readonly Finding[]): PlaceWeights {
   const weights = new Map<string | null, number>();
   for (const { place } of findings) weights.set(place, (weights.get(place) ?? 0) + 1);
@@ -63,6 +66,7 @@ export type Said = Reason & { loss?: number };
 export interface Marked {
   /** 0–1 of the criterion's points. */
   share: number;
+  /** Right, near, wrong or open. */
   verdict: Verdict;
   /** True when it was right for what the student had read, though not for the head (paid for once, in the reading). */
   followed: boolean;
@@ -72,6 +76,7 @@ export interface Marked {
 
 const verdictOf = (share: number): Verdict => (share >= 1 ? 'right' : share > 0 ? 'near' : 'wrong');
 
+/** What is said of a criterion, from the share 0–1 that was earned. */
 export function marked(share: number, findings: Said[], followed = false): Marked {
   const bounded = Math.min(1, Math.max(0, Math.round(share * 1000) / 1000));
   return { share: bounded, verdict: verdictOf(bounded), followed, findings };

@@ -30,21 +30,31 @@ import { type FaultName, reasonOf } from './faults';
 export const MARKING_VERSION = 4;
 
 export interface CriterionMark extends Marked {
+  /** Criterion it belongs to. */
   criterion: Criterion;
+  /** Points earned, in quarters. */
   points: number;
+  /** Points of the criterion. */
   max: number;
 }
 
 /** How a part came out, beside how the computed plan brings it out. */
 export interface PartResult {
+  /** Name of the part. */
   part: string;
+  /** Level that shows, by the scale of the class. */
   level: number;
+  /** Family of the tone that shows. */
   tone: string;
+  /** Colour difference to the wish, ΔE2000. */
   deltaE: number;
+  /** Colour difference of the model answer to the wish, ΔE2000. */
   bestDeltaE: number;
+  /** Condition by strength and moisture. */
   condition: Condition;
   /** How it came out against the wish, and by what; missing in grades of older versions, and where it hardly shows. */
   outcome?: Outcome;
+  /** What of it decided. */
   cause?: OutcomeCause;
 }
 
@@ -52,13 +62,19 @@ export interface PartResult {
 export type CrucialMark = CrucialDecision & { wrong: boolean };
 
 export interface Grade {
+  /** Version of the marking it was made by. */
   version: number;
+  /** Points that count, in quarters. */
   points: number;
+  /** Most points that could be had. */
   max: number;
   /** Points by method alone, and the most that the head, its crucial decisions and dangers leave; null where they do not. */
   uncapped: number;
+  /** Most points that the head, decisions and dangers leave; null where nothing holds the mark down. */
   capPoints: number | null;
+  /** What would hurt the client. */
   dangers: Reason[];
+  /** Marks by criterion. */
   criteria: CriterionMark[];
   /** What decided the mark, in one line; missing in grades of older versions. */
   decided?: Reason;
@@ -68,17 +84,24 @@ export interface Grade {
   asAccepted?: boolean;
   /** The plan breaks no rule, and yet the hair model leaves another head than was wished: one of the two is wrong. */
   modelDisagrees?: boolean;
+  /** Ways of thinking that showed. */
   misconceptions: MisconceptionFound[];
+  /** How each part came out. */
   places: PartResult[];
   /** House rules the marks rest on; another school would have another. */
   houseRules: HouseRuleUse[];
 }
 
 export interface MarkingInput {
+  /** The model answer. */
   modelAnswer: ModelAnswer;
+  /** House rules that hold. */
   rules: HouseRules;
+  /** Points by criterion. */
   rubric: Rubric;
+  /** Lines of colour at hand, as they were when it was set. */
   lines: readonly Line[];
+  /** Steps of the bench that are worked. */
   open: readonly BenchStep[];
   /** The educator's word beside the points; none where it is left out. */
   ruling?: EducatorRuling;

@@ -38,6 +38,7 @@ export const MISCONCEPTIONS = [
 export type Misconception = (typeof MISCONCEPTIONS)[number];
 
 export interface MisconceptionFound {
+  /** Which way of thinking it is. */
   name: Misconception;
   /** The finding that shows it. */
   evidence: Reason;
@@ -47,7 +48,9 @@ export interface MisconceptionFound {
 export type EvidenceName = FaultName | `danger.${DangerName}`;
 /** Something that was found in a plan, as marking reads it and as it is told. */
 export interface Evidence {
+  /** What was found. */
   fault: EvidenceName;
+  /** Why, in the words of the interface. */
   reason: Reason;
 }
 

@@ -38,12 +38,17 @@ export type OutcomeCause =
 
 /** How one place came out, and by what. */
 export interface PlaceOutcome {
+  /** Part of the head. */
   part: Part;
+  /** How it came out. */
   outcome: Outcome;
+  /** What of it decided. */
   cause: OutcomeCause;
   /** Levels from the wish, and ΔE2000 to it. */
   levels: number;
+  /** Colour difference to the wish, ΔE2000. */
   deltaE: number;
+  /** Condition by strength and moisture. */
   condition: Condition;
   /** Strength lost, 0–1. */
   damage: number;
@@ -84,6 +89,7 @@ const rowOf = (value: number, limits: readonly number[]) => {
   const at = limits.findIndex((limit) => value <= limit + 1e-9);
   return at < 0 ? limits.length : at;
 };
+/** The worse of two outcomes. */
 export const worse = (a: Outcome, b: Outcome): Outcome =>
   OUTCOMES[Math.max(OUTCOMES.indexOf(a), OUTCOMES.indexOf(b))];
 
@@ -91,6 +97,7 @@ export const worse = (a: Outcome, b: Outcome): Outcome =>
 const DAMAGE_APART = 0.1;
 /** Conditions from strong to what gives way. */
 const RANK: Record<Condition, number> = { strong: 0, fair: 1, weak: 2, brittle: 3, overSoft: 3, failed: 3 };
+/** Rank of a condition, 0 strong to 3 given way. */
 export const conditionRank = (condition: Condition): number => RANK[condition];
 
 const missedOf = ({ spots }: Strand) => spots.reduce((sum, { fraction }) => sum + fraction, 0);

@@ -31,21 +31,31 @@ import { type LeftoverWay, LEAST_WATER_SHARE, fillToneAt, LIFTING, type HouseRul
 
 /** A step of the plan with what is in its bowl. */
 export interface WorkedApplication {
+  /** The application on the card. */
   application: Application;
+  /** The bowl. */
   bowl: Bowl;
+  /** Line of colour. */
   line: Line;
+  /** Shades by parts. */
   shades: ShadePart[];
   /** Null while something the bowl needs is missing. */
   mix: Mix | null;
+  /** What the bowl is there for. */
   role: MixRole;
 }
 
 /** A part of the head as the plan treats it: the route it amounts to, and which step stands for which layer of it. */
 export interface WorkedPlace {
+  /** Goal of the place. */
   goal: PlaceGoal;
+  /** How many applications there are. */
   steps: WorkedApplication[];
+  /** Technique of the place. */
   technique: Technique;
+  /** The ruling of the rules. */
   ruling: TechniqueRuling;
+  /** Mixes that the technique asks for. */
   requiredMixes: { mix: RequiredMix; worked: WorkedApplication | null }[];
   /** Steps that no layer of the route asks for. */
   extra: WorkedApplication[];
@@ -79,6 +89,7 @@ function fillsBeneath(goal: PlaceGoal, steps: readonly WorkedApplication[]): Wor
 /** Cosine between a mix and the warmth of the level from which on it puts that warmth back. */
 const FILLS_FROM = 0.6;
 
+/** Applications that reach a place, each with its bowl and what it is there for. */
 export function workedApplicationsOn(card: RecordCard, goal: PlaceGoal, lineOf: LineOf): WorkedApplication[] {
   const steps = stepsIn(card, goal, lineOf);
   const fills = fillsBeneath(goal, steps);
@@ -174,6 +185,7 @@ export function techniqueOf(goal: PlaceGoal, steps: readonly WorkedApplication[]
   return topsUp && same && line.kind !== 'direct' ? 'refresh' : 'deposit';
 }
 
+/** A place as a card works it. */
 export function workedPlace(
   card: CompleteCard,
   goal: PlaceGoal,

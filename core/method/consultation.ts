@@ -11,6 +11,7 @@ export const STOPS = ['reaction', 'scalp', 'metallicSalts', 'hairGivesWay'] as c
 export type StopName = (typeof STOPS)[number];
 /** What stops a service, by name and in the words of the interface. */
 export interface Stop extends Reason {
+  /** What stops the service, by name. */
   stop: StopName;
 }
 const stop = (name: StopName, rule: string, params: Reason['params'] = {}): Stop => ({

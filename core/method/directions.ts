@@ -21,7 +21,9 @@ export interface Directions {
   vols: number[];
   /** Strengths that are right only with extra-pigment naturals in the bowl (F8). */
   volsWithExtraNatural: number[];
+  /** Developer parts to one of colour, the standard first. */
   ratios: number[];
+  /** How long it lies. */
   minutes: { best: number; min: number; max: number };
 }
 

@@ -8,8 +8,11 @@ const { abs, hypot } = Math;
 
 /** What a mix has to be. */
 export interface ShadeRequestAtLevel {
+  /** Level, 1 to 12. */
   level: number;
+  /** Tone as primary and, perhaps, weaker secondary. */
   tone: Tone;
+  /** Share of the natural series, fraction 0–1. */
   naturalShare: ShareSpan;
   /** Tone on the hair that shows through: as much of its opposite as half of it may stand in the mix. */
   over?: Tone;
@@ -36,7 +39,9 @@ function gapTo(shown: ToneVector, wanted: ToneVector, over: Tone | undefined): n
 
 /** How far a mix is from what it has to be. All distances are 0 or more. */
 export interface MixMatch {
+  /** Level of the mix; null without a coloured shade. */
   level: number | null;
+  /** Share, fraction 0–1. */
   share: number;
   /** Natural share by which the wanted tone may be thinned. */
   excusedShare: number;
@@ -55,6 +60,7 @@ export const MATCH_TOLERANCE = { level: 0.25, tone: 0.15, share: 0.03 };
 /** More natural than grey asks for by less than a sixth is no other step of the table (F8). */
 const OVER_TOLERANCE = 0.1;
 
+/** How far a mix is from a request at one level. */
 export function matchOf(mix: readonly ShadePart[], need: ShadeRequestAtLevel): MixMatch {
   const level = mixLevel(mix);
   const share = naturalShare(mix);
@@ -76,12 +82,14 @@ export function matchOf(mix: readonly ShadePart[], need: ShadeRequestAtLevel): M
   };
 }
 
+/** Whether a mix is right within the tolerances. */
 export const isRightMix = (match: MixMatch) =>
   match.levelGap <= MATCH_TOLERANCE.level &&
   match.toneGap <= MATCH_TOLERANCE.tone &&
   match.shareShort <= MATCH_TOLERANCE.share &&
   match.shareOver <= OVER_TOLERANCE;
 
+/** A value kept within a span. */
 export const clamp = (value: number, { min, max }: { min: number; max: number }) =>
   Math.min(max, Math.max(min, value));
 
@@ -103,5 +111,3 @@ export function matchOfRequest(mix: readonly ShadePart[], need: ShadeRequest): M
   const lifts = mix.some(({ shade }) => shade.series === 'highLift');
   return { ...match, levelGap: lifts ? 0 : Infinity };
 }
-
-export const isRightFor = (match: MixMatch) => isRightMix(match);

@@ -15,20 +15,29 @@ import type { ScalpContact } from '../rules';
 
 /** A part of the head with a wish: what there is and what is asked, for the rules. */
 export interface PlaceGoal {
+  /** Part of the head. */
   part: Part;
+  /** Natural level. */
   natural: number;
   /** Level that shows today. */
   present: number;
+  /** What the layers come to for the rules. */
   history: UppermostHistory;
+  /** Share of white strands, fraction 0–1. */
   greyShare: number;
+  /** How open the surface is. */
   porosity: Porosity;
+  /** Thickness of a hair. */
   diameter: Diameter;
+  /** Condition by strength and moisture. */
   condition: Condition;
+  /** Level and tone wished for. */
   target: Target;
   /** White strands that resist dye (F8). */
   resistant: boolean;
   /** Whether what is put on openly touches the scalp: the part begins there (D4). */
   scalpContact: ScalpContact;
+  /** Length, centimetres. */
   lengthCm: number;
 }
 
@@ -40,6 +49,7 @@ const WHITE_HAIR_LEVEL = 10;
 /** From this fraction of white on, and for wishes this light, hair is worked as white hair. */
 export const AS_WHITE_HAIR = { from: 0.9, lightFrom: 9.5 };
 
+/** The goal of a part; null where nothing is wished for. */
 export function goalOf({ head }: Pick<ClientCase, 'head'>, part: Part): PlaceGoal | null {
   const zone = zoneOf(head, part.zone);
   if (!zone || !part.target) return null;

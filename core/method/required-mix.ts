@@ -24,7 +24,9 @@ export type MixRole = (typeof MIX_ROLES)[number];
 export interface ShadeRequest {
   /** Levels from deepest to lightest that are right, both included. */
   levels: { min: number; max: number };
+  /** Tone as primary and, perhaps, weaker secondary. */
   tone: Tone;
+  /** Share of the natural series, fraction 0–1. */
   naturalShare: ShareSpan;
   /** Grey has to be covered, so that a line with a table of its own is mixed by that. */
   covers: boolean;
@@ -40,9 +42,11 @@ export interface ShadeRequest {
 
 /** One thing put on a zone, as the rules ask for it. */
 export interface RequiredMix {
+  /** What the bowl is there for. */
   role: MixRole;
   /** Products that are right, the preferred one first. */
   products: ProductKind[];
+  /** What its shades have to be; null where it has none. */
   shadeRequest: ShadeRequest | null;
   /** Level to be watched for; null where the clock decides. */
   aim: number | null;

@@ -65,7 +65,9 @@ export type RulingName = (typeof RULINGS)[number];
 export const rulingCode = (name: RulingName): string => `route.${name}`;
 
 export interface TechniqueRuling {
+  /** Technique of the place. */
   technique: Technique;
+  /** Whether the rules allow it. */
   allowed: boolean;
   /** What the ruling rests on, by name. */
   name: RulingName;

@@ -29,12 +29,15 @@ const { exp, log, max, min, sqrt } = Math;
 
 /** One coat lying on one place: what it can do at most, fixed when it is put on. */
 export interface AppliedCoat {
+  /** What lies on the hair. */
   coat: Coat;
+  /** Minute it begins. */
   start: Strand;
   /** Pace against medium hair in a room, 1 for that. */
   rate: number;
   /** Most dose on the natural pigment, as the logarithm of how many times less is left. */
   dose: number;
+  /** Minutes in which all but a third has happened. */
   tauMinutes: number;
   /** Dye each kind of strand has taken when it is fully formed; null for products without. */
   deposit: Deposit | null;
@@ -101,6 +104,7 @@ export function apply(coat: Coat, start: Strand): AppliedCoat {
 /** Minutes of heat on a coat: in its first ten minutes, and later, when it makes the root race (R4). */
 export interface Heated {
   early: number;
+  /** Whether it came, or would come, after the due time. */
   late: number;
 }
 export const NO_HEAT: Heated = { early: 0, late: 0 };

@@ -8,6 +8,7 @@ const { exp, max, sqrt } = Math;
 
 /** How a mix is put on one place. */
 export interface Coat {
+  /** The mix. */
   mix: Mix;
   /** The hair is wet: what is put on works at half its pace (D6). */
   wet?: boolean;
@@ -41,6 +42,7 @@ export const HEAT_PACE = 4 / 3;
 const paceByPorosity = (p: number) =>
   max(0.7, p <= 0.5 ? 0.8 + ((p - 0.25) / 0.25) * 0.2 : 1 + ((p - 0.5) / 0.35) * 0.3);
 
+/** How near the scalp a strand lies, 0 away from its warmth to 1. */
 export const atScalp = ({ fromScalpCm }: Pick<Strand, 'fromScalpCm'>) => fromScalpCm <= SCALP_WARMTH_CM;
 
 /** Rate 1 is medium hair of normal porosity in a room of 20 to 24 °C, away from the scalp (R6). */

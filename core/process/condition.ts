@@ -17,6 +17,7 @@ export const STRETCH_OUTCOMES = ['returns', 'snaps', 'runsOn', 'curls'] as const
 export type StretchOutcome = (typeof STRETCH_OUTCOMES)[number];
 
 export interface StretchTest {
+  /** What the strand did. */
   outcome: StretchOutcome;
   /** Fraction of its length the strand stretches before it gives or is let go. */
   stretches: number;
@@ -60,6 +61,7 @@ export function stretchTest({ damage, moisture }: Tested): StretchTest {
   return { outcome: damage > DAMAGE_LIMITS.weak ? 'curls' : 'returns', stretches, returns };
 }
 
+/** Condition of hair by its damage and moisture, both 0–1. */
 export function conditionOf(strand: Tested): Condition {
   const { outcome } = stretchTest(strand);
   if (outcome === 'snaps') return 'brittle';
@@ -87,6 +89,7 @@ export const LEVELS_IN_ONE_VISIT: Record<Condition, number> = {
  * @rule R3
  */
 export const isGivingWay = (condition: Condition): boolean => LEVELS_IN_ONE_VISIT[condition] === 0;
+/** Levels that lightener may move hair of a condition in one visit (C4). */
 export const levelsInOneVisit = (condition: Condition, lightenedBefore: boolean): number =>
   condition === 'weak' && lightenedBefore ? 0 : LEVELS_IN_ONE_VISIT[condition];
 /** Levels moved through permanent dye cost the hair double (C4). */

@@ -32,10 +32,15 @@ const { abs, exp, log1p, max, min } = Math;
 
 /** What a coat leaves on each kind of strand when its dye is fully formed. */
 export interface Deposit {
+  /** How the layer sits in the hair. */
   kind: DyeKind;
+  /** Ready-made dye. */
   dye: Dye;
+  /** Dye in the white strands, optical density. */
   dyeOnWhite: Dye;
+  /** Natural warmth that is cancelled, optical density. */
   masks: Warmth;
+  /** Warmth put back, optical density. */
   fills: Warmth;
 }
 

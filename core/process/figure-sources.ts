@@ -3,7 +3,9 @@
  * A `*` in a path stands for any one name or row. The fit moves only what is fitted, within the span.
  */
 export interface FigureSource {
+  /** Path of the figure in the file. */
   path: string;
+  /** Published, fitted or judged. */
   kind: 'physics' | 'published' | 'fitted' | 'judgement';
   /** Rows of the behaviour table, or where it comes from. */
   from: string;

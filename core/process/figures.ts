@@ -24,6 +24,7 @@ export interface ProductFigures {
   coversWhite: number;
   /** Strength lost, as an exponent, for a dose of 1 and for a minute on the hair, both at 20 vol. */
   hurtsPerDose: number;
+  /** Damage a minute, fraction of all strength. */
   hurtsPerMinute: number;
 }
 /** How fast dye is taken out, as an exponent at full time: by how it sits, vivid dyes by their colour. */

@@ -4,6 +4,7 @@ import type { ProductKind } from './products';
 
 /** A bowl: a product, what colours it, and what it is mixed with. */
 export interface Mix {
+  /** Kind of product. */
   product: ProductKind;
   /** Shades of a line; for lighteners and removers none. */
   shades: readonly ShadePart[];
@@ -35,7 +36,9 @@ export const VIVID_LOAD = 1.4;
 /** Ratio the products' dye strengths were fitted at. */
 export const REFERENCE_RATIO = 1.5;
 
+/** Level of a mix’s shades; null without a coloured one. */
 export const mixDepth = (mix: Mix) => mixLevel(mix.shades);
+/** Share of the natural series in a mix, fraction 0–1. */
 export const naturalShareOfMix = (mix: Mix) => naturalShare(mix.shades);
 /** Fraction 0–1 of extra-pigment naturals among the shades (T2, F8). */
 export function extraNaturalShare({ shades }: Mix): number {

@@ -16,6 +16,7 @@ export type ProductKind = (typeof PRODUCT_KINDS)[number];
 
 /** What a kind of product is able to do by its nature (P1); how much of it is in {@link FIGURES}. */
 export interface Product extends ProductFigures {
+  /** Which kind it is. */
   kind: ProductKind;
   /** Natural level from which the product lifts as it should; darker hair it lifts less. Null: any. */
   liftsFromLevel: number | null;
@@ -70,6 +71,7 @@ export const PRODUCTS: Record<ProductKind, Product> = {
   filler: product('filler'),
 };
 
+/** Whether a product is a lightener. */
 export const isLightener = (kind: ProductKind) => kind === 'lightenerStrong' || kind === 'lightenerGentle';
 
 /** Value of a table by strength, linear between its rows and flat beyond them. */

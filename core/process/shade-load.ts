@@ -85,6 +85,7 @@ export function warmthBeyondNatural(level: number): Warmth {
   const [bared, own] = [baredPigment(level), naturalPigment(level)];
   return { red: max(0, bared.red - own.red), yellow: max(0, bared.yellow - own.yellow) };
 }
+/** Warmth with so much of it cancelled. */
 export const warmthLess = (warmth: Warmth, other: Warmth): Warmth => ({
   red: max(0, warmth.red - other.red),
   yellow: max(0, warmth.yellow - other.yellow),

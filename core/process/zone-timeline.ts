@@ -17,12 +17,14 @@ export type ZoneEvent =
   | { at: number; do: 'seal' };
 
 export interface ZonePlan {
+  /** Minute it begins. */
   start: Strand;
   /** In any order; played by time, a rinse before what is put on in the same minute. */
   events: readonly ZoneEvent[];
 }
 
 export interface ZoneMoment {
+  /** State of the hair. */
   strand: Strand;
   /** The mix that lies on the place, and for how long. */
   lying: { mix: Mix; minutes: number } | null;

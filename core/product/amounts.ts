@@ -20,8 +20,11 @@ export function amountGuide(service: Service, density: Density): { minGrams: num
 
 /** M1. A ratio "1 : r" is colour to developer by weight; here it is carried as r, developer parts to one of colour. */
 export interface MixedGrams {
+  /** Grams of colour. */
   colourGrams: number;
+  /** Grams of developer. */
   developerGrams: number;
+  /** Grams of the whole mixture. */
   totalGrams: number;
 }
 

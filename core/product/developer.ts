@@ -4,7 +4,9 @@
  * @rule D1
  */
 export const PERCENT_PER_VOL = 0.3;
+/** Percent hydrogen peroxide of a strength in volumes (D1). */
 export const percentOfVol = (vol: number) => vol * PERCENT_PER_VOL;
+/** Volumes of a strength in percent (D1). */
 export const volOfPercent = (percent: number) => percent / PERCENT_PER_VOL;
 
 export interface DeveloperPart {
@@ -38,5 +40,6 @@ export function stockFraction(stockVol: number, wantedVol: number): number {
   return wantedVol / stockVol;
 }
 
+/** Whether water is among what is poured. */
 export const usesWater = (blend: readonly DeveloperPart[]) =>
   blend.some(({ vol, parts }) => vol === 0 && parts > 0);

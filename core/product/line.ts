@@ -22,7 +22,9 @@ export const FORMULA_KINDS: readonly LineKind[] = ['permanent', 'express', 'demi
 const PLAIN_KINDS: readonly LineKind[] = ['lightenerStrong', 'lightenerGentle', 'remover'];
 /** Kinds that are used as they are, without developer. */
 const READY_KINDS: readonly LineKind[] = ['direct', 'filler'];
+/** Whether a kind of line has shades. */
 export const hasShades = (kind: LineKind) => !PLAIN_KINDS.includes(kind);
+/** Whether a kind of line is mixed with a developer. */
 export const hasDeveloper = (kind: LineKind) => !READY_KINDS.includes(kind);
 
 /** A shade that has a name instead of a label in the key: a ready-made dye, or a filler for a level. */

@@ -17,9 +17,13 @@ export type Series = (typeof SERIES)[number];
 
 /** A shade once its label has been read in its own line's key. Clear, correctors and vivid dyes have no level. */
 export interface Shade {
+  /** Label as it is written, in the line’s own key. */
   label: string;
+  /** Series of the shade. */
   series: Series;
+  /** Level, 1 to 12. */
   level: number | null;
+  /** Tone as primary and, perhaps, weaker secondary. */
   tone: Tone;
   /** The dye of a ready-made vivid shade. */
   dye?: DirectDye;
@@ -142,6 +146,7 @@ export function shadesOf(line: Line): Shade[] {
   });
 }
 
+/** Labels of a line that its own key cannot read. */
 export function unreadableShades(line: Line): Reason[] {
   return line.shades.flatMap((label) => {
     const reading = readLabel(line, label);

@@ -2,6 +2,7 @@ import { type ToneVector, toneVector } from '../colour';
 import type { Shade } from './numbering';
 
 export interface ShadePart {
+  /** The shade. */
   shade: Shade;
   /** Relative amount; any positive number, since only the proportions count (F10). */
   parts: number;

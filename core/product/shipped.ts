@@ -28,6 +28,7 @@ export const FORMULA_LINES: readonly Line[] = SHIPPED_LINES.filter(({ kind }) =>
   FORMULA_KINDS.includes(kind),
 );
 
+/** A shipped line by its id; undefined where there is none. */
 export function shippedLine(id: string): Line | undefined {
   return SHIPPED_LINES.find((line) => line.id === id);
 }

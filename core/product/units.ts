@@ -3,7 +3,9 @@
  * @rule M3
  */
 export const ML_PER_FL_OZ = 29.57;
+/** US fluid ounces of grams (M3). */
 export const flOzOfGrams = (grams: number) => grams / ML_PER_FL_OZ;
+/** Grams of US fluid ounces (M3). */
 export const gramsOfFlOz = (flOz: number) => flOz * ML_PER_FL_OZ;
 
 /**

@@ -14,7 +14,9 @@ export const AREA_ORDERS = {
 
 /** What decides where on the head one begins: white to be covered (fraction 0–1 of an area), and how dense the hair is. */
 export interface AreaHair {
+  /** Share of white strands, fraction 0–1. */
   grey: number;
+  /** How dense the hair grows. */
   density: Density;
 }
 

@@ -4,8 +4,11 @@ import { warmthAt } from './underlying-pigment';
 
 /** The beam of neutralising: what shows, what a mix adds to it, and what is left. All on the painter's circle. */
 export interface Balance {
+  /** Warmth that shows. */
   warmth: ToneVector;
+  /** What the mix adds. */
   added: ToneVector;
+  /** What is left. */
   leftover: ToneVector;
   /** −1 to 1: above 0 the warm side is heavier, below 0 the mix. */
   tilt: number;

@@ -18,6 +18,7 @@ export const CAUTIONS = [
 export const SALTS = ['none', 'plainHenna', 'metallic'] as const;
 export type Salts = (typeof SALTS)[number];
 
+/** Whether what is on the hair forbids peroxide (C8). */
 export const forbidsPeroxide = (salts: Salts): boolean => salts === 'metallic';
 /** Both are told apart by asking and by an incompatibility test on cut hair, never by the strand test (C3). */
 export const asksIncompatibilityTest = (salts: Salts): boolean => salts !== 'none';

@@ -16,12 +16,15 @@ interface Task {
 
 export type DeveloperChoice =
   | {
+      /** Whether it worked. */
       ok: true;
       /** The strength to reach for first, and any other that this class's school holds just as good. */
       vol: number;
       /** What it is poured of: one developer, two, or one and water. */
       pour: DeveloperPart[];
+      /** Other strengths that are as good, volumes. */
       alsoVol: { vol: number; onlyWithExtraNatural: boolean }[];
+      /** Why, in the words of the interface. */
       reasons: Reason[];
     }
   | { ok: false; reasons: Reason[] };

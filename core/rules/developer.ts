@@ -8,9 +8,11 @@ import type { HouseRules } from './house-rules';
 export const levelsToMove = (natural: number, target: number) => target - natural;
 
 export interface LiftFacts {
+  /** Strength, volumes. */
   vol: number;
   /** Levels of lift to count on, and the most seen, on natural medium hair at full time (D2). */
   typical: number;
+  /** Levels of lift that may happen at most. */
   most: number;
 }
 /**

@@ -2,7 +2,9 @@ import type { Line } from '../product';
 import type { HouseRules } from './house-rules';
 
 export interface ShareSpan {
+  /** Least of the span. */
   min: number;
+  /** Most that can be had. */
   max: number;
 }
 
@@ -39,6 +41,7 @@ export function naturalShareFor(
  * @rule F13
  */
 export const GREY_TO_COVER = 0.05;
+/** Whether a share of white strands, fraction 0–1, has to be covered (F13). */
 export const hasGreyToCover = (greyShare: number) => greyShare >= GREY_TO_COVER;
 
 /**

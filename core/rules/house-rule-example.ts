@@ -20,6 +20,7 @@ import { underlayAt, counterAt } from './underlying-pigment';
 export const HOUSE_RULES = Object.keys(DEFAULT_HOUSE_RULES).filter(
   (rule) => !HOUSE_FIGURES.some((figure) => figure === rule),
 ) as HouseRule[];
+/** Choices of a house rule, the default first. */
 export const choicesOf = (rule: HouseRule): readonly string[] =>
   houseRulesSchema.shape[rule].unwrap().options;
 

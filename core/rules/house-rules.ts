@@ -60,6 +60,7 @@ export const DEFAULT_HOUSE_RULES: HouseRules = houseRulesSchema.parse({});
 
 /** A house rule that a result rested on, and how the class has it. */
 export interface HouseRuleUse {
+  /** Id of the handbook’s rule. */
   rule: HouseRule;
   choice: string;
 }

@@ -56,4 +56,5 @@ export const REDS = {
   brightVol: 30,
   depositLevels: { min: 4, max: 6 },
 } as const;
+/** Whether a family of tones is one of the reds (F9). */
 export const isRed = (family: string): boolean => REDS.families.some((one) => one === family);

@@ -119,6 +119,7 @@ export function warmthAt(levelReached: number): ToneVector {
  * @rule U6
  */
 export const KEEPS_WARMTH: readonly ToneFamily[] = ['gold', 'copper', 'red', 'mahogany', 'warmBrown'];
+/** Whether a tone is carried by the warmth beneath it (U3). */
 export const keepsWarmthUnder = ({ primary }: Tone): boolean => KEEPS_WARMTH.includes(primary);
 
 /**
@@ -158,6 +159,7 @@ export function underlayDistance(
   return rows.length === 0 ? Infinity : Math.min(...rows.map((i) => Math.abs(i - row(level))));
 }
 
+/** What shows at a level, told. */
 export function underlayReasons(levelReached: number, rules: Pick<HouseRules, 'underlay'>): Reason[] {
   return [
     reason('underlay.shows', 'U1', {

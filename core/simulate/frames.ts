@@ -8,6 +8,7 @@ import { simulateCard } from './simulate';
 
 /** A plan on its head as the eye would see it: colours and what is covered, no figures of the head. */
 export interface ShownSimulation {
+  /** Minutes. */
   minutes: number;
   frames: {
     minute: number;
@@ -26,6 +27,7 @@ export interface ShownSimulation {
 export interface ToldHair {
   /** To the half. */
   level: number;
+  /** Tone as primary and, perhaps, weaker secondary. */
   tone: ToneFamily;
   /** Whether white strands stand out. */
   white: boolean;

@@ -165,12 +165,17 @@ export function zonePlanOf(
 
 /** What a part is like when it is looked at. */
 export interface PartOutcome {
+  /** Name of the part. */
   part: Part;
+  /** State of the hair. */
   strand: Strand;
+  /** Level, 1 to 12. */
   level: number;
+  /** Tone as primary and, perhaps, weaker secondary. */
   tone: ToneFamily;
   /** ΔE2000 to the wish; to how it came in, where nothing is wished for. */
   deltaE: number;
+  /** Condition by strength and moisture. */
   condition: Condition;
   /** White strands stand out: level and tone are read from the others alone (L3). */
   greyShows: boolean;
@@ -196,7 +201,9 @@ export function outcomeOf(part: Part, strand: Strand, start: Strand): PartOutcom
 export interface SimulatedCard {
   /** What was played. */
   card: Complete<HairWork>;
+  /** Minutes. */
   minutes: number;
+  /** Parts of the head. */
   parts: readonly Part[];
   momentOf: (part: Part, minute: number) => ZoneMoment;
   outcomeAt: (minute: number) => PartOutcome[];

@@ -20,6 +20,7 @@ import { formulaOf, weigh, leftOver, enlarged, thinned } from './weighing';
 
 /** Jobs that share their bowls, and the way chosen for them. */
 export interface Group {
+  /** Names of places. */
   places: PlannedPlace[];
   plan: GroupPlan;
 }

@@ -27,7 +27,9 @@ import type { ModelAnswer } from './solve';
 
 /** Why the model answer is what it is on one part of the head, and what a careful colourist would add. */
 export interface Explanation {
+  /** Name of the part. */
   part: string;
+  /** Why, in the words of the interface. */
   reasons: Reason[];
   notes: Reason[];
 }

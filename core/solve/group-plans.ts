@@ -30,9 +30,13 @@ const { floor, max, round } = Math;
 
 /** A part of the head, how it is to be done, and its strand as it comes in. */
 export interface PlannedPlace {
+  /** Goal of the place. */
   goal: PlaceGoal;
+  /** Technique of the place. */
   technique: Technique;
+  /** Mixes that the technique asks for. */
   requiredMixes: RequiredMix[];
+  /** Minute it begins. */
   start: Strand;
   /** Product that the right route would take and that is not at hand. */
   lacks?: ProductKind;
@@ -40,12 +44,16 @@ export interface PlannedPlace {
 
 /** What one bowl of a group of jobs is, and how long it lies on each of them. */
 export interface ChosenMix {
+  /** What the bowl is there for. */
   role: RequiredMix['role'];
+  /** Line of colour. */
   line: Line;
+  /** The mix. */
   mix: Mix;
   /** Shades by parts, where the bowl has shades. */
   shades: ShadePart[];
   ratio: number | null;
+  /** Strength, volumes. */
   vol: number | null;
   /** Minutes by job. */
   minutes: number[];
@@ -56,6 +64,7 @@ export interface GroupPlan {
   mixes: ChosenMix[];
   /** Colours at the end, by job, and ΔE2000 to the wish. */
   labs: Lab[];
+  /** Colour difference to the wish, ΔE2000. */
   deltaE: number[];
   cost: number;
 }
@@ -299,6 +308,7 @@ function* colours(
 
 /** What comes before the colour of some jobs, the strands as they then are, and every bowl of colour that is right. */
 export interface GroupChoices {
+  /** What it was before. */
   before: ChosenMix[];
   strands: Strand[];
   /** Null where no colour is to be chosen: what comes before is all. */

@@ -167,8 +167,11 @@ function chooseTechniques(
 
 /** A route that was looked at and not taken on a part, and what ended it: a rule, a product, or how far it misses. */
 export interface TriedTechnique {
+  /** Name of the part. */
   part: string;
+  /** Technique of the place. */
   technique: Technique;
+  /** Why, in the words of the interface. */
   why: Reason;
 }
 const tenth = (value: number) => Math.round(value * 10) / 10;

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { TONE_FAMILIES } from '../colour';
-import { type ShadeRequest, requestOnLine, isRightFor, matchOfRequest } from '../method';
+import { type ShadeRequest, requestOnLine, isRightMix, matchOfRequest } from '../method';
 import { shippedLine, SHIPPED_LINES, mixLevel } from '../product';
 import { DEFAULT_HOUSE_RULES } from '../rules';
 import { rightMixes } from './right-mixes';
@@ -78,8 +78,8 @@ describe('the mixes that are right for a need', () => {
             expect(found.every((rightMix) => rightMix.isNearest)).toBe(true);
             continue;
           }
-          expect(isRightFor(match)).toBe(true);
-          expect(isRightFor(matchOfRequest(mix, wanted))).toBe(true);
+          expect(isRightMix(match)).toBe(true);
+          expect(isRightMix(matchOfRequest(mix, wanted))).toBe(true);
           expect(cost).toBeGreaterThanOrEqual(before);
           before = cost;
           for (const { shade, parts } of mix) {

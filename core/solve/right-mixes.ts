@@ -3,7 +3,7 @@ import {
   type MixMatch,
   type ShadeRequestAtLevel,
   matchOfRequest,
-  isRightFor,
+  isRightMix,
   clamp,
   MATCH_TOLERANCE,
   type ShadeRequest,
@@ -22,10 +22,12 @@ interface MatchedMix {
   fit: MixMatch;
 }
 
+/** Whether two tones are one. */
 export const sameTone = (a: Tone, b: Tone) => a.primary === b.primary && a.secondary === b.secondary;
 
 const multiple = (parts: readonly number[]) => [2, 3, 4].some((n) => parts.every((p) => p % n === 0));
 
+/** Parts in which so many shades are mixed, the simplest first. */
 export function* partings(count: number): Generator<number[]> {
   if (count === 1) {
     yield [1];
@@ -41,6 +43,7 @@ export function* partings(count: number): Generator<number[]> {
   }
 }
 
+/** Every one, two and three of some shades. */
 export function* combinations(shades: Shade[]): Generator<Shade[]> {
   for (let i = 0; i < shades.length; i++) {
     yield [shades[i]];
@@ -131,6 +134,7 @@ const withCorrector = (mix: readonly ShadePart[], shade: Shade, share: number): 
 };
 
 export interface RightMix {
+  /** The mix. */
   mix: ShadePart[];
   match: MixMatch;
   /** The lower, the nearer, simpler and smaller. */
@@ -150,7 +154,7 @@ export function rightMixes(line: Line, need: ShadeRequest, most: number): RightM
   const found: RightMix[] = [];
   const consider = (mix: ShadePart[], extra = 0) => {
     const match = matchOfRequest(mix, need);
-    if (!isRightFor(match)) return;
+    if (!isRightMix(match)) return;
     const level = clamp(mixLevel(mix) ?? need.levels.min, need.levels);
     const price = need.highLift
       ? 2 * match.toneGap + 1.25 * (mix.length - 1)

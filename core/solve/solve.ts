@@ -30,8 +30,11 @@ import { readingsOf } from './readings';
 export const SOLVER_VERSION = 4;
 
 export interface PartChoice {
+  /** Name of the part. */
   part: string;
+  /** Technique of the place. */
   technique: Technique;
+  /** Why, in the words of the interface. */
   reason: Reason;
   /** ΔE2000 to the wish, by the hair model; null in answers from before it was kept. */
   deltaE: number | null;
@@ -39,22 +42,27 @@ export interface PartChoice {
 
 /** One visit of several: what it goes for, and when the next may be. */
 export interface Visit {
+  /** Level and tone wished for, by place. */
   wish: ClientCase['wish'];
+  /** Highlights and lowlights that are asked for. */
   placements?: ClientCase['placements'];
   /** Weeks to wait before it; 0 for the first. */
   afterWeeks: number;
   /** The head as it comes to it, and what is done; missing in answers of older versions and where nothing is done. */
   head?: Head;
+  /** A record card. */
   card?: RecordCard;
 }
 
 export interface ModelAnswer {
+  /** Version, counted from 1. */
   version: number;
   /** The case as this visit has it: with several visits, the wish of the first. */
   clientCase: ClientCase;
   visits: Visit[];
   /** What stops the service; the best plan is then to decline. */
   stops: Stop[];
+  /** A record card. */
   card: RecordCard;
   choices: PartChoice[];
   /** Other plans that are as good: within the ΔE of the best and of the wish, no rule broken. */
@@ -68,10 +76,13 @@ export interface ModelAnswer {
 }
 /** A wish that the best plan misses, and what it leaves instead. */
 export interface MissedWish {
+  /** Name of the part. */
   part: string;
   /** ΔE2000 to the wish. */
   deltaE: number;
+  /** Level, 1 to 12. */
   level: number;
+  /** Tone as primary and, perhaps, weaker secondary. */
   tone: ToneFamily;
 }
 

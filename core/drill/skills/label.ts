@@ -7,6 +7,7 @@ import { type Term, term } from '../item';
 import type { ItemRequest, MadeItem, SkillMaker } from '../maker';
 import { insist } from '../random-draw';
 
+/** Words for a shade. */
 export function shadeTerm({ level: depth, tone, series }: Pick<Shade, 'level' | 'tone' | 'series'>): Term {
   // Clear is not asked about: it has no level and no tone to read.
   const level = depth!;

@@ -27,6 +27,7 @@ const SOLD: readonly Required<Tone>[] = (() => {
 })();
 
 const toned = (level: number, tone: Tone): Subject => ({ kind: 'toned', level, tone, white: 0 });
+/** Words for a tone. */
 export const toneTerm = ({ primary, secondary }: Tone): Term =>
   secondary ? term('option.twoTones', { primary, secondary }) : term('option.tone', { tone: primary });
 

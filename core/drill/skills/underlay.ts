@@ -9,6 +9,7 @@ import { insist } from '../random-draw';
 import { type Subject, keepsLevel, lookOfSubject, apartByLevel, labOfSubject } from '../subject';
 
 const bared = (level: number): Subject => ({ kind: 'lightened', level, white: 0 });
+/** Words for an underlying pigment. */
 export const underlayTerm = (underlay: Underlay) => term('option.underlay', { underlay });
 
 /** A name that says where it stands in the table gives itself away among others. */

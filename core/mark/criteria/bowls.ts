@@ -34,6 +34,7 @@ const isHighLift = ({ parts }: MarkingContext, bowl: Bowl) =>
     ),
   );
 
+/** Findings on the mixing ratio of every bowl (M1). */
 export function markRatio(context: MarkingContext): Finding[] {
   const used = usedBowls(context);
   if (used.length === 0)
@@ -93,6 +94,7 @@ function besides({ card, lineOf }: MarkingContext): Finding[] {
   });
 }
 
+/** Findings on the amount of every bowl (M2). */
 export function markAmount(context: MarkingContext): Finding[] {
   const used = usedBowls(context);
   if (used.length === 0)

@@ -22,6 +22,7 @@ const FOUND_BY: Record<StopName, (card: MarkingContext['card']) => boolean> = {
   hairGivesWay: ({ tests }) => tests.includes('elasticity'),
 };
 
+/** Findings on consultation, tests, decision and appointments (C3, C4). */
 export function markSafety({ card, modelAnswer, clientCase }: MarkingContext): Finding[] {
   const { card: best, stops, visits } = modelAnswer;
   const is = (loss: number, code: FaultOf<'safety'>, rule: string, params = {}) =>
@@ -70,6 +71,7 @@ const HARMS: readonly Aftercare[] = ['violetCare', 'blueCare'];
 /** Weeks either side of the model answer's date that are still the client's rhythm. */
 const DATE_WITHIN = 2;
 
+/** Findings on home care and the next date. */
 export function markAftercare({ card, modelAnswer }: MarkingContext): Finding[] {
   const { card: best } = modelAnswer;
   if (best.aftercare.length === 0 && best.nextVisitWeeks === null) return [];

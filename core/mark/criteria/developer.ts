@@ -80,6 +80,7 @@ export function directionsOfApplication(
   return directionsFor(goal, technique, required, worked.line, context.rules, startsFirst);
 }
 
+/** Findings on the strength of every application (D1, D2). */
 export function markDeveloper(context: MarkingContext): Finding[] {
   return context.parts.flatMap((part): Finding[] => {
     const at = placeParams(part.goal);

@@ -192,6 +192,7 @@ function washed({ parts, card, rules }: MarkingContext): Finding[] {
   ];
 }
 
+/** Findings on order and placement (A1–A9). */
 export function markOrder(context: MarkingContext): Finding[] {
   const needed = context.modelAnswer.card.steps.length > 0;
   if (context.card.steps.length === 0)

@@ -5,6 +5,7 @@ import type { MarkingContext } from '../context';
 import { type Finding, finding } from '../finding';
 import { fault } from '../faults';
 
+/** Findings on level and grey as they were read (L1–L3). */
 export function markReading({ clientCase, card }: MarkingContext): Finding[] {
   return clientCase.head.zones.flatMap((zone): Finding[] => {
     const read = card.readings[zone.zone] ?? NO_READING;
@@ -42,6 +43,7 @@ export function markReading({ clientCase, card }: MarkingContext): Finding[] {
 const VIOLETS: readonly string[] = ['violet', 'softViolet', 'traceViolet'] satisfies Counter[];
 const otherDose = (given: string, expected: string) => VIOLETS.includes(given) && VIOLETS.includes(expected);
 
+/** Findings on underlying pigment and what neutralises it (U1–U3). */
 export function markPrediction({ clientCase, card, modelAnswer, rules }: MarkingContext): Finding[] {
   return clientCase.head.zones.flatMap(({ zone }): Finding[] => {
     const expected = modelAnswer.card.readings[zone];

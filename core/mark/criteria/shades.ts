@@ -14,7 +14,9 @@ type Params = Fault['params'];
 
 export interface ColourMix {
   place: WorkedPlace;
+  /** The mix. */
   mix: RequiredMix;
+  /** The application that does it; null where none does. */
   worked: WorkedApplication | null;
 }
 
@@ -35,6 +37,7 @@ const LIGHTER_THAN_HAIR = 0.5;
 const levelUnder = ({ played }: MarkingContext, { goal }: WorkedPlace, { application }: WorkedApplication) =>
   levelOfPigmented(played.momentOf(partOf(played, goal.part), Math.max(0, application.start - 1)).strand);
 
+/** What is found of the level of a mix; null where it has been marked elsewhere. */
 export function depthFinding(context: MarkingContext, { place, mix, worked }: ColourMix): Finding | null {
   const at = placeParams(place.goal);
   const is = (loss: number, code: FaultOf<'depth'>, rule?: string, params = {}) =>
@@ -97,6 +100,7 @@ function toneFault(
   ];
 }
 
+/** What is found of the tone of a mix; null where there is none to be marked. */
 export function toneFinding(_context: MarkingContext, { place, mix, worked }: ColourMix): Finding | null {
   const at = placeParams(place.goal);
   const is = (loss: number, code: FaultOf<'tone'>, rule?: string, params = {}) =>
@@ -164,6 +168,7 @@ function shareOf({ place, mix, worked }: ColourMix): Finding[] {
   return [is(loss, given === 0 ? 'none' : 'short', params)];
 }
 
+/** Findings on the natural share over grey (F8). */
 export const markGreyShare = ({ parts, modelAnswer, lineOf, rules }: MarkingContext): Finding[] =>
   colourMixes(parts).flatMap((colourMix): Finding[] => {
     if (colourMix.mix !== NOTHING) return shareOf(colourMix);

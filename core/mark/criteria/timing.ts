@@ -129,6 +129,7 @@ function heated(
     : [finding(place, 0, fault('timing.heatEarly', 'R4', params), role)];
 }
 
+/** Findings on minutes, looks, heat and rinsing (R1–R8). */
 export function markTiming(context: MarkingContext): Finding[] {
   return context.parts.flatMap((part): Finding[] => {
     const place = partName(part.goal.part);

@@ -4,22 +4,30 @@ import type { ModelAnswer } from '../../solve';
 
 /** What a slip is made from: the right plan, and the lines at hand. */
 export interface SlipContext {
+  /** A record card. */
   card: RecordCard;
+  /** The model answer. */
   modelAnswer: ModelAnswer;
+  /** Lines of colour at hand, as they were when it was set. */
   lines: readonly Line[];
 }
 export type SlipMaker = (context: SlipContext) => RecordCard | null;
 
+/** Grams to the tenth. */
 export const tenth = (grams: number) => Math.round(grams * 10) / 10;
+/** The line of a bowl among those at hand. */
 export const lineOf = ({ lines }: SlipContext, { lineId }: Bowl) => lines.find(({ id }) => id === lineId);
+/** Lines at hand of some kinds. */
 export const ofKind = ({ lines, modelAnswer }: SlipContext, ...kinds: Line['kind'][]) =>
   lines.find(({ id, kind }) => kinds.includes(kind) && modelAnswer.clientCase.lineIds.includes(id)) ??
   lines.find(({ kind }) => kinds.includes(kind));
 
+/** The card with one bowl changed. */
 export const withBowl = (card: RecordCard, name: string, change: (bowl: Bowl) => Bowl): RecordCard => ({
   ...card,
   bowls: card.bowls.map((bowl) => (bowl.name === name ? change(bowl) : bowl)),
 });
+/** The card with its applications changed one by one. */
 export const withSteps = (
   card: RecordCard,
   change: (application: Application) => Application,
@@ -38,6 +46,7 @@ export const bowlWhere = (
     return line !== undefined && test(line, bowl);
   });
 
+/** The bowl with another strength, volumes. */
 export const toVol = (bowl: Bowl, vol: number): Bowl => ({
   ...bowl,
   developer: [{ vol, grams: tenth(bowl.developer.reduce((sum, { grams }) => sum + grams, 0)) }],

@@ -12,7 +12,9 @@ const SLIPS: Record<Misconception, SlipMaker> = { ...ROUTE_SLIPS, ...MIX_SLIPS, 
 
 export interface TypicalError {
   misconception: Misconception;
+  /** A record card. */
   card: RecordCard;
+  /** Marks; null while there are none. */
   grade: Grade;
   /** The finding that names the rule it breaks. */
   breaks: Reason;

@@ -199,12 +199,15 @@ const momentIn = (card: SimulatedCard, zone: LabZone, minute: number) =>
 
 /** What can be read off a zone at a minute. */
 export interface LabReading {
+  /** Level, 1 to 12. */
   level: number;
+  /** Tone as primary and, perhaps, weaker secondary. */
   tone: ToneFamily;
   /** 0 neutral, 1 a plain full tone. */
   strength: number;
   /** The pigment that shows at the level the natural pigment has reached. */
   underlay: Underlay;
+  /** Condition by strength and moisture. */
   condition: Condition;
   /** What a wet strand of it does when it is stretched (C1). */
   stretch: StretchOutcome;
@@ -240,7 +243,9 @@ function readingOf(strand: Strand, lying: boolean): LabReading {
 }
 
 export interface SideMoment {
+  /** How the hair looks. */
   look: TressLook;
+  /** Zones from root to tip. */
   zones: Record<LabZone, LabReading>;
   /** What the last coat with shades has to balance on the mids; null where no coat has any. */
   balance: { levelReached: number; shades: ShadePart[] } | null;
