@@ -13,23 +13,24 @@ import { ROOT, fail, inRoot, say } from './lib/system.mjs';
 const option = (name, other) =>
   Number(process.argv.find((arg) => arg.startsWith(`--${name}=`))?.slice(name.length + 3) ?? other);
 const named = process.argv.slice(2).filter((arg) => !arg.startsWith('--'));
+/** For each of the three runs. */
 const LIMIT_MS = 90_000;
+/** Suites of minutes that say nothing of the craft's rules, but in their own folder. */
+const SLOW = ['core/draw/', 'core/drill/items', 'core/drill/practice'];
 const FILE = inRoot('.cache', 'mutants.json');
 const EQUIVALENT = JSON.parse(readFileSync(inRoot('scripts', 'mutate', 'equivalent.json'), 'utf8'));
 
-/** One run of something, within what is left of the time; null when that is over. */
-function run(command, args, until) {
-  const timeout = until - Date.now();
-  if (timeout <= 0) return null;
-  const { status, error, signal } = spawnSync(command, args, { cwd: ROOT, stdio: 'ignore', timeout });
+/** One run of something; null when its time is over. */
+function run(command, args) {
+  const { status, error, signal } = spawnSync(command, args, {
+    cwd: ROOT,
+    stdio: 'ignore',
+    timeout: LIMIT_MS,
+  });
   return error?.code === 'ETIMEDOUT' || signal ? null : status === 0;
 }
-const jest = (args, until) =>
-  run(
-    inRoot('node_modules', '.bin', 'jest'),
-    ['--selectProjects', 'core', '--bail', '--silent', ...args],
-    until,
-  );
+const jest = (args) =>
+  run(inRoot('node_modules', '.bin', 'jest'), ['--selectProjects', 'core', '--bail', '--silent', ...args]);
 
 const RECORDED = `
   import { differences, readRecorded, recordAll } from './scripts/record/recorded';
@@ -37,7 +38,7 @@ const RECORDED = `
   process.exit(recordAll().every((now, i) => differences(now, was[i]).length === 0) ? 0 : 1);
 `;
 /** Whether what is computed is as recorded: as its test, without what Jest costs. */
-async function isAsRecorded(until) {
+async function isAsRecorded() {
   const outfile = inRoot('.cache', 'mutated.cjs');
   await build({
     stdin: { contents: RECORDED, resolveDir: ROOT, loader: 'ts' },
@@ -47,18 +48,17 @@ async function isAsRecorded(until) {
     format: 'cjs',
     logLevel: 'silent',
   });
-  return run('node', [outfile], until);
+  return run('node', [outfile]);
 }
 
 /** What notices a mutant: its own folder, another, the record; or it is alive, or ran out of time. */
 async function verdictOn({ file }) {
-  const until = Date.now() + LIMIT_MS;
   const [, folder] = file.split('/');
-  const own = jest(['--passWithNoTests', '--testPathPatterns', `core/${folder}/`], until);
+  const own = jest(['--passWithNoTests', '--testPathPatterns', `core/${folder}/`]);
   if (own !== true) return own === null ? 'time' : 'folder';
-  const rest = jest(['--testPathIgnorePatterns', `core/${folder}/`, 'core/draw/'], until);
+  const rest = jest(['--testPathIgnorePatterns', `core/${folder}/`, ...SLOW]);
   if (rest !== true) return rest === null ? 'time' : 'elsewhere';
-  const recorded = await isAsRecorded(until);
+  const recorded = await isAsRecorded();
   return recorded === null ? 'time' : recorded ? 'alive' : 'record';
 }
 

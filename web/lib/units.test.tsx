@@ -45,8 +45,8 @@ describe('amounts as a class measures them', () => {
     expect(say('flOz', 'mark.amount.tooLittle', amount)).toContain('0.68 fl oz');
     expect(say('flOz', 'mark.amount.tooLittle', amount)).not.toMatch(/\d g\b/);
     expect(say('flOz', 'example.units.grams', { amount: 60 })).toContain('60 g');
-    expect(wordsIn('grams').t('service.bowlPart', { label: '5:0', weight: 30 })).toBe('5:0 30.0 g');
-    expect(wordsIn('flOz').t('service.bowlPart', { label: '5:0', weight: 30 })).toBe('5:0 1.01 fl oz');
+    expect(wordsIn('grams').t('bench.bowlPart', { label: '5:0', weight: 30 })).toBe('5:0 30.0 g');
+    expect(wordsIn('flOz').t('bench.bowlPart', { label: '5:0', weight: 30 })).toBe('5:0 1.01 fl oz');
   });
 
   it('leave everything else alone: levels, strengths, minutes, shares', () => {

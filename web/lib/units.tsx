@@ -3,7 +3,7 @@ import { createContext, useContext, type ComponentProps, type ReactNode } from '
 import { I18nextProvider, useTranslation } from 'react-i18next';
 import { NumberInput } from '../ui/field';
 import { figure, wordsIn, type Units } from './i18n';
-import './words/service';
+import './words/bench';
 
 const UnitsContext = createContext<Units>('grams');
 

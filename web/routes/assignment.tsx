@@ -17,7 +17,7 @@ import { Empty, Failure, Loading, Notice, Sheet } from '../ui/panel';
 import { PageTitle } from '../ui/page-title';
 import '../lib/words/craft';
 import '../lib/words/educating';
-import '../lib/words/service';
+import '../lib/words/bench';
 
 export function AssignmentPage() {
   const { t } = useTranslation(['ui', 'craft', 'assigning']);
@@ -64,7 +64,7 @@ export function AssignmentPage() {
             <ButtonLink to={`/classes/${assignment.classId}/new-exercise?from=${assignment.exerciseId}`}>
               {t('exercise.duplicate')}
             </ButtonLink>
-            {done > 0 ? <Button onClick={() => setRegrading(true)}>{t('service.regrade')}</Button> : null}
+            {done > 0 ? <Button onClick={() => setRegrading(true)}>{t('bench.regrade')}</Button> : null}
             <AssignmentActions assignment={assignment} />
           </>
         )}
@@ -88,9 +88,9 @@ export function AssignmentPage() {
           />
         </InUnits>
         <Sheet className="flex flex-col gap-2">
-          <h2 className="text-lg">{t('service.thinkingOfClass')}</h2>
+          <h2 className="text-lg">{t('bench.thinkingOfClass')}</h2>
           {assignment.misconceptions.length === 0 ? (
-            <p className="text-quiet">{t('service.noThinking')}</p>
+            <p className="text-quiet">{t('bench.noThinking')}</p>
           ) : (
             <ul>
               {assignment.misconceptions.map(({ name, students }) => (

@@ -6,7 +6,7 @@ import { EditExercise } from '../features/setting/edit-exercise';
 import { copyOf } from '../features/setting/exercise-form';
 import { ApiError, api } from '../lib/api';
 import { Failure, Loading } from '../ui/panel';
-import '../lib/words/service';
+import '../lib/words/bench';
 
 /** One exercise of the library, or a new one; `?from` names one that it is made from. */
 export function LibraryExercisePage() {
@@ -34,7 +34,7 @@ export function LibraryExercisePage() {
     <EditExercise
       key={exerciseId ?? from ?? ''}
       exercise={exercise}
-      start={source ? copyOf(source, t('service.copyOf', { title: source.title })) : null}
+      start={source ? copyOf(source, t('bench.copyOf', { title: source.title })) : null}
       books={books.data!}
       own={own.data!}
       classes={classes.data!.filter(({ archived }) => !archived)}

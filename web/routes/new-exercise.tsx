@@ -7,7 +7,7 @@ import { AssignExercise } from '../features/setting/assign-exercise';
 import { copyOf, ofLibrary } from '../features/setting/exercise-form';
 import { api } from '../lib/api';
 import { Failure, Loading, Notice } from '../ui/panel';
-import '../lib/words/service';
+import '../lib/words/bench';
 
 /** `?edit` names an assignment to be changed, `?exercise` one of the library, `?from` one that another is made from. */
 function Editor({ detail }: { detail: ClassDetail }) {
@@ -35,7 +35,7 @@ function Editor({ detail }: { detail: ClassDetail }) {
   const start = mine
     ? ofLibrary(mine)
     : source
-      ? copyOf(source, t('service.copyOf', { title: source.title }))
+      ? copyOf(source, t('bench.copyOf', { title: source.title }))
       : null;
   return (
     <AssignExercise

@@ -14,7 +14,7 @@ import { Button } from '../ui/button';
 import { Failure, Loading } from '../ui/panel';
 import '../lib/words/craft';
 import '../lib/words/educating';
-import '../lib/words/service';
+import '../lib/words/bench';
 
 const answerQuery = (attemptId: string) => ({
   queryKey: ['answer', attemptId],

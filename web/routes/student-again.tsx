@@ -14,7 +14,7 @@ import { InUnits } from '../lib/units';
 import { Button, ButtonLink } from '../ui/button';
 import { Failure, Loading } from '../ui/panel';
 import { PageTitle } from '../ui/page-title';
-import '../lib/words/service';
+import '../lib/words/bench';
 
 /** The same head again, for practice: marked on the device, as often as one likes. */
 function Again({ result }: { result: Result }) {
@@ -35,13 +35,13 @@ function Again({ result }: { result: Result }) {
         heading={
           <div className="flex flex-wrap items-end justify-between gap-3">
             <div>
-              <PageTitle back={{ to: back, text: t('service.backToResult') }} className="text-xl">
-                {t('service.practiceOf', { title: result.title })}
+              <PageTitle back={{ to: back, text: t('bench.backToResult') }} className="text-xl">
+                {t('bench.practiceOf', { title: result.title })}
               </PageTitle>
-              <p className="text-quiet text-sm">{t('service.practiceNote')}</p>
+              <p className="text-quiet text-sm">{t('bench.practiceNote')}</p>
             </div>
             <div className="flex items-center gap-4">
-              <Button onClick={() => setMarked(null)}>{t('service.backToBench')}</Button>
+              <Button onClick={() => setMarked(null)}>{t('bench.backToBench')}</Button>
               <PointsLine result={{ grade, houseRules }} />
             </div>
           </div>
@@ -52,13 +52,13 @@ function Again({ result }: { result: Result }) {
   return (
     <PracticeBench
       exercise={exercise}
-      note={t('service.practiceNote')}
+      note={t('bench.practiceNote')}
       end={(card) => (
         <>
           <Button weight="main" onClick={() => setMarked(card)}>
-            {t('service.markIt')}
+            {t('bench.markIt')}
           </Button>
-          <ButtonLink to={back}>{t('service.backToResult')}</ButtonLink>
+          <ButtonLink to={back}>{t('bench.backToResult')}</ButtonLink>
         </>
       )}
     />

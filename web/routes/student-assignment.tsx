@@ -21,7 +21,7 @@ import { InUnits } from '../lib/units';
 import { ButtonLink } from '../ui/button';
 import { Failure, Loading, Notice } from '../ui/panel';
 import { ReceiptLine } from '../features/marking/receipt';
-import '../lib/words/service';
+import '../lib/words/bench';
 
 const ofToday = (kept: unknown) => recordCardSchema.safeParse(fromOlderCards(kept)).data ?? null;
 

@@ -8,7 +8,7 @@ import { api } from '../lib/api';
 import { InUnits } from '../lib/units';
 import { ButtonLink } from '../ui/button';
 import { Failure, Loading } from '../ui/panel';
-import '../lib/words/service';
+import '../lib/words/bench';
 
 export function StudentResultPage() {
   const { t } = useTranslation();
@@ -33,7 +33,7 @@ export function StudentResultPage() {
         result={result}
         heading={
           <MyResultHeading result={result}>
-            <ButtonLink to={`/due/${assignmentId}/again`}>{t('service.tryAgain')}</ButtonLink>
+            <ButtonLink to={`/due/${assignmentId}/again`}>{t('bench.tryAgain')}</ButtonLink>
           </MyResultHeading>
         }
       />

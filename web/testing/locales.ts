@@ -10,13 +10,13 @@ import { PEOPLE } from '../lib/words/people';
 import { ANSWER_WORDS, QUESTION_WORDS } from '../lib/words/questions';
 import { READING } from '../lib/words/reading';
 import { REASONS } from '../lib/words/reasons';
-import { SERVICE } from '../lib/words/service';
+import { BENCH } from '../lib/words/bench';
 import { SHADE_BOOKS } from '../lib/words/shade-books';
 
 /** Every word shown, together: pages load them in parts. */
 export const LOCALES = {
   en: {
-    ui: { ...ui, ...SERVICE, ...EDUCATING, ...LAB, ...READING, ...HOUSE_RULES_WORDS, ...SHADE_BOOKS },
+    ui: { ...ui, ...BENCH, ...EDUCATING, ...LAB, ...READING, ...HOUSE_RULES_WORDS, ...SHADE_BOOKS },
     craft: CRAFT,
     people: PEOPLE,
     assigning: ASSIGNING,

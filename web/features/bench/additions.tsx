@@ -3,7 +3,7 @@ import { useTranslation } from 'react-i18next';
 import { WeightInput } from '../../lib/units';
 import { Field } from '../../ui/field';
 import '../../lib/words/craft';
-import '../../lib/words/service';
+import '../../lib/words/bench';
 
 /** Shampoo or conditioner in the bowl: thins a leftover, makes a cleanse of a lightener. */
 export function Additions({ bowl, onChange }: { bowl: Bowl; onChange: (bowl: Bowl) => void }) {
@@ -19,7 +19,7 @@ export function Additions({ bowl, onChange }: { bowl: Bowl; onChange: (bowl: Bow
       <div className="mt-1 flex flex-wrap gap-3">
         {BOWL_ADDITIONS.map((kind) => {
           const grams = additionGrams(bowl, kind);
-          const label = t('service.amountOf', { label: t(`craft:addition.${kind}`) });
+          const label = t('bench.amountOf', { label: t(`craft:addition.${kind}`) });
           return (
             <Field key={kind} label={t(`craft:addition.${kind}`)}>
               <WeightInput

@@ -15,7 +15,7 @@ import { newStep } from './schedule';
 import { StepForm } from './step-form';
 import { Timeline } from './timeline';
 import '../../lib/words/craft';
-import '../../lib/words/service';
+import '../../lib/words/bench';
 
 /** What goes where, in which order, and when it begins. */
 export function Apply({
@@ -49,12 +49,12 @@ export function Apply({
   const step = chosen === null ? undefined : answer.steps[chosen];
   return (
     <div className="flex flex-col gap-4">
-      <h2 className="text-2xl">{t('service.applyTitle')}</h2>
+      <h2 className="text-2xl">{t('bench.applyTitle')}</h2>
       <div className="flex flex-wrap items-center gap-x-8 gap-y-3">
         <div className="flex flex-wrap items-center gap-3">
-          <span className="text-sm font-semibold">{t('service.washFirst')}</span>
+          <span className="text-sm font-semibold">{t('bench.washFirst')}</span>
           <Choice
-            label={t('service.washFirst')}
+            label={t('bench.washFirst')}
             value={answer.wash}
             options={WASHES.map((value) => ({ value, text: t(`craft:wash.${value}`) }))}
             onChange={(wash) => change({ wash })}
@@ -62,16 +62,16 @@ export function Apply({
         </div>
         {answer.bowls.length > 0 ? (
           <div className="flex flex-wrap items-center gap-2">
-            <span className="text-sm font-semibold">{t('service.putOn')}</span>
+            <span className="text-sm font-semibold">{t('bench.putOn')}</span>
             {answer.bowls.map(({ name }) => (
               <Button key={name} icon={<Plus aria-hidden className="size-4" />} onClick={() => add(name)}>
-                {t('service.bowlName', { name })}
+                {t('bench.bowlName', { name })}
               </Button>
             ))}
           </div>
         ) : null}
       </div>
-      {answer.bowls.length === 0 ? <Empty>{t('service.noBowlsYet')}</Empty> : null}
+      {answer.bowls.length === 0 ? <Empty>{t('bench.noBowlsYet')}</Empty> : null}
       {answer.steps.length > 0 ? (
         <>
           <Timeline
@@ -82,10 +82,10 @@ export function Apply({
             onChoose={setChosen}
             onMove={set}
           />
-          <p className="text-quiet text-sm">{t('service.timelineHint')}</p>
+          <p className="text-quiet text-sm">{t('bench.timelineHint')}</p>
         </>
       ) : answer.bowls.length > 0 ? (
-        <Empty>{t('service.noSteps')}</Empty>
+        <Empty>{t('bench.noSteps')}</Empty>
       ) : null}
       {step && chosen !== null ? (
         <StepForm

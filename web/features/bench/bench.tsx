@@ -30,7 +30,7 @@ import { ReadStep } from './read';
 import { isStepComplete, stepsOf, type WorkStep } from './steps';
 import type { Reveals } from './use-reveals';
 import '../../lib/words/craft';
-import '../../lib/words/service';
+import '../../lib/words/bench';
 
 export function BenchTitle({ assignment }: { assignment: StudentAssignment }) {
   const { t } = useTranslation();
@@ -125,7 +125,7 @@ export function Bench({
         looks={{ now, target: step === 'read' ? assignment.lit[light].target : assignment.looks.target }}
         active={step === 'read' ? zone : null}
         nowLabel={t('bench.nowOf', { name: assignment.client.name })}
-        caption={onClock ? t('service.atMinute', { minute }) : t(atEnd ? 'service.yours' : 'bench.now')}
+        caption={onClock ? t('bench.atMinute', { minute }) : t(atEnd ? 'bench.yours' : 'bench.now')}
       />
       <div className={BODY}>
         {title ?? <BenchTitle assignment={assignment} />}
@@ -146,16 +146,16 @@ export function Bench({
         ) : null}
         {assignment.toCorrect && step !== 'handIn' ? (
           <>
-            <Notice kind="warn">{t('service.toCorrect')}</Notice>
+            <Notice kind="warn">{t('bench.toCorrect')}</Notice>
             <details className="border-line bg-sheet rounded-sm border p-3">
-              <summary className="cursor-pointer font-semibold">{t('service.asWritten')}</summary>
+              <summary className="cursor-pointer font-semibold">{t('bench.asWritten')}</summary>
               <RecordCardView plan={assignment.given} lines={assignment.lines} />
             </details>
           </>
         ) : isClosed && step !== 'handIn' ? (
           // What is poured depends on what the card says, so that it lies open there.
           <details className="border-line bg-sheet rounded-sm border p-3" open={step === 'developer'}>
-            <summary className="cursor-pointer font-semibold">{t('service.givenNote')}</summary>
+            <summary className="cursor-pointer font-semibold">{t('bench.givenNote')}</summary>
             <RecordCardView plan={assignment.given} lines={assignment.lines} />
           </details>
         ) : null}
@@ -185,9 +185,9 @@ export function Bench({
           <div className="ms-auto flex flex-wrap justify-end gap-2">
             <Button
               icon={<NotebookText aria-hidden className="size-5" />}
-              aria-label={t('service.card')}
+              aria-label={t('bench.card')}
               aria-keyshortcuts="C"
-              title={`${t('service.card')} (C)`}
+              title={`${t('bench.card')} (C)`}
               onClick={() => setCardShown(true)}
             >
               <span className="max-wide:hidden">

@@ -15,7 +15,7 @@ import { pourName } from './words';
 import { Ingredient } from './ingredient';
 import { PourChoice } from './pour-choice';
 import { recipeOf, workedOut } from './recipe';
-import '../../lib/words/service';
+import '../../lib/words/bench';
 
 const MOST_SHADES = 4;
 
@@ -99,7 +99,7 @@ export function BowlForm({
             rows={[
               {
                 term: t('bench.mix.ratio'),
-                value: line.ratios.map((ratio) => t('service.ratio', { ratio })).join(', '),
+                value: line.ratios.map((ratio) => t('bench.ratio', { ratio })).join(', '),
               },
               {
                 term: t('bench.process.times', { line: line.name }),
@@ -158,7 +158,7 @@ export function BowlForm({
           {pours ? <Additions bowl={bowl} onChange={onChange} /> : null}
           {line.additives?.[0] ? (
             <Tick
-              label={t('service.withAdditive', {
+              label={t('bench.withAdditive', {
                 name: line.additives[0].name,
                 grams: line.additives[0].gramsPer100,
               })}
@@ -179,7 +179,7 @@ export function BowlForm({
               />
             </Field>
             {pours ? (
-              <Field label={t('service.ratioField')}>
+              <Field label={t('bench.ratioField')}>
                 <NumberInput
                   aria-label={t('bench.mix.ratio')}
                   value={recipe.ratio}
@@ -192,13 +192,13 @@ export function BowlForm({
               </Field>
             ) : null}
             <Button weight="main" onClick={apply} disabled={hasShades(line.kind) && bowl.shades.length === 0}>
-              {t('service.workOut')}
+              {t('bench.workOut')}
             </Button>
           </div>
           <p className="text-quiet text-sm">
-            {t('service.bowlNow', {
+            {t('bench.bowlNow', {
               total: bowlGrams(bowl),
-              ratio: ratio === null || !pours ? '–' : t('service.ratio', { ratio }),
+              ratio: ratio === null || !pours ? '–' : t('bench.ratio', { ratio }),
               vol: vol === null ? '–' : pourName(t, vol, line.kind),
             })}
           </p>

@@ -4,7 +4,7 @@ import { useScaleFigure } from '../../lib/units';
 import { Button } from '../../ui/button';
 import { Dialog } from '../../ui/dialog';
 import { usePouring } from './use-pouring';
-import '../../lib/words/service';
+import '../../lib/words/bench';
 
 /**
  * The scale under the bowl, a stand-in for a real one: hold to pour, with the pointer or the space bar, and let go a
@@ -40,19 +40,19 @@ export function BowlScale({
     <Dialog
       open
       onClose={onClose}
-      title={t('service.scale.title', { what })}
+      title={t('bench.scale.title', { what })}
       actions={
         <>
           <Button onClick={onClose}>{t('action.cancel')}</Button>
           <Button weight="main" disabled={!pouring.still || total <= 0} onClick={() => onTake(total)}>
-            {t('service.scale.take')}
+            {t('bench.scale.take')}
           </Button>
         </>
       }
     >
       <div className="border-strong-line bg-raised flex items-baseline justify-between rounded-sm border-2 px-5 py-3">
         <output
-          aria-label={t('service.scale.shows')}
+          aria-label={t('bench.scale.shows')}
           className="font-display text-5xl font-semibold tabular-nums"
         >
           {figure}
@@ -60,7 +60,7 @@ export function BowlScale({
         <span className="text-2xl">{unit}</span>
       </div>
       <p className="text-quiet text-sm">
-        {wanted === null ? t('service.scale.hint') : t('service.scale.wanted', { grams: wanted })}
+        {wanted === null ? t('bench.scale.hint') : t('bench.scale.wanted', { grams: wanted })}
       </p>
       <div className="grid grid-cols-2 gap-2">
         <button
@@ -69,10 +69,10 @@ export function BowlScale({
           className="bg-surround text-on-surround border-on-surround col-span-2 min-h-20 touch-none rounded-sm border-2 text-xl font-semibold select-none active:brightness-90"
           {...pouring.handlers()}
         >
-          {t('service.scale.pour')}
+          {t('bench.scale.pour')}
         </button>
-        <Button onClick={() => setTared(total)}>{t('service.scale.tare')}</Button>
-        <Button onClick={empty}>{t('service.scale.empty')}</Button>
+        <Button onClick={() => setTared(total)}>{t('bench.scale.tare')}</Button>
+        <Button onClick={empty}>{t('bench.scale.empty')}</Button>
       </div>
     </Dialog>
   );

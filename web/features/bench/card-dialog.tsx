@@ -11,7 +11,7 @@ import { HeadSheet } from '../head/head-sheet';
 import { headLook } from '../head/places';
 import { RecordCardView } from './record-card';
 import { useWishes } from './words';
-import '../../lib/words/service';
+import '../../lib/words/bench';
 
 /** The record card as it is being written, to be looked at from anywhere on the bench, and printed. */
 export function CardDialog({
@@ -31,7 +31,7 @@ export function CardDialog({
     <Dialog
       open={open}
       onClose={onClose}
-      title={t('service.card')}
+      title={t('bench.card')}
       wide
       actions={
         <>

@@ -10,7 +10,7 @@ import { Sheet } from '../../ui/panel';
 import { PlaceTicks } from '../head/place-ticks';
 import { Pick } from './pick';
 import '../../lib/words/craft';
-import '../../lib/words/service';
+import '../../lib/words/bench';
 
 /** A thing to be done besides the bowls as it begins: on the first place, at a minute. */
 function newCare(kind: CareKind, places: readonly PlaceId[], start: number): CareStep {

@@ -7,7 +7,7 @@ import { ReasonText } from '../marking/reasons';
 import type { Reveals } from './use-reveals';
 import { useWishes } from './words';
 import '../../lib/words/craft';
-import '../../lib/words/service';
+import '../../lib/words/bench';
 
 function Story({ assignment: { client, ...assignment } }: { assignment: StudentAssignment }) {
   const { t } = useTranslation();
@@ -37,7 +37,7 @@ function Hair({ assignment: { hair, regions, lines } }: { assignment: StudentAss
             ];
           }),
           { term: t('bench.consult.service'), value: t(`craft:service.${hair.length}`) },
-          { term: t('service.linesAtHand'), value: lines.map(({ name }) => name).join(', ') },
+          { term: t('bench.linesAtHand'), value: lines.map(({ name }) => name).join(', ') },
         ]}
       />
       <details className="mt-1 text-sm">

@@ -12,7 +12,7 @@ import type { DraftOf } from './use-draft';
 import { ReasonText } from '../marking/reasons';
 import type { Reveals } from './use-reveals';
 import '../../lib/words/craft';
-import '../../lib/words/service';
+import '../../lib/words/bench';
 
 interface Asking {
   name: string;
@@ -82,8 +82,8 @@ export function Consult({
       <div className="grid items-start gap-4 lg:grid-cols-2">
         <ClientFacts assignment={assignment} />
         <AskList
-          title={t('service.ask')}
-          hint={t('service.askHint')}
+          title={t('bench.ask')}
+          hint={t('bench.askHint')}
           reveals={reveals}
           items={CONSULTATION_QUESTIONS.map((question) => ({
             name: question,
@@ -96,8 +96,8 @@ export function Consult({
           }))}
         />
         <AskList
-          title={t('service.test')}
-          hint={t('service.testHint')}
+          title={t('bench.test')}
+          hint={t('bench.testHint')}
           reveals={reveals}
           items={TESTS.map((test) => ({
             name: test,
@@ -110,13 +110,13 @@ export function Consult({
       </div>
       {reveals.failed ? (
         <Notice kind="bad">
-          {t(reveals.failed === 'network' ? 'service.askOffline' : `error.${reveals.failed}`)}
+          {t(reveals.failed === 'network' ? 'bench.askOffline' : `error.${reveals.failed}`)}
         </Notice>
       ) : null}
       {assignment.station ? (
         <Sheet className="flex flex-col gap-2">
-          <h3 className="text-lg">{t('service.stationTitle')}</h3>
-          <p className="text-quiet text-sm">{t('service.stationHint')}</p>
+          <h3 className="text-lg">{t('bench.stationTitle')}</h3>
+          <p className="text-quiet text-sm">{t('bench.stationHint')}</p>
           <div className="flex flex-wrap gap-x-6">
             {STATION.map((item) => (
               <Tick
@@ -136,20 +136,20 @@ export function Consult({
         </Sheet>
       ) : null}
       <Sheet className="flex flex-col gap-3">
-        <h3 className="text-lg">{t('service.decide')}</h3>
+        <h3 className="text-lg">{t('bench.decide')}</h3>
         <Choice
-          label={t('service.decide')}
+          label={t('bench.decide')}
           value={answer.decision}
           options={[
-            { value: 'goOn' as const, text: t('service.goOn') },
-            { value: 'decline' as const, text: t('service.decline') },
+            { value: 'goOn' as const, text: t('bench.goOn') },
+            { value: 'decline' as const, text: t('bench.decline') },
           ]}
           onChange={(decision) => change(decision === 'decline' ? { decision, visits: null } : { decision })}
         />
         {answer.decision === 'goOn' ? (
-          <Field label={t('service.visits')} hint={t('service.visitsHint')}>
+          <Field label={t('bench.visits')} hint={t('bench.visitsHint')}>
             <NumberInput
-              aria-label={t('service.visits')}
+              aria-label={t('bench.visits')}
               value={answer.visits}
               min={1}
               max={8}

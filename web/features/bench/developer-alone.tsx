@@ -9,7 +9,7 @@ import { BowlScale } from './bowl-scale';
 import { Ingredient } from './ingredient';
 import { PourChoice } from './pour-choice';
 import { useBowlWords } from './words';
-import '../../lib/words/service';
+import '../../lib/words/bench';
 
 /** A bowl whose colour stands: what is poured to it, and how much. */
 function Pour({ bowl, line, onChange }: { bowl: Bowl; line: Line; onChange: (bowl: Bowl) => void }) {
@@ -27,9 +27,9 @@ function Pour({ bowl, line, onChange }: { bowl: Bowl; line: Line; onChange: (bow
   const chosen = weighing === null ? undefined : bowl.developer[weighing];
   return (
     <Sheet className="flex flex-col gap-3">
-      <h3 className="text-lg">{t('service.bowlTab', { name: bowl.name, line: line.name })}</h3>
+      <h3 className="text-lg">{t('bench.bowlTab', { name: bowl.name, line: line.name })}</h3>
       <p>{bowlWords({ ...bowl, developer: [] }, [line])}</p>
-      <p className="text-quiet text-sm">{t('service.colourInBowl', { weight: colourGrams(bowl) })}</p>
+      <p className="text-quiet text-sm">{t('bench.colourInBowl', { weight: colourGrams(bowl) })}</p>
       <PourChoice bowl={bowl} line={line} onChange={onChange} />
       <ul>
         {bowl.developer.map((part, i) => (
@@ -49,8 +49,8 @@ function Pour({ bowl, line, onChange }: { bowl: Bowl; line: Line; onChange: (bow
         ))}
       </ul>
       <p className="text-quiet text-sm">
-        {t('service.pourNow', {
-          ratio: ratio ? t('service.ratio', { ratio }) : '–',
+        {t('bench.pourNow', {
+          ratio: ratio ? t('bench.ratio', { ratio }) : '–',
           vol: vol === null ? '–' : t('answer.pour', { vol }),
         })}
       </p>
@@ -86,9 +86,9 @@ export function DeveloperAlone({
   });
   return (
     <div className="flex flex-col gap-4">
-      <h2 className="text-2xl">{t('service.developerTitle')}</h2>
-      <p>{t('service.developerHint')}</p>
-      {poured.length === 0 ? <Empty>{t('service.nothingToPour')}</Empty> : null}
+      <h2 className="text-2xl">{t('bench.developerTitle')}</h2>
+      <p>{t('bench.developerHint')}</p>
+      {poured.length === 0 ? <Empty>{t('bench.nothingToPour')}</Empty> : null}
       <div className="grid items-start gap-4 lg:grid-cols-2">
         {poured.map(({ bowl, line }) => (
           <Pour

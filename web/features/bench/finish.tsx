@@ -8,7 +8,7 @@ import { Tress } from '../../ui/tress';
 import type { DraftOf } from './use-draft';
 import { looksAtEnd } from './process-clock';
 import '../../lib/words/craft';
-import '../../lib/words/service';
+import '../../lib/words/bench';
 
 /** What came of it beside the wish, and what the client takes home. */
 export function Finish({
@@ -26,15 +26,15 @@ export function Finish({
   const failing = shown?.frames[shown.frames.length - 1]?.failing ?? [];
   return (
     <div className="flex flex-col gap-4">
-      <h2 className="text-2xl">{t('service.finishTitle')}</h2>
+      <h2 className="text-2xl">{t('bench.finishTitle')}</h2>
       <div className="grid items-start gap-4 lg:grid-cols-2">
         <Sheet className="flex flex-col gap-3">
-          <h3 className="text-lg">{t('service.evaluate')}</h3>
+          <h3 className="text-lg">{t('bench.evaluate')}</h3>
           {end ? (
             <div className="bg-surround text-on-surround flex flex-wrap justify-around rounded-sm px-3 pb-3">
               {assignment.regions.flatMap(({ name: region }, at) =>
                 [
-                  { look: end[at], name: t('service.yours') },
+                  { look: end[at], name: t('bench.yours') },
                   { look: assignment.looks.target[at], name: t('bench.target') },
                 ].map(({ look, name }) => {
                   const full = region === null ? name : `${capital(t(`craft:region.${region}`))}: ${name}`;
@@ -48,14 +48,14 @@ export function Finish({
               )}
             </div>
           ) : (
-            <p className="text-quiet">{t('service.nothingPutOn')}</p>
+            <p className="text-quiet">{t('bench.nothingPutOn')}</p>
           )}
-          {failing.length > 0 ? <Notice kind="bad">{t('service.stopAtOnce')}</Notice> : null}
-          <p className="text-quiet text-sm">{t('service.evaluateHint')}</p>
+          {failing.length > 0 ? <Notice kind="bad">{t('bench.stopAtOnce')}</Notice> : null}
+          <p className="text-quiet text-sm">{t('bench.evaluateHint')}</p>
         </Sheet>
         <Sheet className="flex flex-col gap-3">
           <fieldset className="flex flex-col gap-1">
-            <legend className="font-display mb-1 text-lg font-semibold">{t('service.aftercare')}</legend>
+            <legend className="font-display mb-1 text-lg font-semibold">{t('bench.aftercare')}</legend>
             {AFTERCARES.map((care) => (
               <Tick
                 key={care}
@@ -71,15 +71,15 @@ export function Finish({
               />
             ))}
           </fieldset>
-          <Field label={t('service.nextVisit')}>
+          <Field label={t('bench.nextVisit')}>
             <NumberInput
-              aria-label={t('service.nextVisit')}
+              aria-label={t('bench.nextVisit')}
               value={answer.nextVisitWeeks}
               min={1}
               max={26}
               step={1}
               className="w-20!"
-              unit={t('service.weeksUnit')}
+              unit={t('bench.weeksUnit')}
               onValue={(weeks) =>
                 change({ nextVisitWeeks: weeks === null ? null : Math.min(26, Math.round(weeks)) })
               }

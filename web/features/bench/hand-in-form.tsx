@@ -11,7 +11,7 @@ import { Button } from '../../ui/button';
 import { Confirm } from '../../ui/dialog';
 import { Notice } from '../../ui/panel';
 import { attemptName } from './stored-draft';
-import '../../lib/words/service';
+import '../../lib/words/bench';
 
 /** The id is kept, for each student who sits at this device, so that an answer sent into a lost connection is the same answer when it is sent again. */
 export function submissionId(studentId: string, assignmentId: string, attempt: number): string {

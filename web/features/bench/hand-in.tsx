@@ -6,7 +6,7 @@ import { HandInForm } from './hand-in-form';
 import type { DraftOf } from './use-draft';
 import { RecordCardView } from './record-card';
 import { isStepComplete } from './steps';
-import '../../lib/words/service';
+import '../../lib/words/bench';
 
 export function HandIn({ assignment, draft }: { assignment: StudentAssignment; draft: DraftOf<RecordCard> }) {
   const { t } = useTranslation();
@@ -15,7 +15,7 @@ export function HandIn({ assignment, draft }: { assignment: StudentAssignment; d
   return (
     <div className="flex flex-col gap-4">
       <h2 className="text-2xl">{t('bench.handIn.title')}</h2>
-      <RecordCardView plan={draft.answer} lines={lines} title={t('service.card')} />
+      <RecordCardView plan={draft.answer} lines={lines} title={t('bench.card')} />
       {attempts > 1 ? <p className="text-quiet">{t('student.attemptOf', { attempt, attempts })}</p> : null}
       {closed ? <Notice kind="warn">{t('error.attempt.closed')}</Notice> : null}
       {closed ? null : (

@@ -10,7 +10,7 @@ import { useIsWide } from '../../ui/use-is-wide';
 import { HeadSheet } from '../head/head-sheet';
 import { headLook } from '../head/places';
 import '../../lib/words/craft';
-import '../../lib/words/service';
+import '../../lib/words/bench';
 
 /** Zones marked in the margin like a ruler: a bracket from where each begins to where it ends. */
 export function ZoneRuler({
@@ -132,7 +132,7 @@ export function HeadStrand({
           <Tress
             look={looks.target[at] ?? looks.target[0]}
             {...wish}
-            label={name === null ? t('service.wishLabel') : `${t('service.wishLabel')}, ${name}`}
+            label={name === null ? t('bench.wishLabel') : `${t('bench.wishLabel')}, ${name}`}
           />
           <figcaption className="mt-1 text-sm font-semibold text-center">{t('bench.target')}</figcaption>
         </figure>

@@ -2,7 +2,7 @@ import { Scale, X } from 'lucide-react';
 import { useTranslation } from 'react-i18next';
 import { WeightInput } from '../../lib/units';
 import { NumberInput } from '../../ui/field';
-import '../../lib/words/service';
+import '../../lib/words/bench';
 
 /** One thing in the bowl: its parts, its weight, and the scale. */
 export function Ingredient({
@@ -37,7 +37,7 @@ export function Ingredient({
         />
       ) : null}
       <WeightInput
-        aria-label={t('service.amountOf', { label: name })}
+        aria-label={t('bench.amountOf', { label: name })}
         value={weight > 0 ? weight : null}
         min={0}
         max={2000}
@@ -48,8 +48,8 @@ export function Ingredient({
       <button
         type="button"
         className="border-strong-line bg-raised hover:bg-sheet inline-flex size-10 items-center justify-center rounded-sm border"
-        aria-label={t('service.weigh', { label: name })}
-        title={t('service.weigh', { label: name })}
+        aria-label={t('bench.weigh', { label: name })}
+        title={t('bench.weigh', { label: name })}
         onClick={onScale}
       >
         <Scale aria-hidden className="size-5" />

@@ -7,7 +7,7 @@ import { Facts, Sheet } from '../../ui/panel';
 import { Additions } from './additions';
 import { pourName } from './words';
 import '../../lib/words/craft';
-import '../../lib/words/service';
+import '../../lib/words/bench';
 
 /** A bowl begun from what is left of another: how much of it, and what thins it. */
 export function LeftoverForm({
@@ -27,9 +27,9 @@ export function LeftoverForm({
   return (
     <Sheet className="flex flex-col gap-3">
       <div className="flex flex-wrap items-end gap-4">
-        <Field label={capital(t('service.leftoverOf', from))}>
+        <Field label={capital(t('bench.leftoverOf', from))}>
           <WeightInput
-            aria-label={t('service.amountOf', { label: t('service.leftoverOf', from) })}
+            aria-label={t('bench.amountOf', { label: t('bench.leftoverOf', from) })}
             value={from.grams > 0 ? from.grams : null}
             min={0}
             max={whole}
@@ -40,7 +40,7 @@ export function LeftoverForm({
         </Field>
         <Field label={capital(pourName(t, 0))}>
           <WeightInput
-            aria-label={t('service.amountOf', { label: pourName(t, 0) })}
+            aria-label={t('bench.amountOf', { label: pourName(t, 0) })}
             value={water > 0 ? water : null}
             min={0}
             max={2000}
@@ -56,16 +56,16 @@ export function LeftoverForm({
       <Facts
         rows={[
           {
-            term: t('service.inOrigin', { bowl: from.bowl }),
-            value: t('service.weightAlone', { weight: whole }),
+            term: t('bench.inOrigin', { bowl: from.bowl }),
+            value: t('bench.weightAlone', { weight: whole }),
           },
           {
-            term: t('service.leftoverAll'),
-            value: t('service.weightAlone', { weight: from.grams + bowlGrams(bowl) }),
+            term: t('bench.leftoverAll'),
+            value: t('bench.weightAlone', { weight: from.grams + bowlGrams(bowl) }),
           },
         ]}
       />
-      <p className="text-quiet text-sm">{t('service.leftoverHint', { bowl: from.bowl })}</p>
+      <p className="text-quiet text-sm">{t('bench.leftoverHint', { bowl: from.bowl })}</p>
     </Sheet>
   );
 }

@@ -5,7 +5,7 @@ import { asSwatch, naturalLook, strandLook, type TressLook } from '@cimbel/core/
 import { useTranslation } from 'react-i18next';
 import { Tress } from '../../ui/tress';
 import '../../lib/words/craft';
-import '../../lib/words/service';
+import '../../lib/words/bench';
 
 /** The ring's own locks: natural, even, the same for everyone; beyond 10 hair that was lightened to there. */
 const madeLook = (level: number) =>

@@ -12,7 +12,7 @@ import { LeftoverForm } from './leftover-form';
 import { emptyBowl, nextName, withLine } from './recipe';
 import '../../lib/words/craft';
 import '../../lib/words/educating';
-import '../../lib/words/service';
+import '../../lib/words/bench';
 
 /** What is commonly left in a bowl for the ends. */
 const LEFTOVER_GRAMS = 20;
@@ -58,8 +58,8 @@ export function MixStep({
     });
   return (
     <div className="flex flex-col gap-4">
-      <h2 className="text-2xl">{t('service.mixTitle')}</h2>
-      <div className="flex flex-wrap items-center gap-2" role="group" aria-label={t('service.bowls')}>
+      <h2 className="text-2xl">{t('bench.mixTitle')}</h2>
+      <div className="flex flex-wrap items-center gap-2" role="group" aria-label={t('bench.bowls')}>
         {answer.bowls.map(({ name, lineId, from }) => (
           <button
             key={name}
@@ -68,20 +68,20 @@ export function MixStep({
             onClick={() => setWanted(name)}
             className="border-strong-line bg-raised aria-pressed:border-accent aria-pressed:bg-accent aria-pressed:text-on-accent min-h-10 rounded-sm border px-3"
           >
-            {t('service.bowlTab', {
+            {t('bench.bowlTab', {
               name,
               line:
                 assignment.lines.find(({ id }) => id === lineId)?.name ??
-                (from ? t('service.leftoverOf', from) : t('answer.none')),
+                (from ? t('bench.leftoverOf', from) : t('answer.none')),
             })}
           </button>
         ))}
         <Button icon={<Plus aria-hidden className="size-5" />} disabled={!free} onClick={add}>
-          {t('service.addBowl')}
+          {t('bench.addBowl')}
         </Button>
         {origin ? (
           <Button weight="quiet" disabled={!free} onClick={() => addFrom(origin)}>
-            {t('service.addLeftover', { bowl: origin.name })}
+            {t('bench.addLeftover', { bowl: origin.name })}
           </Button>
         ) : null}
       </div>
@@ -89,7 +89,7 @@ export function MixStep({
         <>
           <div className="flex flex-wrap items-end gap-4">
             {bowl.from ? null : (
-              <Field label={t('service.lineOf', { name: bowl.name })} className="w-72">
+              <Field label={t('bench.lineOf', { name: bowl.name })} className="w-72">
                 <Select
                   value={bowl.lineId ?? ''}
                   onChange={({ target }) => {
@@ -98,7 +98,7 @@ export function MixStep({
                   }}
                 >
                   <option value="" disabled>
-                    {t('service.pickLine')}
+                    {t('bench.pickLine')}
                   </option>
                   {assignment.lines.map(({ id, name, kind }) => (
                     <option key={id} value={id}>
@@ -113,7 +113,7 @@ export function MixStep({
               icon={<Trash2 aria-hidden className="size-4" />}
               onClick={() => remove(bowl.name)}
             >
-              {t('service.removeBowl', { name: bowl.name })}
+              {t('bench.removeBowl', { name: bowl.name })}
             </Button>
           </div>
           {bowl.from ? <LeftoverForm bowl={bowl} bowls={answer.bowls} onChange={set} /> : null}
@@ -128,7 +128,7 @@ export function MixStep({
           ) : null}
         </>
       ) : (
-        <Empty>{t('service.noBowls')}</Empty>
+        <Empty>{t('bench.noBowls')}</Empty>
       )}
     </div>
   );

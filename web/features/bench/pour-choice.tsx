@@ -3,7 +3,7 @@ import type { Line } from '@cimbel/core/product';
 import { useTranslation } from 'react-i18next';
 import { Select } from '../../ui/field';
 import { pourName } from './words';
-import '../../lib/words/service';
+import '../../lib/words/bench';
 
 /** Which developer is poured, and what is poured besides: another strength, or water. */
 export function PourChoice({
@@ -36,7 +36,7 @@ export function PourChoice({
               })
             }
           >
-            {bowl.developer.length === 0 ? <option value="">{t('service.choosePour')}</option> : null}
+            {bowl.developer.length === 0 ? <option value="">{t('bench.choosePour')}</option> : null}
             {line.developersVol.map((value) => (
               <option key={value} value={value}>
                 {pourName(t, value, line.kind)}

@@ -17,7 +17,7 @@ import { RecordCardView } from './record-card';
 import type { DraftOf } from './use-draft';
 import { nameOf, type Reveals } from './use-reveals';
 import { PageTitle } from '../../ui/page-title';
-import '../../lib/words/service';
+import '../../lib/words/bench';
 
 /** An exercise whose answer is known to who works it: nothing has to be asked of the server. */
 export interface KnownExercise {
@@ -136,7 +136,7 @@ export function PracticeBench({
       end={
         <div className="flex flex-col gap-4">
           <h2 className="text-2xl">{t('bench.handIn.title')}</h2>
-          <RecordCardView plan={answer} lines={lines} title={t('service.card')} />
+          <RecordCardView plan={answer} lines={lines} title={t('bench.card')} />
           <div className="flex gap-3">{end(answer)}</div>
         </div>
       }

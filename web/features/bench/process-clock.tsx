@@ -14,7 +14,7 @@ import { Notice, Sheet } from '../../ui/panel';
 import { Tress } from '../../ui/tress';
 import { placesOf } from '../head/places';
 import '../../lib/words/craft';
-import '../../lib/words/service';
+import '../../lib/words/bench';
 
 /** Seconds that a minute of the service takes on the clock. */
 const PACES = [1, 0.5, 0.2] as const;
@@ -94,29 +94,29 @@ export function ProcessClock({
   return (
     <Sheet className="flex flex-col gap-3">
       <div className="flex flex-wrap items-center gap-3">
-        <h3 className="text-lg">{t('service.clock')}</h3>
+        <h3 className="text-lg">{t('bench.clock')}</h3>
         <Button
           icon={
             clock.running ? <Pause aria-hidden className="size-5" /> : <Play aria-hidden className="size-5" />
           }
           onClick={() => setClock({ minute: minute >= last ? 0 : minute, running: !clock.running })}
         >
-          {t(clock.running ? 'service.pause' : 'service.run')}
+          {t(clock.running ? 'bench.pause' : 'bench.run')}
         </Button>
         <Button
           weight="quiet"
           icon={<RotateCcw aria-hidden className="size-4" />}
           onClick={() => setClock({ minute: 0, running: false })}
         >
-          {t('service.fromStart')}
+          {t('bench.fromStart')}
         </Button>
         <label className="ms-auto flex items-center gap-2 text-sm">
-          {t('service.pace')}
+          {t('bench.pace')}
           <span className="w-52">
             <Select value={String(pace)} onChange={({ target }) => setPace(Number(target.value))}>
               {PACES.map((seconds) => (
                 <option key={seconds} value={seconds}>
-                  {t('service.paceOf', { seconds })}
+                  {t('bench.paceOf', { seconds })}
                 </option>
               ))}
             </Select>
@@ -137,13 +137,13 @@ export function ProcessClock({
                   look={(open ? swatches.bare : swatches.hidden)[i]}
                   width={54}
                   height={54}
-                  label={open ? t('service.wipedLook', { zone }) : ''}
+                  label={open ? t('bench.wipedLook', { zone }) : ''}
                 />
                 <span className="text-sm">
-                  {t(covered ? 'service.covered' : minute > 0 ? 'service.free' : 'service.before')}
+                  {t(covered ? 'bench.covered' : minute > 0 ? 'bench.free' : 'bench.before')}
                   {open && toldHair ? (
                     <strong className="block">
-                      {t(toldHair.white ? 'service.toldWithWhite' : 'service.told', { ...toldHair })}
+                      {t(toldHair.white ? 'bench.toldWithWhite' : 'bench.told', { ...toldHair })}
                     </strong>
                   ) : null}
                 </span>
@@ -158,7 +158,7 @@ export function ProcessClock({
                       onWipe(wiped.includes(zone) ? null : zone);
                     }}
                   >
-                    {t(wiped.includes(zone) ? 'service.coverAgain' : 'service.wipe')}
+                    {t(wiped.includes(zone) ? 'bench.coverAgain' : 'bench.wipe')}
                   </button>
                   <button
                     type="button"
@@ -166,22 +166,22 @@ export function ProcessClock({
                     className="border-on-surround min-h-11 flex-1 rounded-sm border px-2 text-sm font-semibold hover:bg-white/25 disabled:opacity-50"
                     onClick={() => onRinse(zone, minute)}
                   >
-                    {t('service.rinse')}
+                    {t('bench.rinse')}
                   </button>
                 </div>
               ) : null}
               {frame.failing.includes(zone) ? (
                 <p role="alert" className="flex items-start gap-1 text-sm font-bold">
                   <TriangleAlert aria-hidden className="size-5 shrink-0" />
-                  {t('service.failing')}
+                  {t('bench.failing')}
                 </p>
               ) : null}
             </li>
           );
         })}
       </ul>
-      {frame.failing.length > 0 ? <Notice kind="bad">{t('service.stopAtOnce')}</Notice> : null}
-      <p className="text-quiet text-sm">{t('service.clockNote')}</p>
+      {frame.failing.length > 0 ? <Notice kind="bad">{t('bench.stopAtOnce')}</Notice> : null}
+      <p className="text-quiet text-sm">{t('bench.clockNote')}</p>
     </Sheet>
   );
 }

@@ -17,7 +17,7 @@ import { Timeline } from './timeline';
 import type { DraftOf } from './use-draft';
 import { useBowlWords } from './words';
 import '../../lib/words/craft';
-import '../../lib/words/service';
+import '../../lib/words/bench';
 
 const CHECKS = [2, 3, 5, 10, 20];
 const MOST_MINUTES = 240;
@@ -87,7 +87,7 @@ function MinutesField({
     <input
       aria-label={label}
       inputMode="numeric"
-      placeholder={t('service.minutesExample')}
+      placeholder={t('bench.minutesExample')}
       className="border-strong-line bg-raised min-h-10 w-36 rounded-sm border px-2 tabular-nums"
       value={typed ?? minutes.join(', ')}
       onChange={({ target }) => setTyped(target.value)}
@@ -119,9 +119,9 @@ function HeatFields({
   const { t } = useTranslation();
   const field = (end: 'from' | 'to', least: number, most: number) => (
     <label className="flex items-center gap-1">
-      {t(`service.heatEnds.${end}`)}
+      {t(`bench.heatEnds.${end}`)}
       <NumberInput
-        aria-label={`${t(`service.heatEnds.${end}`)}: ${label}`}
+        aria-label={`${t(`bench.heatEnds.${end}`)}: ${label}`}
         value={heat[end]}
         min={least}
         max={most}
@@ -150,14 +150,14 @@ function TimingRow({ row, name }: { row: Row; name: string }) {
   return (
     <li className="border-line flex flex-wrap items-center gap-x-5 gap-y-2 border-b py-2 last:border-b-0">
       <span className="min-w-48 flex-1">
-        <strong>{t('service.bowlName', { name: row.bowl })}</strong>{' '}
+        <strong>{t('bench.bowlName', { name: row.bowl })}</strong>{' '}
         <span className="first-letter:uppercase">{zones}</span>
         <span className="text-quiet block text-sm">{name}</span>
       </span>
       <label className="flex items-center gap-2 font-semibold">
-        {t('service.lies')}
+        {t('bench.lies')}
         <NumberInput
-          aria-label={`${t('service.lies')}: ${label}`}
+          aria-label={`${t('bench.lies')}: ${label}`}
           value={row.timing ? timing.minutes : null}
           min={1}
           max={MOST_MINUTES}
@@ -171,10 +171,10 @@ function TimingRow({ row, name }: { row: Row; name: string }) {
         />
       </label>
       <label className="flex items-center gap-2">
-        {t('service.checkEvery')}
+        {t('bench.checkEvery')}
         <span className="w-36">
           <Select
-            aria-label={`${t('service.checkEvery')}: ${label}`}
+            aria-label={`${t('bench.checkEvery')}: ${label}`}
             disabled={!row.timing}
             value={timing.checkAt ? AT_MINUTES : timing.checkEvery === null ? '' : String(timing.checkEvery)}
             onChange={({ target }) =>
@@ -190,29 +190,29 @@ function TimingRow({ row, name }: { row: Row; name: string }) {
               )
             }
           >
-            <option value="">{t('service.noCheck')}</option>
+            <option value="">{t('bench.noCheck')}</option>
             {CHECKS.map((minutes) => (
               <option key={minutes} value={minutes}>
-                {t('service.every', { minutes })}
+                {t('bench.every', { minutes })}
               </option>
             ))}
-            <option value={AT_MINUTES}>{t('service.atMinutes')}</option>
+            <option value={AT_MINUTES}>{t('bench.atMinutes')}</option>
           </Select>
         </span>
       </label>
       {timing.checkAt ? (
         <MinutesField
-          label={`${t('service.atMinutes')}: ${label}`}
+          label={`${t('bench.atMinutes')}: ${label}`}
           minutes={timing.checkAt}
           onMinutes={(checkAt) => row.onTime({ ...timing, checkAt })}
         />
       ) : null}
       {isChecked ? (
         <label className="flex items-center gap-2">
-          {t('service.watchedFor')}
+          {t('bench.watchedFor')}
           <span className="w-40">
             <Select
-              aria-label={`${t('service.watchedFor')}: ${label}`}
+              aria-label={`${t('bench.watchedFor')}: ${label}`}
               value={timing.watchedFor ?? ''}
               onChange={({ target }) =>
                 row.onTime({
@@ -232,7 +232,7 @@ function TimingRow({ row, name }: { row: Row; name: string }) {
         </label>
       ) : null}
       <Tick
-        label={t('service.heat')}
+        label={t('bench.heat')}
         on={timing.heat !== null}
         onChange={(on) =>
           row.timing
@@ -283,12 +283,12 @@ export function Process({
   const failed = error ? asApiError(error) : null;
   const nameOf = (name: string) => {
     const bowl = card.bowls.find((bowl) => bowl.name === name);
-    return bowl ? bowlWords(bowl, assignment.lines) : t('service.noSuchBowl', { name });
+    return bowl ? bowlWords(bowl, assignment.lines) : t('bench.noSuchBowl', { name });
   };
   return (
     <div className="flex flex-col gap-4">
       <h2 className="text-2xl">{t('bench.process.title')}</h2>
-      {rows.length === 0 ? <Empty>{t('service.noSteps')}</Empty> : null}
+      {rows.length === 0 ? <Empty>{t('bench.noSteps')}</Empty> : null}
       {rows.length > 0 ? (
         <Sheet>
           <ul aria-label={t('bench.process.title')}>
@@ -310,7 +310,7 @@ export function Process({
               change({ steps: card.steps.map((one, i) => (i === index ? application : one)) })
             }
           />
-          <p className="text-quiet text-sm">{t('service.timelineHint')}</p>
+          <p className="text-quiet text-sm">{t('bench.timelineHint')}</p>
         </>
       ) : null}
       {lines.map((line) => (
@@ -322,7 +322,7 @@ export function Process({
         </p>
       ))}
       {failed ? (
-        <Notice kind="warn">{failed.offline ? t('service.playOffline') : refusal(failed)}</Notice>
+        <Notice kind="warn">{failed.offline ? t('bench.playOffline') : refusal(failed)}</Notice>
       ) : null}
       {shown && card.steps.length > 0 ? (
         <ProcessClock

@@ -14,7 +14,7 @@ import type { DraftOf } from './use-draft';
 import { BalanceBeam } from '../marking/balance';
 import '../../lib/words/craft';
 import '../../lib/words/lab';
-import '../../lib/words/service';
+import '../../lib/words/bench';
 
 const GREYS = [0, 0.1, 0.2, 0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 0.9, 1];
 
@@ -47,7 +47,7 @@ export function ReadStep({
       <h2 className="text-2xl">{t('bench.read.title')}</h2>
       <div className="flex flex-wrap items-center justify-between gap-x-6 gap-y-2">
         <Choice
-          label={t('service.zone')}
+          label={t('bench.zone')}
           value={zone}
           options={placesOf(assignment).map((drawnStretch) => {
             const done = answer.readings[drawnStretch.zone]?.level != null;
@@ -66,17 +66,17 @@ export function ReadStep({
         />
       </div>
       <div className="flex flex-col gap-1.5">
-        <h3 className="text-lg">{t('service.levelOf', { zone: name })}</h3>
+        <h3 className="text-lg">{t('bench.levelOf', { zone: name })}</h3>
         <LevelRing
           value={read.level}
           onChange={(level) => set({ level })}
-          label={t('service.levelOf', { zone: name })}
+          label={t('bench.levelOf', { zone: name })}
           top={topLevel(assignment.houseRules.levelScale)}
         />
       </div>
       <Sheet className="flex flex-wrap items-center gap-x-4 gap-y-2">
         <label className="flex items-center gap-3 font-semibold">
-          {t('service.greyOf', { zone: name })}
+          {t('bench.greyOf', { zone: name })}
           <span className="w-32">
             <Select
               value={read.greyShare === null ? '' : String(read.greyShare)}
@@ -87,7 +87,7 @@ export function ReadStep({
               <option value="">{t('answer.none')}</option>
               {GREYS.map((share) => (
                 <option key={share} value={share}>
-                  {t('service.share', { share })}
+                  {t('bench.share', { share })}
                 </option>
               ))}
             </Select>
@@ -97,10 +97,10 @@ export function ReadStep({
       {target ? (
         <div className="grid items-start gap-4 xl:grid-cols-[minmax(0,1fr)_20rem]">
           <Sheet className="flex flex-col gap-3">
-            <h3 className="text-lg">{t('service.showsOn', { zone: name, level: target.level })}</h3>
-            <p className="text-quiet text-sm">{t('service.showsHint')}</p>
+            <h3 className="text-lg">{t('bench.showsOn', { zone: name, level: target.level })}</h3>
+            <p className="text-quiet text-sm">{t('bench.showsHint')}</p>
             <Choice
-              label={t('service.showsOn', { zone: name, level: target.level })}
+              label={t('bench.showsOn', { zone: name, level: target.level })}
               value={read.underlay}
               onChange={(underlay) => set({ underlay })}
               options={assignment.underlayChoices.map((value) => ({
@@ -124,7 +124,7 @@ export function ReadStep({
           ) : null}
         </div>
       ) : (
-        <p className="text-quiet">{t('service.noWishHere', { zone: name })}</p>
+        <p className="text-quiet">{t('bench.noWishHere', { zone: name })}</p>
       )}
     </div>
   );

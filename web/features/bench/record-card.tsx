@@ -7,7 +7,7 @@ import { Facts, Sheet } from '../../ui/panel';
 import { isTwice, orderName } from '../head/places';
 import { useBowlWords } from './words';
 import '../../lib/words/craft';
-import '../../lib/words/service';
+import '../../lib/words/bench';
 
 /** A plan as it stands on the card: readings, bowls, steps, and what the client takes home. */
 export function RecordCardView({
@@ -50,43 +50,41 @@ export function RecordCardView({
       <Facts
         rows={[
           {
-            term: t('service.decide'),
+            term: t('bench.decide'),
             value:
-              plan.decision === null
-                ? open
-                : t(plan.decision === 'decline' ? 'service.decline' : 'service.goOn'),
+              plan.decision === null ? open : t(plan.decision === 'decline' ? 'bench.decline' : 'bench.goOn'),
           },
           ...(plan.decision === 'decline'
             ? []
-            : [{ term: t('service.visitsShort'), value: plan.visits ?? open }]),
+            : [{ term: t('bench.visitsShort'), value: plan.visits ?? open }]),
           ...zones.map((zone) => {
             const { level, greyShare, underlay, counter } = plan.readings[zone]!;
             const parts = [
-              level === null ? t('answer.none') : t('service.readLevel', { level }),
-              ...(greyShare ? [t('service.readGrey', { share: greyShare })] : []),
+              level === null ? t('answer.none') : t('bench.readLevel', { level }),
+              ...(greyShare ? [t('bench.readGrey', { share: greyShare })] : []),
               ...(underlay ? [t(`craft:underlay.${underlay}`)] : []),
               ...(counter ? [t(`craft:counter.${counter}`)] : []),
             ];
-            return { term: t('service.readOf', { zone }), value: parts.join(' · ') };
+            return { term: t('bench.readOf', { zone }), value: parts.join(' · ') };
           }),
           ...plan.bowls.map((bowl) => ({
-            term: t('service.bowlTab', {
+            term: t('bench.bowlTab', {
               name: bowl.name,
               line:
                 lines.find(({ id }) => id === bowl.lineId)?.name ??
-                (bowl.from ? t('service.leftoverOf', { bowl: bowl.from.bowl }) : '–'),
+                (bowl.from ? t('bench.leftoverOf', { bowl: bowl.from.bowl }) : '–'),
             }),
             value: bowlWords(bowl, lines),
           })),
           ...(plan.station
             ? [
                 {
-                  term: t('service.station'),
+                  term: t('bench.station'),
                   value: plan.station.map((item) => t(`craft:station.${item}`)).join(', ') || open,
                 },
               ]
             : []),
-          ...(plan.wash ? [{ term: t('service.washFirst'), value: t(`craft:wash.${plan.wash}`) }] : []),
+          ...(plan.wash ? [{ term: t('bench.washFirst'), value: t(`craft:wash.${plan.wash}`) }] : []),
         ]}
       />
       {steps.length > 0 ? (
@@ -94,33 +92,29 @@ export function RecordCardView({
           {steps.map((application, i) => (
             <li key={i} className="flex flex-wrap gap-x-3">
               <strong className="w-24 tabular-nums">
-                {t('service.from', {
+                {t('bench.from', {
                   start: application.start,
                   end: application.start + application.minutes,
                 })}
               </strong>
               <span>
-                {t('service.stepWords', { bowl: application.bowl, zones: list(application.zones) })}
+                {t('bench.stepWords', { bowl: application.bowl, zones: list(application.zones) })}
                 {application.placement === 'foils'
-                  ? ` · ${t('service.foilsWords', { share: application.share })}`
+                  ? ` · ${t('bench.foilsWords', { share: application.share })}`
                   : ''}
                 {application.placement === 'between' ? ` · ${t('craft:placement.between')}` : ''}
                 {application.taken ? ` · ${t(`craft:taken.${application.taken}`)}` : ''}
                 {` · ${inOrder(application.areas)}`}
-                {application.stopsAtLine ? '' : ` · ${t('service.pastLine')}`}
-                {application.partingMm
-                  ? ` · ${t('service.partingWords', { mm: application.partingMm })}`
-                  : ''}
+                {application.stopsAtLine ? '' : ` · ${t('bench.pastLine')}`}
+                {application.partingMm ? ` · ${t('bench.partingWords', { mm: application.partingMm })}` : ''}
                 {application.takesMinutes
-                  ? ` · ${t('service.takesWords', { minutes: application.takesMinutes })}`
+                  ? ` · ${t('bench.takesWords', { minutes: application.takesMinutes })}`
                   : ''}
-                {application.heat ? ` · ${t('service.heatWords', application.heat)}` : ''}
-                {application.wet ? ` · ${t('service.wetWords')}` : ''}
-                {application.checkEvery
-                  ? ` · ${t('service.every', { minutes: application.checkEvery })}`
-                  : ''}
+                {application.heat ? ` · ${t('bench.heatWords', application.heat)}` : ''}
+                {application.wet ? ` · ${t('bench.wetWords')}` : ''}
+                {application.checkEvery ? ` · ${t('bench.every', { minutes: application.checkEvery })}` : ''}
                 {application.checkAt
-                  ? ` · ${t('service.checkedAt', { minutes: application.checkAt.join(', ') })}`
+                  ? ` · ${t('bench.checkedAt', { minutes: application.checkAt.join(', ') })}`
                   : ''}
                 {application.watchedFor ? ` · ${t(`craft:watchedFor.${application.watchedFor}`)}` : ''}
               </span>
@@ -143,7 +137,7 @@ export function RecordCardView({
       {plan.aftercare.length > 0 ? (
         <p className="text-sm">
           {plan.aftercare.map((care) => t(`craft:aftercare.${care}`)).join(', ')}
-          {plan.nextVisitWeeks ? ` · ${t('service.backIn', { weeks: plan.nextVisitWeeks })}` : ''}
+          {plan.nextVisitWeeks ? ` · ${t('bench.backIn', { weeks: plan.nextVisitWeeks })}` : ''}
         </p>
       ) : null}
     </Sheet>

@@ -5,7 +5,7 @@ import { dateTime } from '../../lib/i18n';
 import { Button } from '../../ui/button';
 import { Dialog } from '../../ui/dialog';
 import type { DraftOf } from './use-draft';
-import '../../lib/words/service';
+import '../../lib/words/bench';
 
 type Kept = Pick<DraftOf<object>, 'save' | 'savedAt' | 'undo' | 'redo' | 'settle'>;
 

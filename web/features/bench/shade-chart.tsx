@@ -5,7 +5,7 @@ import { useTranslation } from 'react-i18next';
 import { useGridKeys } from '../../lib/use-grid-keys';
 import { Tress } from '../../ui/tress';
 import '../../lib/words/craft';
-import '../../lib/words/service';
+import '../../lib/words/bench';
 
 /** Signs of a label after its separator: the column a shade stands in. */
 const signsOf = (line: Line, label: string) => splitLabel(line, label)?.signs ?? '';

@@ -15,7 +15,7 @@ import { AreaOrder } from '../head/area-order';
 import { PlaceTicks } from '../head/place-ticks';
 import { fittedOrder, placesOf } from '../head/places';
 import '../../lib/words/craft';
-import '../../lib/words/service';
+import '../../lib/words/bench';
 
 const SHARES = [0.2, 0.3, 0.4, 0.5, 0.6];
 
@@ -87,23 +87,23 @@ export function StepForm({
   return (
     <Sheet
       className="grid gap-x-6 gap-y-3 lg:grid-cols-2"
-      aria-label={t('service.stepOf', { bowl: step.bowl })}
+      aria-label={t('bench.stepOf', { bowl: step.bowl })}
     >
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
         <label className="flex items-center gap-2 font-semibold">
-          {t('service.bowl')}
+          {t('bench.bowl')}
           <span className="w-52">
             <Select value={step.bowl} onChange={({ target }) => set({ bowl: target.value })}>
               {bowls.map((bowl) => (
                 <option key={bowl.name} value={bowl.name}>
-                  {t('service.bowlTab', { name: bowl.name, line: lineName(bowl) })}
+                  {t('bench.bowlTab', { name: bowl.name, line: lineName(bowl) })}
                 </option>
               ))}
             </Select>
           </span>
         </label>
         <PlaceTicks
-          label={t('service.onZones')}
+          label={t('bench.onZones')}
           places={zones}
           chosen={step.zones}
           onChange={(next) => set({ zones: next, areas: fittedOrder(step.areas, areasOf(regions, next)) })}
@@ -111,9 +111,9 @@ export function StepForm({
       </div>
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
         <label className="flex items-center gap-2 font-semibold">
-          {t('service.start')}
+          {t('bench.start')}
           <NumberInput
-            aria-label={t('service.start')}
+            aria-label={t('bench.start')}
             value={step.start}
             min={0}
             max={300}
@@ -124,14 +124,14 @@ export function StepForm({
           />
         </label>
         <OptionalNumber
-          label={t('service.takes')}
+          label={t('bench.takes')}
           value={step.takesMinutes}
           max={90}
           unit={t('unit.min')}
           onValue={(takesMinutes) => set({ takesMinutes })}
         />
         <OptionalNumber
-          label={t('service.parting')}
+          label={t('bench.parting')}
           value={step.partingMm}
           min={2}
           max={40}
@@ -141,7 +141,7 @@ export function StepForm({
       </div>
       <div className="flex flex-wrap items-center gap-3">
         <Choice
-          label={t('service.placement')}
+          label={t('bench.placement')}
           value={step.placement}
           options={PLACEMENTS.filter((value) => value !== 'between' || woven || step.placement === value).map(
             (value) => ({ value, text: t(`craft:placement.${value}`) }),
@@ -160,7 +160,7 @@ export function StepForm({
         />
         {step.placement === 'foils' ? (
           <label className="flex items-center gap-2">
-            {t('service.taken')}
+            {t('bench.taken')}
             <span className="w-44">
               <Select
                 value={step.taken ?? ''}
@@ -180,7 +180,7 @@ export function StepForm({
         ) : null}
         {step.placement === 'foils' ? (
           <label className="flex items-center gap-2">
-            {t('service.wovenShare')}
+            {t('bench.wovenShare')}
             <span className="w-24">
               <Select
                 value={String(step.share)}
@@ -188,7 +188,7 @@ export function StepForm({
               >
                 {[...SHARES, 1].map((share) => (
                   <option key={share} value={share}>
-                    {t('service.share', { share })}
+                    {t('bench.share', { share })}
                   </option>
                 ))}
               </Select>
@@ -198,13 +198,13 @@ export function StepForm({
       </div>
       <div className="flex flex-wrap items-center gap-x-5">
         <Tick
-          label={t('service.stopsAtLine')}
+          label={t('bench.stopsAtLine')}
           on={step.stopsAtLine}
           onChange={(stopsAtLine) => set({ stopsAtLine })}
         />
-        <Tick label={t('service.wet')} on={step.wet} onChange={(wet) => set({ wet })} />
+        <Tick label={t('bench.wet')} on={step.wet} onChange={(wet) => set({ wet })} />
         <Tick
-          label={t('service.staysIn')}
+          label={t('bench.staysIn')}
           on={step.ends === 'stay'}
           onChange={(stays) => set({ ends: stays ? 'stay' : 'rinse' })}
         />
@@ -214,7 +214,7 @@ export function StepForm({
       </div>
       <div className="flex items-center justify-end lg:col-span-2">
         <Button weight="quiet" icon={<Trash2 aria-hidden className="size-4" />} onClick={onRemove}>
-          {t('service.removeStep')}
+          {t('bench.removeStep')}
         </Button>
       </div>
     </Sheet>

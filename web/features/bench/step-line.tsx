@@ -1,7 +1,7 @@
 import { Check } from 'lucide-react';
 import { useEffect, useRef } from 'react';
 import { useTranslation } from 'react-i18next';
-import '../../lib/words/service';
+import '../../lib/words/bench';
 
 /** The order of the service: where one is, what is complete, what is open. Going anywhere is free. */
 export function StepLine<Step extends string>({

@@ -8,7 +8,7 @@ import { timeLeft } from '../../lib/i18n';
 import { useMe } from '../../lib/session';
 import { Notice } from '../../ui/panel';
 import { submissionId } from './hand-in-form';
-import '../../lib/words/service';
+import '../../lib/words/bench';
 
 const LITTLE_S = 5 * 60;
 

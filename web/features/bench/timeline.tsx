@@ -6,7 +6,7 @@ import { useTranslation } from 'react-i18next';
 import { placeWord } from '../../lib/i18n';
 import { axisMinutes, barsOf, moved, type Bar } from './schedule';
 import '../../lib/words/craft';
-import '../../lib/words/service';
+import '../../lib/words/bench';
 
 const ROW = 46;
 const EDGE_PX = 14;
@@ -68,7 +68,7 @@ function StepBar({
       onClick={onChoose}
       onKeyDown={onKey}
       aria-pressed={chosen}
-      aria-label={t('service.bar', {
+      aria-label={t('bench.bar', {
         bowl: step.bowl,
         zone: bar.zone,
         start: step.start,
@@ -116,7 +116,7 @@ export function Timeline({
     <div
       className="border-line bg-sheet grid grid-cols-[7rem_minmax(0,1fr)] rounded-sm border p-3"
       role="group"
-      aria-label={t('service.timeline')}
+      aria-label={t('bench.timeline')}
     >
       <div>
         {zones.map((zone) => (
@@ -157,7 +157,7 @@ export function Timeline({
             row={zones.indexOf(bar.zone)}
             axis={axis}
             chosen={chosen === bar.index}
-            name={t('service.barName', { bowl: bar.step.bowl, minutes: bar.step.minutes })}
+            name={t('bench.barName', { bowl: bar.step.bowl, minutes: bar.step.minutes })}
             onChoose={() => onChoose(bar.index)}
             onMove={(application) => onMove(bar.index, application)}
           />

@@ -6,13 +6,13 @@ import type { TFunction } from 'i18next';
 import { useTranslation } from 'react-i18next';
 import { placeWord } from '../../lib/i18n';
 import '../../lib/words/craft';
-import '../../lib/words/service';
+import '../../lib/words/bench';
 
 /** A wish in the craft's notation. */
 export function useWish(): (target: Target) => string {
   const { t } = useTranslation(['ui', 'craft']);
   return ({ level, tone, vivid, grey, shine }) => {
-    if (vivid) return t('service.wishVivid', { level, vivid });
+    if (vivid) return t('bench.wishVivid', { level, vivid });
     const colour = tone.secondary
       ? t('bench.consult.wishWith', { level, tone: tone.primary, second: tone.secondary })
       : t('bench.consult.wishText', { level, tone: tone.primary });
@@ -35,7 +35,7 @@ export function useWishes(): (
       return target ? [{ name: placeWord(t, zone), text: wish(target) }] : [];
     }),
     ...(clientCase.placements ?? []).map(({ share, zones, target, taken }) => ({
-      name: t(taken ? 'service.wovenAs' : 'service.woven', {
+      name: t(taken ? 'bench.wovenAs' : 'bench.woven', {
         share,
         taken,
         places: zones.map((zone) => placeWord(t, zone)).join(', '),
@@ -60,21 +60,21 @@ export function useBowlWords(): (bowl: Bowl, lines: readonly Line[]) => string {
     const line = lines.find(({ id }) => id === bowl.lineId);
     const parts = [
       ...(bowl.from
-        ? [t('service.bowlPart', { label: t('service.leftoverOf', bowl.from), weight: bowl.from.grams })]
+        ? [t('bench.bowlPart', { label: t('bench.leftoverOf', bowl.from), weight: bowl.from.grams })]
         : []),
-      ...bowl.shades.map(({ label, grams: weight }) => t('service.bowlPart', { label, weight })),
+      ...bowl.shades.map(({ label, grams: weight }) => t('bench.bowlPart', { label, weight })),
       ...(bowl.productGrams > 0 && line
-        ? [t('service.bowlPart', { label: line.name, weight: bowl.productGrams })]
+        ? [t('bench.bowlPart', { label: line.name, weight: bowl.productGrams })]
         : []),
       ...bowl.developer.map(({ vol, grams: weight }) =>
-        t('service.bowlPart', {
+        t('bench.bowlPart', {
           label: pourName(t, vol, line?.kind),
           weight,
         }),
       ),
     ];
     for (const { kind, grams: weight } of bowl.others ?? [])
-      parts.push(t('service.bowlPart', { label: t(`craft:addition.${kind}`), weight }));
+      parts.push(t('bench.bowlPart', { label: t(`craft:addition.${kind}`), weight }));
     const additive = bowl.additive ? line?.additives?.[0] : undefined;
     if (additive) parts.push(additive.name);
     return parts.length > 0 ? parts.join(' + ') : t('answer.none');

@@ -3,7 +3,7 @@ import type { TFunction } from 'i18next';
 import { i18n } from '../../lib/i18n';
 import { termWords } from './words';
 import '../../lib/words/reading';
-import '../../lib/words/service';
+import '../../lib/words/bench';
 
 /** An answer in words, in the terms of its question. */
 export function answerWords(t: TFunction, item: Item, which: Response | 'right'): string {

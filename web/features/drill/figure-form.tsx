@@ -1,7 +1,7 @@
 import { useTranslation } from 'react-i18next';
 import type { Unit } from '@cimbel/core/drill';
 import '../../lib/words/drills';
-import '../../lib/words/service';
+import '../../lib/words/bench';
 
 /** A free figure with its unit. Enter answers. A comma is taken for a point. */
 export function FigureForm({

@@ -3,7 +3,7 @@ import { useShortcuts } from '../../lib/shortcuts';
 import { Key } from '../../ui/key';
 import '../../lib/words/craft';
 import '../../lib/words/reading';
-import '../../lib/words/service';
+import '../../lib/words/bench';
 
 const WHOLE = Array.from({ length: 10 }, (_, i) => i + 1);
 

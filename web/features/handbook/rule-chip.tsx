@@ -1,6 +1,6 @@
 import { lazy, Suspense, useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import '../../lib/words/service';
+import '../../lib/words/bench';
 
 // The handbook comes when a rule is opened.
 const RuleDialog = lazy(() => import('./rule-dialog'));

@@ -8,7 +8,7 @@ import { Tick } from '../../ui/field';
 import { HeadSheet } from './head-sheet';
 import { again, begunAt, isTwice, orderName } from './places';
 import '../../lib/words/craft';
-import '../../lib/words/service';
+import '../../lib/words/bench';
 
 const PRESETS = Object.keys(AREA_ORDERS) as (keyof typeof AREA_ORDERS)[];
 

@@ -13,7 +13,7 @@ import { useTranslation } from 'react-i18next';
 import { HairGroup, HALF_LEVELS, PickRow, Row, SMALL, TickRow } from '../hair/rows';
 import '../../lib/words/craft';
 import '../../lib/words/lab';
-import '../../lib/words/service';
+import '../../lib/words/bench';
 
 const VOLS = [0, 5, 7, 10, 15, 20, 25, 30, 35, 40];
 const RATIOS = [1, 1.5, 2, 2.5, 3];

@@ -3,7 +3,7 @@ import type { ShadePart } from '@cimbel/core/product';
 import { useTranslation } from 'react-i18next';
 import { Sheet } from '../../ui/panel';
 import '../../lib/words/craft';
-import '../../lib/words/service';
+import '../../lib/words/bench';
 
 const strengthOf = ({ x, y }: { x: number; y: number }) => Math.min(1.6, Math.hypot(x, y));
 const MOST_DEGREES = 11;

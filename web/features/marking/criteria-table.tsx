@@ -5,7 +5,7 @@ import { useTranslation } from 'react-i18next';
 import { MarkChanges, VerdictMark } from './verdict';
 import { ReasonText } from './reasons';
 import '../../lib/words/craft';
-import '../../lib/words/service';
+import '../../lib/words/bench';
 
 /** Codes that are right in grades of older versions, which do not say what a finding cost. */
 const IS_RIGHT =
@@ -53,7 +53,7 @@ export function CriteriaTable({
                     <li>
                       <details>
                         <summary className="text-quiet cursor-pointer">
-                          {t('service.rightToo', { count: right.length })}
+                          {t('bench.rightToo', { count: right.length })}
                         </summary>
                         <ul>
                           {right.map((finding) => (

@@ -8,7 +8,7 @@ import { Sheet } from '../../ui/panel';
 import { ReasonText } from './reasons';
 import { MarkChanges } from './verdict';
 import '../../lib/words/craft';
-import '../../lib/words/service';
+import '../../lib/words/bench';
 
 /** The place a part is named after; woven strands hang in theirs. */
 const zoneOf = (part: string) => part.split('.')[0];

@@ -1,7 +1,7 @@
 import type { HouseRuleUse } from '@cimbel/core/rules';
 import { useTranslation } from 'react-i18next';
 import '../../lib/words/craft';
-import '../../lib/words/service';
+import '../../lib/words/bench';
 
 /** Which of two good schools the class follows, wherever a result rested on it. */
 export function HouseRulesUsed({ uses }: { uses: readonly HouseRuleUse[] }) {

@@ -20,7 +20,7 @@ import { useBowlWords } from '../bench/words';
 import { useDecisionWords } from './decided';
 import '../../lib/words/craft';
 import '../../lib/words/educating';
-import '../../lib/words/service';
+import '../../lib/words/bench';
 
 /** Criteria that an exercise may turn on; depth and tone are one choice of shade. */
 const MAY_TURN_ON: readonly Criterion[] = [
@@ -66,7 +66,7 @@ export function JudgementFields({
   const isThere = [...found, ...added].some((decision) => isSameDecision(decision, next));
   const partWord = (part: string) => {
     const [zone, woven] = part.split('.');
-    return woven ? `${placeWord(t, zone)} (${t('service.wovenShort')})` : placeWord(t, zone);
+    return woven ? `${placeWord(t, zone)} (${t('bench.wovenShort')})` : placeWord(t, zone);
   };
   return (
     <>

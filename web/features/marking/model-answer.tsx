@@ -11,7 +11,7 @@ import { useBowlWords } from '../bench/words';
 import { ReasonList, ReasonText } from './reasons';
 import { Visits, type WhichVisit } from './visits';
 import '../../lib/words/craft';
-import '../../lib/words/service';
+import '../../lib/words/bench';
 
 const zoneName = (part: string) => part.split('.')[0];
 
@@ -30,7 +30,7 @@ export function WhyThis({
   const explained = explain(solution, (id) => lines.find((line) => line.id === id), houseRules);
   if (explained.length === 0) return null;
   const nameOf = ({ part }: Explanation) =>
-    `${placeWord(t, zoneName(part))}${part.endsWith('.woven') ? ` (${t('service.wovenShort')})` : ''}`;
+    `${placeWord(t, zoneName(part))}${part.endsWith('.woven') ? ` (${t('bench.wovenShort')})` : ''}`;
   return (
     <Sheet>
       <details>
@@ -95,7 +95,7 @@ export function ModelAnswerPanel({
     <div className="flex flex-col gap-4">
       {stops.length > 0 ? (
         <Notice kind="warn">
-          <strong>{t('service.mustDecline')}</strong>{' '}
+          <strong>{t('bench.mustDecline')}</strong>{' '}
           {stops.map((stop) => (
             <ReasonText key={stop.code} reason={stop} />
           ))}
@@ -103,26 +103,26 @@ export function ModelAnswerPanel({
       ) : null}
       {visits.length > 1 ? (
         <Notice kind="warn">
-          <strong>{t('service.visitsTitle', { count: visits.length })}</strong>{' '}
+          <strong>{t('bench.visitsTitle', { count: visits.length })}</strong>{' '}
           {proof.slice(0, 1).map((reason) => (
             <ReasonText key={reason.code} reason={reason} />
           ))}
         </Notice>
       ) : null}
-      {short.length > 0 ? <Notice kind="warn">{t('service.apart')}</Notice> : null}
+      {short.length > 0 ? <Notice kind="warn">{t('bench.apart')}</Notice> : null}
       {choices.length > 0 ? (
         <Sheet className="flex flex-col gap-1">
-          <h2 className="text-lg">{t('service.routes')}</h2>
+          <h2 className="text-lg">{t('bench.routes')}</h2>
           <ul className="text-sm">
             {choices.map(({ part, technique, reason, deltaE }) => (
               <li key={part} className="py-0.5">
                 <strong>
-                  {t('service.routeOf', { zone: zoneName(part), route: technique })}
-                  {part.endsWith('.woven') ? ` (${t('service.wovenShort')})` : ''}
+                  {t('bench.routeOf', { zone: zoneName(part), route: technique })}
+                  {part.endsWith('.woven') ? ` (${t('bench.wovenShort')})` : ''}
                 </strong>{' '}
                 <ReasonText reason={reason} />{' '}
                 {deltaE === null ? null : (
-                  <span className="text-quiet">{t('service.deltaEOf', { deltaE })}</span>
+                  <span className="text-quiet">{t('bench.deltaEOf', { deltaE })}</span>
                 )}
               </li>
             ))}
@@ -136,7 +136,7 @@ export function ModelAnswerPanel({
         <Sheet>
           <details>
             <summary className="cursor-pointer font-semibold">
-              {t('service.asGood', { count: equivalents.length })}
+              {t('bench.asGood', { count: equivalents.length })}
             </summary>
             <ul className="mt-2 text-sm">
               {equivalents.map((card) => (
@@ -152,7 +152,7 @@ export function ModelAnswerPanel({
         <Sheet>
           <details>
             <summary className="cursor-pointer font-semibold">
-              {t('service.nearMisses', { count: nearMisses.length })}
+              {t('bench.nearMisses', { count: nearMisses.length })}
             </summary>
             <ul className="mt-2 text-sm">
               {nearMisses.map(({ misconception, breaks, grade }) => (

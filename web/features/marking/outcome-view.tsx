@@ -17,7 +17,7 @@ import { Tress } from '../../ui/tress';
 import { HeadSheet } from '../head/head-sheet';
 import { headLook } from '../head/places';
 import '../../lib/words/craft';
-import '../../lib/words/service';
+import '../../lib/words/bench';
 
 function Lock({ name, look }: { name: string; look: TressLook }) {
   return (
@@ -52,7 +52,7 @@ export function OutcomeView({
   const shown = useDeferredValue(minute);
   const seed = seedFrom(assignmentId);
   const words = ({ level, tone, deltaE, condition, greyShows }: PartOutcome) =>
-    t(greyShows ? 'service.outcomeWordsWithGrey' : 'service.outcomeWords', {
+    t(greyShows ? 'bench.outcomeWordsWithGrey' : 'bench.outcomeWords', {
       level: Math.round(level * 10) / 10,
       tone,
       deltaE,
@@ -68,7 +68,7 @@ export function OutcomeView({
       name: t('outcome.wanted'),
       looks: wishLooks(clientCase, nowLooks(clientCase, 'daylight', seed + 1)),
     },
-    { name: t('service.yours'), looks: played.own.looksAt(shown, 'daylight', seed) },
+    { name: t('bench.yours'), looks: played.own.looksAt(shown, 'daylight', seed) },
     { name: t('outcome.key'), looks: played.best.looksAt(shown, 'daylight', seed) },
   ];
   return (
@@ -111,7 +111,7 @@ export function OutcomeView({
           <div className="flex items-center gap-3 px-4 pb-3">
             <button
               type="button"
-              aria-label={t(running ? 'service.pause' : 'service.run')}
+              aria-label={t(running ? 'bench.pause' : 'bench.run')}
               className="border-on-surround inline-flex size-10 items-center justify-center rounded-sm border"
               onClick={() => setClock({ minute: minute >= last ? 0 : minute, running: !running })}
             >
@@ -131,10 +131,10 @@ export function OutcomeView({
         <thead>
           <tr className="text-quiet border-line border-b">
             <th scope="col" className="py-1 text-start font-normal">
-              {t('service.zone')}
+              {t('bench.zone')}
             </th>
             <th scope="col" className="py-1 text-start font-normal">
-              {t('service.yours')}
+              {t('bench.yours')}
             </th>
             <th scope="col" className="py-1 text-start font-normal">
               {t('outcome.key')}
@@ -146,7 +146,7 @@ export function OutcomeView({
             <tr key={partName(part.part)} className="border-line border-b align-top last:border-b-0">
               <th scope="row" className="py-1 pe-2 text-start">
                 <span className="first-letter:uppercase">{placeWord(t, part.part.zone)}</span>
-                {part.part.woven ? ` (${t('service.wovenShort')})` : ''}
+                {part.part.woven ? ` (${t('bench.wovenShort')})` : ''}
               </th>
               <td className="py-1 pe-2">{words(part)}</td>
               <td className="py-1">{words(best[i])}</td>
@@ -154,7 +154,7 @@ export function OutcomeView({
           ))}
         </tbody>
       </table>
-      <p className="text-quiet text-sm">{t('service.outcomeNote')}</p>
+      <p className="text-quiet text-sm">{t('bench.outcomeNote')}</p>
     </Sheet>
   );
 }

@@ -1,6 +1,6 @@
 import type { Receipt } from '@cimbel/contract';
 import { useTranslation } from 'react-i18next';
-import '../../lib/words/service';
+import '../../lib/words/bench';
 
 /** Letters of a digest that are compared by eye, four at a time. */
 const SHOWN = 16;

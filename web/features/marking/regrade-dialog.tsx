@@ -15,7 +15,7 @@ import { JudgementFields } from './judgement-fields';
 import { RegradeChanges, RegradeProgress } from './regrade-parts';
 import { useRegrade } from './use-regrade';
 import '../../lib/words/educating';
-import '../../lib/words/service';
+import '../../lib/words/bench';
 
 /** Marks every answer again, perhaps with other points or another word on what is right; what would change is shown first. */
 export function RegradeDialog({
@@ -37,7 +37,7 @@ export function RegradeDialog({
       open
       wide
       onClose={onClose}
-      title={t('service.regradeTitle')}
+      title={t('bench.regradeTitle')}
       actions={
         <>
           <Button onClick={onClose}>{t('action.close')}</Button>
@@ -47,7 +47,7 @@ export function RegradeDialog({
                 {t('regrade.preview')}
               </Button>
               <Button weight="main" disabled={start.isPending} onClick={() => start.mutate(asked)}>
-                {t('service.regradeStart')}
+                {t('bench.regradeStart')}
               </Button>
             </>
           )}
@@ -58,7 +58,7 @@ export function RegradeDialog({
         <RegradeProgress regrade={regrade} />
       ) : (
         <div className="flex max-h-[60dvh] flex-col gap-4 overflow-y-auto" tabIndex={0}>
-          <p>{t('service.regradeText')}</p>
+          <p>{t('bench.regradeText')}</p>
           {assignment.former ? (
             <Button
               className="self-start"

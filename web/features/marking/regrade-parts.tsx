@@ -1,7 +1,7 @@
 import type { Regrade, RegradePreview } from '@cimbel/contract';
 import { useTranslation } from 'react-i18next';
 import '../../lib/words/educating';
-import '../../lib/words/service';
+import '../../lib/words/bench';
 
 /** How far marking again has come. */
 export function RegradeProgress({ regrade }: { regrade: Regrade }) {
@@ -14,7 +14,7 @@ export function RegradeProgress({ regrade }: { regrade: Regrade }) {
         value={regrade.done}
       />
       <p>
-        {t(regrade.finished ? 'service.regradeDone' : 'service.regradeRuns', {
+        {t(regrade.finished ? 'bench.regradeDone' : 'bench.regradeRuns', {
           done: regrade.done,
           total: regrade.total,
           changed: regrade.changed,

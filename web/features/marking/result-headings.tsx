@@ -8,7 +8,7 @@ import { dateTime } from '../../lib/i18n';
 import { PageTitle } from '../../ui/page-title';
 import { Neighbours } from './neighbours';
 import { ReceiptLine } from './receipt';
-import '../../lib/words/service';
+import '../../lib/words/bench';
 
 interface HandedInResult {
   assignmentId: string;

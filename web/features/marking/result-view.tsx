@@ -11,7 +11,7 @@ import { Decided } from './decided';
 import { WhyThis } from './model-answer';
 import { OutcomeView } from './outcome-view';
 import '../../lib/words/craft';
-import '../../lib/words/service';
+import '../../lib/words/bench';
 
 /** A handed-in plan: marks with reasons, what it would have done, its card beside the computed one. */
 export function ResultView({
@@ -35,7 +35,7 @@ export function ResultView({
       {heading}
       {grade.dangers.length > 0 ? (
         <Notice kind="bad">
-          <strong>{t('service.capped')}</strong>
+          <strong>{t('bench.capped')}</strong>
           <ul className="list-disc ps-5">
             {grade.dangers.map((danger) => (
               <li key={JSON.stringify(danger)}>
@@ -47,7 +47,7 @@ export function ResultView({
       ) : null}
       {result.slip ? (
         <p>
-          <strong>{t('service.slipWas')}</strong> {t(`craft:slip.${result.slip}`)}.
+          <strong>{t('bench.slipWas')}</strong> {t(`craft:slip.${result.slip}`)}.
         </p>
       ) : null}
       <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-4 wide:grid-cols-[30rem_minmax(0,1fr)]">
@@ -58,7 +58,7 @@ export function ResultView({
           <Decided result={result} action={ceilingAction} />
           {grade.misconceptions.length > 0 ? (
             <Sheet className="flex flex-col gap-1">
-              <h2 className="text-lg">{t('service.thinking')}</h2>
+              <h2 className="text-lg">{t('bench.thinking')}</h2>
               <ul>
                 {grade.misconceptions.map(({ name, evidence }) => (
                   <li key={name}>
@@ -79,7 +79,7 @@ export function ResultView({
           </Sheet>
           {modelAnswer.visits.length > 1 ? (
             <Sheet className="flex flex-col gap-1">
-              <h2 className="text-lg">{t('service.visitsTitle', { count: modelAnswer.visits.length })}</h2>
+              <h2 className="text-lg">{t('bench.visitsTitle', { count: modelAnswer.visits.length })}</h2>
               {modelAnswer.proof.map((reason) => (
                 <p key={JSON.stringify(reason)} className="text-sm">
                   <ReasonText reason={reason} />
@@ -91,7 +91,7 @@ export function ResultView({
       </div>
       <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-4 lg:grid-cols-2">
         <div className="flex flex-col items-start gap-3 *:w-full">
-          <RecordCardView plan={answer} lines={lines} title={t('service.yours')} />
+          <RecordCardView plan={answer} lines={lines} title={t('bench.yours')} />
           {answerAction ? <div>{answerAction}</div> : null}
         </div>
         <div className="flex flex-col gap-4">

@@ -2,7 +2,7 @@ import type { MarkChange } from '@cimbel/contract';
 import type { CriterionMark } from '@cimbel/core/mark';
 import { Check, CircleDashed, CircleSlash, CornerDownRight, CircleDot } from 'lucide-react';
 import { useTranslation } from 'react-i18next';
-import '../../lib/words/service';
+import '../../lib/words/bench';
 
 const VERDICTS = {
   right: { icon: Check, className: 'text-good' },

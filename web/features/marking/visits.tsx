@@ -7,7 +7,7 @@ import { Button } from '../../ui/button';
 import { Sheet } from '../../ui/panel';
 import { RecordCardView } from '../bench/record-card';
 import { useWishes } from '../bench/words';
-import '../../lib/words/service';
+import '../../lib/words/bench';
 
 /** Which of how many visits, from 1. */
 export interface WhichVisit {

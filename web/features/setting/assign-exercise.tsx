@@ -23,7 +23,7 @@ import { ofExercise, type ExerciseForm } from './exercise-form';
 import { useComposed } from './use-composed';
 import { useSaveExercise } from './use-save-exercise';
 import '../../lib/words/educating';
-import '../../lib/words/service';
+import '../../lib/words/bench';
 
 const NO_FAULTS: ReadonlyMap<string, string> = new Map();
 
@@ -88,7 +88,7 @@ export function AssignExercise({
       houseRules={detail.houseRules}
       books={books}
       own={own}
-      title={t(editing ? 'service.editTitle' : 'service.setTitle')}
+      title={t(editing ? 'bench.editTitle' : 'bench.setTitle')}
       back={
         editing
           ? { to: `/assignments/${editing.id}`, text: editing.title }
@@ -117,10 +117,10 @@ export function AssignExercise({
         <>
           {tried && !parsed.success ? <Notice kind="bad">{t('error.request.invalid')}</Notice> : null}
           {saveDraft.isSuccess && !saveDraft.isPending ? (
-            <Notice kind="good">{t('service.draftSaved')}</Notice>
+            <Notice kind="good">{t('bench.draftSaved')}</Notice>
           ) : null}
           <Button type="submit" weight="main" disabled={assign.isPending || !composed.settled}>
-            {t(assign.isPending ? 'set.assigning' : editing ? 'service.saveChanges' : 'set.assign')}
+            {t(assign.isPending ? 'set.assigning' : editing ? 'bench.saveChanges' : 'set.assign')}
           </Button>
           {editing ? null : (
             <>
@@ -129,7 +129,7 @@ export function AssignExercise({
                 disabled={saveDraft.isPending || !exerciseSchema.safeParse(exercise).success}
                 onClick={() => saveDraft.mutate()}
               >
-                {t('service.saveDraft')}
+                {t('bench.saveDraft')}
               </Button>
               <Button onClick={composed.clear}>{t('set.clear')}</Button>
             </>

@@ -23,7 +23,7 @@ import { ShelfFields } from './shelf-fields';
 import { ZoneFields } from './zone-fields';
 import '../../lib/words/craft';
 import '../../lib/words/educating';
-import '../../lib/words/service';
+import '../../lib/words/bench';
 
 /** The whole case: client, head zone by zone, what the client knows, the wish, and the lines at hand. */
 export function CaseFields({
@@ -86,7 +86,7 @@ export function CaseFields({
             onChange={(diameter) => setHead({ diameter })}
           />
           <Pick
-            label={t('service.form')}
+            label={t('bench.form')}
             value={head.form}
             options={HAIR_FORMS.map((value) => ({ value, text: t(`craft:form.${value}`) }))}
             onChange={(form) => setHead({ form })}
@@ -97,7 +97,7 @@ export function CaseFields({
           <section key={name ?? 'all'} className="flex flex-col gap-3">
             {name === null ? null : <h3 className="text-xl">{capital(t(`craft:region.${name}`))}</h3>}
             <fieldset className="flex flex-wrap gap-x-5">
-              <legend className="text-sm font-semibold">{t('service.zonesOfHead')}</legend>
+              <legend className="text-sm font-semibold">{t('bench.zonesOfHead')}</legend>
               {ZONES.map((zone) => (
                 <Tick
                   key={zone}
@@ -122,37 +122,37 @@ export function CaseFields({
         <MeltFields clientCase={clientCase} onChange={onChange} />
       </Sheet>
       <Sheet className="grid gap-x-6 gap-y-2 sm:grid-cols-2">
-        <h2 className="text-lg sm:col-span-2">{t('service.clientKnows')}</h2>
+        <h2 className="text-lg sm:col-span-2">{t('bench.clientKnows')}</h2>
         <div className="sm:col-span-2">
           <Tick
-            label={t('service.stationPart')}
+            label={t('bench.stationPart')}
             on={clientCase.station ?? false}
             onChange={(station) => onChange({ ...clientCase, station: station || undefined })}
           />
         </div>
         <Tick
-          label={t('service.factReaction')}
+          label={t('bench.factReaction')}
           on={facts.reaction}
           onChange={(reaction) => setFacts({ reaction })}
         />
         <Tick
-          label={t('service.factScalp')}
+          label={t('bench.factScalp')}
           on={facts.scalp === 'irritated'}
           onChange={(on) => setFacts({ scalp: on ? 'irritated' : 'sound' })}
         />
         <Tick
-          label={t('service.factSalts')}
+          label={t('bench.factSalts')}
           on={facts.metallicSalts}
           onChange={(metallicSalts) => setFacts({ metallicSalts })}
         />
         <Tick
-          label={t('service.factHenna')}
+          label={t('bench.factHenna')}
           on={facts.plainHenna === true}
           onChange={(plainHenna) => setFacts({ plainHenna })}
         />
-        <Field label={t('service.factUpkeep')}>
+        <Field label={t('bench.factUpkeep')}>
           <NumberInput
-            aria-label={t('service.factUpkeep')}
+            aria-label={t('bench.factUpkeep')}
             value={facts.upkeepWeeks}
             min={1}
             max={52}
@@ -163,9 +163,9 @@ export function CaseFields({
             }
           />
         </Field>
-        <Field label={t('service.factWeeks')}>
+        <Field label={t('bench.factWeeks')}>
           <NumberInput
-            aria-label={t('service.factWeeks')}
+            aria-label={t('bench.factWeeks')}
             value={facts.weeksSinceColour}
             min={1}
             max={520}
@@ -178,8 +178,8 @@ export function CaseFields({
         </Field>
       </Sheet>
       <Sheet className="flex flex-col gap-3">
-        <h2 className="text-lg">{t('service.clientSays')}</h2>
-        <p className="text-quiet text-sm">{t('service.clientSaysHint')}</p>
+        <h2 className="text-lg">{t('bench.clientSays')}</h2>
+        <p className="text-quiet text-sm">{t('bench.clientSaysHint')}</p>
         {TOLD.map((question) => (
           <Field key={question} label={capital(t(`craft:question.${question}`))}>
             <Input
@@ -197,7 +197,7 @@ export function CaseFields({
       </Sheet>
       <Sheet>
         <fieldset className="grid gap-x-6 sm:grid-cols-2">
-          <legend className="font-display mb-1 text-lg font-semibold">{t('service.linesAtHand')}</legend>
+          <legend className="font-display mb-1 text-lg font-semibold">{t('bench.linesAtHand')}</legend>
           {lines.map(({ id, name, kind }) => (
             <Tick
               key={id}

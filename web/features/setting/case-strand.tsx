@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { HeadStrand } from '../bench/head-strand';
 import { ZoneBorders } from './zone-borders';
-import '../../lib/words/service';
+import '../../lib/words/bench';
 
 /** The hair of the case as it is composed. */
 export function CaseStrand({

@@ -32,7 +32,7 @@ import { TagsField } from './tags-field';
 import type { Composed } from './use-composed';
 import '../../lib/words/craft';
 import '../../lib/words/educating';
-import '../../lib/words/service';
+import '../../lib/words/bench';
 
 /** Every line an educator can put on the shelf. */
 export const linesOf = (books: ShadeBooks): Line[] => [
@@ -44,7 +44,7 @@ export const linesOf = (books: ShadeBooks): Line[] => [
 function FaultWords({ clientCase, fault }: { clientCase: ClientCase; fault: string }) {
   const { t } = useTranslation(['ui', 'craft']);
   const { field, place } = fieldOfFault(clientCase, fault);
-  const words = t([`service.fault.${field}`, 'service.fault.other']);
+  const words = t([`bench.fault.${field}`, 'bench.fault.other']);
   return place === null ? words : `${capital(placeWord(t, place))}: ${words}`;
 }
 
@@ -104,9 +104,9 @@ export function ExerciseEditor({
             slip: miss ? form.slip : null,
             dueAt: isoOf(form.terms.due) || null,
           }}
-          note={t('service.previewNote')}
-          back={{ text: t('service.backToSetting'), onBack: () => setSeeing(false) }}
-          end={() => <Button onClick={() => setSeeing(false)}>{t('service.backToSetting')}</Button>}
+          note={t('bench.previewNote')}
+          back={{ text: t('bench.backToSetting'), onBack: () => setSeeing(false) }}
+          end={() => <Button onClick={() => setSeeing(false)}>{t('bench.backToSetting')}</Button>}
         />
       </InUnits>
     );
@@ -141,7 +141,7 @@ export function ExerciseEditor({
             }
             onNewLines={() => void client.invalidateQueries({ queryKey: ['shade-books'] })}
           />
-          <Field label={t('set.exerciseTitle')} error={wrong('title') ? t('service.needTitle') : null}>
+          <Field label={t('set.exerciseTitle')} error={wrong('title') ? t('bench.needTitle') : null}>
             <Input
               maxLength={120}
               value={form.title}
@@ -154,7 +154,7 @@ export function ExerciseEditor({
             className="flex flex-col gap-3"
             open={form.caseId === EMPTY_HEAD || Boolean(form.own) || undefined}
           >
-            <summary className="cursor-pointer py-1 font-semibold">{t('service.changeCase')}</summary>
+            <summary className="cursor-pointer py-1 font-semibold">{t('bench.changeCase')}</summary>
             <CaseFields
               clientCase={clientCase}
               lines={lines}
@@ -164,13 +164,13 @@ export function ExerciseEditor({
             />
           </details>
           <Sheet className="flex flex-col gap-4">
-            <h2 className="text-lg">{t('service.steps')}</h2>
-            <p className="text-quiet text-sm">{t('service.stepsHint')}</p>
+            <h2 className="text-lg">{t('bench.steps')}</h2>
+            <p className="text-quiet text-sm">{t('bench.stepsHint')}</p>
             <StepsChoice form={form} misses={misses} settled={solution !== null} onChange={set} />
             {Object.keys(rubric).length > 0 ? (
               <RubricFields rubric={rubric} open={form.open} onChange={(next) => set({ rubric: next })} />
             ) : (
-              <p className="text-quiet text-sm">{t('service.pointsWait')}</p>
+              <p className="text-quiet text-sm">{t('bench.pointsWait')}</p>
             )}
           </Sheet>
           {more}
@@ -195,7 +195,7 @@ export function ExerciseEditor({
               disabled={!solution || preview.isBehind}
               onClick={() => setSeeing(true)}
             >
-              {t('service.seeAsStudent')}
+              {t('bench.seeAsStudent')}
             </Button>
           </div>
         </form>

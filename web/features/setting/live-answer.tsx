@@ -17,7 +17,7 @@ import type { WhichVisit } from '../marking/visits';
 import type { usePreview } from './use-preview';
 import '../../lib/words/craft';
 import '../../lib/words/educating';
-import '../../lib/words/service';
+import '../../lib/words/bench';
 
 /** The answer to the case as it stands, beside the form: searched for, found, or why there is none. */
 export function LiveAnswer({
@@ -56,14 +56,14 @@ export function LiveAnswer({
     >
       {preview.isBehind && !waiting ? (
         <p role="status" className="text-quiet text-sm">
-          {t('service.searching')}
+          {t('bench.searching')}
         </p>
       ) : null}
       {preview.isError ? (
-        <Notice kind="bad">{t('service.searchFailed')}</Notice>
+        <Notice kind="bad">{t('bench.searchFailed')}</Notice>
       ) : preview.data === undefined ? (
         waiting ? (
-          <Notice kind="info">{t('service.answerWaits')}</Notice>
+          <Notice kind="info">{t('bench.answerWaits')}</Notice>
         ) : (
           <Loading />
         )
@@ -86,7 +86,7 @@ export function LiveAnswer({
               </div>
             </details>
           </Sheet>
-          {card ? <RecordCardView plan={card} lines={lines} title={t('service.asHandedOut')} /> : null}
+          {card ? <RecordCardView plan={card} lines={lines} title={t('bench.asHandedOut')} /> : null}
           <ModelAnswerPanel
             solution={preview.data.modelAnswer}
             lines={lines}
@@ -97,7 +97,7 @@ export function LiveAnswer({
         </InUnits>
       ) : (
         <Notice kind="bad">
-          <strong>{t('service.noPlan')}</strong>
+          <strong>{t('bench.noPlan')}</strong>
           <ReasonList reasons={preview.data.reasons} />
           <NearestWish nearest={preview.data.nearest} onTake={onWish} />
         </Notice>

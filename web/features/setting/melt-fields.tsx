@@ -2,7 +2,7 @@ import { neighboursOf, placeParts, type PlaceId } from '@cimbel/core/hair';
 import type { ClientCase } from '@cimbel/core/case';
 import { useTranslation } from 'react-i18next';
 import { NumberInput, Tick } from '../../ui/field';
-import '../../lib/words/service';
+import '../../lib/words/bench';
 
 const USUAL_CM = 4;
 const MOST_CM = 30;

@@ -8,7 +8,7 @@ import { Pick } from '../bench/pick';
 import { PlaceTicks } from '../head/place-ticks';
 import { WishFields } from './wish-fields';
 import '../../lib/words/craft';
-import '../../lib/words/service';
+import '../../lib/words/bench';
 
 const SHARES = [0.1, 0.2, 0.3, 0.4, 0.5, 0.6, 0.7];
 const OPEN = '';
@@ -34,12 +34,12 @@ export function PlacementFields({
     .filter((zone) => !placements.some(({ zones }) => zones.includes(zone)));
   return (
     <fieldset className="flex flex-col gap-3">
-      <legend className="text-sm font-semibold">{t('service.weaveWish')}</legend>
+      <legend className="text-sm font-semibold">{t('bench.weaveWish')}</legend>
       {placements.map((placement, at) => (
         <div
           key={at}
           role="group"
-          aria-label={t('service.placementOf', { count: at + 1 })}
+          aria-label={t('bench.placementOf', { count: at + 1 })}
           className="border-line flex flex-wrap items-end gap-3 rounded-sm border p-3"
         >
           <div className="w-full">
@@ -53,18 +53,18 @@ export function PlacementFields({
             />
           </div>
           <Pick
-            label={t('service.wovenShare')}
+            label={t('bench.wovenShare')}
             value={placement.share}
             options={[...new Set([...SHARES, placement.share])]
               .sort((a, b) => a - b)
-              .map((value) => ({ value, text: t('service.share', { share: value }) }))}
+              .map((value) => ({ value, text: t('bench.share', { share: value }) }))}
             onChange={(share) => set(at, { share })}
           />
           <Pick
-            label={t('service.taken')}
+            label={t('bench.taken')}
             value={placement.taken ?? OPEN}
             options={[
-              { value: OPEN, text: t('service.takenOpen') },
+              { value: OPEN, text: t('bench.takenOpen') },
               ...TAKEN_AS.map((value) => ({ value, text: t(`craft:taken.${value}`) })),
             ]}
             onChange={(taken) => set(at, { taken: TAKEN_AS.find((takenAs) => takenAs === taken) })}
@@ -75,7 +75,7 @@ export function PlacementFields({
             icon={<Trash2 aria-hidden className="size-4" />}
             onClick={() => setAll(placements.filter((_, i) => i !== at))}
           >
-            {t('service.removePlacement')}
+            {t('bench.removePlacement')}
           </Button>
         </div>
       ))}
@@ -90,7 +90,7 @@ export function PlacementFields({
               ])
             }
           >
-            {t('service.addPlacement')}
+            {t('bench.addPlacement')}
           </Button>
         </div>
       ) : null}

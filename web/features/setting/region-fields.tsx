@@ -12,7 +12,7 @@ import { HeadSheet } from '../head/head-sheet';
 import { headLook } from '../head/places';
 import { canDivide, withRegionsJoined, withAreaIn, withRegion } from '@cimbel/core/case';
 import '../../lib/words/craft';
-import '../../lib/words/service';
+import '../../lib/words/bench';
 
 /** The picture of the head is always the same: it is being made. */
 const SEED = 1;

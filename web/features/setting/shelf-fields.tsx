@@ -3,7 +3,7 @@ import type { Line } from '@cimbel/core/product';
 import { useTranslation } from 'react-i18next';
 import { Tick } from '../../ui/field';
 import '../../lib/words/educating';
-import '../../lib/words/service';
+import '../../lib/words/bench';
 
 /** What of the lines at hand is really on the shelf: strengths of developer that are left (D8). */
 export function ShelfFields({

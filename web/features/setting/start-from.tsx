@@ -12,7 +12,7 @@ import { Notice } from '../../ui/panel';
 import { EMPTY_HEAD, fresh, ofLibrary, type ExerciseForm } from './exercise-form';
 import { formOfPacked, takePack } from './pack';
 import '../../lib/words/craft';
-import '../../lib/words/service';
+import '../../lib/words/bench';
 
 const PACKED = 'pack:';
 const OWN = 'own:';
@@ -54,14 +54,14 @@ export function StartFrom({
       const taken = await takePack(await chosen.text(), books);
       if (!taken.ok) {
         const { code, path = '' } = taken.problem;
-        setSaid({ kind: 'bad', text: t('service.badPack', { name: chosen.name, path, code }) });
+        setSaid({ kind: 'bad', text: t('bench.badPack', { name: chosen.name, path, code }) });
         return;
       }
       setPacked(taken.cases);
       if (taken.newBooks > 0) onNewLines();
       setSaid({
         kind: 'good',
-        text: t('service.packTaken', { count: taken.cases.length, books: taken.newBooks }),
+        text: t('bench.packTaken', { count: taken.cases.length, books: taken.newBooks }),
       });
       const [first] = taken.cases;
       onStart({ caseId: `${PACKED}${first.id}`, own: null, ...formOfPacked(first) });
@@ -74,12 +74,12 @@ export function StartFrom({
     !packed.some((packedCase) => `${PACKED}${packedCase.id}` === form.caseId);
   return (
     <div className="flex flex-wrap items-end gap-3">
-      <Field label={t('service.fromCase')} className="w-full">
+      <Field label={t('bench.fromCase')} className="w-full">
         <Select value={form.caseId} onChange={({ target }) => start(target.value)}>
-          <option value={EMPTY_HEAD}>{t('service.emptyHead')}</option>
+          <option value={EMPTY_HEAD}>{t('bench.emptyHead')}</option>
           {known ? <option value={form.caseId}>{form.clientCase.title}</option> : null}
           {packed.length > 0 ? (
-            <optgroup label={t('service.fromPack')}>
+            <optgroup label={t('bench.fromPack')}>
               {packed.map(({ id, case: clientCase }) => (
                 <option key={id} value={`${PACKED}${id}`}>
                   {clientCase.title}
@@ -88,16 +88,16 @@ export function StartFrom({
             </optgroup>
           ) : null}
           {own.length > 0 ? (
-            <optgroup label={t('service.fromOwn')}>
+            <optgroup label={t('bench.fromOwn')}>
               {own.map(({ id, title, assignments }) => (
                 <option key={id} value={`${OWN}${id}`}>
-                  {assignments === 0 ? t('service.draftOf', { title }) : title}
+                  {assignments === 0 ? t('bench.draftOf', { title }) : title}
                 </option>
               ))}
             </optgroup>
           ) : null}
           {([1, 2, 3] as const).map((difficulty) => (
-            <optgroup key={difficulty} label={t(`service.difficulty.${difficulty}`)}>
+            <optgroup key={difficulty} label={t(`bench.difficulty.${difficulty}`)}>
               {SHIPPED_CASES.filter((shippedCase) => shippedCase.clientCase.difficulty === difficulty).map(
                 ({ id, clientCase }) => (
                   <option key={id} value={id}>
@@ -110,12 +110,12 @@ export function StartFrom({
         </Select>
       </Field>
       <FileButton
-        label={t('service.takePack')}
+        label={t('bench.takePack')}
         accept="application/json,.json"
         onFile={(chosen) => void take(chosen)}
       />
       <Button icon={<Download aria-hidden className="size-4" />} onClick={onExport}>
-        {t('service.savePack')}
+        {t('bench.savePack')}
       </Button>
       {said ? <Notice kind={said.kind}>{said.text}</Notice> : null}
     </div>

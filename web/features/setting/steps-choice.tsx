@@ -5,7 +5,7 @@ import { Choice } from '../../ui/choice';
 import { Field, Select } from '../../ui/field';
 import { CARD, SETS, setOf, type ExerciseForm } from './exercise-form';
 import '../../lib/words/craft';
-import '../../lib/words/service';
+import '../../lib/words/bench';
 
 /** How much of the service is worked: all, a few steps, or a card with a slip on it. */
 export function StepsChoice({
@@ -27,11 +27,11 @@ export function StepsChoice({
   return (
     <>
       <Choice
-        label={t('service.steps')}
+        label={t('bench.steps')}
         value={setOf(form)}
         options={[...Object.keys(SETS), ...(misses.length > 0 ? [CARD] : [])].map((value) => ({
           value,
-          text: t(`service.sets.${value}`),
+          text: t(`bench.sets.${value}`),
         }))}
         onChange={(name) =>
           set(
@@ -43,9 +43,9 @@ export function StepsChoice({
       />
       {slip ? (
         <Field
-          label={t('service.slipOnCard')}
-          hint={t('service.slipHint')}
-          error={miss || !settled ? null : t('service.noRoom')}
+          label={t('bench.slipOnCard')}
+          hint={t('bench.slipHint')}
+          error={miss || !settled ? null : t('bench.noRoom')}
         >
           <Select
             value={miss ? slip : ''}

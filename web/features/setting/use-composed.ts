@@ -11,7 +11,7 @@ import { keep, readKept } from '../../lib/storage';
 import { firstCaseFault } from '@cimbel/core/case';
 import { EMPTY_HEAD, fresh, type ExerciseForm } from './exercise-form';
 import { usePreview } from './use-preview';
-import '../../lib/words/service';
+import '../../lib/words/bench';
 
 /** A form left half made on this device. What an older version of the application kept is not of today's shape. */
 function keptForm(place: string): Partial<ExerciseForm> | null {
@@ -45,7 +45,7 @@ export function useComposed(
   // A head that began empty bears the name of its exercise.
   const clientCase: ClientCase = form.clientCase.title
     ? form.clientCase
-    : { ...form.clientCase, title: title.trim().slice(0, 80) || t('service.emptyHead') };
+    : { ...form.clientCase, title: title.trim().slice(0, 80) || t('bench.emptyHead') };
   const preview = usePreview(clientCase, lines, houseRules);
   const modelAnswer = preview.data?.ok ? preview.data.modelAnswer : null;
   const misses = preview.data?.ok ? preview.data.typicalErrors : [];

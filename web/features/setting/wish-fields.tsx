@@ -5,7 +5,7 @@ import { useTranslation } from 'react-i18next';
 import { Pick } from '../bench/pick';
 import '../../lib/words/craft';
 import '../../lib/words/educating';
-import '../../lib/words/service';
+import '../../lib/words/bench';
 
 /** Whole and half levels from 1 to a top. */
 export const levelsUpTo = (top: number) => Array.from({ length: 2 * top - 1 }, (_, i) => 1 + i / 2);
@@ -28,7 +28,7 @@ export function WishFields({
   return (
     <>
       <Pick
-        label={t('service.wishLevel')}
+        label={t('bench.wishLevel')}
         value={wish.level}
         options={levelsUpTo(topLevel(scale)).map((value) => ({ value, text: String(value) }))}
         onChange={(level) => onChange({ ...wish, level })}
@@ -38,7 +38,7 @@ export function WishFields({
         value={wish.vivid ?? wish.tone.primary}
         options={[
           ...TONE_FAMILIES.map((value) => ({ value, text: t(`craft:tone.${value}`) })),
-          ...DIRECT_DYES.map((value) => ({ value, text: t('service.vividDye', { vivid: value }) })),
+          ...DIRECT_DYES.map((value) => ({ value, text: t('bench.vividDye', { vivid: value }) })),
         ]}
         onChange={(chosen) => {
           const dye = DIRECT_DYES.find((directDye) => directDye === chosen);

@@ -2,7 +2,7 @@ import type { DrawnStretch } from '@cimbel/core/hair';
 import { useDrag } from '@use-gesture/react';
 import { useRef } from 'react';
 import { useTranslation } from 'react-i18next';
-import '../../lib/words/service';
+import '../../lib/words/bench';
 
 const STEP_CM = 0.5;
 const LEAST_CM = 0.5;

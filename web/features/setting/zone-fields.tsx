@@ -11,7 +11,7 @@ import { PlacePictures } from './place-pictures';
 import { WishFields, levelsUpTo } from './wish-fields';
 import '../../lib/words/craft';
 import '../../lib/words/educating';
-import '../../lib/words/service';
+import '../../lib/words/bench';
 
 const GREYS = Array.from({ length: 11 }, (_, i) => i / 10);
 
@@ -46,9 +46,9 @@ export function ZoneFields({
   return (
     <fieldset className="border-line grid grid-cols-2 gap-x-3 gap-y-2 rounded-sm border p-3 sm:grid-cols-4">
       <legend className="font-display px-1 text-lg font-semibold first-letter:uppercase">{name}</legend>
-      <Field label={t('service.lengthCm')}>
+      <Field label={t('bench.lengthCm')}>
         <NumberInput
-          aria-label={t('service.lengthCm')}
+          aria-label={t('bench.lengthCm')}
           value={zone.lengthCm}
           min={0.5}
           max={80}
@@ -67,7 +67,7 @@ export function ZoneFields({
       <Pick
         label={t('set.grey')}
         value={zone.greyShare}
-        options={GREYS.map((value) => ({ value, text: t('service.share', { share: value }) }))}
+        options={GREYS.map((value) => ({ value, text: t('bench.share', { share: value }) }))}
         onChange={(greyShare) => set({ ...zone, greyShare })}
       />
       <Pick
@@ -77,7 +77,7 @@ export function ZoneFields({
         onChange={(porosity) => set({ ...zone, porosity })}
       />
       <Pick
-        label={t('service.condition')}
+        label={t('bench.condition')}
         value={conditionOfZone(zone)}
         options={CONDITIONS.map((value) => ({ value, text: t(`craft:condition.${value}`) }))}
         onChange={(condition) => set({ ...zone, ...TYPICAL[condition] })}
@@ -96,19 +96,19 @@ export function ZoneFields({
       ) : null}
       <PlacePictures clientCase={clientCase} zone={zone} />
       <div className="col-span-2 flex flex-col gap-1 sm:col-span-4">
-        <h4 className="text-sm font-semibold">{t('service.history')}</h4>
+        <h4 className="text-sm font-semibold">{t('bench.history')}</h4>
         <PastFields
           past={zone.history}
           most={MOST_LAYERS}
           onChange={(history) => set({ ...zone, history })}
         />
         {zone.history.length > 0 ? (
-          <p className="text-quiet text-sm">{t('service.showsToday', { level })}</p>
+          <p className="text-quiet text-sm">{t('bench.showsToday', { level })}</p>
         ) : null}
       </div>
       <div className="col-span-2 flex flex-wrap items-end gap-3 sm:col-span-4">
         <Tick
-          label={t('service.hasWish')}
+          label={t('bench.hasWish')}
           on={Boolean(wish)}
           onChange={(on) => setWish(on ? { level, tone: { primary: 'neutral' } } : null)}
         />

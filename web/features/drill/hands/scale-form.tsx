@@ -8,7 +8,7 @@ import { usePouring } from '../../bench/use-pouring';
 import { termWords } from '../words';
 import { BowlPicture } from './bowl-picture';
 import '../../../lib/words/reading';
-import '../../../lib/words/service';
+import '../../../lib/words/bench';
 
 /** A drop of corrector, in grams. */
 const DROP = 0.2;
@@ -69,7 +69,7 @@ export function ScaleForm({
           grams={total}
           shows={figure(total - tared, undefined, 1)}
           unit={t('drill:unit.grams')}
-          label={t('service.scale.shows')}
+          label={t('bench.scale.shows')}
         />
       </div>
       <p className="text-quiet text-sm">{t('reading.hands.scaleHint')}</p>
@@ -97,10 +97,10 @@ export function ScaleForm({
           ),
         )}
         <Button onClick={() => setTared(total)} disabled={closed}>
-          {t('service.scale.tare')}
+          {t('bench.scale.tare')}
         </Button>
         <Button onClick={empty} disabled={closed}>
-          {t('service.scale.empty')}
+          {t('bench.scale.empty')}
         </Button>
       </div>
     </div>
