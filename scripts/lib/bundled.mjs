@@ -3,7 +3,7 @@ import { fork } from 'node:child_process';
 import { inRoot } from './system.mjs';
 
 /** Bundles a script of ours as it would run in production and runs it in a process of its own, ending as it ends. */
-export async function runBundled(entry, name, args = []) {
+export async function runBundled(entry, name, args = [], external = []) {
   const outfile = inRoot('.cache', `${name}.cjs`);
   await build({
     entryPoints: [inRoot(entry)],
@@ -11,6 +11,7 @@ export async function runBundled(entry, name, args = []) {
     bundle: true,
     platform: 'node',
     format: 'cjs',
+    external,
     logLevel: 'error',
   });
   fork(outfile, args).on('exit', (code) => process.exit(code ?? 1));

@@ -24,6 +24,7 @@ import * as assigning from './migrations/021_assigning';
 import * as passMark from './migrations/022_pass_mark';
 import * as ceilings from './migrations/023_ceilings';
 import * as names from './migrations/024_names';
+import { SCHEMA, SCHEMA_AFTER } from './schema';
 
 const MIGRATIONS: Record<string, { up: (knex: Knex) => Promise<void>; down: (knex: Knex) => Promise<void> }> =
   {
@@ -108,4 +109,30 @@ export const isUnreachable = (error: { code?: unknown; name?: unknown; message?:
   error?.name === 'KnexTimeoutError' ||
   /Connection terminated|timeout exceeded when trying to connect/.test(String(error?.message ?? ''));
 
-export const migrate = (db: Knex) => db.migrate.latest({ migrationSource });
+/** Brings a database to the present form by every migration in turn; gives the name of the last. */
+export async function migrateStepByStep(db: Knex): Promise<string> {
+  await db.migrate.latest({ migrationSource });
+  return Object.keys(MIGRATIONS).at(-1)!;
+}
+
+/** Makes an empty database what the migrations would make of it, and writes them down as done. */
+async function beginWithSchema(db: Knex): Promise<void> {
+  const names = Object.keys(MIGRATIONS);
+  const done = names.slice(0, names.indexOf(SCHEMA_AFTER) + 1);
+  // Makes the tables of the migrations themselves where they are not there yet.
+  await db.migrate.currentVersion({ migrationSource });
+  await db.transaction(async (trx) => {
+    await trx.raw('select pg_advisory_xact_lock(hashtext(?))', ['cimbel schema']);
+    if ((await trx('knex_migrations').first()) || (await trx.schema.hasTable('users'))) return;
+    await trx.raw(SCHEMA);
+    await trx('knex_migrations').insert(
+      done.map((name) => ({ name, batch: 1, migration_time: trx.fn.now() })),
+    );
+  });
+}
+
+/** Brings a database to the present form: an empty one at once, any other by what it still lacks. */
+export async function migrate(db: Knex): Promise<void> {
+  if (!(await db.schema.hasTable('users'))) await beginWithSchema(db);
+  await db.migrate.latest({ migrationSource });
+}
