@@ -2,6 +2,7 @@ import type { CodeTold } from '@cimbel/contract';
 import type { Knex } from 'knex';
 import { createHash, randomInt } from 'node:crypto';
 import { invalidField } from '../http/errors';
+import { rowOf } from '../db/rows';
 
 /** No O/0, I/1, so that a code read out in class is typed right. */
 const ALPHABET = 'ABCDEFGHJKLMNPQRSTUVWXYZ23456789';
@@ -51,7 +52,7 @@ const wrong = () =>
 
 /** @throws HttpError where there is no such code. */
 async function findCode(db: Knex, code: string, now: Date): Promise<CodeRow> {
-  const row = await db<CodeRow>('codes')
+  const row = await db('codes')
     .where({ hash: hashOf(code) })
     .first();
   if (!row || row.expires_at <= now) throw wrong();
@@ -62,7 +63,8 @@ async function findCode(db: Knex, code: string, now: Date): Promise<CodeRow> {
 export async function tellCode(db: Knex, code: string, now: Date): Promise<CodeTold> {
   const { kind, label, user_id } = await findCode(db, code, now);
   if (!user_id) return { kind, name: label ?? '', className: null };
-  const { name } = await db('users').where({ id: user_id }).first('name');
+  const user = await db('users').where({ id: user_id }).first('name');
+  const { name } = rowOf(user, 'users');
   const inClass = await db('members')
     .join('classes', 'classes.id', 'members.class_id')
     .where({ student_id: user_id })
@@ -79,7 +81,7 @@ export async function takeCode(
 ): Promise<CodeRow> {
   const { id, kind } = await findCode(trx, code, now);
   if (!kinds.includes(kind)) throw wrong();
-  const [row] = await trx<CodeRow>('codes').where({ id }).delete().returning('*');
+  const [row] = await trx('codes').where({ id }).delete().returning('*');
   if (!row) throw wrong();
   return row;
 }

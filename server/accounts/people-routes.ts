@@ -5,13 +5,13 @@ import { makeCode, type CodeRow } from './codes';
 import { toAccount, type UserRow } from './store';
 
 async function openInvitation({ db, param }: Call): Promise<CodeRow | null> {
-  const row = await db<CodeRow>('codes')
+  const row = await db('codes')
     .where({ id: param('invitationId'), kind: 'invitation' })
     .first();
   return row ?? null;
 }
 async function educator({ db, param }: Call): Promise<UserRow | null> {
-  const row = await db<UserRow>('users')
+  const row = await db('users')
     .where({ id: param('accountId'), role: 'educator', demo: false })
     .first();
   return row ?? null;
@@ -30,7 +30,7 @@ export const peopleRoutes = (): Route[] => [
           .orderBy('name')
           .select('users.*')
           .select(db('classes').count().where('educator_id', db.ref('users.id')).as('classes')),
-        db<CodeRow>('codes').where({ kind: 'invitation' }).where('expires_at', '>', now()).orderBy('made_at'),
+        db('codes').where({ kind: 'invitation' }).where('expires_at', '>', now()).orderBy('made_at'),
       ]);
       return {
         educators: educators.map((row) => ({

@@ -6,7 +6,8 @@ import { endSessions } from '../http/session';
 import { unlock } from '../http/tries';
 import { record } from '../log/store';
 import { takeCode } from './codes';
-import { hashPassword, toAccount, type UserRow } from './store';
+import { hashPassword, toAccount } from './store';
+import { rowOf } from '../db/rows';
 
 /**
  * Opens an account by the code on a slip: a place that nobody has claimed gets an address and a password, an account whose
@@ -20,7 +21,7 @@ export async function openByCode(
   const password_hash = await hashPassword(password);
   return db.transaction(async (trx) => {
     const { kind, user_id } = await takeCode(trx, code, ['place', 'reset'], now);
-    const user = (await trx<UserRow>('users').where({ id: user_id! }).first())!;
+    const user = (await trx('users').where({ id: user_id! }).first())!;
     if (kind === 'place' && !email)
       throw invalidField('email', 'email', 'Write the address you will sign in with.');
     if (kind === 'place' && (await trx('users').where({ email: email! }).first('id')))
@@ -44,16 +45,17 @@ export async function openByCode(
 export async function claimInto(db: Knex, accountId: string, code: string, now: Date): Promise<void> {
   await db.transaction(async (trx) => {
     const { user_id: place } = await takeCode(trx, code, ['place'], now);
-    for (const membership of await trx('memberships').where({ student_id: place })) {
+    const there = rowOf(place ?? undefined, 'codes');
+    for (const membership of await trx('memberships').where({ student_id: there })) {
       const { class_id, number, extra_time_share } = membership;
       const mine = await trx('memberships').where({ class_id, student_id: accountId }).first();
       if (mine) {
-        await trx('memberships').where({ class_id, student_id: place }).delete();
+        await trx('memberships').where({ class_id, student_id: there }).delete();
         await trx('memberships')
           .where({ class_id, student_id: accountId })
           .update({ state: 'active', number: number ?? mine.number, extra_time_share });
       } else
-        await trx('memberships').where({ class_id, student_id: place }).update({ student_id: accountId });
+        await trx('memberships').where({ class_id, student_id: there }).update({ student_id: accountId });
       await record(trx, {
         at: now,
         actor: accountId,
@@ -62,6 +64,6 @@ export async function claimInto(db: Knex, accountId: string, code: string, now: 
         subject: accountId,
       });
     }
-    await trx('users').where({ id: place }).delete();
+    await trx('users').where({ id: there }).delete();
   });
 }

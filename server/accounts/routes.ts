@@ -26,7 +26,6 @@ import {
   isNewInstallation,
   isPassword,
   toAccount,
-  type UserRow,
 } from './store';
 
 const demoOnlyHere = () =>
@@ -42,7 +41,7 @@ export const emailTaken = () =>
 async function open({ req, res, db, now, secret }: Call, account: Account): Promise<Account> {
   const { id } = account;
   await signInAs(req, account, now());
-  const row = await db<UserRow>('users').where({ id }).first();
+  const row = await db('users').where({ id }).first();
   knowDevice(secret, res, row!, req.secure);
   await record(db, { at: now(), actor: id, action: 'session.opened', subject: id });
   return account;
@@ -72,7 +71,7 @@ async function register(call: Call, body: typeof registerSchema._output): Promis
 }
 
 async function changePassword(db: Knex, id: string, current: string, password: string): Promise<void> {
-  const user = await db<UserRow>('users').where({ id }).first();
+  const user = await db('users').where({ id }).first();
   if (!(await isPassword(user, current)))
     throw invalidField('current', 'wrongPassword', 'This is not the password you sign in with.');
   if (user!.demo)

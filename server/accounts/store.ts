@@ -48,7 +48,7 @@ export async function createAccount(
   },
 ): Promise<Account | 'emailTaken'> {
   const { name, role, email, password, demo = false, administrator = false } = account;
-  const rows = await db<UserRow>('users')
+  const rows = await db('users')
     .insert({ name, role, email, password_hash: await hashPassword(password), demo, administrator })
     .onConflict('email')
     .ignore()
@@ -61,14 +61,14 @@ let nobody: Promise<string> | null = null;
 
 /** An account that may be used now; a demo account only where those are open. */
 export async function openAccount(db: Knex, id: string, demoIsOpen: boolean): Promise<Account | null> {
-  const row = await db<UserRow>('users')
+  const row = await db('users')
     .where({ id })
     .first(...ACCOUNT, 'demo');
   return row && (demoIsOpen || !row.demo) ? toAccount(row) : null;
 }
 
 export const findByEmail = (db: Knex, email: string): Promise<UserRow | undefined> =>
-  db<UserRow>('users').where({ email }).first();
+  db('users').where({ email }).first();
 
 /** Whether it is the password of an account; of no account it is not, in the same time. */
 export async function isPassword(user: UserRow | undefined, password: string): Promise<boolean> {
@@ -78,7 +78,7 @@ export async function isPassword(user: UserRow | undefined, password: string): P
 }
 
 export async function demoAccounts(db: Knex): Promise<Account[]> {
-  const rows = await db<UserRow>('users')
+  const rows = await db('users')
     .where({ demo: true })
     .whereNotNull('email')
     .orderBy([{ column: 'role' }, { column: 'name' }]);
@@ -86,7 +86,7 @@ export async function demoAccounts(db: Knex): Promise<Account[]> {
 }
 
 export async function demoAccount(db: Knex, id: string): Promise<Account | null> {
-  const row = await db<UserRow>('users').where({ demo: true, id }).first();
+  const row = await db('users').where({ demo: true, id }).first();
   return row ? toAccount(row) : null;
 }
 

@@ -10,7 +10,7 @@ import { HttpError, invalidField } from '../http/errors';
 import type { Heavy } from '../jobs/heavy';
 import { record } from '../log/store';
 
-interface RegradeRow {
+export interface RegradeRow {
   assignment_id: string;
   total: number;
   done: number;
@@ -31,7 +31,7 @@ const CHUNK = 250;
 const LOST_AFTER_MS = 60_000;
 
 export async function regradeOf(db: Knex, assignmentId: string): Promise<Regrade | null> {
-  const row = await db<RegradeRow>('regrades').where({ assignment_id: assignmentId }).first();
+  const row = await db('regrades').where({ assignment_id: assignmentId }).first();
   if (!row) return null;
   const { total, done, changed, finished_at } = row;
   return { total, done, changed, finished: finished_at !== null };
@@ -118,10 +118,7 @@ export async function startRegrade(
 ): Promise<Regrade> {
   const next = await standardAsked(db, assignment, asked);
   return db.transaction(async (trx) => {
-    const regradeRow = await trx<RegradeRow>('regrades')
-      .where({ assignment_id: assignment.id })
-      .forUpdate()
-      .first();
+    const regradeRow = await trx('regrades').where({ assignment_id: assignment.id }).forUpdate().first();
     if (
       regradeRow &&
       regradeRow.finished_at === null &&
@@ -227,7 +224,7 @@ export async function runRegrade(
   assignmentId: string,
   clock: () => Date,
 ): Promise<void> {
-  const state = await db<RegradeRow>('regrades').where({ assignment_id: assignmentId }).first();
+  const state = await db('regrades').where({ assignment_id: assignmentId }).first();
   const assignment: AssignmentRow | undefined = await db('assignments').where({ id: assignmentId }).first();
   if (!state || !assignment || state.finished_at !== null) return;
   const run = { assignment_id: assignmentId, standard: state.standard };

@@ -11,6 +11,7 @@ import { record } from '../log/store';
 import { lineForCase } from '../shade-books/store';
 import type { AssignmentRow } from './row';
 import { checkStudents, columnsOfTerms, writeStudents } from './terms';
+import { rowOf } from '../db/rows';
 
 /** The lines a case names, shipped or of who sets it or whose class it is, as they are now. */
 async function linesOf(
@@ -132,17 +133,18 @@ export async function editAssignment(
   exercise: ExerciseContent,
   now: Date,
 ): Promise<void> {
-  const owner: ClassRow = await db('classes').where({ id: class_id }).first();
+  const owner = rowOf(await db('classes').where({ id: class_id }).first(), 'classes');
   const columns = await prepared(db, heavy, owner, educatorId, exercise);
   await db.transaction(async (trx) => {
     await trx('assignments').where({ id }).forUpdate().first();
     if (await hasBegun(trx, id))
       throw new HttpError(409, 'exercise.begun', 'Someone has begun; the exercise can no longer be changed.');
-    const before = await trx('assignments').where({ id }).first();
+    const before = rowOf(await trx('assignments').where({ id }).first(), 'assignments');
     const { version } = await saveExercise(trx, exercise_id, exercise, now, id);
-    await trx('assignments')
+    const [after] = await trx('assignments')
       .where({ id })
-      .update({ ...columns, exercise_version: version });
+      .update({ ...columns, exercise_version: version })
+      .returning('*');
     await record(trx, {
       at: now,
       actor: educatorId,
@@ -150,13 +152,13 @@ export async function editAssignment(
       classId: class_id,
       subject: id,
       before: contentOf(before),
-      after: contentOf({ ...before, ...columns }),
+      after: contentOf(rowOf(after, 'assignments')),
     });
   });
 }
 
 /** What of an assignment the log keeps: all that marks rest on. */
-const contentOf = ({ title, client_case, rubric, model_answer, house_rules }: Partial<AssignmentRow>) => ({
+const contentOf = ({ title, client_case, rubric, model_answer, house_rules }: AssignmentRow) => ({
   title,
   client_case,
   rubric,

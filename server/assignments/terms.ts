@@ -55,7 +55,7 @@ export async function checkStudents(db: Knex, classId: string, terms: Terms): Pr
 }
 
 export const studentTermsOf = (db: Knex, assignmentId: string): Promise<StudentTermsRow[]> =>
-  db<StudentTermsRow>('assignment_students').where({ assignment_id: assignmentId }).orderBy('student_id');
+  db('assignment_students').where({ assignment_id: assignmentId }).orderBy('student_id');
 
 /** Writes for whom an assignment is and what holds for each, in place of what was there. */
 export async function writeStudents(trx: Knex, assignmentId: string, terms: Terms): Promise<void> {

@@ -7,6 +7,7 @@ import type { LedAssignment } from './access';
 import { formerStandard } from './regrade';
 import { isClosed, isReleased, maxPoints, termsOf } from './row';
 import { studentTermsOf } from './terms';
+import { rowOf } from '../db/rows';
 
 /** An assignment as the educator of its class sees it: who has handed in what, beside the model answer. */
 export async function educatorView(
@@ -69,7 +70,7 @@ export async function educatorView(
     dueAt: assignment.due_at.toISOString(),
     terms: termsOf(assignment, terms),
     version: assignment.exercise_version,
-    newestVersion: exercise.version,
+    newestVersion: rowOf(exercise, 'exercises').version,
     released: isReleased(assignment, now),
     closed: isClosed(assignment, now),
     closedByHand: assignment.closed_at !== null,

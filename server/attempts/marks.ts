@@ -5,6 +5,7 @@ import type { AssignmentRow } from '../assignments/row';
 import { invalidField } from '../http/errors';
 import { record } from '../log/store';
 import type { AttemptRow, AttemptStub } from './store';
+import { rowOf } from '../db/rows';
 
 /** Changes of marks, oldest first, by attempt. */
 export async function markChangesOf(db: Knex, attemptIds: string[]): Promise<Map<string, MarkChange[]>> {
@@ -187,7 +188,8 @@ export async function changeMark(
       reason: change.reason,
       made_at: now,
     });
-    const { class_id } = await trx('assignments').where({ id: attempt.assignment_id }).first('class_id');
+    const assignment = await trx('assignments').where({ id: attempt.assignment_id }).first('class_id');
+    const { class_id } = rowOf(assignment, 'assignments');
     await record(trx, {
       at: now,
       actor: educatorId,

@@ -3,7 +3,7 @@ import type { RecordCard } from '@cimbel/core/card';
 import type { Knex } from 'knex';
 import type { AssignmentRow } from '../assignments/row';
 
-interface RevealRow {
+export interface RevealRow {
   assignment_id: string;
   student_id: string;
   attempt: number;
@@ -23,7 +23,7 @@ export async function recordReveal(
 ): Promise<void> {
   const [kind, name] =
     'question' in told ? (['asked', told.question] as const) : (['tests', told.test] as const);
-  await db<RevealRow>('reveals')
+  await db('reveals')
     .insert({ assignment_id: assignmentId, student_id: studentId, attempt, kind, name, at: now })
     .onConflict(['assignment_id', 'student_id', 'attempt', 'kind', 'name'])
     .ignore();
@@ -55,7 +55,7 @@ export async function asRevealed(
   attempt: number,
   answer: RecordCard,
 ): Promise<RecordCard> {
-  const rows = await db<RevealRow>('reveals').where({ assignment_id: id, student_id: studentId, attempt });
+  const rows = await db('reveals').where({ assignment_id: id, student_id: studentId, attempt });
   const told = (kind: RevealRow['kind']) =>
     new Set<string>([
       ...(card?.[kind] ?? []),

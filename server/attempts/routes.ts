@@ -28,6 +28,7 @@ import { resultOf } from './result';
 import { attemptsOfStudent, begin, handIn, receiptOf, saveDraft, type AttemptRow } from './store';
 import { studentList, studentView } from './student-view';
 import { endOf } from './time-limit';
+import { rowOf } from '../db/rows';
 
 /** What is asked of a picture of hair, in its address. */
 const hairPictureSchema = z.object({
@@ -71,7 +72,7 @@ async function answerInMyClass(call: Call): Promise<(HandedIn & { studentName: s
     .first();
   if (!assignment) return null;
   const student = await db('users').where({ id: attempt.student_id }).first('name');
-  return { attempt, assignment, studentName: student.name };
+  return { attempt, assignment, studentName: rowOf(student, 'users').name };
 }
 
 const attemptAsked = z.object({ attempt: z.coerce.number().int().min(1).optional() });

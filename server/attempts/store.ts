@@ -11,6 +11,7 @@ import type { Heavy } from '../jobs/heavy';
 import { record } from '../log/store';
 import { asRevealed, copyReveals } from './reveals';
 import { GRACE_MS, checkTime, endOf } from './time-limit';
+import { rowOf } from '../db/rows';
 
 /** One student's record card for an assignment: being written, or handed in and marked. */
 export interface AttemptRow {
@@ -82,7 +83,7 @@ const handedIn = () =>
 /** @throws HttpError 409 where nothing is taken any more. */
 async function checkOpen(trx: Knex, assignment: AssignmentRow, now: Date): Promise<void> {
   const inClass = await trx('classes').where({ id: assignment.class_id }).first('archived_at');
-  if (inClass.archived_at)
+  if (rowOf(inClass, 'classes').archived_at)
     throw new HttpError(
       409,
       'class.archived',
@@ -111,7 +112,7 @@ export async function saveDraft(
 ): Promise<DraftSaved> {
   const name = { assignment_id: assignment.id, student_id: studentId, number: attempt };
   if (assignment.minutes !== null) {
-    const begun = await db<AttemptRow>('attempts').where(name).first();
+    const begun = await db('attempts').where(name).first();
     if (begun) checkTime(assignment, begun, now);
   }
   const begins = attempt === 1 && assignment.minutes === null;
@@ -140,7 +141,7 @@ export async function saveDraft(
     },
   );
   if (rows.length > 0) return { version: rows[0].version, updatedAt: now.toISOString() };
-  const attemptRow = await db<AttemptRow>('attempts').where(name).first();
+  const attemptRow = await db('attempts').where(name).first();
   if (attemptRow?.submitted_at) throw handedIn();
   if (!attemptRow) throw new HttpError(409, 'attempt.notBegun', 'This attempt has not been begun.');
   throw new HttpError(409, 'attempt.newerElsewhere', 'A newer version was saved on another device.');
@@ -220,13 +221,16 @@ export async function handIn(
   const [grade] = await heavy('mark', markingOf(assignment), [answer]);
   const attemptRow = await db.transaction(async (trx) => {
     // A standard that has changed meanwhile has to be marked by; marking again waits for whoever has passed here.
-    const now: AssignmentRow = await trx('assignments').where({ id: assignment.id }).forShare().first();
+    const now = rowOf(
+      await trx('assignments').where({ id: assignment.id }).forShare().first(),
+      'assignments',
+    );
     return now.standard === assignment.standard
       ? handInMarked(trx, ofStudent(now, assignment), studentId, { ...submission, answer, grade }, when)
       : null;
   });
   if (attemptRow) return attemptRow;
-  const fresh: AssignmentRow = await db('assignments').where({ id: assignment.id }).first();
+  const fresh = rowOf(await db('assignments').where({ id: assignment.id }).first(), 'assignments');
   return handIn(db, heavy, ofStudent(fresh, assignment), studentId, submission, when);
 }
 

@@ -8,13 +8,16 @@ import { unlock } from '../http/tries';
 import { record } from '../log/store';
 import type { ClassRow } from './access';
 import { educatorsOf } from './educators';
+import { rowOf } from '../db/rows';
 
-interface MembershipRow {
+export interface MembershipRow {
   class_id: string;
   student_id: string;
   state: 'active' | 'waiting' | 'removed';
   number: string | null;
   joined_at: Date;
+  /** Extra time of the student in this class, as a fraction of any time limit. */
+  extra_time_share: number | null;
 }
 
 /**
@@ -55,10 +58,9 @@ export async function joinClass(
   code: string,
   now: Date,
 ): Promise<Joined | null> {
-  const classRow = await db<ClassRow>('classes').where({ join_code: code }).first();
+  const classRow = await db('classes').where({ join_code: code }).first();
   if (!classRow) return null;
-  const mine = () =>
-    db<MembershipRow>('memberships').where({ class_id: classRow.id, student_id: studentId }).first();
+  const mine = () => db('memberships').where({ class_id: classRow.id, student_id: studentId }).first();
   const before = await mine();
   if (before?.state === 'active') return { name: classRow.name, waiting: false };
   if (classRow.joining === 'closed' || classRow.archived_at !== null)
@@ -153,7 +155,7 @@ export async function changePlace(
 ): Promise<void> {
   await db.transaction(async (trx) => {
     const where = { class_id: inClass.id, student_id: studentId };
-    const before = (await trx<MembershipRow>('memberships').where(where).forUpdate().first())!;
+    const before = (await trx('memberships').where(where).forUpdate().first())!;
     const user = await trx('users').where({ id: studentId }).first('name');
     const taken =
       number != null &&
@@ -177,7 +179,7 @@ export async function changePlace(
       before: { number: before.number, state: before.state },
       after: {
         // Names are not kept where nothing can be taken out.
-        renamed: name !== undefined && name !== user.name,
+        renamed: name !== undefined && name !== rowOf(user, 'users').name,
         number: number === undefined ? before.number : number,
         state: state ?? before.state,
       },

@@ -9,7 +9,7 @@ import type { ClassRow, LedClass } from './access';
 import { newJoinCode } from './roster';
 
 export async function createClass(db: Knex, educatorId: string, name: string): Promise<ClassRow> {
-  const [row] = await db<ClassRow>('classes')
+  const [row] = await db('classes')
     .insert({
       educator_id: educatorId,
       name,
@@ -65,7 +65,7 @@ const OF_TABLE = [
 export async function classDetail(db: Knex, row: LedClass, now: Date): Promise<ClassDetail> {
   const [students, assignments, ownLines, waiting] = await Promise.all([
     studentsOf(db, row.id),
-    db<AssignmentRow>('assignments')
+    db('assignments')
       .where({ class_id: row.id })
       .orderBy('due_at')
       .select(...OF_TABLE),

@@ -14,6 +14,7 @@ import { changeMark } from '../attempts/marks';
 import { handIn, saveDraft } from '../attempts/store';
 import type { ClassRow } from '../classes/access';
 import { hereAndNow } from '../jobs/heavy';
+import { rowOf } from '../db/rows';
 
 const HOUR_MS = 3600_000;
 const DAY_MS = 24 * HOUR_MS;
@@ -174,7 +175,7 @@ export async function seedAssignments(
       { exercise, ...termsSchema.parse({ ...terms, dueAt: dueAt.toISOString(), release }) },
       made,
     );
-    return db('assignments').where({ id: row.id }).first();
+    return rowOf(await db('assignments').where({ id: row.id }).first(), 'assignments');
   };
   const answer = async (row: AssignmentRow, cards: readonly DemoCard[], first: Date): Promise<string[]> => {
     const handedIn: string[] = [];
@@ -218,7 +219,7 @@ export async function seedAssignments(
   });
   const marked = await answer(grey, HALF_GREY, after(-6 * DAY_MS));
   await release(grey, after(-3 * DAY_MS));
-  const thick = await db('attempts').where({ id: marked[3] }).first();
+  const thick = rowOf(await db('attempts').where({ id: marked[3] }).first(), 'attempts');
   await changeMark(
     db,
     thick,

@@ -17,7 +17,7 @@ import type { Knex } from 'knex';
 import { randomUUID } from 'node:crypto';
 import type { ClassRow } from '../classes/access';
 import { createPractice } from '../practice/store';
-import type { SittingRow, TestOfClass } from '../reading/rows';
+import type { TestOfClass } from '../reading/rows';
 import { answerSitting, startSitting } from '../reading/sitting-store';
 import { changeTest, createTest } from '../reading/store';
 
@@ -126,7 +126,7 @@ async function sit(
 ) {
   const random = seededRandom(seed);
   const { id } = await startSitting(db, test, studentId, when);
-  const sitting = (await db<SittingRow>('sittings').where({ id }).first())!;
+  const sitting = (await db('sittings').where({ id }).first())!;
   let at = when.getTime();
   for (const [position, { item }] of sitting.items.entries()) {
     at += 8_000 + random() * 30_000;

@@ -11,7 +11,7 @@ import {
 } from './store';
 
 async function ownExercise({ db, me, param }: Call): Promise<ExerciseRow | null> {
-  const row = await db<ExerciseRow>('exercises')
+  const row = await db('exercises')
     .where({ id: param('exerciseId'), educator_id: me!.id })
     .first();
   return row ?? null;

@@ -11,6 +11,7 @@ import type { EducatorRuling, Misconception } from '@cimbel/core/mark';
 import type { Knex } from 'knex';
 import { isDeepStrictEqual } from 'node:util';
 import { HttpError } from '../http/errors';
+import { rowOf } from '../db/rows';
 
 export interface ExerciseRow {
   id: string;
@@ -140,7 +141,7 @@ export async function saveExercise(
   besides?: string,
 ): Promise<Saved> {
   return db.transaction(async (trx) => {
-    const before: ExerciseRow = await trx('exercises').where({ id }).forUpdate().first();
+    const before = rowOf(await trx('exercises').where({ id }).forUpdate().first(), 'exercises');
     if (tags) await trx('exercises').where({ id }).update({ tags });
     // JSON of the database and JSON of a request name things in other orders.
     if (isDeepStrictEqual(plain(contentOf(before)), plain(kept(content))))

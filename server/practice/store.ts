@@ -32,7 +32,7 @@ export interface PracticeRow {
   created_at: Date;
 }
 
-interface AnswerRow {
+export interface AnswerRow {
   id: string;
   student_id: string;
   class_id: string | null;
@@ -219,7 +219,7 @@ async function classesOfStudent(db: Knex, studentId: string): Promise<MyClass[]>
 export async function practiceOf(db: Knex, studentId: string, now: Date): Promise<MyPractice> {
   const classes = await classesOfStudent(db, studentId);
   const [rows, answers] = await Promise.all([
-    db<PracticeRow>('practices')
+    db('practices')
       .whereIn(
         'class_id',
         classes.map(({ id }) => id),
@@ -290,7 +290,7 @@ export async function keepAnswers(
     passed,
   );
   const classes = await classesOfStudent(db, studentId);
-  const practices = await db<PracticeRow>('practices').whereIn(
+  const practices = await db('practices').whereIn(
     'class_id',
     classes.map(({ id }) => id),
   );
@@ -339,7 +339,7 @@ export async function keepAnswers(
       })
       .onConflict('id')
       .ignore();
-    const stored = await db<AnswerRow>('drill_answers').where({ id }).first();
+    const stored = await db('drill_answers').where({ id }).first();
     if (stored!.student_id === studentId) result.kept.push(id);
     else result.refused.push({ id, code: 'idTaken' });
   }

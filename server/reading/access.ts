@@ -3,6 +3,7 @@ import type { Knex } from 'knex';
 import { ledAtLeast, ledByMe } from '../classes/access';
 import type { Call } from '../http/route';
 import type { SittingRow, TestOfClass } from './rows';
+import { rowOf } from '../db/rows';
 
 const testsWithClass = (call: Call) =>
   call
@@ -44,7 +45,7 @@ async function sittingWhere(
   mine: (sittings: Knex.QueryBuilder) => Knex.QueryBuilder,
 ): Promise<SittingOfTest | null> {
   const sitting = await call
-    .db<SittingRow>('sittings')
+    .db('sittings')
     .where({ id: call.param('sittingId') })
     .first();
   if (!sitting) return null;
@@ -52,7 +53,7 @@ async function sittingWhere(
   const test = await mine(sittings).where({ 'sittings.id': sitting.id }).first();
   if (!test) return null;
   const student = await call.db('users').where({ id: sitting.student_id }).first('name');
-  return { sitting, test, studentName: student.name };
+  return { sitting, test, studentName: rowOf(student, 'users').name };
 }
 
 /** A sitting of my own. */

@@ -28,7 +28,7 @@ export async function educatorTest(db: Knex, test: TestOfClass, now: Date): Prom
       .where({ class_id: test.class_id })
       .orderBy('users.name')
       .select('users.id', 'users.name', 'members.extra_time_share'),
-    db<SittingRow>('sittings').where({ test_id: test.id }).orderBy('number'),
+    db('sittings').where({ test_id: test.id }).orderBy('number'),
   ]);
   const answers = await answersOfSittings(
     db,

@@ -23,12 +23,13 @@ import {
   type TestOfClass,
   type TestRow,
 } from './rows';
+import { rowOf } from '../db/rows';
 
 const sittingsOf = (db: Knex, testIds: string[], studentId: string): Promise<SittingRow[]> =>
-  db<SittingRow>('sittings').whereIn('test_id', testIds).where({ student_id: studentId }).orderBy('number');
+  db('sittings').whereIn('test_id', testIds).where({ student_id: studentId }).orderBy('number');
 
 export const answersOfSittings = (db: Knex, ids: string[]): Promise<SittingAnswerRow[]> =>
-  db<SittingAnswerRow>('sitting_answers').whereIn('sitting_id', ids).orderBy('position');
+  db('sitting_answers').whereIn('sitting_id', ids).orderBy('position');
 
 /** Share of the questions got, 0–1; what was not reached counts as nothing. */
 export const sittingScore = (sitting: SittingRow, answers: readonly SittingAnswerRow[]): number =>
@@ -108,7 +109,7 @@ export async function startSitting(
     const open = sittings.find((sitting) => !hasEnded(sitting, now));
     if (open) return { id: open.id };
     const inClass = await trx('classes').where({ id: test.class_id }).first('archived_at');
-    if (inClass.archived_at)
+    if (rowOf(inClass, 'classes').archived_at)
       throw new HttpError(
         409,
         'class.archived',
@@ -201,10 +202,7 @@ export async function answerSitting(
   now: Date,
 ): Promise<SittingState> {
   await db.transaction(async (trx) => {
-    const sitting = (await trx<SittingRow>('sittings')
-      .where({ id: reached.sitting.id })
-      .forUpdate()
-      .first())!;
+    const sitting = (await trx('sittings').where({ id: reached.sitting.id }).forUpdate().first())!;
     const answers = await answersOfSittings(trx, [sitting.id]);
     if (position < answers.length) return;
     if (hasEnded(sitting, now))
@@ -229,7 +227,7 @@ export async function answerSitting(
       await trx('sittings').where({ id: sitting.id }).update({ finished_at: now });
     }
   });
-  const sitting = (await db<SittingRow>('sittings').where({ id: reached.sitting.id }).first())!;
+  const sitting = (await db('sittings').where({ id: reached.sitting.id }).first())!;
   return stateOf(db, { ...reached, sitting }, now);
 }
 

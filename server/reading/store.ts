@@ -5,13 +5,7 @@ import { randomBytes, randomInt } from 'node:crypto';
 import type { ClassRow } from '../classes/access';
 import { HttpError, invalidField } from '../http/errors';
 import { ownLinesOf } from '../shade-books/store';
-import {
-  minutesThisWeek,
-  practisedInClass,
-  type Practised,
-  type PractisedSkill,
-  type PracticeRow,
-} from '../practice/store';
+import { minutesThisWeek, practisedInClass, type Practised, type PractisedSkill } from '../practice/store';
 import { hasEnded, testFacts, type SittingRow, type TestRow } from './rows';
 import { answersOfSittings, sittingScore, seedsBy } from './sitting-store';
 
@@ -115,8 +109,8 @@ const tallyOf = ({ answers, score, chance, steps, scores }: PractisedSkill) => (
 
 export async function readingDesk(db: Knex, inClass: ClassRow, now: Date): Promise<ReadingDesk> {
   const [practices, tests, members, byStudent] = await Promise.all([
-    db<PracticeRow>('practices').where({ class_id: inClass.id }).orderBy('created_at'),
-    db<TestRow>('reading_tests').where({ class_id: inClass.id }).orderBy('due_at'),
+    db('practices').where({ class_id: inClass.id }).orderBy('created_at'),
+    db('reading_tests').where({ class_id: inClass.id }).orderBy('due_at'),
     db('members')
       .join('users', 'users.id', 'members.student_id')
       .where({ class_id: inClass.id })
@@ -129,7 +123,7 @@ export async function readingDesk(db: Knex, inClass: ClassRow, now: Date): Promi
     practices.map(({ id }) => id),
     now,
   );
-  const sittings: SittingRow[] = await db<SittingRow>('sittings').whereIn(
+  const sittings: SittingRow[] = await db('sittings').whereIn(
     'test_id',
     tests.map(({ id }) => id),
   );

@@ -5,7 +5,7 @@ import { route, type Call, type Route } from '../http/route';
 import { bookDetail, booksOf, createBook, putAway, saveBook, type BookRow } from './store';
 
 async function ownBook({ db, me, param }: Call): Promise<BookRow | null> {
-  const row = await db<BookRow>('shade_books')
+  const row = await db('shade_books')
     .where({ id: param('bookId'), educator_id: me!.id })
     .first();
   return row ?? null;

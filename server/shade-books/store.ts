@@ -11,7 +11,7 @@ export interface BookRow {
   put_away_at: Date | null;
   created_at: Date;
 }
-interface VersionRow {
+export interface VersionRow {
   book_id: string;
   version: number;
   line: Line;
@@ -113,7 +113,7 @@ export async function saveBook(
 ): Promise<{ version: number }> {
   const line = checked(body);
   return db.transaction(async (trx) => {
-    const bookRow = (await trx<BookRow>('shade_books').where({ id: book.id }).forUpdate().first())!;
+    const bookRow = (await trx('shade_books').where({ id: book.id }).forUpdate().first())!;
     if (bookRow.version !== body.version)
       throw new HttpError(409, 'shadeBook.newer', 'This shade book was saved elsewhere meanwhile.');
     const version = bookRow.version + 1;
@@ -124,9 +124,7 @@ export async function saveBook(
 }
 
 export async function bookDetail(db: Knex, book: BookRow): Promise<ShadeBook> {
-  const rows = await db<VersionRow>('shade_book_versions')
-    .where({ book_id: book.id })
-    .orderBy('version', 'desc');
+  const rows = await db('shade_book_versions').where({ book_id: book.id }).orderBy('version', 'desc');
   const [newest] = rows;
   return {
     id: book.id,

@@ -1,4 +1,5 @@
 import type { Knex } from 'knex';
+import { tableOf } from './in-json';
 
 export async function up(knex: Knex): Promise<void> {
   await knex.schema.alterTable('exercises', (t) => {
@@ -18,7 +19,7 @@ export async function up(knex: Knex): Promise<void> {
 
 export async function down(knex: Knex): Promise<void> {
   await knex.schema.dropTableIfExists('regrades');
-  await knex('exercises').where({ kind: 'service' }).delete();
+  await tableOf(knex)('exercises').where({ kind: 'service' }).delete();
   await knex.schema.alterTable('exercises', (t) => {
     t.dropColumn('kind');
     t.dropColumn('open_steps');

@@ -12,6 +12,7 @@ import {
   type OldKey,
 } from './007_formula';
 import { inKinds, inLayers, type Headed } from './007_history';
+import { tableOf } from './in-json';
 
 /**
  * One exercise, one assignment, one attempt: the one-bowl exercise becomes a small case of a whole head, what was one
@@ -47,8 +48,10 @@ async function rename(knex: Knex, back = false): Promise<void> {
 
 /** Heads of whole services, in the case as it was set and in the answer's visit. */
 async function changeHeads(knex: Knex, change: <C extends Headed>(clientCase: C) => C): Promise<void> {
-  for (const { id, client_case, model_answer } of await knex('assignments').where({ kind: 'service' }))
-    await knex('assignments')
+  for (const { id, client_case, model_answer } of await tableOf(knex)('assignments').where({
+    kind: 'service',
+  }))
+    await tableOf(knex)('assignments')
       .where({ id })
       .update({
         client_case: json(change(client_case)),
@@ -57,10 +60,10 @@ async function changeHeads(knex: Knex, change: <C extends Headed>(clientCase: C)
 }
 
 async function convertFormulas(knex: Knex): Promise<void> {
-  for (const row of await knex('assignments').where({ kind: 'formula' })) {
+  for (const row of await tableOf(knex)('assignments').where({ kind: 'formula' })) {
     const old = row.client_case as OldCase;
     const { client_case, lines, rubric, model_answer } = row;
-    await knex('assignments')
+    await tableOf(knex)('assignments')
       .where({ id: row.id })
       .update({
         before: json({ client_case, lines, rubric, model_answer }),
@@ -70,20 +73,20 @@ async function convertFormulas(knex: Knex): Promise<void> {
         model_answer: json(solutionOf(old, model_answer as OldKey, row.title)),
         open_steps: json(['read', 'mix', 'process']),
       });
-    for (const attempt of await knex('attempts').where({ assignment_id: row.id })) {
+    for (const attempt of await tableOf(knex)('attempts').where({ assignment_id: row.id })) {
       const grade = attempt.grade as OldGrade | null;
-      await knex('attempts')
+      await tableOf(knex)('attempts')
         .where({ id: attempt.id })
         .update({
           before: json({ answer: attempt.answer, grade }),
           answer: json(cardOf(attempt.answer as OldAnswer, old)),
           grade: grade && json(gradeOf(grade)),
         });
-      const changes = await knex('mark_changes').where({ attempt_id: attempt.id }).orderBy('id');
+      const changes = await tableOf(knex)('mark_changes').where({ attempt_id: attempt.id }).orderBy('id');
       if (!grade || changes.length === 0) continue;
       for (const [i, converted] of changesOf(changes, grade).entries()) {
         const { id, criterion, from_points, to_points } = changes[i];
-        await knex('mark_changes')
+        await tableOf(knex)('mark_changes')
           .where({ id })
           .update({ ...converted, before: json({ criterion, from_points, to_points }) });
       }
@@ -151,7 +154,7 @@ export async function up(knex: Knex): Promise<void> {
 
 /** Back to what they were; work done since on a one-bowl exercise has no form there, and is not thrown away silently. */
 async function restoreFormulas(knex: Knex): Promise<void> {
-  const since = await knex('attempts')
+  const since = await tableOf(knex)('attempts')
     .join('assignments', 'assignments.id', 'attempts.assignment_id')
     .whereNotNull('assignments.before')
     .where((newer) =>
@@ -164,8 +167,8 @@ async function restoreFormulas(knex: Knex): Promise<void> {
     throw new Error(
       `${since[0].count} answers to small exercises were begun or handed in since. Restore a copy of the database made before, or delete them first.`,
     );
-  for (const { id, before } of await knex('assignments').whereNotNull('before'))
-    await knex('assignments')
+  for (const { id, before } of await tableOf(knex)('assignments').whereNotNull('before'))
+    await tableOf(knex)('assignments')
       .where({ id })
       .update({
         kind: 'formula',
@@ -175,12 +178,12 @@ async function restoreFormulas(knex: Knex): Promise<void> {
         rubric: json(before.rubric),
         model_answer: json(before.model_answer),
       });
-  for (const { id, before } of await knex('attempts').whereNotNull('before'))
-    await knex('attempts')
+  for (const { id, before } of await tableOf(knex)('attempts').whereNotNull('before'))
+    await tableOf(knex)('attempts')
       .where({ id })
       .update({ answer: json(before.answer), grade: before.grade && json(before.grade) });
-  for (const { id, before } of await knex('mark_changes').whereNotNull('before'))
-    await knex('mark_changes').where({ id }).update(before);
+  for (const { id, before } of await tableOf(knex)('mark_changes').whereNotNull('before'))
+    await tableOf(knex)('mark_changes').where({ id }).update(before);
 }
 
 export async function down(knex: Knex): Promise<void> {

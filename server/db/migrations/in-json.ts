@@ -4,6 +4,9 @@ export type Json = Record<string, unknown>;
 export const isJson = (value: unknown): value is Json =>
   typeof value === 'object' && value !== null && !Array.isArray(value);
 
+/** Tables as they were at the time: what they hold now is no matter of a migration. */
+export const tableOf = (knex: Knex) => knex as (table: string) => Knex.QueryBuilder;
+
 function walk(value: unknown, change: (one: Json) => Json): unknown {
   if (Array.isArray(value)) return value.map((one) => walk(one, change));
   if (!isJson(value)) return value;

@@ -1,0 +1,38 @@
+import type { Knex } from 'knex';
+import type { CodeRow } from '../accounts/codes';
+import type { UserRow } from '../accounts/store';
+import type { AssignmentRow } from '../assignments/row';
+import type { RegradeRow } from '../assignments/regrade';
+import type { RevealRow } from '../attempts/reveals';
+import type { AttemptRow } from '../attempts/store';
+import type { ClassRow } from '../classes/access';
+import type { MembershipRow } from '../classes/roster';
+import type { ExerciseRow } from '../exercises/store';
+import type { AnswerRow, PracticeRow } from '../practice/store';
+import type { SittingAnswerRow, SittingRow, TestRow } from '../reading/rows';
+import type { BookRow, VersionRow } from '../shade-books/store';
+
+/** A table as it is read; what is written to it is JSON text where a column holds a value. */
+type Read<Row extends object> = Knex.CompositeTableType<Row, object, object>;
+
+/** What every table holds, said once: a query of a table by its name gives its rows. */
+declare module 'knex/types/tables' {
+  interface Tables {
+    users: Read<UserRow>;
+    codes: Read<CodeRow>;
+    classes: Read<ClassRow>;
+    memberships: Read<MembershipRow>;
+    exercises: Read<ExerciseRow>;
+    assignments: Read<AssignmentRow>;
+    attempts: Read<AttemptRow>;
+    reveals: Read<RevealRow>;
+    regrades: Read<RegradeRow>;
+    practices: Read<PracticeRow>;
+    drill_answers: Read<AnswerRow>;
+    reading_tests: Read<TestRow>;
+    sittings: Read<SittingRow>;
+    sitting_answers: Read<SittingAnswerRow>;
+    shade_books: Read<BookRow>;
+    shade_book_versions: Read<VersionRow>;
+  }
+}
