@@ -72,7 +72,9 @@ export const makeCase = ({ zones, head, facts, ...rest }: Words): ClientCase => 
 });
 
 export interface ShippedCase {
+  /** Id that packs and adopted exercises keep it by. */
   id: string;
+  /** The case as it is shipped. */
   clientCase: ClientCase;
   /** Steps that are worked unless the educator says otherwise; all of them when left out. */
   open?: readonly BenchStep[];

@@ -28,13 +28,13 @@ export const POWER: Record<Light, Spectrum> = { daylight: D65, warmLamp: A, cool
 
 /** Weights that turn a reflectance straight into XYZ, scaled so that a perfect white has Y = 1. */
 export interface ObserverWeights {
-  /** First coordinate. */
+  /** Weights of X by wavelength. */
   x: Spectrum;
-  /** Second coordinate. */
+  /** Weights of Y by wavelength. */
   y: Spectrum;
-  /** Third coordinate. */
+  /** Weights of Z by wavelength. */
   z: Spectrum;
-  /** Share of white strands, fraction 0–1. */
+  /** XYZ of a perfect white under this light. */
   white: { x: number; y: number; z: number };
 }
 

@@ -10,11 +10,15 @@ const { abs, floor, imul, sqrt } = Math;
  * is folded about it.
  */
 export interface Body {
+  /** As what it lies. */
   lies: 'film' | 'paste' | 'packet';
   /** Lightness of the product, L*. */
   l: number;
+  /** Fraction 0–1 of the hair it hides. */
   hides: number;
+  /** How far its light goes up and down with its surface, 0 flat. */
   relief: number;
+  /** How far it stands out beside the hair, pixels of a picture 300 wide. */
   stands: number;
   /** Height of its surface at a place, 0–1, in pixels of a picture 300 wide. */
   height: (x: number, y: number) => number;

@@ -14,11 +14,13 @@ export interface FormFacts {
   bundles: number;
   /** Turns of a ringlet from root to tip, and how wide it winds. */
   turns: number;
+  /** How wide a ringlet winds, fraction of the width of the picture. */
   winds: number;
   /** How far it opens into loops that are seen from a little above: how much the winding moves along the lock. */
   loops: number;
   /** Half the thickness of a bundle, and how much of it is left at the tip. */
   thick: number;
+  /** How much of a bundle’s thickness is left at the tip, fraction. */
   gathers: number;
   /** How far the fibres of one bundle fall out of step, radians. */
   disorder: number;
@@ -26,6 +28,7 @@ export interface FormFacts {
   strays: number;
   /** How much shorter the winding makes it hang, and how much fuller, as fractions. */
   shrinks: number;
+  /** How much fuller the winding makes the lock, as a factor. */
   fuller: number;
   /** Fraction 0–1 of fibres that keep to no bundle. */
   loose: number;
@@ -122,11 +125,17 @@ export function formOf({
 
 /** Outline of a lock: half its width at root, belly and tip, as fractions of the picture, and how it hangs. */
 export interface Outline {
+  /** Half its width at the root, fraction of the picture. */
   root: number;
+  /** Half its width where it is widest, fraction of the picture. */
   belly: number;
+  /** Where it is widest, 0 at the root to 1 at the tip. */
   bellyAt: number;
+  /** Half its width at the tip, fraction of the picture. */
   tip: number;
+  /** How far its tip hangs beside its root, fraction of the picture; below 0 to the left. */
   lean: number;
+  /** How it swings on its way down: by a fraction of the picture, in slow turns, from a phase in radians. */
   sway: { by: number; turns: number; phase: number };
   /** How much shorter the sides hang than the middle, fraction of the length: curled hair ends round. */
   rounds: number;
@@ -168,16 +177,21 @@ export const middleAt = ({ lean, sway }: Outline, t: number) =>
 export interface Bundle {
   /** Its place in the round of the lock: across −1 to 1, and nearer the eye or further, −1 to 1. */
   at: number;
+  /** Nearer the eye or further, −1 to 1. */
   depth: number;
   /** Where its winding begins, how fast and how wide it winds against the form's own. */
   phase: number;
+  /** How fast it winds against the form’s own, as a factor. */
   pace: number;
+  /** How wide it winds against the form’s own, as a factor. */
   wide: number;
   /** How its axis strays: by a fraction of the width, in slow turns. */
   strays: { by: number; turns: number; phase: number };
+  /** Half its thickness, fraction of the width of the lock. */
   thickness: number;
   /** How it leans towards the light or away, radians, and how light it is among the others: gleams break from wisp to wisp. */
   tilt: number;
+  /** How light it is among the others, about 1. */
   lightness: number;
   /** How much earlier than the longest it ends, fraction of the length. */
   shorter: number;

@@ -2,6 +2,7 @@ import type { DrillMark } from './mark';
 
 /** Marks of one finished sitting, by slot; a question not reached counts as not right. */
 export interface SittingMarks {
+  /** Marks 0–1 by slot of the test. */
   scores: readonly number[];
 }
 

@@ -12,7 +12,7 @@ export interface OptionCandidate<T> {
   slip?: Reason;
   /** Part of the mark it earns, 0–1, for what is neither best nor wrong. */
   near?: number;
-  /** What it was done to. */
+  /** The hair it would leave, to be drawn when it is picked. */
   subject?: Subject;
 }
 

@@ -9,7 +9,7 @@ export interface DoseResult {
   score: number;
   /** Why, in the words of the interface. */
   why: Reason | null;
-  /** What it was done to. */
+  /** The hair it would leave, to be drawn when it is picked. */
   subject?: Subject;
 }
 

@@ -77,7 +77,9 @@ export interface Question {
   skill: Skill;
   /** Difficulty, 1 to 5. */
   step: DrillStep;
+  /** What is asked, as a code with parameters. */
   ask: Term;
+  /** What is known besides, a line each. */
   facts: Term[];
   /** Pictures of hair, in their order. */
   pictures: Picture[];
@@ -85,8 +87,9 @@ export interface Question {
   light: Light;
   /** Line whose key the question is read in. */
   lineId: string | null;
-  /** Form of the hair. */
+  /** How it is answered. */
   form: AnswerMethod;
+  /** What lies on the bench beside it; null where the question is all words and pictures. */
   hands: Hands | null;
 }
 
@@ -125,10 +128,13 @@ export interface Meaning {
   code: string;
   /** Id of the handbook’s rule. */
   rule: string;
+  /** Parameter of the words that takes the figure worked out. */
   param: string;
-  /** How often. */
+  /** Factor of the figure given; 1 when left out. */
   times?: number;
+  /** Added to it; 0 when left out. */
   plus?: number;
+  /** Divided by the figure given, in place of the two above. */
   over?: number;
   /** Figures and names that the words need. */
   params?: Reason['params'];
@@ -136,8 +142,9 @@ export interface Meaning {
 
 /** How hard a colour item is: ΔE2000 and levels between the right answer and the nearest wrong one. */
 export interface Apart {
-  /** Colour difference to the wish, ΔE2000. */
+  /** Colour difference between the right answer and the nearest wrong one, ΔE2000. */
   deltaE: number;
+  /** Levels between the two. */
   levels: number;
 }
 
@@ -145,7 +152,7 @@ export interface Apart {
 export interface Deceit {
   /** Code of the words it is told in. */
   code: string;
-  /** How ends are refreshed from a leftover. */
+  /** Which way it deceives. */
   way: 'lighter' | 'darker';
   /** Id of the handbook’s rule. */
   rule: string;
@@ -165,14 +172,21 @@ export interface Item {
   solution: RightAnswer;
   /** Why, in the words of the interface. */
   why: Reason[];
+  /** Wrong answers that show a way of thinking. */
   slips: Mistake[];
+  /** What any other figure would have made; null where figures are not asked for. */
   means: Meaning | null;
+  /** What makes the hair look other than it is. */
   deceits: Deceit[];
   /** The hair of the picture; with `reads` or `optionSubjects` the hair of any other answer can be drawn beside it. */
   subject: Subject | null;
+  /** What of the picture a figure answers, so that the figure given can be drawn; null for nothing. */
   reads: 'level' | 'white' | null;
+  /** Hair of each option, by its index; null where options are no hair. */
   optionSubjects: Subject[] | null;
+  /** What is read of hair, for the profile of an eye; null where nothing is. */
   about: About | null;
+  /** How hard it is for an eye; null where no colours are told apart. */
   apart: Apart | null;
 }
 

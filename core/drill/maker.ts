@@ -25,6 +25,7 @@ export type MadeItem = Omit<
 export interface SkillMaker {
   /** The facets this scope and these rules have items for, easiest to meet first. */
   facets: (context: DrillContext) => string[];
+  /** Makes an item; the same request makes the same item. */
   make: (making: ItemRequest) => MadeItem;
 }
 

@@ -10,6 +10,7 @@ export interface DrillMark {
   right: boolean;
   /** Why it is as it is; then what the wrong answer shows. */
   why: Reason[];
+  /** The misconception the wrong answer shows; null for none. */
   slip: Reason | null;
   /** The reading beside the truth, for what can be compared. */
   reading:

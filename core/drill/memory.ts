@@ -20,12 +20,13 @@ export interface FacetMemory {
   skill: Skill;
   /** What is practised, finer than the skill. */
   facet: string;
-  /** A record card. */
+  /** When it is best asked again, by the scheduler. */
   card: Card;
 }
 
 /** All that practice goes by for one student. A function of the answers so far, so any device can work it out anew. */
 export interface Memory {
+  /** What is remembered of each facet that has been met, by skill and facet. */
   facets: Record<string, FacetMemory>;
   /** How far up the five steps of difficulty a skill has been climbed, 1–5 with fractions, and answers so far. */
   reach: Record<Skill, { step: number; answers: number }>;

@@ -13,6 +13,7 @@ function subjectAnswered({ subject, reads, optionSubjects }: Item, response: Res
 export interface Comparison {
   /** What it is. */
   truth: TressLook;
+  /** What the answer given would look like. */
   answered: TressLook;
 }
 

@@ -4,8 +4,11 @@ import { seededRandom } from '../random';
 export interface Draw {
   /** Whole number from min to max, both included. */
   int: (min: number, max: number) => number;
+  /** One of a list. @throws Unfit when it is empty. */
   pick: <T>(from: readonly T[]) => T;
+  /** The list in another order; the one given is left alone. */
   shuffled: <T>(list: readonly T[]) => T[];
+  /** True for this fraction 0–1 of the times. */
   chance: (share: number) => boolean;
   /** A seed for a picture. */
   seed: () => number;

@@ -37,22 +37,28 @@ export interface SkillTally extends Tally {
 export interface Eye {
   /** Number of answers. */
   answers: number;
+  /** Answers among them that were given with help, which count for nothing else. */
   assisted: number;
-  /** Minutes. */
+  /** Minutes spent. */
   minutes: number;
-  /** Level, 1 to 12. */
+  /** How levels are read. */
   level: {
+    /** Over all levels; null while none was read. */
     all: LevelTally | null;
+    /** By the level the hair truly has. */
     byLevel: (LevelTally & { level: number })[];
+    /** By the light it was seen in. */
     byLight: (LevelTally & { light: Light })[];
   };
   /** Mean warmth given minus true, −2 to 2: cool −1, neutral 0, warm 1. Above 0 reads too warm. */
   tone: { all: (Tally & { warmBias: number }) | null; byTone: (Tally & { tone: string })[] };
+  /** What was taken for what, and how often. */
   confusion: { level: ConfusionCell<number>[]; tone: ConfusionCell<string>[] };
   /** Skills of the drills. */
   skills: SkillTally[];
   /** Monday (UTC) of each week with practice, oldest first. */
   weeks: (Tally & { week: number; minutes: number; levelError: number | null })[];
+  /** The two skills that are surest; none until two are known. */
   strengths: Skill[];
   /** What to work on next; null until something is known. */
   next: Skill | null;

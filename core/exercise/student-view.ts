@@ -44,9 +44,9 @@ export type ShownHair = { look: TressLook } | { src: string; root: Lab; form: Ha
 
 /** The head as it comes in and as it is wished for: one strand of each region, in their order. */
 export interface Looks {
-  /** The server’s time, ISO 8601. */
+  /** The hair as it comes in. */
   now: ShownHair[];
-  /** Level and tone wished for; null where it is to stay. */
+  /** The hair as it is wished for. */
   target: TressLook[];
 }
 

@@ -20,6 +20,7 @@ export type Preview =
       rubric: Rubric;
       /** What the case turns on. */
       crucial: CrucialDecision[];
+      /** What plans by common misconceptions would earn. */
       typicalErrors: TypicalError[];
     }
   | {

@@ -27,6 +27,7 @@ export interface MarkingContext {
   played: SimulatedCard;
   /** The model answer on the same head, and its route by the name of the part. */
   modelPlayed: SimulatedCard;
+  /** Techniques of the model answer, by the name of the part. */
   modelTechniques: ReadonlyMap<string, Technique>;
 }
 

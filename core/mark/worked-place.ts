@@ -49,7 +49,7 @@ export interface WorkedApplication {
 export interface WorkedPlace {
   /** Goal of the place. */
   goal: PlaceGoal;
-  /** How many applications there are. */
+  /** Applications that stand for a layer of the route, in the order they are worked. */
   steps: WorkedApplication[];
   /** Technique of the place. */
   technique: Technique;

@@ -23,7 +23,7 @@ export interface Directions {
   volsWithExtraNatural: number[];
   /** Developer parts to one of colour, the standard first. */
   ratios: number[];
-  /** How long it lies. */
+  /** How long it lies, minutes: best, and the span that is right. */
   minutes: { best: number; min: number; max: number };
 }
 

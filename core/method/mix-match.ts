@@ -41,7 +41,7 @@ function gapTo(shown: ToneVector, wanted: ToneVector, over: Tone | undefined): n
 export interface MixMatch {
   /** Level of the mix; null without a coloured shade. */
   level: number | null;
-  /** Share, fraction 0–1. */
+  /** Natural share of the mix, fraction 0–1. */
   share: number;
   /** Natural share by which the wanted tone may be thinned. */
   excusedShare: number;

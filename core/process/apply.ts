@@ -31,7 +31,7 @@ const { exp, log, max, min, sqrt } = Math;
 export interface AppliedCoat {
   /** What lies on the hair. */
   coat: Coat;
-  /** Minute it begins. */
+  /** The strand it was put on, as it then was. */
   start: Strand;
   /** Pace against medium hair in a room, 1 for that. */
   rate: number;
@@ -103,6 +103,7 @@ export function apply(coat: Coat, start: Strand): AppliedCoat {
 
 /** Minutes of heat on a coat: in its first ten minutes, and later, when it makes the root race (R4). */
 export interface Heated {
+  /** Minutes of heat among the first ten. */
   early: number;
   /** Whether it came, or would come, after the due time. */
   late: number;

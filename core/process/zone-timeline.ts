@@ -17,7 +17,7 @@ export type ZoneEvent =
   | { at: number; do: 'seal' };
 
 export interface ZonePlan {
-  /** Minute it begins. */
+  /** The strand as it comes in. */
   start: Strand;
   /** In any order; played by time, a rinse before what is put on in the same minute. */
   events: readonly ZoneEvent[];

@@ -62,5 +62,6 @@ export const DEFAULT_HOUSE_RULES: HouseRules = houseRulesSchema.parse({});
 export interface HouseRuleUse {
   /** Id of the handbook’s rule. */
   rule: HouseRule;
+  /** Which of its choices, by name. */
   choice: string;
 }

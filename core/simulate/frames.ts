@@ -10,7 +10,9 @@ import { simulateCard } from './simulate';
 export interface ShownSimulation {
   /** Minutes. */
   minutes: number;
+  /** Pictures of the service, in order of time. */
   frames: {
+    /** Minute of the service. */
     minute: number;
     /** One strand of each region, in their order. */
     strands: TressLook[];

@@ -165,7 +165,7 @@ export function zonePlanOf(
 
 /** What a part is like when it is looked at. */
 export interface PartOutcome {
-  /** Name of the part. */
+  /** The part it is of. */
   part: Part;
   /** State of the hair. */
   strand: Strand;
@@ -205,7 +205,9 @@ export interface SimulatedCard {
   minutes: number;
   /** Parts of the head. */
   parts: readonly Part[];
+  /** State of a part and what lies on it at a minute. */
   momentOf: (part: Part, minute: number) => ZoneMoment;
+  /** What every part would be like, rinsed at a minute. */
   outcomeAt: (minute: number) => PartOutcome[];
   /** One strand of each region, in their order. */
   looksAt: (minute: number, light: Light, seed: number) => TressLook[];

@@ -20,8 +20,9 @@ import { formulaOf, weigh, leftOver, enlarged, thinned } from './weighing';
 
 /** Jobs that share their bowls, and the way chosen for them. */
 export interface Group {
-  /** Names of places. */
+  /** Places that are done from the same bowls. */
   places: PlannedPlace[];
+  /** The way chosen for them. */
   plan: GroupPlan;
 }
 

@@ -31,6 +31,7 @@ export interface Explanation {
   part: string;
   /** Why, in the words of the interface. */
   reasons: Reason[];
+  /** What a careful colourist would add. */
   notes: Reason[];
 }
 

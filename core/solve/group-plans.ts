@@ -36,7 +36,7 @@ export interface PlannedPlace {
   technique: Technique;
   /** Mixes that the technique asks for. */
   requiredMixes: RequiredMix[];
-  /** Minute it begins. */
+  /** Its strand as it comes in. */
   start: Strand;
   /** Product that the right route would take and that is not at hand. */
   lacks?: ProductKind;
@@ -52,6 +52,7 @@ export interface ChosenMix {
   mix: Mix;
   /** Shades by parts, where the bowl has shades. */
   shades: ShadePart[];
+  /** Developer parts to one of colour; null where nothing is poured. */
   ratio: number | null;
   /** Strength, volumes. */
   vol: number | null;
@@ -61,11 +62,13 @@ export interface ChosenMix {
 
 /** One way to do a group, and what it comes to. */
 export interface GroupPlan {
+  /** Bowls in the order they are worked. */
   mixes: ChosenMix[];
   /** Colours at the end, by job, and ΔE2000 to the wish. */
   labs: Lab[];
   /** Colour difference to the wish, ΔE2000. */
   deltaE: number[];
+  /** What decides between ways: distance from the wish and price together; the lower, the better. */
   cost: number;
 }
 
@@ -255,6 +258,7 @@ const pairs = (a: readonly number[], b: readonly number[]): [number, number, num
 
 /** A bowl of colour that the rules allow, before the hair model has looked at it. */
 export interface MixCandidate {
+  /** The bowl and how long it lies. */
   chosen: ChosenMix;
   /** What it costs beside how far it misses the wish: simplicity, the order of the lines. Against a ΔE of 1. */
   price: number;
@@ -308,8 +312,9 @@ function* colours(
 
 /** What comes before the colour of some jobs, the strands as they then are, and every bowl of colour that is right. */
 export interface GroupChoices {
-  /** What it was before. */
+  /** Bowls that come before the colour. */
   before: ChosenMix[];
+  /** Strands of the jobs after those, by job. */
   strands: Strand[];
   /** Null where no colour is to be chosen: what comes before is all. */
   candidates: MixCandidate[] | null;

@@ -136,6 +136,7 @@ const withCorrector = (mix: readonly ShadePart[], shade: Shade, share: number): 
 export interface RightMix {
   /** The mix. */
   mix: ShadePart[];
+  /** How far it is from what it has to be. */
   match: MixMatch;
   /** The lower, the nearer, simpler and smaller. */
   cost: number;

@@ -50,7 +50,7 @@ export interface Visit {
   afterWeeks: number;
   /** The head as it comes to it, and what is done; missing in answers of older versions and where nothing is done. */
   head?: Head;
-  /** A record card. */
+  /** What is done; missing as the head is. */
   card?: RecordCard;
 }
 
@@ -59,11 +59,13 @@ export interface ModelAnswer {
   version: number;
   /** The case as this visit has it: with several visits, the wish of the first. */
   clientCase: ClientCase;
+  /** Visits in their order; one where one is enough. */
   visits: Visit[];
   /** What stops the service; the best plan is then to decline. */
   stops: Stop[];
-  /** A record card. */
+  /** The plan of this visit. */
   card: RecordCard;
+  /** The route of each part. */
   choices: PartChoice[];
   /** Other plans that are as good: within the ΔE of the best and of the wish, no rule broken. */
   equivalents: RecordCard[];

@@ -13,6 +13,7 @@ import { fault, type Fault, type FaultOf } from '../faults';
 type Params = Fault['params'];
 
 export interface ColourMix {
+  /** Place it is for. */
   place: WorkedPlace;
   /** The mix. */
   mix: RequiredMix;

@@ -4,7 +4,7 @@ import type { ModelAnswer } from '../../solve';
 
 /** What a slip is made from: the right plan, and the lines at hand. */
 export interface SlipContext {
-  /** A record card. */
+  /** The right plan. */
   card: RecordCard;
   /** The model answer. */
   modelAnswer: ModelAnswer;

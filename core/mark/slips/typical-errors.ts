@@ -11,10 +11,11 @@ import { WORK_SLIPS } from './work-slips';
 const SLIPS: Record<Misconception, SlipMaker> = { ...ROUTE_SLIPS, ...MIX_SLIPS, ...WORK_SLIPS };
 
 export interface TypicalError {
+  /** The way of thinking it is worked by. */
   misconception: Misconception;
-  /** A record card. */
+  /** The plan of someone who thinks so. */
   card: RecordCard;
-  /** Marks; null while there are none. */
+  /** What it is marked. */
   grade: Grade;
   /** The finding that names the rule it breaks. */
   breaks: Reason;
