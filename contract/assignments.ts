@@ -94,7 +94,7 @@ export interface EducatorAssignment {
   newestVersion: number;
   /** Whether results are shown. */
   released: boolean;
-  /** Whether nothing can be handed in for marks any more by whoever is due at the class's date. */
+  /** Whether nothing can be handed in for marks any more by students who are due at the class's date. */
   closed: boolean;
   /** Whether the educator has closed it by hand. */
   closedByHand: boolean;

@@ -69,7 +69,7 @@ export interface Roster {
   joinCode: string;
   /** How students come in. */
   joining: Joining;
-  /** Titles of exercises that show the model answer to each as they submit: while one is open, whoever comes by code waits. */
+  /** Titles of exercises that show the model answer to each as they submit; joining by code waits for them. */
   closedBy: string[];
   /** Educators who lead it. */
   educators: ClassEducator[];

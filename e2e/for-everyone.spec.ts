@@ -209,7 +209,7 @@ async function educatorDialogs(page: Page): Promise<[string, (page: Page) => Pro
   ];
 }
 
-/** Links of one name that lead to different places: whoever hears them cannot tell them apart. */
+/** Links of one name that lead to different places: in a screen reader they cannot be told apart. */
 const alikeLinks = (page: Page): Promise<string[]> =>
   page.evaluate(() => {
     const places = new Map<string, Set<string>>();

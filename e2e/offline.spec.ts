@@ -70,7 +70,7 @@ test('without a network a student goes on where they were: reload, mix, read, su
   await page.getByRole('listitem').filter({ hasText: title }).getByRole('link').click();
   await saved(page);
   await signOutThere(page);
-  // Nothing of theirs is left for whoever sits down next.
+  // Nothing of theirs is left on the device for the next person.
   expect(
     await page.evaluate(async () =>
       (await caches.open('mine'))

@@ -3,7 +3,7 @@ import { execFileSync } from 'node:child_process';
 
 /** The steps people take, in their words; the tests below are then the journeys themselves. */
 
-/** Browsers that a journey opened are closed with it: pages left open go on asking, and slow down whoever comes after. */
+/** Browsers that a journey opened are closed with it: pages left open go on asking, and slow down the journeys after it. */
 export const test = plain.extend<{ leavesNothingOpen: void }>({
   leavesNothingOpen: [
     async ({ browser }, use) => {
@@ -20,7 +20,7 @@ const addressOf = (name: string) => `${name.replace(/\s+/g, '.').toLowerCase()}@
 export const PASSWORD = 'long enough for a test';
 
 const root = new URL('..', import.meta.url).pathname;
-/** A code from whoever runs the installation, as the terminal says it. */
+/** A code from the operator of the installation, as the terminal says it. */
 export const fromTerminal = (...args: string[]): string =>
   execFileSync(process.execPath, ['server/dist/people.js', ...args], { cwd: root, encoding: 'utf8' }).split(
     '\n',

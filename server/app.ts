@@ -57,7 +57,7 @@ export function createApp(parts: AppParts): Express {
       strictTransportSecurity: parts.secure,
     }),
   );
-  // Alive is not ready: whoever restarts what hangs asks the first, whoever sends people here the second.
+  // Alive is not ready: a supervisor that restarts a hanging process asks the first, a load balancer the second.
   app.get('/healthz', (_req, res) => void res.json({ ok: true }));
   app.get('/readyz', async (_req, res) => {
     await parts.db.raw('select 1').timeout(READY_WITHIN_MS);

@@ -149,7 +149,7 @@ const median = (values: readonly number[]) => [...values].sort((a, b) => a - b)[
 
 /**
  * What a page costs, in milliseconds of a processor that takes `YARDSTICK_MS` for the yardstick: the median of the last
- * rounds, beside that of the yardstick in the same rounds. An older machine, or whoever else works on it, slows both; the
+ * rounds, beside that of the yardstick in the same rounds. An older machine, or other work on it, slows both; the
  * least of each would be that of its own luckiest moment.
  */
 async function costOf(fetch: () => PromiseLike<unknown>): Promise<number> {

@@ -3,7 +3,7 @@ import { allRoutes } from './routes';
 import { browser, inClassroom } from './testing/harness';
 import type supertest from 'supertest';
 
-/** Bodies and addresses that nobody means: each gets an answer of ours, none of them "something went wrong". */
+/** Bodies and addresses no client of ours sends: each gets an answer of ours, none of them "something went wrong". */
 const { h, room } = inClassroom();
 
 const address = (path: string, other?: string) =>

@@ -215,7 +215,7 @@ describe('joining a class', () => {
     await room.stranger.post('/api/memberships', { joinCode: typed }).expect(201);
     const wrong = await room.stranger.post('/api/memberships', { joinCode: 'ABCDEFGH' });
     expect(wrong.body.error.fields[0]).toMatchObject({ path: 'joinCode', code: 'unknown' });
-    // An exercise shows its answer to each who submits: whoever comes now waits.
+    // An exercise shows its answer to each who submits: a student who joins now waits.
     const members = async () => (await room.educator.get('/api/classes')).body[0].students;
     expect(await members()).toBe(2);
     await room.educator

@@ -77,7 +77,7 @@ async function main(): Promise<void> {
     stopping = true;
     server.closeAllConnections();
     server.close();
-    // What is under way is put down in its place, and taken up again by whoever comes next.
+    // Jobs under way go back to the queue, and the next process takes them up again.
     await jobs.close().catch(() => undefined);
     await Promise.allSettled([db.destroy(), pool.end(), work.close()]);
     process.exit(0);

@@ -23,7 +23,7 @@ const client = new QueryClient({
   },
 });
 
-// Comes after the page: nobody waits for what is for later.
+// Loaded after the page, which must not wait for it.
 void import('./lib/new-version').then(
   ({ workOffline }) => workOffline(tellNewVersion),
   () => undefined,

@@ -100,7 +100,7 @@ const warmthOf = (tone: string) => WARMTH[TONES[tone as ToneFamily].temperature]
 
 /** Answers of one skill before it is called a strength or a weakness. */
 const ENOUGH = 6;
-/** Longer than this nobody looks at one item: the tea was made. Seconds. */
+/** A longer answer time is a pause, not looking. Seconds. */
 export const MOST_SECONDS = 120;
 /** Seconds that count for an answer: no more than a pause at the question. */
 export const countedSeconds = (seconds: number) => Math.min(MOST_SECONDS, Math.max(0, seconds));

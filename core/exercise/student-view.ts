@@ -134,7 +134,7 @@ const asPicture = (look: TressLook, src: string): ShownHair => ({
 
 /**
  * The hair of an exercise under every light. With `pictureAt` it hangs as pictures, else it is drawn from its looks. It
- * depends on nothing but the exercise, so whoever shows it often may keep it.
+ * depends on nothing but the exercise, so a caller that shows it often may keep it.
  */
 export function looksByLight(exercise: PicturedCase, pictureAt: PictureAt | null): Record<Light, Looks> {
   const hung = (light: Light): Looks => {

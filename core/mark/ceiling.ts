@@ -19,7 +19,7 @@ export interface HeadLeft {
   outcomes: PlaceOutcome[];
   /** What would hurt the client. */
   dangers: Danger[];
-  /** Lightener that nobody looks at, on this part. */
+  /** Part with lightener on it and no strand checked; null for none. */
   unwatched: string | null;
 }
 

@@ -278,7 +278,7 @@ export function techniqueRulings(goal: PlaceGoal): TechniqueRuling[] {
   return found;
 }
 
-/** The ruling on a route; a route nobody would think of here is ruled out with a plain reason. */
+/** The ruling on a route; a technique that is not considered here is ruled out with a plain reason. */
 export const techniqueRuling = (goal: PlaceGoal, technique: Technique): TechniqueRuling =>
   techniqueRulings(goal).find((ruling) => ruling.technique === technique) ?? {
     technique,

@@ -20,7 +20,7 @@ export interface ShownSimulation {
     covered: Partial<Record<PlaceId, Coating>>;
     /** Zones whose hair is giving way. */
     failing: PlaceId[];
-    /** How each place reads, for whoever cannot see it; left out where reading by eye is part of the exercise. */
+    /** How each place reads, for someone who cannot see it; left out where reading by eye is part of the exercise. */
     told?: Partial<Record<PlaceId, ToldHair>>;
   }[];
 }

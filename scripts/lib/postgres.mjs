@@ -103,7 +103,7 @@ export class Cluster {
     return this.url(database);
   }
 
-  /** Whether its server runs, whoever started it. */
+  /** Whether its server runs, started here or elsewhere. */
   isAlive() {
     const pid = this.#lockedBy();
     const commandLine = `/proc/${pid}/cmdline`;
@@ -269,7 +269,7 @@ export class Cluster {
     }
   }
 
-  /** Starts its server again where it died, on the port it had, so that whoever uses it finds it again. */
+  /** Starts its server again where it died, on the port it had, so that its clients find it again. */
   revive() {
     return this.#launch(this.port);
   }

@@ -94,7 +94,7 @@ const isOut = ({ release, released_at, last_due_at }: Timed, now: Date): boolean
   released_at !== null || (release === 'onDue' && now >= last_due_at);
 
 /**
- * Whether nothing can be handed in for marks any more by whoever is due at the row's time: the educator has closed it, the
+ * Whether nothing can be handed in for marks any more by students who are due at the row's time: the educator has closed it, the
  * model answer is out, or it is late where nothing late is taken.
  */
 export const isClosed = (row: Timed, now: Date): boolean =>

@@ -24,7 +24,7 @@ export const columnsOfTerms = (terms: Terms) => ({
   last_due_at: new Date(
     Math.max(
       ...[
-        // The class's own date is nobody's where only some have it, each by their own.
+        // The date of the class holds for no student where each of those it is set to has a date of their own.
         ...(terms.everyone || terms.students.some(({ dueAt }) => dueAt === null) ? [terms.dueAt] : []),
         ...terms.students.flatMap(({ dueAt }) => dueAt ?? []),
       ].map((due) => Date.parse(due)),
@@ -41,7 +41,7 @@ const rowOf = (assignmentId: string, studentTerms: StudentTerms): StudentTermsRo
   extra_time_share: studentTerms.extraTimeShare,
 });
 
-/** @throws HttpError 422 where a name is of nobody in the class. */
+/** @throws HttpError 422 where a student is not in the class. */
 export async function checkStudents(db: Knex, classId: string, terms: Terms): Promise<void> {
   const known = new Set((await studentsOf(db, classId)).map(({ id }) => id));
   terms.students.forEach(({ studentId }, i) => {
@@ -114,7 +114,7 @@ function effectsFor(
   };
 }
 
-/** What other terms would change for those who have begun; nobody is in it for whom nothing changes. */
+/** What other terms would change for those who have begun; students for whom nothing changes are left out. */
 export async function previewTerms(
   db: Knex,
   row: AssignmentRow,

@@ -38,7 +38,7 @@ export function effectiveGrade(computed: Grade, changes: readonly MarkChange[]):
     points: last.get(mark.criterion) ?? mark.points,
   }));
   const sum = criteria.reduce((all, { points }) => all + points, 0);
-  // What would hurt the client caps the points whoever gave them.
+  // What would hurt the client caps the points, given by hand or not.
   const most = last.get('ceiling') ?? computed.capPoints ?? sum;
   const capPoints =
     computed.dangers.length > 0 ? Math.min(most, computed.capPoints ?? most) : Math.min(most, computed.max);

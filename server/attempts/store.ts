@@ -159,7 +159,7 @@ export async function begin(
   now: Date,
 ): Promise<AttemptRow> {
   return db.transaction(async (trx) => {
-    // Two presses begin one: whoever comes second waits here.
+    // Two presses begin one: the second request waits here.
     await trx('users').where({ id: studentId }).forUpdate().first('id');
     const attempts = await attemptsOfStudent(trx, assignment.id, studentId);
     const last: AttemptRow | undefined = attempts[attempts.length - 1];
@@ -220,7 +220,7 @@ export async function handIn(
   const answer = await asRevealed(db, assignment, studentId, submission.attempt, written);
   const [grade] = await heavy('mark', markingOf(assignment), [answer]);
   const attemptRow = await db.transaction(async (trx) => {
-    // A standard that has changed meanwhile has to be marked by; marking again waits for whoever has passed here.
+    // A standard that has changed meanwhile has to be marked by; marking again waits for hand-ins that have passed here.
     const now = rowOf(
       await trx('assignments').where({ id: assignment.id }).forShare().first(),
       'assignments',

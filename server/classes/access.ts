@@ -21,7 +21,7 @@ export const ledByMe = (query: Knex.QueryBuilder, { me }: Call): Knex.QueryBuild
 /** What each may who leads a class, least first. */
 const RIGHTS: readonly Rights[] = ['marking', 'all', 'owner'];
 
-/** The row, for whoever leads its class at least so far. @throws HttpError 403 for whoever leads it less */
+/** The row, for an educator who leads its class with at least these rights. @throws HttpError 403 for one with fewer */
 export function ledAtLeast<R extends { rights: Rights }>(least: Rights, row: R | undefined): R | null {
   if (row && RIGHTS.indexOf(row.rights) < RIGHTS.indexOf(least)) throw notAllowed();
   return row ?? null;

@@ -21,7 +21,7 @@ export interface MembershipRow {
 }
 
 /**
- * Exercises that show the model answer to each who submits, and still take answers: while there is one, nobody comes into
+ * Exercises that show the model answer to each who submits, and still take answers: while there is one, no student comes into
  * the class unasked, or a second account of one's own would read what the first has to find.
  */
 async function openOnSubmit(db: Knex, classId: string, now: Date): Promise<string[]> {
@@ -74,7 +74,7 @@ export async function joinClass(
     await trx('memberships')
       .insert({ class_id: classRow.id, student_id: studentId, state, joined_at: now })
       .onConflict(['class_id', 'student_id'])
-      // Whoever was removed asks again; whoever waits goes on waiting.
+      // A student who was removed asks again; one who waits goes on waiting.
       .merge({ state: 'waiting' });
     await record(trx, {
       at: now,

@@ -32,7 +32,7 @@ async function colleagueInMyClass(call: Call): Promise<{ inClass: ClassRow; educ
   return there ? { inClass, educatorId } : null;
 }
 
-/** A place on the roster of a class I lead, whoever has it and whatever its state. */
+/** A place on the roster of a class I lead, claimed or not and in any state. */
 async function placeInMyClass(call: Call): Promise<{ inClass: ClassRow; studentId: string } | null> {
   const inClass = await ownClass(call);
   const studentId = call.param('studentId');

@@ -73,7 +73,7 @@ export async function copyClass(
       for (const row of await trx(table).where({ class_id: from.id }).orderBy('created_at'))
         await trx(table).insert(again(row, { ...fresh, ...changes(row) }));
     };
-    // Whom it was set to is nobody here: it is for all, at the class's own dates.
+    // The students it was set to are not in this class: it is for all, at the class's own dates.
     await copy('assignments', ({ due_at, opens_at }) => ({
       opens_at: opens_at && moved(opens_at),
       due_at: moved(due_at),

@@ -44,7 +44,7 @@ describe('the library', () => {
       .expect(200);
     expect(await kept(id)).toMatchObject({ title: 'Another', version: 2, tags: ['new'] });
     expect(await page(set)).toMatchObject({ title: 'Still a draft', version: 1, newestVersion: 2 });
-    // The second is nobody's yet, so it may change in place.
+    // The second version is not assigned yet, so it may change in place.
     await room.educator.put(`/api/exercises/${id}`, { ...content, title: 'Again' }).expect(200);
     expect(
       (await versions(id)).map(({ version, assignments, content: { title } }) => ({

@@ -43,7 +43,7 @@ async function count(db: Knex, kind: Kind, key: string): Promise<void> {
 
 /**
  * One try at an account. Whoever has signed in to it on this device before is counted apart, so that a neighbour who tries
- * its password locks nobody out; `source` is the address it comes from.
+ * its password cannot lock out its owner; `source` is the address it comes from.
  */
 export async function countSignIn(
   db: Knex,

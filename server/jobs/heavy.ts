@@ -25,8 +25,8 @@ export function asBefore(input: MarkingInput): MarkingInput {
 }
 
 /**
- * What takes more than a few milliseconds of reckoning, by name: done in worker threads, so that whoever asks for something
- * light never waits for it. Data in, data out; nothing here reads a clock, a file or the database.
+ * What takes more than a few milliseconds of computation, by name: done in worker threads, so that light requests
+ * never wait for it. Data in, data out; nothing here reads a clock, a file or the database.
  */
 export const HEAVY = {
   solve: solveCase,

@@ -19,7 +19,7 @@ export function keptPicture(
   const name = JSON.stringify([drawing, size, look]);
   const known = lRUCache.get(name);
   if (known) return known;
-  // On nobody's behalf: whoever asked first may go, and others wait for it all the same.
+  // For no request in particular: the first that asked may be cancelled while others still wait for it.
   const made = work.of(`picture ${name}`)('picture', look, drawing, size);
   lRUCache.set(name, made);
   made.catch(() => lRUCache.delete(name));

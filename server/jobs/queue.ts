@@ -63,7 +63,7 @@ export async function jobQueue(
   };
 }
 
-/** How long what nobody needs any more is kept, days. Answers, marks and the log are not among it. */
+/** Days that these are kept after they are over. Answers, marks and the log are kept always. */
 export const KEPT_DAYS = { sessions: 0, contacts: 14, codes: 0, tries: 1 } as const;
 
 /** Takes out sessions, codes and counts of tries that are over. */

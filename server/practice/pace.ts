@@ -10,7 +10,7 @@ const LONGEST_S = 90 * 60;
 
 /**
  * How long it is since a device was last heard of in practice, seconds, and hears of it now. The first time that is since
- * it signed in: whoever practises offline has at least opened the page before.
+ * it signed in: a student who practises offline has at least opened the page before.
  */
 export async function secondsSinceHeard(
   db: Knex,

@@ -25,7 +25,7 @@ export function useSessionChange(): (me: Account | null) => Promise<void> {
     async (me) => {
       await client.cancelQueries();
       await forgetMine();
-      // The session first, in place: whoever shows it follows at once, and pages of the one who left are gone before
+      // The session first, in place: components that show it follow at once, and pages of the one who left are gone before
       // anything of theirs could be asked for again.
       client.setQueryData(SESSION, await api<Session>('GET', '/api/session'));
       await navigate(me ? '/' : '/sign-in', { replace: true });

@@ -62,7 +62,7 @@ const shownMean = (detail: ClassDetail, assignmentId: string): string => {
   return mean === null ? '' : figure(mean, undefined, 1);
 };
 
-/** How many of those whose points are known have passed; nothing where nobody's are. */
+/** How many of the students with points have passed; empty while none has points. */
 function passedOf(detail: ClassDetail, { id, max, passMark }: ClassDetail['assignments'][number]): string {
   const points = detail.students.flatMap(({ standings }) => standings[id].points ?? []);
   const passed = points.filter((point) => hasPassed(point, max, { passMark })).length;

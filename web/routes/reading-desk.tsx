@@ -139,7 +139,7 @@ function Students({ desk }: { desk: ReadingDesk }) {
       api('PUT', `/api/classes/${desk.classId}/students/${id}/extra-time`, { extraTimeShare: share }),
     onSuccess: () => client.invalidateQueries({ queryKey: ['reading-desk', desk.classId] }),
   });
-  // What nobody was set and nobody has answered needs no column.
+  // No column for what was neither set nor answered.
   const met = new Set<Skill>([
     ...desk.practices.flatMap(({ skills }) => skills),
     ...desk.students.flatMap(({ skills }) => SKILLS.filter((skill) => skills[skill])),

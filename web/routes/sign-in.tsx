@@ -11,7 +11,7 @@ import { Field, Input } from '../ui/field';
 import { Loading, Refused, Sheet } from '../ui/panel';
 import { PageTitle } from '../ui/page-title';
 
-// Drawn once the way in is there: nobody waits for hair to sign in.
+// Drawn once the form is there: signing in must not wait for hair.
 const HangingRow = lazy(() => import('../features/drill/hanging-row'));
 
 function DemoDoor({ accounts }: { accounts: Account[] }) {

@@ -67,7 +67,7 @@ function HangingExercise({ exercise }: { exercise: StudentAssignmentSummary }) {
     exercise;
   const { attempts, handedIn: times, minutes, closed } = exercise;
   const at = `/due/${id}`;
-  // Many links say the same; whoever hears them is told of which exercise.
+  // Many links read the same; a screen reader is told of which exercise.
   const named = (words: string) => ({ 'aria-label': t('student.linkOf', { words, title }), children: words });
   const handedIn = state === 'handedIn';
   const overdue = late && !handedIn;

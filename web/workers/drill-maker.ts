@@ -17,7 +17,7 @@ function start(): Worker {
     if (data.error !== undefined) promise?.reject(new Error(data.error));
     else promise?.resolve(data.made ?? null);
   };
-  // A worker that breaks answers nobody: those who wait are told, and the next call begins with another.
+  // A worker that has failed answers no call: those waiting are rejected, and the next call begins with another.
   made.onerror = (event) => {
     for (const { reject } of waiting.values()) reject(new Error(event.message || 'the worker failed'));
     waiting.clear();

@@ -14,7 +14,7 @@ const SECOND_APART: BySteps = [6, 6, 5, 4, 3];
 const COOLER_APART: BySteps = [7, 5.5, 4.5, 3.5, 2.5];
 const COLOURED = TONE_FAMILIES.filter((family) => family !== 'neutral');
 
-/** Pairs of tones, first and second, that some line sells: nobody is asked for a shade that is not made. */
+/** Pairs of tones, first and second, that some line sells: a shade that is not made is never asked for. */
 const SOLD: readonly Required<Tone>[] = (() => {
   const pairs = FORMULA_LINES.flatMap((line) =>
     shadesOf(line).flatMap(({ tone: { primary, secondary } }) =>

@@ -76,7 +76,7 @@ export function tonerLaid({ draw, step, rules, scope }: ItemRequest, level: numb
   const isThinned = level >= THINNED_FROM && draw.chance(THINNED_SHARE);
   const right = draw.pick(trieds.filter(({ dose }) => !isThinned || dose !== 'whole'));
   insist(tried.get(right.shade)!.filter(fits).length === 1, 'it comes out as wished in another dose, too');
-  // What comes out as wished in any dose would be right for whoever asks no more of it.
+  // Hair that comes out as wished in any dose would make every dose right.
   const wrong = shades.filter((shade) => !leastOf(shade));
   const others = mistakesAmong(
     wrong.map((shade) => ({ shade })),

@@ -73,7 +73,7 @@ const isTwin = (a: Bowl, b: Bowl) =>
   JSON.stringify([a.shades, a.productGrams, a.developer]) ===
     JSON.stringify([b.shades, b.productGrams, b.developer]);
 
-/** Faults of the shelf work: bowls nobody uses, labels nobody can read. */
+/** Faults of the shelf work: bowls that are not used, labels the line does not have. */
 function besides({ card, lineOf }: MarkingContext): Finding[] {
   const zonesOf = ({ name }: Bowl) =>
     JSON.stringify(card.steps.flatMap((application) => (application.bowl === name ? application.zones : [])));

@@ -85,7 +85,7 @@ export function markRoute(context: MarkingContext): Finding[] {
     return finding(place, 0, fault('route.right', part.ruling.reason.rule, at));
   };
   const worked = parts.flatMap((part): Finding[] => {
-    // What is rightly left alone is done by nobody: it earns nothing.
+    // Leaving alone what is right to leave takes no work and earns nothing.
     if (part.technique === 'leave' && part.ruling.allowed) return [];
     return [ofPart(part)];
   });

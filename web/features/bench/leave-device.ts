@@ -20,7 +20,7 @@ export async function sendWaiting(studentId: string): Promise<number> {
   return left + queue.waiting().length;
 }
 
-/** Takes everything of an account off this device, for whoever sits down at it next. */
+/** Takes everything of an account off this device, before the next person signs in on it. */
 export function leaveDevice(studentId: string): void {
   for (const kept of ['device', 'tab'] as const)
     for (const name of keptNames(kept)) if (name.split('.').includes(studentId)) forget(name, kept);

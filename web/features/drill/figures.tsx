@@ -3,7 +3,7 @@ import type { Item } from '@cimbel/core/drill';
 import { useTranslation } from 'react-i18next';
 import '../../lib/words/reading';
 
-/** Measured colour of what is shown: help for whoever wants or needs it. Such answers are marked as assisted. */
+/** Measured colour of what is shown: help for a student who wants or needs it. Such answers are marked as assisted. */
 export function Figures({ item }: { item: Item }) {
   const { t } = useTranslation();
   const zones = item.question.pictures.flatMap(({ look }) => look.zones.map(zoneMeanLab));

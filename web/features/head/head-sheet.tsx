@@ -14,7 +14,7 @@ const WIDER = 20;
 
 /**
  * The head in four drawings, each area with its own hair: its colour, its white, how dense it grows. Areas can be chosen
- * by pressing; whoever uses it gives a list of them beside it for keyboards and screen readers.
+ * by pressing; the page that uses it gives a list of them beside it for keyboards and screen readers.
  */
 export function HeadSheet({
   look,

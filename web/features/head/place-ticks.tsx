@@ -11,7 +11,7 @@ export function PlaceTicks({
   chosen,
   onChange,
 }: {
-  /** Said to whoever cannot see the ticks. */
+  /** Read out by a screen reader in place of the ticks. */
   label: string;
   /** Those that can be chosen, in their order on the head. */
   places: readonly PlaceId[];

@@ -12,7 +12,7 @@ import { Notice, Refused, Sheet } from '../../ui/panel';
 import { JoinCode } from './join-code';
 import { useRosterChange } from './use-roster';
 
-/** The class code, and what whoever has it may do. */
+/** The class code, and what someone who has it may do. */
 export function JoiningPanel({
   classId,
   roster: { joinCode, joining, closedBy },

@@ -65,7 +65,7 @@ function Border({
   );
 }
 
-/** The borders of a drawn strand, for whoever makes the head: what one zone loses the next one gets. */
+/** The borders of a drawn strand, for the educator who makes the head: what one zone loses the next one gets. */
 export function ZoneBorders({
   zones,
   height,

@@ -1,4 +1,4 @@
-/** The fingers on a drawn strand: a slider along it, moved by whoever owns the drawing and by the keys it is given. */
+/** The fingers on a drawn strand: a slider along it, moved by the component that owns the drawing and by the keys it is given. */
 export function Grip({
   label,
   value,
