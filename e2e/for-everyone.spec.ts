@@ -140,7 +140,7 @@ async function educatorPages(page: Page): Promise<string[]> {
     '/account',
     `/classes/${id}/new-practice`,
     `/classes/${id}/new-test`,
-    `/classes/${id}/students/${students[1].id}/eye`,
+    `/classes/${id}/students/${students[1].id}/reading-profile`,
     `/reading-tests/${desk.tests[0].id}`,
     `/sittings/${test.rows.find((row: { sittingId: string | null }) => row.sittingId).sittingId}`,
   ];

@@ -8,7 +8,7 @@ import type { AttemptRow } from '../attempts/store';
 import type { ClassRow } from '../classes/access';
 import type { MembershipRow } from '../classes/roster';
 import type { ExerciseRow } from '../exercises/store';
-import type { AnswerRow, PracticeRow } from '../practice/store';
+import type { DrillAnswerRow, PracticeRow } from '../practice/store';
 import type { SittingAnswerRow, SittingRow, TestRow } from '../reading/rows';
 import type { BookRow, VersionRow } from '../shade-books/store';
 
@@ -28,7 +28,7 @@ declare module 'knex/types/tables' {
     reveals: Read<RevealRow>;
     regrades: Read<RegradeRow>;
     practices: Read<PracticeRow>;
-    drill_answers: Read<AnswerRow>;
+    drill_answers: Read<DrillAnswerRow>;
     reading_tests: Read<TestRow>;
     sittings: Read<SittingRow>;
     sitting_answers: Read<SittingAnswerRow>;

@@ -147,14 +147,14 @@ describe('an eye', () => {
     const own = (await room.student.get('/api/my/reading-profile').expect(200)).body;
     const seen: StudentEye = (
       await room.educator
-        .get(`/api/classes/${room.classId}/students/${room.student.account.id}/eye`)
+        .get(`/api/classes/${room.classId}/students/${room.student.account.id}/reading-profile`)
         .expect(200)
     ).body;
     expect(own.answers).toBe(seen.eye.answers + 1);
     expect(own.level.all).toMatchObject({ bias: 0, accuracy: 1 });
     expect(seen.studentName).toBe('Student');
     await room.educator
-      .get(`/api/classes/${room.classId}/students/${room.stranger.account.id}/eye`)
+      .get(`/api/classes/${room.classId}/students/${room.stranger.account.id}/reading-profile`)
       .expect(404);
   });
 });

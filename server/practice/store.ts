@@ -32,7 +32,7 @@ export interface PracticeRow {
   created_at: Date;
 }
 
-export interface AnswerRow {
+export interface DrillAnswerRow {
   id: string;
   student_id: string;
   class_id: string | null;
@@ -81,8 +81,8 @@ const OF_EYE = [
   'light',
   'reading',
   'chance',
-] as const satisfies readonly (keyof AnswerRow)[];
-type EyeRow = Pick<AnswerRow, (typeof OF_EYE)[number]>;
+] as const satisfies readonly (keyof DrillAnswerRow)[];
+type EyeRow = Pick<DrillAnswerRow, (typeof OF_EYE)[number]>;
 
 const asEyeAnswer = (row: EyeRow): EyeAnswer => ({
   skill: row.skill,
@@ -108,7 +108,7 @@ export async function answersOf(db: Knex, studentId: string, classId?: string): 
 export const eyeOfStudent = async (db: Knex, studentId: string, classId?: string): Promise<Eye> =>
   eyeOf(await answersOf(db, studentId, classId));
 
-const minutesOf = (rows: readonly Pick<AnswerRow, 'seconds'>[]) =>
+const minutesOf = (rows: readonly Pick<DrillAnswerRow, 'seconds'>[]) =>
   rows.reduce((sum, { seconds }) => sum + countedSeconds(seconds), 0) / 60;
 
 /** What a class's answers come to for one student and skill, assisted ones left out. */

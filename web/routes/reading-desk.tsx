@@ -189,7 +189,7 @@ function Students({ desk }: { desk: ReadingDesk }) {
               <tr key={student.id} className="border-line hover:bg-raised border-b">
                 <th scope="row" className="px-2 text-start font-normal whitespace-nowrap">
                   <Link
-                    to={`/classes/${desk.classId}/students/${student.id}/eye`}
+                    to={`/classes/${desk.classId}/students/${student.id}/reading-profile`}
                     className="decoration-strong-line underline underline-offset-4"
                   >
                     {student.name}

@@ -42,7 +42,7 @@ export function StudentEyePage() {
   const { classId, studentId } = useParams();
   const query = useQuery({
     queryKey: ['student-eye', classId, studentId],
-    queryFn: () => api<StudentEye>('GET', `/api/classes/${classId}/students/${studentId}/eye`),
+    queryFn: () => api<StudentEye>('GET', `/api/classes/${classId}/students/${studentId}/reading-profile`),
   });
   if (query.isPending) return <Loading />;
   if (query.isError) return <Failure error={query.error} onRetry={() => void query.refetch()} />;

@@ -134,7 +134,7 @@ const applicationsOf = (coat: LabCoat, bowl: string): Application[] =>
   });
 
 /** The head of a side: each zone with its history, and the damage and moisture that history leaves. */
-export function headOf(side: Side): Head {
+export function headOfSide(side: Side): Head {
   const { natural, white, resistant, diameter, form } = side;
   let fromScalpCm = 0;
   const zones = LAB_ZONES.map((zone): Head['zones'][number] => {
@@ -180,7 +180,7 @@ const played = new WeakMap<Side, SimulatedCard>();
 function playedSide(side: Side): SimulatedCard {
   const known = played.get(side);
   if (known) return known;
-  const head = headOf(side);
+  const head = headOfSide(side);
   const clientCase: HeadAndWish = { head, wish: {} };
   const lineOf: LineOf = (name) => {
     const coat = side.coats[NAMES.indexOf(name)];
