@@ -1,3 +1,4 @@
+import type { Line } from '../product';
 import { FIGURES, type ProductFigures, type StripKind } from './figures';
 
 export const PRODUCT_KINDS = [
@@ -13,6 +14,10 @@ export const PRODUCT_KINDS = [
   'filler',
 ] as const;
 export type ProductKind = (typeof PRODUCT_KINDS)[number];
+
+/** Kind of the line a product is of: high-lift shades stand in a permanent line. */
+export const lineKindOf = (product: ProductKind): Line['kind'] =>
+  product === 'highLift' ? 'permanent' : product;
 
 /** What a kind of product is able to do by its nature (P1); how much of it is in {@link FIGURES}. */
 export interface Product extends ProductFigures {

@@ -20,6 +20,7 @@ import {
   type AppliedCoat,
   isGivingWay,
   conditionOf,
+  lineKindOf,
 } from '../process';
 import type { Line, ShadePart } from '../product';
 import { LIFTING, LEFTOVER_WATER, type HouseRules } from '../rules';
@@ -72,10 +73,11 @@ export interface GroupPlan {
   cost: number;
 }
 
-const kindOf = (product: ProductKind): Line['kind'] => (product === 'highLift' ? 'permanent' : product);
 function linesFor(required: RequiredMix, lines: readonly Line[]): Line[] {
   const found = required.products.flatMap((product) =>
-    lines.filter(({ kind, highLift }) => kind === kindOf(product) && (product !== 'highLift' || highLift)),
+    lines.filter(
+      ({ kind, highLift }) => kind === lineKindOf(product) && (product !== 'highLift' || highLift),
+    ),
   );
   const gentle = found.filter(({ kind }) => !LIFTING.includes(kind));
   if (required.refresh && gentle.length > 0) return gentle;

@@ -1,16 +1,10 @@
-import { readFileSync, readdirSync } from 'node:fs';
+import { readFileSync } from 'node:fs';
 import path from 'node:path';
+import { sourcesIn } from '../lib/sources';
 
 const ROOT = path.join(__dirname, '../..');
 
-function sources(folder: string): string[] {
-  return readdirSync(path.join(ROOT, folder), { withFileTypes: true }).flatMap((entry) => {
-    const file = `${folder}/${entry.name}`;
-    if (entry.isDirectory()) return ['node_modules', 'dist'].includes(entry.name) ? [] : sources(file);
-    return /\.tsx?$/.test(entry.name) && !/\.(test|spec)\.tsx?$/.test(entry.name) ? [file] : [];
-  });
-}
-const textOf = (file: string) => readFileSync(path.join(ROOT, file), 'utf8');
+const textOf = (file: string) => readFileSync(file, 'utf8');
 
 /** Addresses as segments, `*` for what is filled in; what comes after `?` or `#` is left out. */
 const segmentsOf = (address: string) =>
@@ -30,8 +24,8 @@ const leadsTo = (address: string[], paths: readonly string[][]) =>
 
 /** Every address in the pages that is found by a pattern, with the file it stands in. */
 const addressesIn = (pattern: RegExp) =>
-  sources('web').flatMap((file) =>
-    [...textOf(file).matchAll(pattern)].map(([, address]) => ({ file, address })),
+  sourcesIn(path.join(ROOT, 'web')).flatMap((file) =>
+    [...textOf(file).matchAll(pattern)].map(([, address]) => ({ file: path.relative(ROOT, file), address })),
   );
 const pathsIn = (files: readonly string[], pattern: RegExp) =>
   files.flatMap((file) => [...textOf(file).matchAll(pattern)].map(([, found]) => segmentsOf(found)));
@@ -41,14 +35,14 @@ describe('addresses', () => {
     {
       of: 'links between pages',
       asked: addressesIn(/\b(?:to=\{?|navigate\()["'`](\/[^"'`]*)["'`]/g),
-      paths: pathsIn(['web/routes/router.tsx'], /path: '(\/[^']*)'/g),
+      paths: pathsIn([path.join(ROOT, 'web/routes/router.tsx')], /path: '(\/[^']*)'/g),
       least: 45,
     },
     {
       of: 'requests of the server',
       // Beginnings of addresses, and such as are put together by a condition, are left to the journeys.
       asked: addressesIn(/["'`](\/api\/(?:\$\{[^}"'`]*\}|[^"'`$])*)(?<!\/)["'`]/g),
-      paths: pathsIn(sources('server'), /["'`](\/api\/[^"'`]*)["'`]/g),
+      paths: pathsIn(sourcesIn(path.join(ROOT, 'server')), /["'`](\/api\/[^"'`]*)["'`]/g),
       least: 60,
     },
   ])('$of are of something there is', ({ asked, paths, least }) => {

@@ -1,6 +1,7 @@
-import { readFileSync, readdirSync } from 'node:fs';
+import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import ts from 'typescript';
+import { sourcesIn } from '../lib/sources';
 
 const ROOT = path.join(__dirname, '../..');
 const FOLDERS = ['core', 'contract', 'server', 'web', 'e2e', 'scripts'];
@@ -11,14 +12,6 @@ const MAY_REPEAT: Readonly<Record<string, string>> = {
   down: 'each migration has one',
   default: 'what a tool or a lazy route loads',
 };
-
-function sources(folder: string): string[] {
-  return readdirSync(folder, { withFileTypes: true }).flatMap((entry) => {
-    const file = path.join(folder, entry.name);
-    if (entry.isDirectory()) return ['node_modules', 'dist'].includes(entry.name) ? [] : sources(file);
-    return /\.tsx?$/.test(entry.name) && !/\.(test|spec)\.tsx?$/.test(entry.name) ? [file] : [];
-  });
-}
 
 /** Names that a file exports and declares itself; what it hands on from another file is that file's. */
 function exportedBy(file: string): string[] {
@@ -39,7 +32,7 @@ function exportedBy(file: string): string[] {
 describe('exported names', () => {
   it('stand once each in the whole repository', () => {
     const files = new Map<string, Set<string>>();
-    for (const file of FOLDERS.flatMap((folder) => sources(path.join(ROOT, folder))))
+    for (const file of FOLDERS.flatMap((folder) => sourcesIn(path.join(ROOT, folder))))
       for (const name of exportedBy(file)) {
         const where = files.get(name) ?? new Set();
         files.set(name, where.add(path.relative(ROOT, file)));

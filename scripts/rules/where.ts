@@ -1,5 +1,6 @@
-import { readFileSync, readdirSync } from 'node:fs';
+import { readFileSync } from 'node:fs';
 import path from 'node:path';
+import { sourcesIn } from '../lib/sources';
 
 /** Where a rule of the craft lives: the file, from the root of the repository, and what it is called there. */
 export interface RulePlace {
@@ -8,21 +9,13 @@ export interface RulePlace {
   name: string;
 }
 
-const sourcesIn = (folder: string): string[] =>
-  readdirSync(folder, { withFileTypes: true }).flatMap((entry) => {
-    const file = path.join(folder, entry.name);
-    if (entry.isDirectory())
-      return ['tests', 'node_modules', 'dist'].includes(entry.name) ? [] : sourcesIn(file);
-    return /(?<!\.test)\.tsx?$/.test(entry.name) ? [file] : [];
-  });
-
 /** A doc comment with `@rule ID` lines, and the name of what it stands before. */
 const DOCUMENTED =
   /\/\*\*((?:(?!\*\/)[\s\S])*?@rule [A-Z]\d+(?:(?!\*\/)[\s\S])*)\*\/\s*(?:export\s+)?(?:(?:const|function|interface|type)\s+)?(?:readonly\s+)?(\w+)/g;
 
 /** Every place marked `@rule` in the core, in the order of the files. */
 export function rulePlaces(root: string): RulePlace[] {
-  return sourcesIn(path.join(root, 'core')).flatMap((file) =>
+  return sourcesIn(path.join(root, 'core'), ['tests']).flatMap((file) =>
     [...readFileSync(file, 'utf8').matchAll(DOCUMENTED)].flatMap(([, comment, name]) =>
       [...comment.matchAll(/@rule ([A-Z]\d+)/g)].map(([, rule]) => ({
         rule,

@@ -21,7 +21,7 @@ export async function openByCode(
   const password_hash = await hashPassword(password);
   return db.transaction(async (trx) => {
     const { kind, user_id } = await takeCode(trx, code, ['place', 'reset'], now);
-    const user = (await trx('users').where({ id: user_id! }).first())!;
+    const user = rowOf(await trx('users').where({ id: user_id! }).first(), 'users');
     if (kind === 'place' && !email)
       throw invalidField('email', 'email', 'Write the address you will sign in with.');
     if (kind === 'place' && (await trx('users').where({ email: email! }).first('id')))

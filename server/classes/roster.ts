@@ -155,7 +155,7 @@ export async function changePlace(
 ): Promise<void> {
   await db.transaction(async (trx) => {
     const where = { class_id: inClass.id, student_id: studentId };
-    const before = (await trx('memberships').where(where).forUpdate().first())!;
+    const before = rowOf(await trx('memberships').where(where).forUpdate().first(), 'memberships');
     const user = await trx('users').where({ id: studentId }).first('name');
     const taken =
       number != null &&

@@ -20,6 +20,7 @@ import { createPractice } from '../practice/store';
 import type { TestOfClass } from '../reading/rows';
 import { answerSitting, startSitting } from '../reading/sitting-store';
 import { changeTest, createTest } from '../reading/store';
+import { rowOf } from '../db/rows';
 
 const DAY_MS = 86_400_000;
 const MINUTE_MS = 60_000;
@@ -126,7 +127,7 @@ async function sit(
 ) {
   const random = seededRandom(seed);
   const { id } = await startSitting(db, test, studentId, when);
-  const sitting = (await db('sittings').where({ id }).first())!;
+  const sitting = rowOf(await db('sittings').where({ id }).first(), 'sittings');
   let at = when.getTime();
   for (const [position, { item }] of sitting.items.entries()) {
     at += 8_000 + random() * 30_000;

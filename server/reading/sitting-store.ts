@@ -202,7 +202,10 @@ export async function answerSitting(
   now: Date,
 ): Promise<SittingState> {
   await db.transaction(async (trx) => {
-    const sitting = (await trx('sittings').where({ id: reached.sitting.id }).forUpdate().first())!;
+    const sitting = rowOf(
+      await trx('sittings').where({ id: reached.sitting.id }).forUpdate().first(),
+      'sittings',
+    );
     const answers = await answersOfSittings(trx, [sitting.id]);
     if (position < answers.length) return;
     if (hasEnded(sitting, now))
@@ -227,7 +230,7 @@ export async function answerSitting(
       await trx('sittings').where({ id: sitting.id }).update({ finished_at: now });
     }
   });
-  const sitting = (await db('sittings').where({ id: reached.sitting.id }).first())!;
+  const sitting = rowOf(await db('sittings').where({ id: reached.sitting.id }).first(), 'sittings');
   return stateOf(db, { ...reached, sitting }, now);
 }
 

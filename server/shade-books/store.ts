@@ -3,6 +3,7 @@ import { problemsOf } from '@cimbel/core/io';
 import { shippedLine, type Line } from '@cimbel/core/product';
 import type { Knex } from 'knex';
 import { HttpError } from '../http/errors';
+import { rowOf } from '../db/rows';
 
 export interface BookRow {
   id: string;
@@ -113,7 +114,7 @@ export async function saveBook(
 ): Promise<{ version: number }> {
   const line = checked(body);
   return db.transaction(async (trx) => {
-    const bookRow = (await trx('shade_books').where({ id: book.id }).forUpdate().first())!;
+    const bookRow = rowOf(await trx('shade_books').where({ id: book.id }).forUpdate().first(), 'shade_books');
     if (bookRow.version !== body.version)
       throw new HttpError(409, 'shadeBook.newer', 'This shade book was saved elsewhere meanwhile.');
     const version = bookRow.version + 1;

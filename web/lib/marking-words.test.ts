@@ -1,4 +1,4 @@
-import { readFileSync, readdirSync } from 'node:fs';
+import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Reason } from '@cimbel/core';
 import { SHIPPED_CASES } from '@cimbel/core/cases';
@@ -13,6 +13,7 @@ import { MIX_ROLES, TECHNIQUES, techniqueRulings, goalsOf } from '@cimbel/core/m
 import { solveCase } from '@cimbel/core/solve';
 import { AREA_ORDERS, DEFAULT_HOUSE_RULES, TAKEN_AS } from '@cimbel/core/rules';
 import { gradingOf } from '@cimbel/core/testing/solved';
+import { sourcesIn } from '../../scripts/lib/sources';
 import { LOCALES } from '../testing/locales';
 import { i18n } from './i18n';
 
@@ -190,17 +191,10 @@ describe('words for whole services', () => {
   });
 
   it('are none that the core never says', () => {
-    const sources = (folder: string): string =>
-      readdirSync(folder, { withFileTypes: true })
-        .map((entry) => {
-          const path = join(folder, entry.name);
-          if (entry.isDirectory()) return sources(path);
-          return /(?<!\.test)\.ts$/.test(entry.name) ? readFileSync(path, 'utf8') : '';
-        })
-        .join('\n');
     const core = join(__dirname, '../../core');
     const text = ['hair', 'case', 'card', 'method', 'solve', 'mark']
-      .map((folder) => sources(join(core, folder)))
+      .flatMap((folder) => sourcesIn(join(core, folder)))
+      .map((file) => readFileSync(file, 'utf8'))
       .join('\n');
     const { mark, route, danger, stop, reveal, solve, decided } = LOCALES.en.reasons;
     const unsaid = leaves({ mark, route, danger, stop, reveal, solve, decided }).filter((code) => {

@@ -1,4 +1,4 @@
-import { readFileSync, readdirSync } from 'node:fs';
+import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { CRITERIA } from '@cimbel/core/exercise';
 import type { ClientCase } from '@cimbel/core/case';
@@ -40,6 +40,7 @@ import {
 } from '@cimbel/core/simulate';
 import { CONDITIONS, PRODUCT_KINDS, STRETCH_OUTCOMES } from '@cimbel/core/process';
 import fc from 'fast-check';
+import { sourcesIn } from '../../scripts/lib/sources';
 import { LOCALES } from '../testing/locales';
 import { i18n } from './i18n';
 
@@ -237,14 +238,9 @@ describe('words', () => {
   });
 
   it('of the interface are all used somewhere, by name or by the beginning of one', () => {
-    const sources = (folder: string): string[] =>
-      readdirSync(folder, { withFileTypes: true }).flatMap((entry) => {
-        const path = join(folder, entry.name);
-        if (entry.isDirectory())
-          return ['node_modules', 'dist', 'locales'].includes(entry.name) ? [] : sources(path);
-        return /(?<!\.test)\.tsx?$/.test(entry.name) ? [readFileSync(path, 'utf8')] : [];
-      });
-    const text = sources(join(__dirname, '..')).join('\n');
+    const text = sourcesIn(join(__dirname, '..'), ['locales'])
+      .map((file) => readFileSync(file, 'utf8'))
+      .join('\n');
     const beginnings = [...text.matchAll(/[`'](?:ui:)?([a-zA-Z.]+\.)\$\{/g)].map(
       ([, beginning]) => beginning,
     );

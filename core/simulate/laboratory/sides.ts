@@ -15,6 +15,7 @@ import {
 import {
   LEVELS_IN_ONE_VISIT,
   conditionOf,
+  lineKindOf,
   stretchTest,
   withHistory,
   type Condition,
@@ -47,12 +48,10 @@ export function lineFor(product: ProductKind): Line | null {
 /** Products that are used without a developer of a strength. */
 export const WITHOUT_DEVELOPER: readonly ProductKind[] = ['direct', 'filler', 'remover'];
 
-const kindOf = (product: ProductKind): Line['kind'] => (product === 'highLift' ? 'permanent' : product);
-
 /** A line as a coat uses it: of the product's kind, mixed as the coat is. */
 function lineOfCoat({ product, ratio }: LabCoat): Line {
   const line = lineFor(product) ?? SHIPPED_LINES.find(({ kind }) => kind === product)!;
-  return { ...line, kind: kindOf(product), ratios: [ratio] };
+  return { ...line, kind: lineKindOf(product), ratios: [ratio] };
 }
 
 /** Label of the filler for a level, or of the nearest below it that the line has. */
