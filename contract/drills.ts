@@ -7,7 +7,7 @@ import {
   drillStepSchema,
   testPartSchema,
   type DrillMark,
-  type Eye,
+  type ReadingProfile,
   type Item,
   type Memory,
   type Question,
@@ -108,7 +108,6 @@ export interface MyPractice {
   /** Minutes practised this week. */
   minutesThisWeek: number;
 }
-export type MyEye = Eye;
 
 export const TEST_FEEDBACK = ['atEnd', 'onRelease'] as const;
 export type TestFeedback = (typeof TEST_FEEDBACK)[number];
@@ -194,13 +193,13 @@ export interface ReadingDesk {
     skills: Partial<Record<Skill, { answers: number; accuracy: number; step: number }>>;
   }[];
 }
-export interface StudentEye {
+export interface StudentReadingProfile {
   /** Name of the student. */
   studentName: string;
   /** Name of the class. */
   className: string;
-  /** What the answers say about an eye. */
-  eye: Eye;
+  /** The reading profile that the answers make. */
+  profile: ReadingProfile;
 }
 
 export interface MyTest extends TestFacts {

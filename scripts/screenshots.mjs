@@ -86,7 +86,7 @@ const VIEWS = {
       await page.keyboard.press('Enter');
     },
   },
-  eye: { as: STUDENT, go: async () => '/reading/reading-profile' },
+  'reading-profile': { as: STUDENT, go: async () => '/reading/reading-profile' },
   'reading-desk': { as: EDUCATOR, go: async (page) => `/classes/${(await classroom(page)).id}/reading` },
   'shade-book': { as: EDUCATOR, go: async () => '/shade-books/shipped/ostrel' },
   'house-rules': { as: EDUCATOR, go: async (page) => `/classes/${(await classroom(page)).id}/house-rules` },

@@ -158,7 +158,7 @@ export interface Deceit {
   rule: string;
 }
 
-/** A reading that can be compared with the truth: the raw stuff of "my eye". */
+/** A reading that can be compared with the truth: what the reading profile is made of. */
 export type About = { of: 'level'; truth: number } | { of: 'tone'; truth: string; options: string[] };
 
 export interface Item {

@@ -5,7 +5,7 @@ import { PLAIN_CONTEXT } from './context';
 import { facetsOf, generate } from './generate';
 import { type Answered, memoryOf, afterAnswer, emptyMemory } from './memory';
 import { dueCount, nextSpec, type AskedItem, nextItem, questionName } from './next-item';
-import { beyondChance, eyeOf, startOfWeek } from './reading-profile';
+import { beyondChance, readingProfileOf, startOfWeek } from './reading-profile';
 import { practise, expert, ofAbility, guesser, biasedBy } from './simulated-students';
 import { type Skill, SKILLS, DRILL_STEPS } from './skill';
 import { planTest, sittingOf, itemsOfSitting, NothingToAsk } from './test-plan';
@@ -190,45 +190,45 @@ describe('simulated students', () => {
 
   it('half a level of bias is found, by sign and size, and told from an expert', () => {
     for (const bias of [0.5, -0.5]) {
-      const eye = eyeOf(run(biasedBy(bias), ['level'], 150, 2));
+      const profile = readingProfileOf(run(biasedBy(bias), ['level'], 150, 2));
       // Readings cannot leave the scale, so a bias is a little less than it is.
-      expect(eye.level.all!.bias * Math.sign(bias)).toBeGreaterThan(0.3);
-      expect(eye.level.all!.bias * Math.sign(bias)).toBeLessThan(0.6);
-      expect(eye.level.all!.accuracy).toBeLessThan(0.9);
+      expect(profile.level.all!.bias * Math.sign(bias)).toBeGreaterThan(0.3);
+      expect(profile.level.all!.bias * Math.sign(bias)).toBeLessThan(0.6);
+      expect(profile.level.all!.accuracy).toBeLessThan(0.9);
     }
-    expect(eyeOf(run(expert, ['level'], 80)).level.all).toMatchObject({ bias: 0, accuracy: 1 });
+    expect(readingProfileOf(run(expert, ['level'], 80)).level.all).toMatchObject({ bias: 0, accuracy: 1 });
   });
 });
 
-describe('my eye', () => {
+describe('the reading profile', () => {
   it('leaves assisted answers out of everything but their count and minutes', () => {
     const own = run(expert, ['level', 'tone'], 30);
     const assisted = run(guesser, ['level', 'tone'], 20, 8).map((a) => ({ ...a, assisted: true }));
-    const eye = eyeOf([...own, ...assisted]);
-    expect(eye).toMatchObject({ answers: 30, assisted: 20 });
-    expect(eye.level.all!.accuracy).toBe(1);
-    expect(eye.confusion.level.every(({ truth, given }) => truth === given)).toBe(true);
-    expect(eye.minutes).toBeGreaterThan(eyeOf(own).minutes);
+    const profile = readingProfileOf([...own, ...assisted]);
+    expect(profile).toMatchObject({ answers: 30, assisted: 20 });
+    expect(profile.level.all!.accuracy).toBe(1);
+    expect(profile.confusion.level.every(({ truth, given }) => truth === given)).toBe(true);
+    expect(profile.minutes).toBeGreaterThan(readingProfileOf(own).minutes);
   });
 
   it('counts weeks from Monday, and the minutes of none who walked away', () => {
     expect(new Date(startOfWeek(Date.UTC(2026, 10, 24))).toISOString()).toBe('2026-11-23T00:00:00.000Z');
     const [first] = run(expert, ['level'], 1);
-    const eye = eyeOf([
+    const profile = readingProfileOf([
       { ...first, seconds: 4000 },
       { ...first, at: first.at + 8 * DAY, seconds: 30 },
     ]);
-    expect(eye.weeks).toHaveLength(2);
-    expect(eye.minutes).toBe(2.5);
-    expect(eyeOf([])).toMatchObject({ answers: 0, weeks: [], next: null, strengths: [] });
+    expect(profile.weeks).toHaveLength(2);
+    expect(profile.minutes).toBe(2.5);
+    expect(readingProfileOf([])).toMatchObject({ answers: 0, weeks: [], next: null, strengths: [] });
   });
 
   it('names the weakest skill as the next step', () => {
     const strong = run(expert, ['ratio', 'label'], 60);
     const weak = run(guesser, ['tone'], 30, 5);
-    const eye = eyeOf([...strong, ...weak]);
-    expect(eye.next).toBe('tone');
-    expect(eye.strengths).not.toContain('tone');
+    const profile = readingProfileOf([...strong, ...weak]);
+    expect(profile.next).toBe('tone');
+    expect(profile.strengths).not.toContain('tone');
   });
 });
 

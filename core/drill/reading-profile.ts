@@ -4,7 +4,7 @@ import { type Answered, stepAfter } from './memory';
 import { type Skill, SKILLS } from './skill';
 
 /** One answer as the record keeps it. */
-export interface EyeAnswer extends Answered {
+export interface ProfileAnswer extends Answered {
   /** Seconds it took. */
   seconds: number;
   /** Light it is seen in. */
@@ -34,7 +34,7 @@ export interface SkillTally extends Tally {
   seconds: number;
 }
 
-export interface Eye {
+export interface ReadingProfile {
   /** Number of answers. */
   answers: number;
   /** Answers among them that were given with help, which count for nothing else. */
@@ -76,12 +76,12 @@ const median = (values: readonly number[]) =>
  * What answers tell once guessing is taken off, 0–1: the score beyond chance as a part of all that was to be had beyond
  * it (correction for guessing, classical test theory).
  */
-export const beyondChance = (answers: readonly Pick<EyeAnswer, 'score' | 'chance'>[]): number =>
+export const beyondChance = (answers: readonly Pick<ProfileAnswer, 'score' | 'chance'>[]): number =>
   Math.max(
     0,
     mean(answers.map(({ score, chance }) => score - chance)) / mean(answers.map(({ chance }) => 1 - chance)),
   );
-const tally = (answers: readonly Pick<EyeAnswer, 'score' | 'chance'>[]): Tally => ({
+const tally = (answers: readonly Pick<ProfileAnswer, 'score' | 'chance'>[]): Tally => ({
   answers: answers.length,
   accuracy: beyondChance(answers),
 });
@@ -106,7 +106,7 @@ export const MOST_SECONDS = 120;
 export const countedSeconds = (seconds: number) => Math.min(MOST_SECONDS, Math.max(0, seconds));
 
 /** What a student's own answers say about the eye behind them. Assisted answers are counted and otherwise left out. */
-export function eyeOf(all: readonly EyeAnswer[]): Eye {
+export function readingProfileOf(all: readonly ProfileAnswer[]): ReadingProfile {
   const own = all.filter(({ assisted }) => !assisted);
   const levels = own.flatMap((answer) =>
     answer.reading?.of === 'level' ? [{ ...answer, ...answer.reading }] : [],

@@ -6,7 +6,7 @@ import { rightResponse, markItem } from './mark';
 import { memoryOf, type Answered, afterAnswer } from './memory';
 import { ideaOf } from './mistake-pattern';
 import { type AskedItem, nextItem, questionName } from './next-item';
-import type { EyeAnswer } from './reading-profile';
+import type { ProfileAnswer } from './reading-profile';
 import { type Skill, isByEye } from './skill';
 
 /**
@@ -91,11 +91,11 @@ export function practise(
     start,
     everyMs = 12_000,
   }: { answers: number; seed: number; start: number; everyMs?: number },
-  known: readonly EyeAnswer[] = [],
-): (EyeAnswer & { seed: number; response: Response })[] {
+  known: readonly ProfileAnswer[] = [],
+): (ProfileAnswer & { seed: number; response: Response })[] {
   const random = seededRandom(seed);
   let memory = memoryOf(known);
-  const given: (EyeAnswer & { seed: number; response: Response })[] = [];
+  const given: (ProfileAnswer & { seed: number; response: Response })[] = [];
   const asked: AskedItem[] = [];
   for (let i = 0; i < answers; i++) {
     const at = start + i * everyMs;

@@ -9,7 +9,7 @@ import {
   practise,
   rightResponse,
   startOfWeek,
-  type EyeAnswer,
+  type ProfileAnswer,
   type Learner,
   type Skill,
 } from '@cimbel/core/drill';
@@ -105,7 +105,7 @@ const TEST_OPEN: Omit<NewTest, 'dueAt'> = {
 /** Two sittings a week, each built on the ones before, as the application would have asked. */
 function historyOf(eye: Eye, seed: number, now: Date) {
   const learner = learnerOf(eye);
-  const given: (EyeAnswer & { seed: number; response: object })[] = [];
+  const given: (ProfileAnswer & { seed: number; response: object })[] = [];
   const monday = startOfWeek(now.getTime());
   for (let week = eye.weeks - 1; week >= 0; week--)
     for (const day of [0.8, 1.7]) {

@@ -1,7 +1,7 @@
 import type { ClassDetail, ReadingDesk } from '@cimbel/contract';
 import { browser, harness, type Harness } from '../testing/harness';
 import { seedDemo } from './seed';
-import { eyeOfStudent } from '../practice/store';
+import { readingProfileOfStudent } from '../practice/store';
 import { STUDENTS } from './scene';
 
 let h: Harness;
@@ -86,12 +86,12 @@ describe('the demo class', () => {
     const desk: ReadingDesk = (await page.get(`/api/classes/${id}/reading`)).body;
     expect(desk.students.some(({ answers }) => answers > 50)).toBe(true);
     for (const { id: studentId, answers, levelBias, skills } of desk.students) {
-      const eye = await eyeOfStudent(h.db, studentId, id);
-      expect(answers).toBe(eye.answers);
-      if (eye.level.all) expect(levelBias).toBeCloseTo(eye.level.all.bias, 6);
+      const profile = await readingProfileOfStudent(h.db, studentId, id);
+      expect(answers).toBe(profile.answers);
+      if (profile.level.all) expect(levelBias).toBeCloseTo(profile.level.all.bias, 6);
       else expect(levelBias).toBeNull();
-      expect(Object.keys(skills)).toHaveLength(eye.skills.length);
-      for (const skillTally of eye.skills) {
+      expect(Object.keys(skills)).toHaveLength(profile.skills.length);
+      for (const skillTally of profile.skills) {
         expect(skills[skillTally.skill]).toMatchObject({ answers: skillTally.answers });
         expect(skills[skillTally.skill]!.accuracy).toBeCloseTo(skillTally.accuracy, 6);
         expect(skills[skillTally.skill]!.step).toBeCloseTo(skillTally.step, 6);

@@ -1,4 +1,4 @@
-import type { DrillAnswer, MyPractice, StudentEye } from '@cimbel/contract';
+import type { DrillAnswer, MyPractice, StudentReadingProfile } from '@cimbel/contract';
 import {
   DRILL_EDITION,
   FULL_SCOPE,
@@ -141,16 +141,16 @@ describe('a practice', () => {
   });
 });
 
-describe('an eye', () => {
+describe('the reading profile', () => {
   it('is the student’s own, and the educator sees what was done for the class', async () => {
     await send(room.student, answered({ classId: null, practiceId: null })).expect(200);
     const own = (await room.student.get('/api/my/reading-profile').expect(200)).body;
-    const seen: StudentEye = (
+    const seen: StudentReadingProfile = (
       await room.educator
         .get(`/api/classes/${room.classId}/students/${room.student.account.id}/reading-profile`)
         .expect(200)
     ).body;
-    expect(own.answers).toBe(seen.eye.answers + 1);
+    expect(own.answers).toBe(seen.profile.answers + 1);
     expect(own.level.all).toMatchObject({ bias: 0, accuracy: 1 });
     expect(seen.studentName).toBe('Student');
     await room.educator

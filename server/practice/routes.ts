@@ -2,14 +2,14 @@ import {
   drillAnswersSchema,
   extraTimeSchema,
   newPracticeSchema,
-  type MyEye,
   type Rights,
-  type StudentEye,
+  type StudentReadingProfile,
 } from '@cimbel/contract';
+import type { ReadingProfile } from '@cimbel/core/drill';
 import { ledAtLeast, ledByMe, ownClass, seenClass, type ClassRow } from '../classes/access';
 import { route, type Call, type Route } from '../http/route';
 import { secondsSinceHeard } from './pace';
-import { createPractice, eyeOfStudent, keepAnswers, practiceOf, type PracticeRow } from './store';
+import { createPractice, readingProfileOfStudent, keepAnswers, practiceOf, type PracticeRow } from './store';
 
 async function ownPractice(call: Call): Promise<PracticeRow | null> {
   const practices = call.db('practices').join('classes', 'classes.id', 'practices.class_id');
@@ -62,7 +62,7 @@ export const practiceRoutes = (): Route[] => [
     method: 'get',
     path: '/api/my/reading-profile',
     who: 'student',
-    handle: ({ db, me }): Promise<MyEye> => eyeOfStudent(db, me.id),
+    handle: ({ db, me }): Promise<ReadingProfile> => readingProfileOfStudent(db, me.id),
   }),
   route({
     method: 'post',
@@ -91,10 +91,10 @@ export const practiceRoutes = (): Route[] => [
     path: '/api/classes/:classId/students/:studentId/reading-profile',
     who: 'educator',
     reach: studentOf(seenClass),
-    handle: async ({ db, reached }): Promise<StudentEye> => ({
+    handle: async ({ db, reached }): Promise<StudentReadingProfile> => ({
       studentName: reached.name,
       className: reached.inClass.name,
-      eye: await eyeOfStudent(db, reached.id, reached.inClass.id),
+      profile: await readingProfileOfStudent(db, reached.id, reached.inClass.id),
     }),
   }),
   route({

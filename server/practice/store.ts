@@ -3,15 +3,15 @@ import {
   chanceOf,
   countedSeconds,
   DRILL_EDITION,
-  eyeOf,
+  readingProfileOf,
   fitsForm,
   generate,
   markItem,
   memoryOf,
   MOST_SECONDS,
   startOfWeek,
-  type Eye,
-  type EyeAnswer,
+  type ReadingProfile,
+  type ProfileAnswer,
   type Item,
   type Scope,
   type Skill,
@@ -39,10 +39,10 @@ export interface DrillAnswerRow {
   practice_id: string | null;
   skill: Skill;
   facet: string;
-  step: EyeAnswer['step'];
+  step: ProfileAnswer['step'];
   score: number;
-  reading: EyeAnswer['reading'];
-  light: EyeAnswer['light'];
+  reading: ProfileAnswer['reading'];
+  light: ProfileAnswer['light'];
   assisted: boolean;
   seconds: number;
   chance: number;
@@ -69,7 +69,7 @@ export async function createPractice(
 }
 
 /** What of an answer tells about the eye; question and answer themselves stay where they are. */
-const OF_EYE = [
+const OF_PROFILE = [
   'student_id',
   'skill',
   'facet',
@@ -82,9 +82,9 @@ const OF_EYE = [
   'reading',
   'chance',
 ] as const satisfies readonly (keyof DrillAnswerRow)[];
-type EyeRow = Pick<DrillAnswerRow, (typeof OF_EYE)[number]>;
+type ProfileRow = Pick<DrillAnswerRow, (typeof OF_PROFILE)[number]>;
 
-const asEyeAnswer = (row: EyeRow): EyeAnswer => ({
+const asProfileAnswer = (row: ProfileRow): ProfileAnswer => ({
   skill: row.skill,
   facet: row.facet,
   step: row.step,
@@ -98,15 +98,18 @@ const asEyeAnswer = (row: EyeRow): EyeAnswer => ({
 });
 
 /** A student's answers, oldest first; with a class only those that were given for it. */
-export async function answersOf(db: Knex, studentId: string, classId?: string): Promise<EyeAnswer[]> {
-  const rows: EyeRow[] = await db('drill_answers')
+export async function answersOf(db: Knex, studentId: string, classId?: string): Promise<ProfileAnswer[]> {
+  const rows: ProfileRow[] = await db('drill_answers')
     .where({ student_id: studentId, ...(classId ? { class_id: classId } : {}) })
     .orderBy('answered_at')
-    .select(...OF_EYE);
-  return rows.map(asEyeAnswer);
+    .select(...OF_PROFILE);
+  return rows.map(asProfileAnswer);
 }
-export const eyeOfStudent = async (db: Knex, studentId: string, classId?: string): Promise<Eye> =>
-  eyeOf(await answersOf(db, studentId, classId));
+export const readingProfileOfStudent = async (
+  db: Knex,
+  studentId: string,
+  classId?: string,
+): Promise<ReadingProfile> => readingProfileOf(await answersOf(db, studentId, classId));
 
 const minutesOf = (rows: readonly Pick<DrillAnswerRow, 'seconds'>[]) =>
   rows.reduce((sum, { seconds }) => sum + countedSeconds(seconds), 0) / 60;
@@ -119,7 +122,7 @@ export interface PractisedSkill {
   score: number;
   chance: number;
   /** Step and score of each, oldest first. */
-  steps: EyeAnswer['step'][];
+  steps: ProfileAnswer['step'][];
   scores: number[];
 }
 /** What a class's answers come to for one student. */

@@ -1,5 +1,5 @@
 import type { TestFeedback, TestVariants } from '@cimbel/contract';
-import type { Item, Response, Scope, Slot, DrillStep, TestItem, EyeAnswer } from '@cimbel/core/drill';
+import type { Item, Response, Scope, Slot, DrillStep, TestItem, ProfileAnswer } from '@cimbel/core/drill';
 import type { Line } from '@cimbel/core/product';
 import type { HouseRules } from '@cimbel/core/rules';
 import type { Drawing } from '@cimbel/core/draw';
@@ -50,7 +50,7 @@ export interface SittingAnswerRow {
   position: number;
   response: Response | null;
   score: number;
-  reading: EyeAnswer['reading'];
+  reading: ProfileAnswer['reading'];
   seconds: number;
   answered_at: Date;
 }

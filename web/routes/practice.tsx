@@ -43,7 +43,7 @@ export function PracticePage() {
       }}
       onLeave={() => {
         void client.invalidateQueries({ queryKey: PRACTICE });
-        void client.invalidateQueries({ queryKey: ['my-eye'] });
+        void client.invalidateQueries({ queryKey: ['my-reading-profile'] });
         void navigate('/reading');
       }}
     />

@@ -134,7 +134,7 @@ function SkillLadder({ practice, minutes }: { practice: MyPractice; minutes: num
         >
           {t(chosen.length > 0 ? 'reading.practiseChosen' : 'reading.practiseAll')}
         </Button>
-        <ButtonLink to="/reading/reading-profile">{t('reading.eye.title')}</ButtonLink>
+        <ButtonLink to="/reading/reading-profile">{t('reading.profile.title')}</ButtonLink>
       </div>
     </Sheet>
   );

@@ -1,10 +1,11 @@
-import type { MyEye, StudentEye } from '@cimbel/contract';
+import type { StudentReadingProfile } from '@cimbel/contract';
+import type { ReadingProfile } from '@cimbel/core/drill';
 import { useQuery } from '@tanstack/react-query';
 import { useEffect } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useParams } from 'react-router';
 import { queueOf } from '../features/drill/answer-queue';
-import { EyeView } from '../features/drill/eye-view';
+import { ReadingProfileView } from '../features/drill/reading-profile-view';
 import { api } from '../lib/api';
 import { useMe } from '../lib/session';
 import { Failure, Loading } from '../ui/panel';
@@ -12,13 +13,13 @@ import { PageTitle } from '../ui/page-title';
 import '../lib/words/educating';
 import '../lib/words/reading';
 
-/** My eye: what my own answers say about how I read. */
-export function MyEyePage() {
+/** My profile: what my own answers say about how I read. */
+export function MyReadingProfilePage() {
   const { t } = useTranslation();
   const me = useMe();
   const query = useQuery({
-    queryKey: ['my-eye'],
-    queryFn: () => api<MyEye>('GET', '/api/my/reading-profile'),
+    queryKey: ['my-reading-profile'],
+    queryFn: () => api<ReadingProfile>('GET', '/api/my/reading-profile'),
   });
   const { refetch } = query;
   useEffect(() => {
@@ -30,28 +31,29 @@ export function MyEyePage() {
   if (query.isError) return <Failure error={query.error} onRetry={() => void query.refetch()} />;
   return (
     <div className="mx-auto flex max-w-6xl flex-col gap-4 p-4 py-6">
-      <PageTitle back={{ to: '/reading', text: t('nav.reading') }}>{t('reading.eye.title')}</PageTitle>
-      <EyeView eye={query.data} />
+      <PageTitle back={{ to: '/reading', text: t('nav.reading') }}>{t('reading.profile.title')}</PageTitle>
+      <ReadingProfileView profile={query.data} />
     </div>
   );
 }
 
-/** A student's eye, for the educator: what was done for this class. */
-export function StudentEyePage() {
+/** A student's profile, for the educator: what was done for this class. */
+export function StudentReadingProfilePage() {
   const { t } = useTranslation();
   const { classId, studentId } = useParams();
   const query = useQuery({
-    queryKey: ['student-eye', classId, studentId],
-    queryFn: () => api<StudentEye>('GET', `/api/classes/${classId}/students/${studentId}/reading-profile`),
+    queryKey: ['student-reading-profile', classId, studentId],
+    queryFn: () =>
+      api<StudentReadingProfile>('GET', `/api/classes/${classId}/students/${studentId}/reading-profile`),
   });
   if (query.isPending) return <Loading />;
   if (query.isError) return <Failure error={query.error} onRetry={() => void query.refetch()} />;
   return (
     <div className="mx-auto flex max-w-6xl flex-col gap-4 p-4 py-6">
       <PageTitle back={{ to: `/classes/${classId}/reading`, text: t('class.reading') }}>
-        {t('reading.eye.of', { name: query.data.studentName })}
+        {t('reading.profile.of', { name: query.data.studentName })}
       </PageTitle>
-      <EyeView eye={query.data.eye} />
+      <ReadingProfileView profile={query.data.profile} />
     </div>
   );
 }

@@ -81,7 +81,7 @@ export const router = createBrowserRouter([
           },
           {
             path: '/classes/:classId/students/:studentId/reading-profile',
-            lazy: async () => ({ Component: (await import('./reading-profile')).StudentEyePage }),
+            lazy: async () => ({ Component: (await import('./reading-profile')).StudentReadingProfilePage }),
           },
           {
             path: '/reading-tests/:testId',
@@ -121,7 +121,7 @@ export const router = createBrowserRouter([
           },
           {
             path: '/reading/reading-profile',
-            lazy: async () => ({ Component: (await import('./reading-profile')).MyEyePage }),
+            lazy: async () => ({ Component: (await import('./reading-profile')).MyReadingProfilePage }),
           },
           {
             path: '/reading/tests/:testId',

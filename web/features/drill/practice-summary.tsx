@@ -82,7 +82,7 @@ export function PracticeSummary({
         <Button weight="main" onClick={onLeave}>
           {t(preview ? 'reading.set.closePreview' : 'reading.backToRoom')}
         </Button>
-        {preview ? null : <ButtonLink to="/reading/reading-profile">{t('reading.eye.title')}</ButtonLink>}
+        {preview ? null : <ButtonLink to="/reading/reading-profile">{t('reading.profile.title')}</ButtonLink>}
       </div>
     </div>
   );

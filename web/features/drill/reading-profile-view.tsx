@@ -1,4 +1,4 @@
-import type { Eye } from '@cimbel/core/drill';
+import type { ReadingProfile } from '@cimbel/core/drill';
 import type { ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import { figure, dayAndMonth } from '../../lib/i18n';
@@ -44,39 +44,42 @@ function Card({ title, children }: { title: string; children: ReactNode }) {
 }
 
 /** What the answers say in words: the figure first, then which way it leans. */
-function InWords({ eye }: { eye: Eye }) {
+function InWords({ profile }: { profile: ReadingProfile }) {
   const { t } = useTranslation(['ui', 'drill', 'craft']);
   const lines: string[] = [];
-  if (eye.level.all) {
-    const { bias } = eye.level.all;
+  if (profile.level.all) {
+    const { bias } = profile.level.all;
     lines.push(
       Math.abs(bias) < LEVEL_BIAS
-        ? t('reading.eye.levelEven')
-        : t(bias > 0 ? 'reading.eye.levelLight' : 'reading.eye.levelDark', { levels: Math.abs(bias) }),
+        ? t('reading.profile.levelEven')
+        : t(bias > 0 ? 'reading.profile.levelLight' : 'reading.profile.levelDark', {
+            levels: Math.abs(bias),
+          }),
     );
   }
-  if (eye.tone.all) {
-    const { warmBias } = eye.tone.all;
+  if (profile.tone.all) {
+    const { warmBias } = profile.tone.all;
     lines.push(
       t(
         Math.abs(warmBias) < WARM_BIAS
-          ? 'reading.eye.toneEven'
+          ? 'reading.profile.toneEven'
           : warmBias > 0
-            ? 'reading.eye.toneWarm'
-            : 'reading.eye.toneCool',
+            ? 'reading.profile.toneWarm'
+            : 'reading.profile.toneCool',
       ),
     );
   }
-  const lights = eye.level.byLight.filter(({ answers }) => answers >= ENOUGH_OF_A_LIGHT);
+  const lights = profile.level.byLight.filter(({ answers }) => answers >= ENOUGH_OF_A_LIGHT);
   const worst = [...lights].sort((a, b) => a.accuracy - b.accuracy)[0];
-  if (lights.length > 1) lines.push(t('reading.eye.light', { light: worst.light, accuracy: worst.accuracy }));
-  if (eye.strengths.length > 0)
+  if (lights.length > 1)
+    lines.push(t('reading.profile.light', { light: worst.light, accuracy: worst.accuracy }));
+  if (profile.strengths.length > 0)
     lines.push(
-      t('reading.eye.strengths', {
-        skills: eye.strengths.map((skill) => t(`drill:skill.${skill}`)).join(', '),
+      t('reading.profile.strengths', {
+        skills: profile.strengths.map((skill) => t(`drill:skill.${skill}`)).join(', '),
       }),
     );
-  if (eye.next) lines.push(t('reading.eye.next', { skill: t(`drill:skill.${eye.next}`) }));
+  if (profile.next) lines.push(t('reading.profile.next', { skill: t(`drill:skill.${profile.next}`) }));
   return (
     <ul className="flex flex-col gap-1 text-lg">
       {lines.map((line) => (
@@ -87,16 +90,16 @@ function InWords({ eye }: { eye: Eye }) {
 }
 
 /** Bias above the line is too light, below it too dark. */
-function LevelBias({ eye }: { eye: Eye }) {
+function LevelBias({ profile }: { profile: ReadingProfile }) {
   const { t } = useTranslation();
-  const data = eye.level.byLevel.map(({ level, bias, accuracy, answers }) => ({
+  const data = profile.level.byLevel.map(({ level, bias, accuracy, answers }) => ({
     level,
     bias: Math.round(bias * 100) / 100,
     accuracy,
     answers,
   }));
   return (
-    <Card title={t('reading.eye.byLevel')}>
+    <Card title={t('reading.profile.byLevel')}>
       <ResponsiveContainer width="100%" height={190}>
         <BarChart data={data} accessibilityLayer margin={{ top: 6, right: 8, bottom: 0, left: -18 }}>
           <CartesianGrid vertical={false} stroke="var(--line)" />
@@ -104,27 +107,27 @@ function LevelBias({ eye }: { eye: Eye }) {
           <YAxis domain={[-1.5, 1.5]} ticks={[-1, 0, 1]} {...AXIS} />
           <Tooltip
             {...TIP}
-            formatter={(value) => [t('reading.eye.biasOf', { levels: Number(value) }), '']}
+            formatter={(value) => [t('reading.profile.biasOf', { levels: Number(value) }), '']}
             separator=""
           />
           <ReferenceLine y={0} stroke="var(--ink)" />
           <Bar dataKey="bias" fill="var(--strong-line)" isAnimationActive={false} />
         </BarChart>
       </ResponsiveContainer>
-      <p className="text-quiet text-sm">{t('reading.eye.biasHint')}</p>
+      <p className="text-quiet text-sm">{t('reading.profile.biasHint')}</p>
     </Card>
   );
 }
 
-function Weeks({ eye }: { eye: Eye }) {
+function Weeks({ profile }: { profile: ReadingProfile }) {
   const { t } = useTranslation();
-  const data = eye.weeks.map(({ week, accuracy, minutes }) => ({
+  const data = profile.weeks.map(({ week, accuracy, minutes }) => ({
     week: dayAndMonth(week),
     accuracy: Math.round(accuracy * 100),
     minutes: Math.round(minutes),
   }));
   return (
-    <Card title={t('reading.eye.weeks')}>
+    <Card title={t('reading.profile.weeks')}>
       <ResponsiveContainer width="100%" height={190}>
         <LineChart data={data} accessibilityLayer margin={{ top: 6, right: 12, bottom: 0, left: -10 }}>
           <CartesianGrid vertical={false} stroke="var(--line)" />
@@ -140,22 +143,22 @@ function Weeks({ eye }: { eye: Eye }) {
           <Line
             yAxisId="share"
             dataKey="accuracy"
-            name={t('reading.eye.accuracy')}
+            name={t('reading.profile.accuracy')}
             stroke="var(--ink)"
             strokeWidth={2}
             isAnimationActive={false}
           />
         </LineChart>
       </ResponsiveContainer>
-      <p className="text-quiet text-sm">{t('reading.eye.weeksHint')}</p>
+      <p className="text-quiet text-sm">{t('reading.profile.weeksHint')}</p>
     </Card>
   );
 }
 
-function SkillTable({ eye }: { eye: Eye }) {
+function SkillTable({ profile }: { profile: ReadingProfile }) {
   const { t } = useTranslation(['ui', 'drill']);
   return (
-    <Card title={t('reading.eye.skills')}>
+    <Card title={t('reading.profile.skills')}>
       <table className="w-full text-sm">
         <thead className="text-quiet">
           <tr>
@@ -167,7 +170,7 @@ function SkillTable({ eye }: { eye: Eye }) {
           </tr>
         </thead>
         <tbody>
-          {eye.skills.map(({ skill, answers, accuracy, step, seconds }) => (
+          {profile.skills.map(({ skill, answers, accuracy, step, seconds }) => (
             <tr key={skill} className="border-line border-t">
               <th scope="row" className="py-1 text-start font-normal">
                 {t(`drill:skill.${skill}`)}
@@ -180,36 +183,36 @@ function SkillTable({ eye }: { eye: Eye }) {
           ))}
         </tbody>
       </table>
-      <p className="text-quiet text-sm">{t('reading.eye.rightHint')}</p>
+      <p className="text-quiet text-sm">{t('reading.profile.rightHint')}</p>
     </Card>
   );
 }
 
-/** An eye on one page: for its owner, and for the educator of the class. */
-export function EyeView({ eye }: { eye: Eye }) {
+/** An profile on one page: for its owner, and for the educator of the class. */
+export function ReadingProfileView({ profile }: { profile: ReadingProfile }) {
   const { t } = useTranslation(['ui', 'craft']);
-  if (eye.answers === 0) return <Empty>{t('reading.eye.empty')}</Empty>;
+  if (profile.answers === 0) return <Empty>{t('reading.profile.empty')}</Empty>;
   return (
     <div className="flex flex-col gap-4">
       <p className="text-quiet">
-        {t('reading.eye.total', { count: eye.answers, minutes: eye.minutes })}
-        {eye.assisted > 0 ? ` ${t('reading.eye.assisted', { count: eye.assisted })}` : ''}
+        {t('reading.profile.total', { count: profile.answers, minutes: profile.minutes })}
+        {profile.assisted > 0 ? ` ${t('reading.profile.assisted', { count: profile.assisted })}` : ''}
       </p>
-      <InWords eye={eye} />
+      <InWords profile={profile} />
       <div className="grid gap-4 wide:grid-cols-2">
-        {eye.level.byLevel.length > 0 ? <LevelBias eye={eye} /> : null}
-        {eye.weeks.length > 0 ? <Weeks eye={eye} /> : null}
-        <SkillTable eye={eye} />
+        {profile.level.byLevel.length > 0 ? <LevelBias profile={profile} /> : null}
+        {profile.weeks.length > 0 ? <Weeks profile={profile} /> : null}
+        <SkillTable profile={profile} />
         <div className="flex flex-col gap-4">
-          {eye.confusion.level.length > 0 ? (
+          {profile.confusion.level.length > 0 ? (
             <Card title={t('reading.confusion.level')}>
-              <Confusion cells={eye.confusion.level} name={(level) => String(level)} of="level" />
+              <Confusion cells={profile.confusion.level} name={(level) => String(level)} of="level" />
             </Card>
           ) : null}
-          {eye.tone.byTone.length > 0 ? (
-            <Card title={t('reading.eye.byTone')}>
+          {profile.tone.byTone.length > 0 ? (
+            <Card title={t('reading.profile.byTone')}>
               <ul className="flex flex-wrap gap-x-6 gap-y-1 text-sm">
-                {eye.tone.byTone.map(({ tone, accuracy, answers }) => (
+                {profile.tone.byTone.map(({ tone, accuracy, answers }) => (
                   <li key={tone}>
                     {t(`craft:tone.${tone}`)} <strong>{t('reading.share', { share: accuracy })}</strong>{' '}
                     <span className="text-quiet">({answers})</span>
