@@ -1,3 +1,4 @@
+export * from './amount';
 export * from './bowl';
 export * from './record-card';
 export * from './stored/reader';

@@ -145,6 +145,8 @@ export const applicationSchema = z
     checkAt: z.array(z.number().int().min(1).max(240)).max(12).optional(),
     /** What the checks look for (R2). */
     watchedFor: z.enum(WATCHED_FOR).optional(),
+    /** Level at which a product that is watched for one comes off; the wish of the place where it is left out (R2). */
+    untilLevel: levelSchema.optional(),
     /** Minutes it takes to put on, area by area; the last area lies so much shorter (A4). Left out where it was not timed. */
     takesMinutes: z.number().int().min(0).max(90).optional(),
     /** Thickness of the partings, mm (A4). */

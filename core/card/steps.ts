@@ -1,6 +1,6 @@
 import type { Part } from '../case';
-import { type PlaceId, type Head, regionOf, type Area, AREA_BEARS } from '../hair';
-import { type Line, hasDeveloper } from '../product';
+import { type PlaceId, type Area, AREA_BEARS } from '../hair';
+import type { Line } from '../product';
 import type { RecordCard, Application, Bowl } from './record-card';
 
 /** A line at hand by its id. */
@@ -49,31 +49,45 @@ export function isProtectedAt(
 }
 
 /**
- * The longest a strand goes without being wiped and looked at, minutes; null where it never is. Checks at named minutes
- * leave the time to the first, between two, and from the last to the rinse.
+ * Minutes of a step at which a strand is wiped and looked at, by a rhythm, by name or by both, before it is rinsed. Looks
+ * closer together than `closest` count as that.
  */
-export function longestUnwatched({ checkEvery, checkAt = [], minutes }: Application): number | null {
-  const within = checkAt.filter((at) => at < minutes).sort((a, b) => a - b);
-  const named = within.length === 0 ? null : longestGap([0, ...within, minutes]);
-  if (checkEvery === null || named === null) return checkEvery ?? named;
-  return Math.min(checkEvery, named);
+export function lookMinutesOf(
+  { checkEvery, checkAt = [], minutes }: Pick<Application, 'checkEvery' | 'checkAt' | 'minutes'>,
+  closest = 1,
+): number[] {
+  const every = checkEvery === null ? null : Math.max(checkEvery, closest);
+  const rhythm =
+    every === null ? [] : Array.from({ length: Math.ceil(minutes / every) - 1 }, (_, i) => every * (i + 1));
+  const all = [...new Set([...rhythm, ...checkAt.filter((at) => at < minutes)])].sort((a, b) => a - b);
+  return all.reduce<number[]>(
+    (looks, at) => (at - (looks.at(-1) ?? 0) < closest ? looks : [...looks, at]),
+    [],
+  );
+}
+
+/**
+ * The longest a strand goes without being wiped and looked at, minutes; null where it never is. Checks at named minutes
+ * leave the time to the first, between two, and from the last to the rinse; a rhythm longer than the step is none.
+ */
+export function longestUnwatched(application: Application): number | null {
+  const looks = lookMinutesOf(application);
+  if (looks.length > 0)
+    return Math.min(application.checkEvery ?? Infinity, longestGap([0, ...looks, application.minutes]));
+  return application.checkEvery;
 }
 const longestGap = (minutes: readonly number[]) =>
   Math.max(...minutes.slice(1).map((at, i) => at - minutes[i]));
 
 /**
- * Minute at which a step comes to the hair of a place: the areas before its own take their share of the time that putting
- * on takes (A4).
+ * Minute at which a step comes to an area: those before it take their share of the time that putting on takes (A4). An area
+ * that it comes to twice is reached the first time.
  */
-export function reachedAt(head: Head, application: Application, place: PlaceId): number {
-  const { takesMinutes = 0, areas, start } = application;
-  if (takesMinutes === 0) return start;
-  const own = regionOf(head, place).areas;
-  const first = areas.findIndex((area) => own.includes(area));
-  const bears = (some: readonly Area[]) => some.reduce((sum, area) => sum + AREA_BEARS[area].fraction, 0);
-  return first <= 0
-    ? start
-    : start + Math.round((takesMinutes * bears(areas.slice(0, first))) / bears(areas));
+export function reachedAt({ takesMinutes = 0, areas, start }: Application, area: Area): number {
+  const before = areas.indexOf(area);
+  if (takesMinutes === 0 || before <= 0) return start;
+  const bears = (some: readonly Area[]) => some.reduce((sum, one) => sum + AREA_BEARS[one].fraction, 0);
+  return start + Math.round((takesMinutes * bears(areas.slice(0, before))) / bears(areas));
 }
 
 /** Whether something is put on a place before a step is rinsed: then cream would keep it off as well. */
@@ -92,28 +106,3 @@ export const isWorkedDuring = (
 /** Whether two places are worked into one another (F10). */
 export const isMelted = ({ care }: Pick<RecordCard, 'care'>, [above, below]: readonly PlaceId[]): boolean =>
   care.some((care) => care.do === 'melt' && care.zones.includes(above) && care.zones.includes(below));
-
-/** Whether lightener or oxidative colour is still on the hair at the end of the visit: no later rinse takes it along. */
-export function isNeverRinsed(
-  application: Application,
-  { bowls, steps, care }: Pick<RecordCard, 'bowls' | 'steps' | 'care'>,
-  lineOf: LineOf,
-): boolean {
-  const bowl = bowls.find(({ name }) => name === application.bowl);
-  const line = bowl?.lineId ? lineOf(bowl.lineId) : undefined;
-  if (!line || !hasDeveloper(line.kind) || application.ends !== 'stay') return false;
-  const end = application.start + application.minutes;
-  const rinsedApart = application.zones.every((zone) =>
-    care.some(
-      (care) => (care.do === 'rinse' || care.do === 'wash') && care.start >= end && care.zones.includes(zone),
-    ),
-  );
-  if (rinsedApart) return false;
-  return !steps.some(
-    (other) =>
-      other !== application &&
-      other.ends === 'rinse' &&
-      other.start + other.minutes >= end &&
-      application.zones.every((zone) => other.zones.includes(zone)),
-  );
-}

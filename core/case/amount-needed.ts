@@ -1,4 +1,13 @@
-import { type Head, type Region, type PlaceId, isRegrowth, regionsOf, fractionOfHead } from '../hair';
+import {
+  type Head,
+  type Region,
+  type PlaceId,
+  type Area,
+  AREAS,
+  isRegrowth,
+  regionsOf,
+  fractionOfHead,
+} from '../hair';
 import { amountGuide } from '../product';
 
 /** Foils waste little, yet every packet has to be covered well (A6, M2). */
@@ -30,14 +39,20 @@ function amountIn(head: Head, { zones: all, density }: Region, zones: readonly P
 /**
  * Mixed grams that serve some places of a head (M2): the guide for a retouch where the regrowth is among them, and that
  * for the length of hair by the share of the length that is covered; together never more than all of the hair takes, less
- * where only a share of it is woven out, and by region as its areas are of the head. More places never take less.
+ * where only a share of it is woven out, and by region as the areas that are
+ * worked are of the head. More places never take less.
  */
-export function amountFor(head: Head, places: readonly PlaceId[], share: number): Span {
+export function amountFor(
+  head: Head,
+  places: readonly PlaceId[],
+  share: number,
+  areas: readonly Area[] = AREAS,
+): Span {
   const by = Math.max(LEAST_SHARE, share);
   return regionsOf(head).reduce<Span>(
     (sum, region) => {
       const { minGrams, maxGrams } = amountIn(head, region, places);
-      const part = fractionOfHead(region.areas) * by;
+      const part = fractionOfHead(region.areas.filter((area) => areas.includes(area))) * by;
       return { minGrams: sum.minGrams + minGrams * part, maxGrams: sum.maxGrams + maxGrams * part };
     },
     { minGrams: 0, maxGrams: 0 },

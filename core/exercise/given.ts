@@ -2,19 +2,24 @@ import type { Application, RecordCard, Bowl } from '../card';
 import type { BenchStep } from './open-steps';
 
 /** When a bowl goes on and how it is watched is timing; all else of a step is how it is applied. */
-type Timing = Pick<Application, 'start' | 'minutes' | 'heat' | 'checkEvery' | 'checkAt' | 'watchedFor'>;
+type Timing = Pick<
+  Application,
+  'start' | 'minutes' | 'heat' | 'checkEvery' | 'checkAt' | 'watchedFor' | 'untilLevel'
+>;
 const timingOf = ({
   minutes,
   heat,
   checkEvery,
   checkAt,
   watchedFor,
+  untilLevel,
 }: Application): Omit<Timing, 'start'> => ({
   minutes,
   heat,
   checkEvery,
   ...(checkAt ? { checkAt } : {}),
   ...(watchedFor ? { watchedFor } : {}),
+  ...(untilLevel === undefined ? {} : { untilLevel }),
 });
 
 /** A bowl applied, without its times: what stands before it and how long it waits, so that no time can be read off. */
@@ -38,6 +43,7 @@ export function untimedApplications(steps: readonly Application[]): UntimedAppli
       checkEvery: _c,
       checkAt: _a,
       watchedFor: _f,
+      untilLevel: _u,
       ...applied
     } = application;
     const after = inOrder.slice(0, at).flatMap((other, i) => (endOf(other) <= start ? [i] : []));

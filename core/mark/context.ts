@@ -25,8 +25,10 @@ export interface MarkingContext {
   unasked: { zone: PlaceId; steps: number }[];
   /** The card as it was played. */
   played: SimulatedCard;
-  /** The model answer on the same head, and its route by the name of the part. */
+  /** The model answer on the same head. */
   modelPlayed: SimulatedCard;
+  /** The model answer as it works each place of this head. */
+  modelParts: readonly WorkedPlace[];
   /** Techniques of the model answer, by the name of the part. */
   modelTechniques: ReadonlyMap<string, Technique>;
 }
@@ -55,6 +57,19 @@ function playedModelAnswer(modelAnswer: ModelAnswer, lineOf: LineOf): SimulatedC
   return played;
 }
 
+const modelPlaces = new WeakMap<ModelAnswer, WorkedPlace[]>();
+
+/** The places of a model answer as it works them; kept with it, as it is played. */
+function placesOfModelAnswer(modelAnswer: ModelAnswer, lineOf: LineOf, rules: HouseRules): WorkedPlace[] {
+  const places =
+    modelPlaces.get(modelAnswer) ??
+    goalsOf(modelAnswer.clientCase).map((goal) =>
+      workedPlace(complete(modelAnswer.card), goal, lineOf, rules),
+    );
+  modelPlaces.set(modelAnswer, places);
+  return places;
+}
+
 /** Everything that a card is marked from, worked out once. */
 export function markingContext(
   clientCase: ClientCase,
@@ -79,10 +94,11 @@ export function markingContext(
     unasked,
     played: simulateCard(clientCase, card, lineOf),
     modelPlayed: playedModelAnswer(modelAnswer, lineOf),
+    modelParts: placesOfModelAnswer(modelAnswer, lineOf, rules),
     modelTechniques: new Map(modelAnswer.choices.map(({ part, technique }) => [part, technique])),
   };
 }
 
 /** Whether a step refreshes a part with what is left of a bowl. */
 export const isLeftoverStep = ({ parts }: Pick<MarkingContext, 'parts'>, application: Application) =>
-  parts.some(({ leftover, steps }) => leftover && steps.some((worked) => worked.application === application));
+  parts.some(({ leftover, steps }) => leftover && steps.some(({ written }) => written.includes(application)));

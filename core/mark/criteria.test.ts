@@ -273,10 +273,11 @@ const TABLE: [string, string, Change, Criterion, string, number][] = [
   [
     'lightener past the active time',
     'first-blonde',
-    steps(({ bowl }) => bowl === 'A', { minutes: 70 }),
+    // Looked at, it would come off when it is there.
+    steps(({ bowl }) => bowl === 'A', { minutes: 70, checkEvery: null }),
     'timing',
     'mark.timing.pastActive',
-    0.5,
+    0.2,
   ],
   [
     'lightener not looked at',

@@ -1,16 +1,22 @@
-import { complete } from '../card';
+import { type Application, type Bowl, type RecordCard, colourGrams, complete, bowlVol } from '../card';
 import { partName } from '../case';
 import { type Criterion, CRITERION_WEIGHTS, CRITERIA, isOpenIn, type BenchStep } from '../exercise';
 import type { MixRole } from '../method';
 import type { Line } from '../product';
-import { CEILING_ROWS, CEILINGS, PRICES } from '../rules';
+import { AREA_BEARS, regionOf } from '../hair';
+import { CEILINGS } from '../rules';
+import type { ModelAnswer } from '../solve';
 import { alternativesTo } from './alternatives';
-import { headLeft, ceilingOf } from './ceiling';
+import { type HeadLeft, headLeft, ceilingOf } from './ceiling';
 import { type MarkingContext, markingContext } from './context';
 import { DANGER_MOST } from './dangers';
 import type { FaultName } from './faults';
 import { type PlaceWeights, type Finding, lossOf, placeWeights } from './finding';
 import { findingsOf } from './method';
+import { areasLeftOut, conditionLost, OUTCOME_SLIGHT, placeOutcomes } from './outcome';
+import type { Findings } from './place-faults';
+import { tenth, toVol, withBowl } from './slips/context';
+import type { WorkedApplication, WorkedPlace } from './worked-place';
 
 /** A decision that an exercise turns on: one of its criteria, in some places, for one kind of bowl. */
 export interface CrucialDecision {
@@ -38,7 +44,7 @@ export interface Standard {
 
 /** At most so many decisions are crucial. */
 export const MOST_CRUCIAL = 5;
-/** A crucial decision is wrong when its fault costs this fraction of its criterion. */
+/** A fault that costs this fraction of its criterion shows that a decision was another one. */
 export const WRONG_FROM = 0.5;
 /** Criteria that are never crucial: small things. */
 const NEVER: readonly Criterion[] = ['reading', 'prediction', 'ratio', 'amount', 'aftercare'];
@@ -54,16 +60,10 @@ const nameOf = (criterion: Criterion, bowl: string | null) =>
 
 const OVERLAPS: readonly FaultName[] = ['order.overlap', 'order.pulledThrough'];
 
-/** Criteria in which a fault of half or more is a rule broken, whatever the model makes of the head. */
-const BREAKS: readonly Criterion[] = ['route', 'order', 'safety', 'greyShare'];
-
 const ALL = Object.values(CRITERION_WEIGHTS).reduce((sum, weight) => sum + weight, 0);
 
 /** Prices of a whole plan, in points of 100 with the default weights, without ceilings. */
-function methodLost(
-  findings: Partial<Record<Criterion, Finding[]>>,
-  weights: Partial<Record<Criterion, PlaceWeights>>,
-): number {
+function methodLost(findings: Findings, weights: Partial<Record<Criterion, PlaceWeights>>): number {
   let lost = 0;
   for (const criterion of CRITERIA)
     lost +=
@@ -81,8 +81,8 @@ const placesOf = ({ parts }: MarkingContext, bowl: string | null) =>
   });
 
 /**
- * Weights and crucial decisions of a model answer. Each of its decisions is taken otherwise, one at a time; those that
- * break a rule by half of their criterion and bring the head a row down, or would hurt, are ranked by what they lose.
+ * Weights and crucial decisions of a model answer. Each of its decisions is taken otherwise, one at a time; those that bring
+ * the head down, or would hurt, are ranked by what they lose. One that only breaks a rule is no crucial decision.
  */
 export function standardOf(
   best: MarkingContext,
@@ -108,7 +108,7 @@ export function standardOf(
       ),
     ),
   );
-  const own = headLeft(best, open);
+  const own = headLeft(best, found, open);
   const byKey = new Map<string, CrucialDecision>();
   // How often each decision was tried otherwise: one that is lost by every step counts before one lost by the widest.
   const tries = new Map<string, number>();
@@ -137,14 +137,10 @@ export function standardOf(
     );
     if (!criterion) continue;
     const serious = faultsUnder(criterion);
-    const left = headLeft(context, open);
-    const rows = CEILING_ROWS.indexOf(left.row) - CEILING_ROWS.indexOf(own.row);
+    const left = headLeft(context, findings, open);
     const hurts = left.dangers.length > own.dangers.length;
-    // A tone that was asked for and is not there, and naturals that F8 does not ask for, break a rule as they stand.
-    const breaks =
-      BREAKS.includes(criterion) ||
-      (criterion === 'tone' && serious.some(({ loss }) => loss >= PRICES.tone.none));
-    if (rows <= 0 && !hurts && !breaks) continue;
+    const ofTheClient = criterion === 'safety';
+    if (left.down <= OUTCOME_SLIGHT && left.classesLost === 0 && !hurts && !ofTheClient) continue;
     const most = ceilingOf(left, 0, CEILINGS)?.most ?? 100;
     const costs = 100 - Math.min(most, 100 - methodLost(findings, weights));
     const at = placesOf(best, bowl);
@@ -184,7 +180,7 @@ export function standardOf(
  */
 export function strayPlaces(
   crucial: readonly CrucialDecision[],
-  findings: Partial<Record<Criterion, readonly Finding[]>>,
+  findings: Findings,
   open: readonly BenchStep[],
 ): string[] {
   if (!isOpenIn(open, 'route')) return [];
@@ -199,33 +195,186 @@ export function strayPlaces(
   return [...new Set(off)];
 }
 
-/** Which crucial decisions a plan got wrong. What follows from a wrong route is not counted once more. */
-export function wrongDecisions(
-  crucial: readonly CrucialDecision[],
-  findings: Partial<Record<Criterion, readonly Finding[]>>,
-  open: readonly BenchStep[],
-): boolean[] {
-  const faultsOf = ({ criteria, places, role, faults }: CrucialDecision) =>
-    criteria
-      .flatMap((criterion) => (isOpenIn(open, criterion) ? (findings[criterion] ?? []) : []))
-      .filter(
-        (finding) =>
-          finding.loss >= WRONG_FROM &&
-          (faults === null || faults.includes(finding.fault.name)) &&
-          (places.length === 0 || (finding.place !== null && places.includes(finding.place))) &&
-          (role === null || finding.role === null || finding.role === role),
-      );
-  const offRoute = new Set(
-    (findings.route ?? []).flatMap(({ loss, place }) =>
-      loss >= WRONG_FROM && place !== null ? [place] : [],
+/** The model answer's card with what a plan does at one place put in its stead there. */
+function withPlaceOf(best: RecordCard, own: WorkedPlace): RecordCard {
+  const { zone, woven } = own.goal.part;
+  const renamed = new Map<string, string>();
+  const written = own.steps.flatMap((worked) => worked.written);
+  for (const { bowl } of written) if (!renamed.has(bowl)) renamed.set(bowl, `*${renamed.size}`);
+  const isElsewhere = ({ placement, share }: Application) => (share < 1 && placement === 'foils') !== woven;
+  const rest = best.steps.flatMap((application): Application[] => {
+    if (!application.zones.includes(zone) || (application.share < 1 && isElsewhere(application)))
+      return [application];
+    const zones = application.zones.filter((one) => one !== zone);
+    return zones.length > 0 ? [{ ...application, zones }] : [];
+  });
+  const bowls = own.steps.flatMap(({ bowl }): Bowl[] =>
+    renamed.has(bowl.name) ? [{ ...bowl, name: renamed.get(bowl.name)! }] : [],
+  );
+  const names = new Set<string>();
+  return {
+    ...best,
+    bowls: [...best.bowls, ...bowls.filter(({ name }) => !names.has(name) && names.add(name))],
+    steps: [
+      ...rest,
+      ...written.map((application) => ({
+        ...application,
+        zones: [zone],
+        bowl: renamed.get(application.bowl)!,
+      })),
+    ],
+  };
+}
+
+/** Another bowl with the shades of one, as much of them as there was. */
+const withShadesOf = (bowl: Bowl, { lineId, shades }: Bowl): Bowl => {
+  const all = shades.reduce((sum, { grams }) => sum + grams, 0);
+  const by = all > 0 ? colourGrams(bowl) / all : 0;
+  return {
+    ...bowl,
+    lineId,
+    productGrams: 0,
+    shades: shades.map((shade) => ({ ...shade, grams: tenth(shade.grams * by) })),
+  };
+};
+
+/** One decision of a plan put alone into the model answer; null where it cannot be taken out of the plan by itself. */
+function decidedAlone(
+  { criteria }: CrucialDecision,
+  best: RecordCard,
+  own: WorkedPlace,
+  mine: WorkedApplication | undefined,
+  model: WorkedApplication | undefined,
+): RecordCard | null {
+  if (criteria.includes('route')) return withPlaceOf(best, own);
+  if (!mine || !model) return null;
+  const name = model.bowl.name;
+  if (criteria.includes('developer')) {
+    const vol = bowlVol(mine.bowl);
+    return vol === null ? null : withBowl(best, name, (bowl) => toVol(bowl, vol));
+  }
+  if (criteria.includes('depth') || criteria.includes('greyShare'))
+    return mine.bowl.shades.length === 0
+      ? null
+      : withBowl(best, name, (bowl) => withShadesOf(bowl, mine.bowl));
+  if (!criteria.includes('timing')) return null;
+  const { minutes, checkEvery, checkAt } = mine.application;
+  return {
+    ...best,
+    steps: best.steps.map((application) => {
+      if (application.bowl !== name || !application.zones.includes(own.goal.part.zone)) return application;
+      const { checkAt: _own, ...rest } = application;
+      return { ...rest, minutes, checkEvery, ...(checkAt ? { checkAt } : {}) };
+    }),
+  };
+}
+
+const knownAlone = new WeakMap<ModelAnswer, Map<string, number>>();
+
+/** Rows that a card brings the head down beside the model answer’s own; kept by what the card says, for a class. */
+function downBy(context: MarkingContext, card: RecordCard): number {
+  const cache = knownAlone.get(context.modelAnswer) ?? new Map<string, number>();
+  knownAlone.set(context.modelAnswer, cache);
+  const name = JSON.stringify([card.bowls, card.steps]);
+  const known = cache.get(name);
+  if (known !== undefined) return known;
+  const { clientCase, modelAnswer, rules, lineOf } = context;
+  const alone = markingContext(clientCase, complete(card), modelAnswer, rules, lineOf);
+  const down = Math.max(
+    0,
+    ...placeOutcomes(alone).map((outcome) =>
+      Math.max(outcome.down, Math.min(1, conditionLost(alone, outcome))),
     ),
   );
+  cache.set(name, down);
+  return down;
+}
+
+/** What a plan decided, and what it left. */
+interface Decided {
+  context: MarkingContext;
+  found: Findings;
+  left: HeadLeft;
+  open: readonly BenchStep[];
+}
+
+/** Findings that show a crucial decision taken otherwise. What follows from a wrong route is not counted once more. */
+function faultsOfDecision({ found, open }: Decided, decision: CrucialDecision): Finding[] {
+  const { criteria, places, role, faults } = decision;
+  const own = criteria
+    .flatMap((criterion) => (isOpenIn(open, criterion) ? (found[criterion] ?? []) : []))
+    .filter(
+      (finding) =>
+        finding.loss > 0 &&
+        (faults === null || faults.includes(finding.fault.name)) &&
+        (places.length === 0 || (finding.place !== null && places.includes(finding.place))) &&
+        (role === null || finding.role === null || finding.role === role),
+    );
+  if (criteria.includes('route') || criteria.includes('safety')) return own;
+  const offRoute = new Set(
+    (found.route ?? []).flatMap(({ loss, place }) => (loss >= WRONG_FROM && place !== null ? [place] : [])),
+  );
   // Begun at the wrong end, the root runs past its level: one slip.
-  const rootFirst = (findings.order ?? []).some(({ fault }) => fault.name === 'order.rootFirst');
-  const follows = ({ fault }: Finding) => rootFirst && fault.name === 'timing.past';
+  const rootFirst = (found.order ?? []).some(({ fault }) => fault.name === 'order.rootFirst');
+  return own.filter(
+    ({ fault, place }) =>
+      !(rootFirst && fault.name === 'timing.past') && (place === null || !offRoute.has(place)),
+  );
+}
+
+/** Rows down of some places of a plan, by name; of the whole head where none is named. A class weaker is a row. */
+const downAt = ({ outcomes }: HeadLeft, places: readonly string[]): number =>
+  Math.max(
+    0,
+    ...outcomes.flatMap(({ part, down, classesLost }) =>
+      places.length === 0 || places.includes(partName(part))
+        ? [Math.max(down, Math.min(1, classesLost))]
+        : [],
+    ),
+  );
+
+/**
+ * How far each crucial decision of a plan is wrong, 0–1: by the rows it brings the head down when it is put alone into the
+ * model answer, and by no more than its place is down in this plan. Another way to the wished head is no wrong decision; a
+ * way that the rules forbid, and a decision of the client, is wrong whatever comes of it.
+ */
+export function wrongDecisions(crucial: readonly CrucialDecision[], decided: Decided): number[] {
+  const { context, left } = decided;
   return crucial.map((decision) => {
-    const faults = faultsOf(decision);
-    if (decision.criteria.includes('route') || decision.criteria.includes('safety')) return faults.length > 0;
-    return faults.some((fault) => !follows(fault) && (fault.place === null || !offRoute.has(fault.place)));
+    const faults = faultsOfDecision(decided, decision);
+    if (faults.length === 0) return 0;
+    if (decision.criteria.includes('safety')) return faults.some(({ loss }) => loss >= WRONG_FROM) ? 1 : 0;
+    const places = [...new Set(faults.flatMap(({ place }) => (place === null ? [] : [place])))];
+    const most = Math.min(1, downAt(left, places));
+    const wrongs = places.map((place) => {
+      const own = context.parts.find(({ goal }) => partName(goal.part) === place);
+      const best = context.modelParts.find(({ goal }) => partName(goal.part) === place);
+      if (!own || !best) return 0;
+      if (decision.criteria.includes('route') && !own.ruling.allowed && own.steps.length > 0) return 1;
+      const ofRole = ({ steps }: WorkedPlace) =>
+        steps.find(({ role }) => decision.role === null || role === decision.role);
+      const alone = decidedAlone(decision, context.modelAnswer.card, own, ofRole(own), ofRole(best));
+      return alone ? Math.min(most, downBy(context, alone)) : most;
+    });
+    // One bowl on several places is one decision, counted where it costs most.
+    return wrongs.length === 0 ? most : Math.min(1, Math.max(...wrongs));
   });
 }
+
+/** How far a plan is wrong by what none of its crucial decisions is about: places strayed to, and places half left out. */
+export function wrongBesides(strayed: readonly string[], { context, left }: Decided): number {
+  const forbidden = context.parts.some(
+    ({ goal, ruling, steps }) => strayed.includes(partName(goal.part)) && !ruling.allowed && steps.length > 0,
+  );
+  const stray = forbidden ? 1 : strayed.length > 0 ? Math.min(1, downAt(left, strayed)) : 0;
+  const halfLeft = context.parts.some(({ goal }) => {
+    const out = areasLeftOut(context, goal.part);
+    const bears = (areas: readonly (keyof typeof AREA_BEARS)[]) =>
+      areas.reduce((sum, area) => sum + AREA_BEARS[area].fraction, 0);
+    return (
+      out.length > 0 && bears(out) > HALF * bears(regionOf(context.clientCase.head, goal.part.zone).areas)
+    );
+  });
+  return Math.min(1, stray + (halfLeft ? 1 : 0));
+}
+const HALF = 0.5;

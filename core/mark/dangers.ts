@@ -1,10 +1,18 @@
-import { bowlVol, isNeverRinsed } from '../card';
-import { isLightenedHair, isLightenedZone, strandOfZone } from '../case';
+import { bowlVol } from '../card';
+import { isLightenedHair, isLightenedZone, presentLevel, strandOfZone } from '../case';
 import type { BenchStep } from '../exercise';
 import { levelOfPigmented, neighboursOf } from '../hair';
 import { levelsToday } from '../method';
-import { levelsInOneVisit, conditionOf, isGivingWay, isLightener } from '../process';
-import { hasDeveloper } from '../product';
+import {
+  levelsInOneVisit,
+  conditionOf,
+  isGivingWay,
+  isLightener,
+  isOxidative,
+  type Mix,
+  type ProductKind,
+} from '../process';
+import { hasDeveloper, type Line } from '../product';
 import type { Reason } from '../reason';
 import { lightenerVols } from '../rules';
 import { type MarkingContext, placeParams, partOf } from './context';
@@ -24,9 +32,18 @@ export interface Danger {
 export const DANGER_MOST = { hurts: 40, nothingAsked: 50, served: 10 } as const;
 
 /** Levels past what the condition allows that are still the run of the last minutes. */
-const PAST_LIMIT = 0.6;
+const PAST_LIMIT = 0.5;
 /** Lightener that lies this many times as long as it works. */
 const FAR_PAST = 2;
+
+/** Levels that need no lightener. */
+const NO_LIFT = 0.25;
+/** Whether the model answer has lightener or a cleanse on a place. */
+const isLightenedBy = ({ modelParts }: MarkingContext, zone: string): boolean =>
+  modelParts.some(
+    ({ goal, steps }) =>
+      goal.part.zone === zone && steps.some(({ role }) => role === 'lighten' || role === 'cleanse'),
+  );
 
 /** Wet, weak, with conditioner, watched and short: it takes off toner and hardly touches hair (P8). */
 const isCleanse = ({ application, bowl, role }: WorkedApplication): boolean =>
@@ -49,21 +66,23 @@ export function dangersIn(context: MarkingContext, open: readonly BenchStep[]): 
   for (const part of parts) {
     const at = placeParams(part.goal);
     const lighteners = part.steps.filter((worked) => worked.role === 'lighten' && !isCleanse(worked));
-    for (const { application, bowl, line } of lighteners) {
+    for (const { application, written, bowl, line } of lighteners) {
       const touches = part.goal.scalpContact === 'onScalp' && application.placement === 'open';
       const most = Math.max(...lightenerVols('onScalp', rules));
       const vol = bowlVol(bowl) ?? 0;
       if (touches && vol > most + 1) add(hurts, 'strongOnScalp', 'D4', { ...at, given: vol, most });
       if (touches && application.heat) add(hurts, 'warmthOnScalp', 'R4', at);
-      if (application.minutes > FAR_PAST * line.minutes.standard)
-        add(hurts, 'farPast', 'P4', { ...at, given: application.minutes, most: line.minutes.standard });
+      const { start, end } = played.spellOf(written[0], part.goal.part.zone);
+      if (end - start > FAR_PAST * line.minutes.standard)
+        add(hurts, 'farPast', 'P4', { ...at, given: end - start, most: line.minutes.standard });
     }
     if (lighteners.length === 0) continue;
     if (part.goal.condition === 'weak' && isLightenedHair(part.goal.history, part.goal.natural))
       add(hurts, 'onWeakHair', 'C4', at);
-    const last = lighteners[lighteners.length - 1].application;
+    const last = lighteners[lighteners.length - 1].written[0];
     const mine = partOf(played, part.goal.part);
-    const reached = levelOfPigmented(played.momentOf(mine, last.start + last.minutes).strand);
+    const { end } = played.spellOf(last, part.goal.part.zone);
+    const reached = levelOfPigmented(played.momentOf(mine, end).strand);
     // With the dye taken out first the hair is lightened from its own level (C4).
     const removed = part.steps.some(({ role }) => role === 'remove');
     const from = removed ? Math.max(part.goal.natural, part.goal.present) : part.goal.present;
@@ -86,13 +105,12 @@ export function dangersIn(context: MarkingContext, open: readonly BenchStep[]): 
         woven: part.woven,
       });
   }
+  addUnrinsed(context, add);
   const zones = clientCase.head.zones;
   for (const application of card.steps) {
     const bowl = card.bowls.find(({ name }) => name === application.bowl);
     const line = bowl?.lineId ? lineOf(bowl.lineId) : undefined;
     if (!line || !hasDeveloper(line.kind)) continue;
-    if (isNeverRinsed(application, card, lineOf))
-      add(hurts, 'neverRinsed', 'R5', { zone: application.zones[0], woven: false, line: line.name });
     if (!isLightener(line.kind) || application.stopsAtLine) continue;
     const onto = zones.find(
       (zone) =>
@@ -104,7 +122,11 @@ export function dangersIn(context: MarkingContext, open: readonly BenchStep[]): 
   }
   // Lightener on lightened hair that nobody asked to have lighter.
   for (const { zone, woven, target } of played.parts) {
-    if (woven || target !== null || !isLightenedZone(zones.find((one) => one.zone === zone)!)) continue;
+    const hair = zones.find((one) => one.zone === zone)!;
+    if (woven || !isLightenedZone(hair)) continue;
+    // Hair that shows the level that is wished for has no need of it, unless the model answer lightens there itself.
+    if (target !== null && (target.level > presentLevel(hair) + NO_LIFT || isLightenedBy(context, zone)))
+      continue;
     const onto = card.steps.find((application) => {
       const bowl = card.bowls.find(({ name }) => name === application.bowl);
       const line = bowl?.lineId ? lineOf(bowl.lineId) : undefined;
@@ -112,10 +134,46 @@ export function dangersIn(context: MarkingContext, open: readonly BenchStep[]): 
         application.zones.includes(zone) &&
         application.share === 1 &&
         line !== undefined &&
-        isLightener(line.kind)
+        isLightener(line.kind) &&
+        // A wet cleanse is no lightening (P8).
+        !(application.wet && (bowl?.others ?? []).some(({ kind }) => kind === 'conditioner'))
       );
     });
     if (onto) add(hurts, 'overlap', 'A1', { zone, woven: false });
   }
   return dangers;
 }
+
+/** Lightener and oxidative colour that still lie on the hair at the end of the visit, and lightener under what came after. */
+function addUnrinsed(
+  { played, card, lineOf }: MarkingContext,
+  add: (most: number, name: DangerName, rule: string, params: Reason['params']) => void,
+): void {
+  const hurts = (mix: Mix) => isLightener(mix.product) || isOxidative(mix.product);
+  const named = (zone: string, mix: Mix) => {
+    const lies = card.steps.flatMap(({ zones, bowl: name }) => {
+      const bowl = card.bowls.find((one) => one.name === name);
+      const line = bowl?.lineId ? lineOf(bowl.lineId) : undefined;
+      return line && zones.some((one) => one === zone) && productKindsOf(line).includes(mix.product)
+        ? [line.name]
+        : [];
+    });
+    return lies.at(-1) ?? '';
+  };
+  for (const part of played.parts) {
+    const { zone, woven } = part;
+    const under = new Set<string>();
+    for (const { start, minutes, zones } of played.card.steps) {
+      if (!zones.includes(zone)) continue;
+      for (const { moment } of played.areaMomentsOf(part, Math.min(start + minutes - 1, played.minutes)))
+        for (const mix of moment.beneath) if (isLightener(mix.product)) under.add(named(zone, mix));
+    }
+    for (const line of under) add(DANGER_MOST.hurts, 'leftUnder', 'R5', { zone, woven, line });
+    const last = played.areaMomentsOf(part, played.minutes).flatMap(({ moment }) => moment.lying ?? []);
+    const lying = last.find(({ mix }) => hurts(mix));
+    if (lying) add(DANGER_MOST.hurts, 'neverRinsed', 'R5', { zone, woven, line: named(zone, lying.mix) });
+  }
+}
+/** Products a bowl of a line can act as. */
+const productKindsOf = ({ kind, highLift }: Line): readonly ProductKind[] =>
+  highLift ? [kind, 'highLift'] : [kind];

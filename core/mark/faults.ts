@@ -102,6 +102,8 @@ export const FAULTS = {
     'notApart',
     'melted',
     'meltLeftHard',
+    'areasLeftOut',
+    'treatedUnrinsed',
   ],
   timing: [
     'open',
@@ -177,6 +179,7 @@ export const DANGERS = [
   'onFailedHair',
   'hairFails',
   'neverRinsed',
+  'leftUnder',
   'overlap',
 ] as const;
 export type DangerName = (typeof DANGERS)[number];

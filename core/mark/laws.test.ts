@@ -1,7 +1,8 @@
 import fc from 'fast-check';
-import { type RecordCard, EMPTY_CARD, complete } from '../card';
+import { type Bowl, type RecordCard, EMPTY_CARD, complete } from '../card';
 import type { ClientCase } from '../case';
 import { BENCH_STEPS } from '../exercise';
+import { type Area, AREA_BEARS, AREAS } from '../hair';
 import { AS_WHITE_HAIR } from '../method';
 import { SHIPPED_LINES } from '../product';
 import { type HouseRules, DEFAULT_HOUSE_RULES } from '../rules';
@@ -102,6 +103,114 @@ describe('the laws of the marks, over any head, school and shelf', () => {
         const toCorrect = grade.places.some(({ outcome }) => outcome === 'needsCorrection');
         if (toCorrect && !grade.modelDisagrees) expect(mark).toBeLessThanOrEqual(55);
         if (grade.dangers.length > 0) expect(mark).toBeLessThanOrEqual(50);
+      }),
+      { numRuns: HEADS },
+    );
+  }, 600_000);
+
+  it('what is not covered is not coloured: worked at the nape alone, half a head is never a good answer', () => {
+    fc.assert(
+      fc.property(anyCase, (clientCase) => {
+        const input = marking(clientCase, {});
+        if (!input || input.modelAnswer.card.steps.length === 0) return;
+        const { card: best } = input.modelAnswer;
+        const only = (areas: readonly Area[]): RecordCard => ({
+          ...best,
+          steps: best.steps.flatMap((application) => {
+            const left = application.areas.filter((area) => areas.includes(area));
+            return left.length > 0 ? [{ ...application, areas: left }] : [];
+          }),
+        });
+        expect(of100(input, only(['nape']))).toBeLessThanOrEqual(55);
+        const unseen: Area[] = ['hairline', 'temples'];
+        const mark = of100(input, only(AREAS.filter((area) => !unseen.includes(area))));
+        expect(mark).toBeLessThanOrEqual(75);
+      }),
+      { numRuns: HEADS },
+    );
+  }, 600_000);
+
+  it('equal plans in other words get equal marks, within three', () => {
+    const isFront = (area: Area) => AREA_BEARS[area].half === 'front';
+    const halved = (bowl: Bowl, name: string): Bowl => ({
+      ...bowl,
+      name,
+      productGrams: bowl.productGrams / 2,
+      shades: bowl.shades.map((shade) => ({ ...shade, grams: shade.grams / 2 })),
+      developer: bowl.developer.map((part) => ({ ...part, grams: part.grams / 2 })),
+      ...(bowl.others ? { others: bowl.others.map((other) => ({ ...other, grams: other.grams / 2 })) } : {}),
+    });
+    const inWords: Record<string, (card: RecordCard) => RecordCard> = {
+      'front now, back a few minutes later': (card) => ({
+        ...card,
+        steps: card.steps.flatMap((application) =>
+          [
+            { ...application, areas: application.areas.filter(isFront) },
+            {
+              ...application,
+              areas: application.areas.filter((area) => !isFront(area)),
+              start: application.start + 3,
+            },
+          ].filter(({ areas }) => areas.length > 0),
+        ),
+      }),
+      'a line for each place': (card) => ({
+        ...card,
+        steps: card.steps.flatMap((application) =>
+          application.zones.map((zone) => ({ ...application, zones: [zone] })),
+        ),
+      }),
+      'one bowl as two halves': (card) =>
+        card.bowls.some(({ from }) => from)
+          ? card
+          : {
+              ...card,
+              bowls: card.bowls.flatMap((bowl) => [halved(bowl, bowl.name), halved(bowl, `${bowl.name}2`)]),
+              steps: card.steps.flatMap((application) => [
+                application,
+                { ...application, bowl: `${application.bowl}2` },
+              ]),
+            },
+      'rinses named by themselves': (card) => ({
+        ...card,
+        steps: card.steps.map((application) => ({ ...application, ends: 'stay' as const })),
+        care: [
+          ...card.care,
+          ...card.steps.flatMap(({ ends, zones, start, minutes }) =>
+            ends === 'rinse'
+              ? [{ do: 'rinse' as const, zones, start: start + minutes, water: 'lukewarm' as const }]
+              : [],
+          ),
+        ],
+      }),
+    };
+    fc.assert(
+      fc.property(anyCase, (clientCase) => {
+        const input = marking(clientCase, {});
+        if (!input) return;
+        const { card: best } = input.modelAnswer;
+        const marks = Object.entries(inWords).map(
+          ([words, reworded]) => [words, of100(input, reworded(best))] as const,
+        );
+        expect(marks.filter(([, mark]) => mark < 97)).toEqual([]);
+      }),
+      { numRuns: HEADS },
+    );
+  }, 600_000);
+
+  it('declining what could be done is worth 40 at most, with the work kept or not', () => {
+    fc.assert(
+      fc.property(anyCase, fc.boolean(), (clientCase, kept) => {
+        const input = marking(clientCase, {});
+        if (!input || input.modelAnswer.stops.length > 0) return;
+        const { card: best } = input.modelAnswer;
+        const declined: RecordCard = {
+          ...best,
+          decision: 'decline',
+          ...(kept ? {} : { bowls: [], steps: [] }),
+        };
+        expect(of100(input, declined)).toBeLessThanOrEqual(40);
+        expect(markCard(input, declined).dangers).toEqual([]);
       }),
       { numRuns: HEADS },
     );

@@ -8,7 +8,7 @@ import type { Line } from '../product';
 import { type Reason, reason } from '../reason';
 import type { HouseRuleUse, HouseRules } from '../rules';
 import type { ModelAnswer } from '../solve';
-import { headLeft, dangerCeiling, ceilingOf } from './ceiling';
+import { headLeft, dangerCeiling, ceilingOf, byLuck, type Ceiling, needlesslyDeclined } from './ceiling';
 import { markingContext } from './context';
 import {
   type CrucialDecision,
@@ -16,6 +16,8 @@ import {
   standardOf,
   allowance,
   wrongDecisions,
+  wrongBesides,
+  WRONG_FROM,
   strayPlaces,
 } from './crucial-decisions';
 import { type EducatorRuling, NO_RULING, modelAnswerBy, crucialByRuling } from './educator-ruling';
@@ -27,7 +29,7 @@ import type { Outcome, OutcomeCause } from './outcome';
 import { type FaultName, reasonOf } from './faults';
 
 /** Raised whenever the same answer could get another mark; stored with every grade. */
-export const MARKING_VERSION = 4;
+export const MARKING_VERSION = 5;
 
 export interface CriterionMark extends Marked {
   /** Criterion it belongs to. */
@@ -162,8 +164,11 @@ export function standardFor({
   return made;
 }
 
-/** The card without zones that the head has not: nothing is put on hair that is not there. */
+/**
+ * The card as it can be played: nothing is put on hair that is not there, and nothing at all where the client was sent home.
+ */
 function onHead(card: RecordCard, { head }: ClientCase): RecordCard {
+  if (card.decision === 'decline') return { ...card, bowls: [], steps: [], care: [] };
   const known = new Set(head.zones.map(({ zone }) => zone));
   const steps = card.steps
     .map((application) => ({ ...application, zones: application.zones.filter((zone) => known.has(zone)) }))
@@ -171,11 +176,24 @@ function onHead(card: RecordCard, { head }: ClientCase): RecordCard {
   return { ...card, steps };
 }
 
-/** A plan with a reading that is right and everything asked, that leaves the wished head safely, is worth at least this. */
-const WISHED_HEAD_LEAST = 85;
+/**
+ * A plan with a reading that is right and everything asked, that leaves the wished head safely, is worth at least this of
+ * 100, and less by each row that its head is down.
+ */
+const WISHED_HEAD = { least: 85, perRow: 30 } as const;
+/** What a rule forbids, however the head comes out. */
+const FORBIDDEN: readonly FaultName[] = [
+  'developer.lineCannot',
+  'developer.noDilution',
+  'developer.notOfLine',
+  'order.overlap',
+  'order.pulledThrough',
+];
+/** From so many rows down on a client would notice, and the head is not the wished one any more. */
+const NOTICED_FROM = 2;
 
-/** What another school of the house rules does: it costs a little, and is right for all that. */
-const OTHER_SCHOOLS: readonly FaultName[] = ['route.otherRefresh', 'order.washOther'];
+const lowest = (ceilings: readonly (Ceiling | null)[]): Ceiling | null =>
+  ceilings.reduce((low, ceiling) => (!low || (ceiling && ceiling.most < low.most) ? ceiling : low), null);
 
 /** A finding in the words of the interface, with what it costs. */
 const told = ({ fault, loss }: Finding): Said => ({ ...reasonOf(fault), loss });
@@ -185,7 +203,7 @@ const byLoss = (a: Finding, b: Finding) => b.loss - a.loss;
  * Marks a plan under the class's house rules: by method (each criterion begins full, faults have prices), held down by
  * the head it would leave, by the crucial decisions it gets wrong and by what would hurt. What follows from a wrong reading
  * is marked against the hair that was read (it is paid for in the reading); shades that bring the hair out as well as the
- * best plan are right; a plan without a fault is full, whatever the model makes of it. Deterministic.
+ * best plan are right; a place without a fault is as the model answer leaves it, whatever the model makes of it. Deterministic.
  */
 export function markCard(input: MarkingInput, studentCard: RecordCard): Grade {
   const { modelAnswer, rules, ruling = NO_RULING } = input;
@@ -253,29 +271,30 @@ function markAgainst(input: MarkingInput, studentCard: RecordCard): Grade {
   const max = criteria.reduce((sum, criterionMark) => sum + criterionMark.max, 0);
   const uncapped = criteria.reduce((sum, { points }) => sum + points, 0);
 
-  const left = headLeft(context, open);
-  const wrong = wrongDecisions(crucial, found, open);
+  const left = headLeft(context, found, open);
+  const decided = { context, found, left, open };
+  const wrong = wrongDecisions(crucial, decided);
   const strayed = strayPlaces(crucial, found, open);
-  const wrongs = wrong.filter(Boolean).length + (strayed.length > 0 ? 1 : 0);
-  const faultless = CRITERIA.every((criterion) =>
-    (found[criterion] ?? []).every(({ loss, fault }) => loss === 0 || OTHER_SCHOOLS.includes(fault.name)),
-  );
-  const fromRules = faultless && left.dangers.length === 0;
-  const ceilingFor = () =>
-    judgement.ceilings === 'methodOnly' ? dangerCeiling(left) : ceilingOf(left, wrongs, rules.ceilings);
-  const ceiling = fromRules ? null : ceilingFor();
+  const wrongs = wrong.reduce((sum, share) => sum + share, 0) + wrongBesides(strayed, decided);
   const ofMax = (of100: number) => Math.floor((of100 / 100) * max * 4) / 4;
+  const ceiling = lowest([
+    judgement.ceilings === 'methodOnly' ? dangerCeiling(left) : ceilingOf(left, wrongs, rules.ceilings),
+    judgement.ceilings === 'methodOnly' ? null : byLuck(found),
+    needlesslyDeclined(context, open),
+  ]);
   const capPoints = ceiling ? ofMax(ceiling.most) : null;
   const sound = (criterion: Criterion) => (found[criterion] ?? []).every(({ loss }) => loss === 0);
   const isWished =
-    left.row === 'asWished' &&
-    wrongs === 0 &&
+    left.fromWish < NOTICED_FROM &&
+    left.classesLost === 0 &&
     left.dangers.length === 0 &&
     left.unwatched === null &&
     context.parts.every(({ ruling }) => ruling.allowed) &&
+    CRITERIA.every((criterion) => found[criterion]!.every(({ fault }) => !FORBIDDEN.includes(fault.name))) &&
     sound('reading') &&
     sound('safety');
-  const least = isWished ? Math.min(ofMax(WISHED_HEAD_LEAST), capPoints ?? Infinity) : 0;
+  const wishedLeast = Math.floor(WISHED_HEAD.least - WISHED_HEAD.perRow * left.fromWish);
+  const least = isWished ? Math.min(ofMax(wishedLeast), capPoints ?? Infinity) : 0;
   const points = Math.max(least, Math.min(uncapped, capPoints ?? uncapped));
   const dangers = [
     ...new Map(left.dangers.map((danger) => [JSON.stringify(danger.reason), danger.reason])).values(),
@@ -294,15 +313,24 @@ function markAgainst(input: MarkingInput, studentCard: RecordCard): Grade {
       ceiling && capPoints! < uncapped
         ? ceiling.why
         : points > uncapped
-          ? reason('decided.wished', undefined, { least: WISHED_HEAD_LEAST })
+          ? reason('decided.wished', undefined, { least: wishedLeast })
           : reason('decided.method', undefined, {}),
     crucial: [
-      ...crucial.map((decision, i) => ({ ...decision, wrong: wrong[i] })),
+      ...crucial.map((decision, i) => ({ ...decision, wrong: wrong[i] >= WRONG_FROM })),
       ...(strayed.length > 0
-        ? [{ criteria: ['route' as const], places: strayed, role: null, faults: null, costs: 0, wrong: true }]
+        ? [
+            {
+              criteria: ['route' as const],
+              places: strayed,
+              role: null,
+              faults: null,
+              costs: 0,
+              wrong: wrongBesides(strayed, decided) >= WRONG_FROM,
+            },
+          ]
         : []),
     ],
-    ...(fromRules && left.row !== 'asWished' ? { modelDisagrees: true } : {}),
+    ...(left.disputed.length > 0 ? { modelDisagrees: true } : {}),
     misconceptions: misconceptionsIn(
       [
         ...wanted.flatMap((criterion) =>

@@ -1,12 +1,14 @@
 import { isMelted } from '../card';
 import { type Part, partName, shareOfPart, strandOfZone, targetLab, uppermostHistory } from '../case';
-import { type Lab, differenceOf, toneLab } from '../colour';
+import { type Lab, differenceOf, labOf, toneLab } from '../colour';
 import {
+  type Area,
   type Strand,
   labOfStrand,
   greyShows,
   levelOfPigmented,
   levelOfStrand,
+  reflectanceOfPigmented,
   whiteApartBy,
   levelOfWhite,
   zoneOf,
@@ -15,6 +17,7 @@ import {
   beginsAtScalp,
 } from '../hair';
 import { type Condition, conditionOf } from '../process';
+import { lossAt, OUTCOME_AT, OUTCOME_NAMED } from '../rules';
 import { type MarkingContext, partOf } from './context';
 
 /** How a place came out, best first. */
@@ -30,6 +33,7 @@ export type OutcomeCause =
   | 'white'
   | 'patches'
   | 'undone'
+  | 'areas'
   | 'band'
   | 'blend'
   | 'shine'
@@ -40,7 +44,11 @@ export type OutcomeCause =
 export interface PlaceOutcome {
   /** Part of the head. */
   part: Part;
-  /** How it came out. */
+  /** Rows down from the wish: 0 as wished, 1 near, 2 noticeable, 3 to be corrected, read on straight lines between. */
+  down: number;
+  /** Rows down from the wish alone, whatever the model answer reaches. */
+  fromWish: number;
+  /** Rows down in a word. */
   outcome: Outcome;
   /** What of it decided. */
   cause: OutcomeCause;
@@ -54,44 +62,42 @@ export interface PlaceOutcome {
   damage: number;
 }
 
-/** Limits of the three rows: levels from the wish, and ΔE2000. */
-const LEVELS = [0.5, 1, 1.5] as const;
-const DELTA_E = [6, 10, 15] as const;
-/** ΔE2000 to the model answer's head within which a place came out as that one. */
-export const AS_THE_BEST = 3;
-/** Fraction of the wished tone from which it is there, and under which the opposite is. */
-const TONE = { there: 0.5, opposite: -0.25 };
+/** So many rows down is as wished to any eye. */
+export const OUTCOME_SLIGHT = OUTCOME_NAMED.asWished;
+
+/** One measure of a place: rows down by it, and what it measures. */
+type Measure = readonly [down: number, cause: OutcomeCause];
+const worstOf = (measures: readonly Measure[]): Measure =>
+  measures.reduce((worst, measure) => (measure[0] > worst[0] ? measure : worst), [0, 'home']);
+
+/** The word for so many rows down. */
+export const outcomeNamed = (down: number): Outcome =>
+  down <= OUTCOME_NAMED.asWished
+    ? 'asWished'
+    : down <= OUTCOME_NAMED.near
+      ? 'near'
+      : down <= OUTCOME_NAMED.noticeable
+        ? 'noticeable'
+        : 'needsCorrection';
+
 /** A wish nearer to its neutral than this, ΔE2000, has no tone to look for. */
 const NEUTRAL_WITHIN = 3;
-/** Covered less than this, fraction 0–1 of the hair. */
-const COVERED = { noticeable: 0.85, needsCorrection: 0.6 };
-/**
- * White strands from the others where they were to be covered: levels, ΔE2000. Thirty of forty-five minutes leave them one
- * and a half levels apart, which educators sign as near; deposit strength two and a half, which is noticed.
- */
-const WHITE = {
-  near: { levels: 1, deltaE: 8 },
-  noticeable: { levels: 2, deltaE: 14 },
-  needsCorrection: { levels: 3 },
-};
 /** Less white than this is none, fraction 0–1. */
 const SOME_WHITE = 0.02;
-/** Fraction of the way to cover that is a blend. */
-const BLENDED = { least: 0.2, most: 0.85 };
+/** Fraction of the way to cover that a wished blend goes: about half, and a little more. */
+const BLENDED = 0.55;
 /** Fraction of the shine the model answer gives from which hair shines. */
 const SHINE_SHARE = 1 / 3;
-/** Levels neighbouring places stand apart beyond what is wished. */
-const BAND = [0.5, 0.75, 1.25] as const;
 /** Places under this fraction of the length are hardly seen, unless they begin at the scalp. */
 const HARDLY_SEEN = 0.05;
-
-const rowOf = (value: number, limits: readonly number[]) => {
-  const at = limits.findIndex((limit) => value <= limit + 1e-9);
-  return at < 0 ? limits.length : at;
-};
-/** The worse of two outcomes. */
-export const worse = (a: Outcome, b: Outcome): Outcome =>
-  OUTCOMES[Math.max(OUTCOMES.indexOf(a), OUTCOMES.indexOf(b))];
+/** Areas that are seen however little hair they bear. */
+export const ALWAYS_SHOWS: readonly Area[] = ['hairline', 'temples', 'top', 'crown'];
+/** Areas that bear this fraction of the hair of their place decide how it came out. */
+const DECIDES_FROM = 0.1;
+/** Wished so many levels away, or covered, a place whose areas are left out has to be corrected. */
+const LEVEL_WISHED = 0.5;
+/** Nothing done is seen from this far off the wish, ΔE2000. */
+const SEEN_UNDONE = 6;
 
 /** A class counts as lost only where the damage differs by this much, so that the edge of a class is no cliff. */
 const DAMAGE_APART = 0.1;
@@ -101,6 +107,7 @@ const RANK: Record<Condition, number> = { strong: 0, fair: 1, weak: 2, brittle: 
 export const conditionRank = (condition: Condition): number => RANK[condition];
 
 const missedOf = ({ spots }: Strand) => spots.reduce((sum, { fraction }) => sum + fraction, 0);
+const pigmentedLab = (strand: Strand): Lab => labOf(reflectanceOfPigmented(strand));
 
 /** How much of the way from neutral to the wished tone a colour has gone; null where the wish is neutral. */
 function toneThere(lab: Lab, goal: Lab, level: number): number | null {
@@ -111,78 +118,174 @@ function toneThere(lab: Lab, goal: Lab, level: number): number | null {
   return ((lab.a - neutral.a) * wished.a + (lab.b - neutral.b) * wished.b) / strength ** 2;
 }
 
-/** How a place came out under a plan (levels, tone, cover and patches), beside the wish and the model answer. */
-export function placeOutcome(
-  { played, modelPlayed, modelTechniques, clientCase, modelAnswer }: MarkingContext,
-  part: Part,
-): PlaceOutcome {
-  const { strand } = played.momentOf(partOf(played, part), played.minutes);
-  const best = modelPlayed.momentOf(partOf(modelPlayed, part), modelPlayed.minutes).strand;
-  const start = strandOfZone(clientCase.head, part.zone);
+/** What a place is measured by, whatever card it is under. */
+interface Yardstick {
+  part: Part;
+  start: Strand;
+  goal: Lab;
+  /** Level wished, or as it came in. */
+  wished: number;
+  /** White strands of it are looked at apart: bare white, and a wish for the place. */
+  whites: boolean;
+  /** White is to be blended or left: the others alone are measured by level and tone. */
+  othersAlone: boolean;
+  /** A visit that is not the last is judged by its own goal: the level and the hair, not the tone. */
+  onTheWay: boolean;
+}
+
+function yardstickOf(context: MarkingContext, part: Part): Yardstick {
+  const { clientCase, modelAnswer, modelTechniques } = context;
   const { target } = part;
-  const lab = labOfStrand(strand);
-  const goal = target ? targetLab(target) : labOfStrand(start);
+  const start = strandOfZone(clientCase.head, part.zone);
   const zone = zoneOf(clientCase.head, part.zone)!;
   // White that was covered before is judged with the colour it has; what a remover bares has to be covered again.
   const bare =
     uppermostHistory(zone).kind === 'untouched' || modelTechniques.get(partName(part)) === 'removeThenColour';
-  const whites = bare && zone.greyShare > 0 && target !== null && !target.vivid && strand.white > SOME_WHITE;
-  // Where white is to be covered it is looked at apart; the level is the others'.
-  const level = whites || greyShows(strand) ? levelOfPigmented(strand) : levelOfStrand(strand);
-  const wished = target?.level ?? levelOfPigmented(start);
-  const levels = Math.abs(level - wished);
-  const deltaE = differenceOf(lab, goal);
-  const condition = conditionOf(strand);
-  const as = (outcome: Outcome, because: OutcomeCause): PlaceOutcome => ({
+  const whites = bare && zone.greyShare > 0 && target !== null && !target.vivid;
+  return {
     part,
-    outcome,
-    cause: because,
-    levels,
-    deltaE,
-    condition,
-    damage: strand.damage,
-  });
-  const all: [Outcome, OutcomeCause][] = [['asWished', 'home']];
-  const missed = missedOf(strand);
-  if (missed > 1 - COVERED.needsCorrection) all.push(['needsCorrection', 'patches']);
-  else if (missed > 1 - COVERED.noticeable) all.push(['noticeable', 'patches']);
-  const touched = (card: typeof played.card) =>
-    card.steps.some(({ zones }) => zones.includes(part.zone)) && card.bowls.length > 0;
-  const undone = target !== null && touched(modelPlayed.card) && !touched(played.card);
-  if (target?.shine && strand.surface < start.surface + SHINE_SHARE * (best.surface - start.surface))
-    all.push(['noticeable', 'shine']);
-  if (undone) all.push([deltaE > DELTA_E[0] ? 'needsCorrection' : 'noticeable', 'undone']);
-  if (whites && target.grey !== 'leave') {
-    const apart = whiteApartBy(strand);
-    if (target.grey === 'blend') {
-      const before = whiteApartBy(start);
-      const blended = before > 0 ? 1 - apart / before : 1;
-      if (blended < BLENDED.least) all.push(['noticeable', 'blend']);
-      else if (blended > BLENDED.most) all.push(['near', 'blend']);
-    } else {
-      const apartLevels = Math.abs(levelOfWhite(strand) - levelOfPigmented(strand));
-      const bestApart = whiteApartBy(best);
-      if (apart > bestApart + AS_THE_BEST) {
-        if (apartLevels > WHITE.needsCorrection.levels) all.push(['needsCorrection', 'white']);
-        else if (apartLevels > WHITE.noticeable.levels || apart > WHITE.noticeable.deltaE)
-          all.push(['noticeable', 'white']);
-        else if (apartLevels > WHITE.near.levels || apart > WHITE.near.deltaE) all.push(['near', 'white']);
-      }
+    start,
+    goal: target ? targetLab(target) : labOfStrand(start),
+    wished: target?.level ?? levelOfPigmented(start),
+    whites,
+    othersAlone: whites && (target.grey === 'blend' || target.grey === 'leave'),
+    onTheWay: modelAnswer.visits.length > 1,
+  };
+}
+
+/** Where white is to be covered it is looked at apart; the level is the others'. */
+const levelSeen = ({ whites }: Yardstick, strand: Strand) =>
+  (whites && strand.white > SOME_WHITE) || greyShows(strand)
+    ? levelOfPigmented(strand)
+    : levelOfStrand(strand);
+const colourSeen = ({ othersAlone }: Yardstick, strand: Strand) =>
+  othersAlone ? pigmentedLab(strand) : labOfStrand(strand);
+
+/** Rows down by white strands and the others, whichever of levels and ΔE is nearer to what is asked (F8). */
+const whiteDown = (levels: number, deltaE: number): number =>
+  Math.max(lossAt(OUTCOME_AT.whiteLevels, levels), lossAt(OUTCOME_AT.whiteDeltaE, deltaE));
+const whiteLevelsApart = (strand: Strand) => Math.abs(levelOfWhite(strand) - levelOfPigmented(strand));
+
+/** Every measure of a strand against the wish. */
+function againstWish(yardstick: Yardstick, strand: Strand): Measure[] {
+  const { part, goal, wished, whites, onTheWay, start } = yardstick;
+  const { target } = part;
+  const measures: Measure[] = [
+    [lossAt(OUTCOME_AT.missed, missedOf(strand)), 'patches'],
+    [lossAt(OUTCOME_AT.levels, Math.abs(levelSeen(yardstick, strand) - wished)), 'level'],
+  ];
+  const lab = colourSeen(yardstick, strand);
+  if (!onTheWay) {
+    measures.push([lossAt(OUTCOME_AT.deltaE, differenceOf(lab, goal)), 'colour']);
+    const there = target && !target.vivid ? toneThere(lab, goal, wished) : null;
+    if (there !== null) measures.push([lossAt(OUTCOME_AT.toneMissing, 1 - there), 'tone']);
+  }
+  if (!whites || strand.white <= SOME_WHITE || target?.grey === 'leave') return measures;
+  const apart = whiteApartBy(strand);
+  if (target?.grey === 'blend') {
+    const before = whiteApartBy(start);
+    const blended = before > 0 ? 1 - apart / before : 1;
+    measures.push([lossAt(OUTCOME_AT.blend, Math.abs(blended - BLENDED)), 'blend']);
+  } else measures.push([whiteDown(whiteLevelsApart(strand), apart), 'white']);
+  return measures;
+}
+
+/** The same against the model answer's own place, where that misses the wish. */
+function againstBest(yardstick: Yardstick, strand: Strand, best: Strand): Measure[] {
+  const { part, goal, wished } = yardstick;
+  const measures: Measure[] = [
+    [lossAt(OUTCOME_AT.missed, missedOf(strand) - missedOf(best)), 'patches'],
+    [lossAt(OUTCOME_AT.levels, Math.abs(levelSeen(yardstick, strand) - levelSeen(yardstick, best))), 'level'],
+  ];
+  if (!yardstick.onTheWay) {
+    const away = differenceOf(colourSeen(yardstick, strand), colourSeen(yardstick, best));
+    measures.push([lossAt(OUTCOME_AT.deltaE, away), 'colour']);
+    if (part.target && !part.target.vivid) {
+      const thereIn = (hair: Strand) => toneThere(colourSeen(yardstick, hair), goal, wished) ?? 0;
+      const behind = Math.min(1, thereIn(best)) - thereIn(strand);
+      measures.push([lossAt(OUTCOME_AT.toneMissing, behind), 'tone']);
     }
   }
-  // A visit that is not the last is judged by its own goal: the level and the hair, not the tone.
-  const onTheWay = modelAnswer.visits.length > 1;
-  const asBest = differenceOf(lab, labOfStrand(best)) <= AS_THE_BEST;
-  const blends = whites && target.grey === 'blend';
-  if (!asBest && !blends) {
-    all.push([OUTCOMES[rowOf(levels, LEVELS)], 'level']);
-    if (!onTheWay) all.push([OUTCOMES[rowOf(deltaE, DELTA_E)], 'colour']);
-    const there = target && !target.vivid && !onTheWay ? toneThere(lab, goal, wished) : null;
-    if (there !== null && there < TONE.opposite) all.push(['noticeable', 'tone']);
-    else if (there !== null && there < TONE.there) all.push(['near', 'tone']);
+  if (yardstick.whites && strand.white > SOME_WHITE && yardstick.part.target?.grey !== 'leave')
+    measures.push([
+      whiteDown(
+        Math.max(0, whiteLevelsApart(strand) - whiteLevelsApart(best)),
+        Math.max(0, whiteApartBy(strand) - whiteApartBy(best)),
+      ),
+      'white',
+    ]);
+  return measures;
+}
+
+/**
+ * Rows down of a strand. Where the model answer's own place is down, what is missed with it is no fault of the plan: the
+ * smaller of what is missed beyond it, and of what is missed against it.
+ */
+function measured(yardstick: Yardstick, strand: Strand, best: Strand): Measure {
+  const own = worstOf(againstWish(yardstick, strand));
+  const [missed] = worstOf(againstWish(yardstick, best));
+  if (missed === 0 || own[0] === 0) return own;
+  const beside = worstOf(againstBest(yardstick, strand, best));
+  const beyond: Measure = [Math.max(0, own[0] - missed), own[1]];
+  return beside[0] < beyond[0] ? beside : beyond;
+}
+
+/** Areas of a place that the model answer works and a card does not come to. */
+export function areasLeftOut({ parts, modelParts, clientCase }: MarkingContext, part: Part): Area[] {
+  const own = parts.find(({ goal }) => partName(goal.part) === partName(part));
+  const best = modelParts.find(({ goal }) => partName(goal.part) === partName(part));
+  if (!own || !best || own.steps.length === 0) return [];
+  const { areas } = regionOf(clientCase.head, part.zone);
+  const reached = (steps: typeof own.steps, role: string, area: Area) =>
+    steps.some((worked) => worked.role === role && worked.application.areas.includes(area));
+  // What the plan does at a place it does to all of it: each of its bowls is asked apart.
+  const roles = [...new Set(own.steps.map(({ role }) => role))];
+  return areas.filter((area) => roles.some((role) => !reached(own.steps, role, area)));
+}
+
+const isToBeMoved = ({ part: { target }, whites, start }: Yardstick): boolean =>
+  target !== null &&
+  ((whites && target.grey !== 'leave' && target.grey !== 'blend') ||
+    Math.abs(target.level - levelOfPigmented(start)) >= LEVEL_WISHED);
+
+/** How a place came out under a plan (levels, tone, cover and patches), beside the wish and the model answer. */
+export function placeOutcome(context: MarkingContext, part: Part): PlaceOutcome {
+  const { played, modelPlayed } = context;
+  const { strand } = played.momentOf(partOf(played, part), played.minutes);
+  const best = modelPlayed.momentOf(partOf(modelPlayed, part), modelPlayed.minutes).strand;
+  const yardstick = yardstickOf(context, part);
+  const { target } = part;
+  const left = areasLeftOut(context, part);
+  const areas = played
+    .areaMomentsOf(partOf(played, part), played.minutes)
+    .filter(
+      ({ areas: some, bears }) => bears >= DECIDES_FROM || some.some((area) => ALWAYS_SHOWS.includes(area)),
+    );
+  const measures: Measure[] = areas.map(({ moment }) => measured(yardstick, moment.strand, best));
+  // An area left out cannot be as was wished, whatever it reads as.
+  if (areas.some(({ areas: some }) => some.some((area) => left.includes(area)))) {
+    const seen = left.some((area) => ALWAYS_SHOWS.includes(area));
+    measures.push([seen && isToBeMoved(yardstick) ? 3 : 2, 'areas']);
   }
-  const [cameOut, because] = all.reduce((a, b) => (worse(a[0], b[0]) !== a[0] ? b : a));
-  return as(cameOut, because);
+  const deltaE = differenceOf(labOfStrand(strand), yardstick.goal);
+  const touched = (card: typeof played.card) =>
+    card.steps.some(({ zones }) => zones.includes(part.zone)) && card.bowls.length > 0;
+  if (target !== null && touched(modelPlayed.card) && !touched(played.card))
+    measures.push([deltaE > SEEN_UNDONE ? 3 : 2, 'undone']);
+  const shines = yardstick.start.surface + SHINE_SHARE * (best.surface - yardstick.start.surface);
+  if (target?.shine && strand.surface < shines) measures.push([2, 'shine']);
+  const [down, cause] = worstOf(measures);
+  return {
+    part,
+    down,
+    fromWish: Math.max(down, ...areas.map(({ moment }) => worstOf(againstWish(yardstick, moment.strand))[0])),
+    outcome: outcomeNamed(down),
+    cause,
+    levels: Math.abs(levelSeen(yardstick, strand) - yardstick.wished),
+    deltaE,
+    condition: conditionOf(strand),
+    damage: strand.damage,
+  };
 }
 
 /** Whether a place is large enough to decide: regrowth, hairline and parting always are. */
@@ -194,6 +297,11 @@ function shows({ clientCase }: MarkingContext, part: Part): boolean {
   const share = shareOfPart(clientCase, part) * hairShareOf(head, region);
   return beginsAtScalp(head, zone) || (zoneOf(head, zone)!.lengthCm / all) * share >= HARDLY_SEEN;
 }
+
+const withMeasure = (outcome: PlaceOutcome, [down, cause]: Measure): PlaceOutcome =>
+  down > outcome.down
+    ? { ...outcome, down, fromWish: Math.max(down, outcome.fromWish), outcome: outcomeNamed(down), cause }
+    : outcome;
 
 /** Every place with how it came out, and bands between neighbours that stand further apart than was wished. */
 export function placeOutcomes(context: MarkingContext): PlaceOutcome[] {
@@ -215,13 +323,10 @@ export function placeOutcomes(context: MarkingContext): PlaceOutcome[] {
       above.part.target && below.part.target
         ? below.part.target.level - above.part.target.level
         : levelIn(modelPlayed, below) - levelIn(modelPlayed, above);
-    const offBy = (all: typeof played) => Math.abs(levelIn(all, below) - levelIn(all, above) - wished);
-    const apart = offBy(played);
-    if (apart <= offBy(modelPlayed) + 0.25) continue;
-    const band = OUTCOMES[rowOf(apart, BAND)];
-    const at = outcomes.indexOf(below);
-    if (worse(below.outcome, band) !== below.outcome)
-      outcomes[at] = { ...below, outcome: band, cause: 'band' };
+    const bandIn = (all: typeof played) => Math.abs(levelIn(all, below) - levelIn(all, above) - wished);
+    const band = lossAt(OUTCOME_AT.band, bandIn(played)) - lossAt(OUTCOME_AT.band, bandIn(modelPlayed));
+    const at = outcomes.findIndex(({ part }) => part === below.part);
+    outcomes[at] = withMeasure(outcomes[at], [band, 'band']);
   }
   return withHardLines(context, outcomes);
 }
@@ -229,27 +334,20 @@ export function placeOutcomes(context: MarkingContext): PlaceOutcome[] {
 /** Places that were to melt into the one above, and meet it in a line instead. */
 function withHardLines(
   { clientCase: { melts = [] }, played }: MarkingContext,
-  outcome: PlaceOutcome[],
+  outcomes: PlaceOutcome[],
 ): PlaceOutcome[] {
-  return outcome.map((one) => {
-    const melt = melts.find(({ zones }) => zones[1] === one.part.zone && !one.part.woven);
-    if (!melt || isMelted(played.card, melt.zones)) return one;
-    return worse(one.outcome, 'noticeable') === one.outcome
-      ? one
-      : { ...one, outcome: 'noticeable', cause: 'hardLine' };
+  return outcomes.map((outcome) => {
+    const melt = melts.find(({ zones }) => zones[1] === outcome.part.zone && !outcome.part.woven);
+    return !melt || isMelted(played.card, melt.zones) ? outcome : withMeasure(outcome, [2, 'hardLine']);
   });
 }
 
-/** Classes of condition that the worst place is below what the model answer leaves it. */
+/** Classes of condition that a place is below what the model answer leaves it. */
 export function conditionLost(
   { modelPlayed }: MarkingContext,
-  outcomes: readonly PlaceOutcome[],
-): { classes: number; part: Part | null } {
-  let [classes, worst]: [number, Part | null] = [0, null];
-  for (const { part, condition, damage } of outcomes) {
-    const best = modelPlayed.momentOf(partOf(modelPlayed, part), modelPlayed.minutes).strand;
-    const lost = conditionRank(condition) - conditionRank(conditionOf(best));
-    if (lost > classes && damage - best.damage >= DAMAGE_APART) [classes, worst] = [lost, part];
-  }
-  return { classes, part: worst };
+  { part, condition, damage }: PlaceOutcome,
+): number {
+  const best = modelPlayed.momentOf(partOf(modelPlayed, part), modelPlayed.minutes).strand;
+  const lost = conditionRank(condition) - conditionRank(conditionOf(best));
+  return damage - best.damage >= DAMAGE_APART ? Math.max(0, lost) : 0;
 }

@@ -31,7 +31,7 @@ const STANDARD = {
     onPorous: 0.6,
     againstWish: 0.6,
     cannot: 1,
-    spoilt: { asWished: 0.5, near: 0.6, noticeable: 1, needsCorrection: 1 },
+    spoilt: { asWished: 0.6, near: 0.6, noticeable: 1, needsCorrection: 1 },
     besides: 0.4,
   },
   depth: [
@@ -104,6 +104,8 @@ const STANDARD = {
     wrongEnd: 0.3,
     rootTime: 0.3,
     washOpen: 0.2,
+    areaSeen: 0.6,
+    treatedUnrinsed: 0.3,
   },
   timing: {
     off: [
@@ -128,7 +130,7 @@ const STANDARD = {
     ],
     neverLookedAt: 0.4,
     seldom: 0.2,
-    spent: 0.5,
+    spent: 0.2,
     neverRinsed: 1,
     heat: 0.3,
     heatLate: 0.15,

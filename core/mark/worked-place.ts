@@ -11,9 +11,11 @@ import {
   developerGrams,
   productOf,
   bowlVol,
+  bowlRatio,
   type CompleteCard,
 } from '../card';
 import { toneVector } from '../colour';
+import { fractionOfHead } from '../hair';
 import {
   type MixRole,
   type RequiredMix,
@@ -29,10 +31,14 @@ import { type Mix, isLightener } from '../process';
 import { type Line, type ShadePart, mixTone } from '../product';
 import { type LeftoverWay, LEAST_WATER_SHARE, fillToneAt, LIFTING, type HouseRules } from '../rules';
 
-/** A step of the plan with what is in its bowl. */
+/** What is put on a place at one time with what is in its bowl. */
 export interface WorkedApplication {
-  /** The application on the card. */
+  /** As one application: all areas that it comes to, in order. */
   application: Application;
+  /** The applications on the card that it is made of: front now and back a few minutes later are one. */
+  written: readonly Application[];
+  /** Some areas have another mix for the same; the one that most of the hair has stands here. */
+  isMixed: boolean;
   /** The bowl. */
   bowl: Bowl;
   /** Line of colour. */
@@ -91,7 +97,7 @@ const FILLS_FROM = 0.6;
 
 /** Applications that reach a place, each with its bowl and what it is there for. */
 export function workedApplicationsOn(card: RecordCard, goal: PlaceGoal, lineOf: LineOf): WorkedApplication[] {
-  const steps = stepsIn(card, goal, lineOf);
+  const steps = joined(stepsIn(card, goal, lineOf));
   const fills = fillsBeneath(goal, steps);
   return steps.map((worked) => (worked === fills ? { ...worked, role: 'fill' } : worked));
 }
@@ -105,6 +111,8 @@ function stepsIn(card: RecordCard, goal: PlaceGoal, lineOf: LineOf): WorkedAppli
     return [
       {
         application,
+        written: [application],
+        isMixed: false,
         bowl,
         line,
         shades: shadePartsOf(bowl, line),
@@ -113,6 +121,37 @@ function stepsIn(card: RecordCard, goal: PlaceGoal, lineOf: LineOf): WorkedAppli
       },
     ];
   });
+}
+
+/** What follows on other areas within so many minutes is put on at one time. */
+const AT_ONE_TIME_MINUTES = 20;
+
+/** The same for the same place, on other areas or from the other half of what was mixed: one application in two lines. */
+function areOne(a: WorkedApplication, b: WorkedApplication): boolean {
+  if (a.role !== b.role || a.application.placement !== b.application.placement) return false;
+  if (a.application.share !== b.application.share || a.application.wet !== b.application.wet) return false;
+  if (Math.abs(a.application.start - b.application.start) > AT_ONE_TIME_MINUTES) return false;
+  const apart = !b.application.areas.some((area) => a.application.areas.includes(area));
+  return apart || (a.bowl !== b.bowl && isSameBowl(a.bowl, b.bowl));
+}
+
+/** Applications of one place with those that are one put together. */
+function joined(steps: readonly WorkedApplication[]): WorkedApplication[] {
+  return steps.reduce<WorkedApplication[]>((all, worked) => {
+    const at = all.findIndex((other) => areOne(other, worked));
+    if (at < 0) return [...all, worked];
+    const first = all[at];
+    const more = fractionOfHead(worked.application.areas) > fractionOfHead(first.application.areas);
+    const most = more ? worked : first;
+    const areas = [...new Set([...first.application.areas, ...worked.application.areas])];
+    const one: WorkedApplication = {
+      ...most,
+      application: { ...most.application, areas, start: first.application.start },
+      written: [...first.written, ...worked.written],
+      isMixed: first.isMixed || !isSameBowl(first.bowl, worked.bowl),
+    };
+    return all.map((other, i) => (i === at ? one : other));
+  }, []);
 }
 
 /** From this strength on permanent colour is put on to lift (D2). */
@@ -147,12 +186,24 @@ function sameMix(a: Bowl, b: Bowl): boolean {
   );
 }
 
+/** Two bowls of one mix: shades, strength and ratio, weighed by hand. */
+export function isSameBowl(a: Bowl, b: Bowl): boolean {
+  if (a === b) return true;
+  const [volA, volB] = [bowlVol(a), bowlVol(b)];
+  const [ratioA, ratioB] = [bowlRatio(a), bowlRatio(b)];
+  return (
+    sameMix(a, b) &&
+    Math.abs((volA ?? 0) - (volB ?? 0)) <= 1 &&
+    Math.abs((ratioA ?? 0) - (ratioB ?? 0)) <= SAME_MIX_WITHIN * (ratioA ?? 0)
+  );
+}
+
 /** Whether a bowl holds what is also put on other zones, there as the colour itself. */
-function isLeftoverOf(card: RecordCard, { bowl, application }: WorkedApplication): boolean {
+function isLeftoverOf(card: RecordCard, { bowl, written }: WorkedApplication): boolean {
   return card.steps.some((other) => {
     const from = bowlOf(card, other);
     return (
-      other !== application &&
+      !written.includes(other) &&
       !other.wet &&
       from !== undefined &&
       (from === bowl ? true : sameMix(from, bowl))

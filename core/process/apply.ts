@@ -14,6 +14,7 @@ import {
   thinnessOf,
   paceOf,
   paceWhenWet,
+  paceWhenOver,
   coverageOf,
   atScalp,
   workedMinutes,
@@ -92,7 +93,7 @@ export function apply(coat: Coat, start: Strand): AppliedCoat {
   return {
     coat,
     start,
-    rate: pace * paceWhenWet(coat),
+    rate: pace * paceWhenWet(coat) * paceWhenOver(coat),
     dose,
     tauMinutes,
     deposit: depositOf(coat, start, dose),
@@ -153,6 +154,33 @@ function hurtOf({ coat, start }: AppliedCoat, done: number, minutes: number): nu
 /** A layer that took less than this is no layer. */
 const TRACE = 1e-4;
 
+/** Layers of dye after so many minutes of full-rate work of a coat that takes dye out; as they are under any other. */
+function strippedLayers(
+  { coat, rate }: Pick<AppliedCoat, 'coat' | 'rate'>,
+  layers: readonly DyeLayer[],
+  worked: number,
+): readonly DyeLayer[] {
+  const product = PRODUCTS[coat.mix.product];
+  if (!product.strips) return layers;
+  // Strength speeds the work on dye as it does on pigment; a remover has no strength.
+  const pace = coat.mix.product === 'remover' ? 1 : sqrt(max(2, coat.mix.developerVol) / 20);
+  const full = reached(50, product.strips.tauMinutes);
+  const spent = (pace * reached(worked * rate, product.strips.tauMinutes)) / full;
+  const value = coat.isProtected ? FIGURES.model.protectedLift : 1;
+  return layers.map((layer) => stripped(layer, product, spent * value));
+}
+
+/**
+ * Hair over which a later product has lain for so many minutes while an earlier one that was never rinsed went on beneath:
+ * lightener and remover take of the new dye as they would of any (R8). `base` is the hair under the earlier alone.
+ */
+export function strippedBeneath(earlier: AppliedCoat, base: Strand, over: Strand, minutes: number): Strand {
+  if (over.layers.length <= base.layers.length || !PRODUCTS[earlier.coat.mix.product].strips) return over;
+  const there = over.layers.slice(0, base.layers.length);
+  const fresh = over.layers.slice(base.layers.length);
+  return { ...over, layers: [...there, ...strippedLayers(earlier, fresh, minutes)] };
+}
+
 /** The hair the coat reached, after so many minutes. */
 function reachedHair(application: AppliedCoat, minutes: number, heated: Heated): Strand {
   const { coat, start, dose, rate, tauMinutes, deposit } = application;
@@ -162,14 +190,7 @@ function reachedHair(application: AppliedCoat, minutes: number, heated: Heated):
   const done = dose * reached(worked * rate, tauMinutes);
 
   let layers: readonly DyeLayer[] = start.layers;
-  if (product.strips && layers.length > 0) {
-    // Strength speeds the work on dye as it does on pigment; a remover has no strength.
-    const pace = coat.mix.product === 'remover' ? 1 : sqrt(max(2, coat.mix.developerVol) / 20);
-    const full = reached(50, product.strips.tauMinutes);
-    const spent = (pace * reached(worked * rate, product.strips.tauMinutes)) / full;
-    const value = coat.isProtected ? figures.protectedLift : 1;
-    layers = layers.map((layer) => stripped(layer, product, spent * value));
-  }
+  if (layers.length > 0) layers = strippedLayers(application, layers, worked);
   if (deposit && product.dye) {
     const pace = sqrt(rate);
     const formed = formedAt(worked * pace, product.dye.tauMinutes, product.dye.fullMinutes);

@@ -21,6 +21,8 @@ export interface Coat {
   amount?: number;
   /** Minutes since it was mixed: a leftover is weaker the older it is (M5). */
   ageMinutes?: number;
+  /** It lies over another product that was never rinsed: it works at half its pace (R8). */
+  isOver?: boolean;
 }
 
 /**
@@ -64,6 +66,10 @@ export function paceOf(strand: Strand, { mix }: Coat): number {
  * @rule D6
  */
 export const paceWhenWet = ({ wet }: Coat) => (wet ? FIGURES.model.wetPace : 1);
+/** Pace of a coat that lies over another product (R8). Judgement of practitioners: half. */
+const PACE_OVER = 0.5;
+/** Pace of a coat by what lies beneath it, 1 on hair itself. */
+export const paceWhenOver = ({ isOver }: Coat) => (isOver ? PACE_OVER : 1);
 
 /** Water or soap in the mix weakens it (A1, D5). */
 export const thinnessOf = ({ thinned = 0 }: Mix): number => 1 / (1 + thinned);

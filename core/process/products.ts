@@ -78,6 +78,9 @@ export const PRODUCTS: Record<ProductKind, Product> = {
 
 /** Whether a product is a lightener. */
 export const isLightener = (kind: ProductKind) => kind === 'lightenerStrong' || kind === 'lightenerGentle';
+/** Colour that forms with peroxide and goes on forming until it is rinsed (R8). */
+export const isOxidative = (kind: ProductKind) =>
+  kind === 'permanent' || kind === 'express' || kind === 'highLift' || kind === 'demi';
 
 /** Value of a table by strength, linear between its rows and flat beyond them. */
 function byVol<Row extends { vol: number }>(rows: readonly Row[], vol: number, pick: (row: Row) => number) {

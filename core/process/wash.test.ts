@@ -48,7 +48,7 @@ describe('sealing', () => {
     expect(sealed(low).porosity).toBe(POROSITY_OF.low);
   });
 
-  it('and washing take off what lies there, as a rinse does', () => {
+  it('takes nothing off what is not rinsed, and does nothing to it; a wash takes it off as a rinse does', () => {
     const coat = { mix: tonerMix('9-U') };
     const plan = (end: 'rinse' | 'seal' | 'wash') => ({
       start: pale,
@@ -59,10 +59,12 @@ describe('sealing', () => {
           : { at: 10, do: end },
       ],
     });
-    for (const end of ['rinse', 'seal', 'wash'] as const) {
+    for (const end of ['rinse', 'wash'] as const) {
       expect(zoneAt(plan(end), 9).lying).not.toBeNull();
       expect(zoneAt(plan(end), 30).lying).toBeNull();
     }
+    const unsealed = { start: pale, events: [{ at: 0, do: 'apply' as const, coat }] };
+    expect(zoneAt(plan('seal'), 30)).toEqual(zoneAt(unsealed, 30));
     expect(load(zoneAt(plan('wash'), 30).strand)).toBeLessThan(load(zoneAt(plan('rinse'), 30).strand));
   });
 });

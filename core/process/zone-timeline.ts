@@ -1,8 +1,9 @@
 import type { Treatment, Strand } from '../hair';
-import { type AppliedCoat, type Heated, LATE_HEAT_FROM, strandAfter, apply } from './apply';
+import { type AppliedCoat, type Heated, LATE_HEAT_FROM, strandAfter, apply, strippedBeneath } from './apply';
 import type { Coat } from './coat';
 import { treated } from './condition';
 import type { Mix } from './mix';
+import { isLightener, PRODUCTS } from './products';
 import { type WashKind, washed, sealed } from './wash';
 
 /** What happens to one place, in minutes from the start of the service. */
@@ -26,19 +27,27 @@ export interface ZonePlan {
 export interface ZoneMoment {
   /** State of the hair. */
   strand: Strand;
-  /** The mix that lies on the place, and for how long. */
+  /** The uppermost mix that lies on the place, and for how long. */
   lying: { mix: Mix; minutes: number } | null;
+  /** Mixes that were never rinsed and go on beneath it, the oldest first. */
+  beneath: readonly Mix[];
 }
 
 const ORDER = { rinse: 0, wash: 1, treat: 2, seal: 3, heat: 4, apply: 5, emulsify: 6 } as const;
 /** Parts of water to one of the mix when it is emulsified. Judgement. */
 export const EMULSIFIED = 0.5;
 
-/** From one event to the next: hair at rest, or under a coat that has lain on it since some minute. */
+/** A coat that lies on hair since some minute, over what was never rinsed. */
+interface Lying {
+  application: AppliedCoat;
+  since: number;
+  earlier: Lying | null;
+}
+/** From one event to the next: hair at rest, or under what lies on it. */
 interface Span {
   from: number;
   strand: Strand;
-  under: { application: AppliedCoat; since: number } | null;
+  under: Lying | null;
 }
 interface Compiled {
   spans: Span[];
@@ -57,10 +66,73 @@ function heatedBy({ heat }: Pick<Compiled, 'heat'>, since: number, minute: numbe
   };
 }
 
+/**
+ * Hair under what lies on it. Over a product that was never rinsed the later coat works at half its pace on hair as the
+ * earlier one has it by then; an earlier lightener goes on taking the dye that forms (R8).
+ */
+function strandUnderAll(compiled: Pick<Compiled, 'heat'>, under: Lying, minute: number): Strand {
+  const { application, since, earlier } = under;
+  const heated = heatedBy(compiled, since, minute);
+  if (!earlier) return strandAfter(application, minute - since, heated);
+  const base = strandUnderAll(compiled, earlier, minute);
+  const over = strandAfter(apply(application.coat, base), minute - since, heated);
+  return strippedBeneath(earlier.application, base, over, minute - since);
+}
+
 const strandIn = (compiled: Pick<Compiled, 'heat'>, { strand, under }: Span, minute: number): Strand =>
-  under
-    ? strandAfter(under.application, minute - under.since, heatedBy(compiled, under.since, minute))
-    : strand;
+  under ? strandUnderAll(compiled, under, minute) : strand;
+
+const sameMix = (a: Coat, b: Coat) =>
+  JSON.stringify([a.mix, a.wet ?? false, a.isProtected ?? false]) ===
+  JSON.stringify([b.mix, b.wet ?? false, b.isProtected ?? false]);
+
+/** Whether lightener has dried by a minute, so that a fresh coat takes its place (P4). */
+function hasDried({ application, since }: Lying, minute: number): boolean {
+  const { coat } = application;
+  const { stopsAfterMinutes } = PRODUCTS[coat.mix.product];
+  return isLightener(coat.mix.product) && stopsAfterMinutes !== null && minute - since >= stopsAfterMinutes;
+}
+
+/**
+ * What lies on a place once a coat more has been put on it: the same mix adds to its amount, a filler stays in the hair,
+ * fresh lightener takes the place of dried, and anything else lies over what was there (R8, F6).
+ */
+function withCoat(heat: Compiled['heat'], span: Span, coat: Coat, at: number): Span {
+  const strand = strandIn({ heat }, span, at);
+  const plain = (): Span => ({
+    from: at,
+    strand,
+    under: { application: apply(coat, strand), since: at, earlier: null },
+  });
+  const { under } = span;
+  if (!under || under.application.coat.mix.product === 'filler' || hasDried(under, at)) return plain();
+  const there = under.application.coat;
+  if (!sameMix(there, coat)) {
+    const over = { ...coat, isOver: true };
+    return {
+      from: at,
+      strand,
+      under: { application: apply(over, strand), since: at, earlier: under },
+    };
+  }
+  const before = Math.min(1, there.amount ?? 1);
+  const more = Math.min(1 - before, coat.amount ?? 1);
+  if (more <= 0) return span;
+  // As if all of it had been put on in the middle of the two, by their amounts.
+  const since = (before * under.since + more * at) / (before + more);
+  const application = apply({ ...there, amount: before + more }, under.application.start);
+  return { from: at, strand, under: { application, since, earlier: under.earlier } };
+}
+
+function emulsified(span: Span, strand: Strand, at: number): Span | null {
+  const { under } = span;
+  if (!under) return null;
+  const { coat } = under.application;
+  const mix = { ...coat.mix, thinned: (coat.mix.thinned ?? 0) + EMULSIFIED };
+  const ageMinutes = (coat.ageMinutes ?? 0) + at - under.since;
+  const application = apply({ ...coat, mix, wet: true, ageMinutes }, strand);
+  return { from: at, strand, under: { application, since: at, earlier: null } };
+}
 
 function compile({ start, events }: ZonePlan): Compiled {
   const inOrder = [...events].sort((a, b) => a.at - b.at || ORDER[a.do] - ORDER[b.do]);
@@ -76,28 +148,23 @@ function compile({ start, events }: ZonePlan): Compiled {
   const spans: Span[] = [{ from: -Infinity, strand: start, under: null }];
   for (const event of inOrder) {
     if (event.do === 'heat') continue;
-    const strand = strandIn({ heat }, spans[spans.length - 1], event.at);
-    const from = event.at;
+    const span = spans[spans.length - 1];
+    if (event.do === 'apply') {
+      spans.push(withCoat(heat, span, event.coat, event.at));
+      continue;
+    }
+    // A treatment or a sealer on hair that is not rinsed takes nothing off and does nothing.
+    if ((event.do === 'treat' || event.do === 'seal') && span.under) continue;
+    const strand = strandIn({ heat }, span, event.at);
     if (event.do === 'emulsify') {
-      const { under } = spans[spans.length - 1];
-      if (under) {
-        const { coat } = under.application;
-        const mix = { ...coat.mix, thinned: (coat.mix.thinned ?? 0) + EMULSIFIED };
-        const ageMinutes = (coat.ageMinutes ?? 0) + from - under.since;
-        spans.push({
-          from,
-          strand,
-          under: { application: apply({ ...coat, mix, wet: true, ageMinutes }, strand), since: from },
-        });
-      }
-    } else if (event.do === 'apply')
-      spans.push({ from, strand, under: { application: apply(event.coat, strand), since: from } });
-    else spans.push({ from, strand: cared(strand, event), under: null });
+      const next = emulsified(span, strand, event.at);
+      if (next) spans.push(next);
+    } else spans.push({ from: event.at, strand: cared(strand, event), under: null });
   }
   return { spans, heat };
 }
 
-/** Hair after something other than a bowl; washing, treating and sealing take off what lies there, as a rinse does. */
+/** Hair after something other than a bowl; a rinse and a wash take off what lies there. */
 function cared(strand: Strand, event: Exclude<ZoneEvent, { do: 'apply' | 'heat' | 'emulsify' }>): Strand {
   switch (event.do) {
     case 'rinse':
@@ -114,10 +181,12 @@ function cared(strand: Strand, event: Exclude<ZoneEvent, { do: 'apply' | 'heat' 
 /** A plan is asked minute by minute: what its events come to is worked out once. */
 const compiledPlans = new WeakMap<ZonePlan, Compiled>();
 
+const mixesBeneath = (under: Lying | null): Mix[] =>
+  under ? [...mixesBeneath(under.earlier), under.application.coat.mix] : [];
+
 /**
  * The place at a minute of the service. Every application is a function of where it began and how long it has lain, so the
- * answer does not depend on how the time was walked through. A second coat without a rinse begins with what is there; what
- * is never rinsed goes on (R8).
+ * answer does not depend on how the time was walked through. What is never rinsed goes on (R8).
  */
 export function zoneAt(plan: ZonePlan, minute: number): ZoneMoment {
   let compiled = compiledPlans.get(plan);
@@ -130,5 +199,6 @@ export function zoneAt(plan: ZonePlan, minute: number): ZoneMoment {
   return {
     strand: strandIn(compiled, span, minute),
     lying: span.under ? { mix: span.under.application.coat.mix, minutes: minute - span.under.since } : null,
+    beneath: mixesBeneath(span.under?.earlier ?? null),
   };
 }

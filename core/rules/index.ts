@@ -8,6 +8,7 @@ export * from './developer';
 export * from './grey';
 export * from './house-rule-example';
 export * from './house-rules';
+export * from './outcomes';
 export * from './processing';
 export * from './shade-level';
 export * from './underlying-pigment';

@@ -47,7 +47,7 @@ export const PRICES = {
     againstWish: 0.6,
     cannot: 1,
     /** Hair that was to be left, by how it came out. */
-    spoilt: { asWished: 0.5, near: 0.6, noticeable: 1, needsCorrection: 1 },
+    spoilt: { asWished: 0.6, near: 0.6, noticeable: 1, needsCorrection: 1 },
     besides: 0.4,
   },
   /** Levels beyond what is right. */
@@ -128,6 +128,10 @@ export const PRICES = {
     wrongEnd: 0.3,
     rootTime: 0.3,
     washOpen: 0.2,
+    /** Areas of a place that are left out: the share of its hair they bear, this at least where they always show. */
+    areaSeen: 0.6,
+    /** Treated or sealed before it was rinsed. */
+    treatedUnrinsed: 0.3,
   },
   timing: {
     /** Fraction of the right time that is missing or too much. */
@@ -154,7 +158,8 @@ export const PRICES = {
     ],
     neverLookedAt: 0.4,
     seldom: 0.2,
-    spent: 0.5,
+    /** Minutes beyond the longest that the product works. */
+    spent: 0.2,
     neverRinsed: 1,
     heat: 0.3,
     /** Heat that goes on to the end, so that the hair is rinsed hot (R4). */

@@ -4,7 +4,7 @@ import type { ToneFamily } from '../colour';
 import { type TressLook, type Coating, toEyeGrain } from '../draw';
 import { type PlaceId, regionsOf } from '../hair';
 import { type ProductKind, type Mix, isGivingWay, conditionOf } from '../process';
-import { simulateCard } from './simulate';
+import { type AreaStrand, simulateCard } from './simulate';
 
 /** A plan on its head as the eye would see it: colours and what is covered, no figures of the head. */
 export interface ShownSimulation {
@@ -16,6 +16,8 @@ export interface ShownSimulation {
     minute: number;
     /** One strand of each region, in their order. */
     strands: TressLook[];
+    /** Strands of areas that are worked otherwise than the rest of their region, or not at all. */
+    areas?: AreaStrand[];
     /** What lies on the places that are under a product or in a foil: it hides them until a strand is wiped. */
     covered: Partial<Record<PlaceId, Coating>>;
     /** Zones whose hair is giving way. */
@@ -87,6 +89,7 @@ export function showSimulation(
   tells = false,
 ): ShownSimulation {
   const played = simulateCard(clientCase, card, lineOf);
+  const worked = played.card;
   const last = Math.min(MOST_MINUTES, played.minutes);
   const step = last > EVERY_MINUTE_UNTIL ? 2 : 1;
   const minutes = Array.from({ length: Math.floor(last / step) + 1 }, (_, i) => i * step);
@@ -98,7 +101,7 @@ export function showSimulation(
       const { lying } = played.momentOf(part, minute);
       if (!lying) continue;
       // What is woven out lies in foils; so does what is put on all of the hair in foils.
-      covered[part.zone] = part.woven || isInFoils(card, part.zone, minute) ? 'foil' : coatingOf(lying.mix);
+      covered[part.zone] = part.woven || isInFoils(worked, part.zone, minute) ? 'foil' : coatingOf(lying.mix);
     }
     return covered;
   };
@@ -113,12 +116,16 @@ export function showSimulation(
         ]),
     );
   /** Minute from which the hair of a region is wet: the first rinse or wash. */
-  const wetFrom = regionsOf(clientCase.head).map(({ zones }) => wetFromOf(card, zones));
+  const wetFrom = regionsOf(clientCase.head).map(({ zones }) => wetFromOf(worked, zones));
   return {
     minutes: last,
     frames: minutes.map((minute) => {
+      const areas = played
+        .areaStrandsAt(minute, 'daylight', seed)
+        .map(({ areas: apart, strand }) => ({ areas: apart, strand: toEyeGrain(strand) }));
       return {
         minute,
+        ...(areas.length > 0 ? { areas } : {}),
         strands: played
           .looksAt(minute, 'daylight', seed)
           .map((look, region) => ({ ...toEyeGrain(look), wet: minute >= wetFrom[region] })),

@@ -4,3 +4,4 @@ export * from './laboratory/compare';
 export * from './laboratory/presets';
 export * from './laboratory/setup';
 export * from './laboratory/sides';
+export type { Spell } from './watching';

@@ -1,10 +1,10 @@
-import { type Bowl, bowlRatio, colourGrams, developerGrams, bowlGrams } from '../../card';
-import { amountFor } from '../../case';
+import { type Bowl, bowlRatio, colourGrams, developerGrams, bowlGrams, gramsFor } from '../../card';
 import { type Line, hasDeveloper, hasShades, weighingToleranceGrams, readLabel } from '../../product';
 import { lossAt, PRICES } from '../../rules';
 import { type MarkingContext, isLeftoverStep } from '../context';
 import { type Finding, finding } from '../finding';
 import { fault, type FaultOf } from '../faults';
+import { isSameBowl } from '../worked-place';
 
 interface UsedBowl {
   bowl: Bowl;
@@ -67,17 +67,21 @@ export function markRatio(context: MarkingContext): Finding[] {
   });
 }
 
-/** Two bowls of one mix for the same hair, where one would do. */
-const isTwin = (a: Bowl, b: Bowl) =>
-  a.lineId === b.lineId &&
-  JSON.stringify([a.shades, a.productGrams, a.developer]) ===
-    JSON.stringify([b.shades, b.productGrams, b.developer]);
+/** Two bowls of one mix for the same hair: one that was mixed as two halves, or one too many. */
+function twinOf({ card }: Pick<MarkingContext, 'card'>, bowl: Bowl): Bowl | undefined {
+  const on = ({ name }: Bowl) =>
+    JSON.stringify(
+      card.steps.flatMap((application) =>
+        application.bowl === name ? [application.zones, application.areas] : [],
+      ),
+    );
+  const before = card.bowls.slice(0, card.bowls.indexOf(bowl));
+  return before.find((one) => isSameBowl(one, bowl) && on(one) === on(bowl));
+}
 
 /** Faults of the shelf work: bowls that are not used, labels the line does not have. */
 function besides({ card, lineOf }: MarkingContext): Finding[] {
-  const zonesOf = ({ name }: Bowl) =>
-    JSON.stringify(card.steps.flatMap((application) => (application.bowl === name ? application.zones : [])));
-  return card.bowls.flatMap((bowl, i): Finding[] => {
+  return card.bowls.flatMap((bowl): Finding[] => {
     const line = bowl.lineId ? lineOf(bowl.lineId) : undefined;
     if (!line || bowlGrams(bowl) <= 0) return [];
     const found: Finding[] = [];
@@ -86,8 +90,6 @@ function besides({ card, lineOf }: MarkingContext): Finding[] {
       found.push(finding(null, loss, fault(`amount.${code}`, 'M5', { ...params, ...more })));
     if (!card.steps.some((application) => application.bowl === bowl.name))
       add(PRICES.amount.bowlUnused, 'unused');
-    const twin = card.bowls.slice(0, i).find((one) => isTwin(one, bowl) && zonesOf(one) === zonesOf(bowl));
-    if (twin) add(PRICES.amount.bowlTwice, 'twice', { other: twin.name });
     const unread = hasShades(line.kind) && bowl.shades.find(({ label }) => !readLabel(line, label).ok);
     if (unread) add(PRICES.amount.labelUnread, 'unread', { label: unread.label, line: line.name });
     return found;
@@ -101,23 +103,35 @@ export function markAmount(context: MarkingContext): Finding[] {
     return context.modelAnswer.card.bowls.length > 0
       ? [finding(null, 1, fault('amount.open', undefined))]
       : [];
-  const weighed = used.map(({ bowl }) => {
-    const all = context.card.steps.filter((application) => application.bowl === bowl.name);
+  const weighed = used.flatMap(({ bowl }): Finding[] => {
+    // Mixed in two halves it is weighed once, with the first of them.
+    if (twinOf(context, bowl)) return [];
+    const others = used.filter((one) => twinOf(context, one.bowl) === bowl);
+    const mine = context.card.steps.filter((application) => application.bowl === bowl.name);
     // What is emulsified through the ends is left over from what the bowl was mixed for.
-    const own = all.filter((application) => !isLeftoverStep(context, application));
-    const steps = own.length > 0 ? own : all;
-    const zones = [...new Set(steps.flatMap((application) => application.zones))];
-    const guide = amountFor(context.clientCase.head, zones, Math.max(...steps.map(({ share }) => share)));
+    const own = mine.filter((application) => !isLeftoverStep(context, application));
+    const steps = own.length > 0 ? own : mine;
+    const guide = gramsFor(context.clientCase.head, steps);
     const [min, max] = [Math.round(guide.minGrams), Math.round(guide.maxGrams)];
-    const given = Math.round(bowlGrams(bowl) * 10) / 10;
+    const all = [bowl, ...others.map((one) => one.bowl)];
+    const given = Math.round(all.reduce((sum, one) => sum + bowlGrams(one), 0) * 10) / 10;
     const params = { bowl: bowl.name, min, max, given };
     const slack = weighingToleranceGrams(given, context.rules.weighingTolerance);
     const is = (loss: number, code: FaultOf<'amount'>) =>
       finding(null, loss, fault(`amount.${code}`, 'M2', params));
-    if (given >= min - slack && given <= max + slack) return is(0, 'right');
-    return given < min
-      ? is(lossAt(PRICES.amount.short, (min - given) / min), 'tooLittle')
-      : is(lossAt(PRICES.amount.over, given / max), 'tooMuch');
+    if (given >= min - slack && given <= max + slack) return [is(0, 'right')];
+    if (given < min) return [is(lossAt(PRICES.amount.short, (min - given) / min), 'tooLittle')];
+    const twice = others.length > 0;
+    const over = lossAt(PRICES.amount.over, given / max);
+    return twice
+      ? [
+          finding(
+            null,
+            Math.max(over, PRICES.amount.bowlTwice),
+            fault('amount.twice', 'M5', { bowl: bowl.name, other: others[0].bowl.name }),
+          ),
+        ]
+      : [is(over, 'tooMuch')];
   });
   return [...weighed, ...besides(context)];
 }

@@ -6,7 +6,16 @@ import { PRICES, washBefore } from '../../rules';
 import { type MarkingContext, placeParams, isLeftoverStep } from '../context';
 import { type Finding, finding } from '../finding';
 import type { WorkedPlace, WorkedApplication } from '../worked-place';
-import { orderFinding as is, woven, whereFirst, jointsProtected, keptApart, melted } from './placement';
+import {
+  orderFinding as is,
+  coverage,
+  woven,
+  whereFirst,
+  jointsProtected,
+  keptApart,
+  melted,
+  treatedUnrinsed,
+} from './placement';
 import { fault } from '../faults';
 
 /** Minutes either side that still count as the head start. */
@@ -117,15 +126,18 @@ function darkestFirst({ clientCase, parts }: MarkingContext): Finding[] {
 }
 
 /** One bowl after another on the same hair, in the order of the route. */
-function layerOrder({ parts }: MarkingContext): Finding[] {
+function layerOrder({ parts, played }: MarkingContext): Finding[] {
   return parts.flatMap((part): Finding[] => {
     const at = placeParams(part.goal);
     const worked = part.requiredMixes.flatMap(({ worked }) => worked ?? []);
     const finding: Finding[] = [];
     for (let i = 1; i < worked.length; i++) {
-      const [before, after] = [worked[i - 1].application, worked[i].application];
-      if (after.start >= before.start + before.minutes) continue;
-      finding.push(is(price.tooSoon, 'tooSoon', 'R5', { ...at, first: before.bowl, second: after.bowl }));
+      const spellOf = ({ written }: WorkedApplication) => played.spellOf(written[0], part.goal.part.zone);
+      const [before, after] = [worked[i - 1], worked[i]];
+      if (spellOf(after).start >= spellOf(before).end) continue;
+      finding.push(
+        is(price.tooSoon, 'tooSoon', 'R5', { ...at, first: before.bowl.name, second: after.bowl.name }),
+      );
     }
     if (finding.length === 0 && worked.length > 1) finding.push(is(0, 'inTurn', 'R5', at));
     return finding;
@@ -167,7 +179,7 @@ const dry = (context: MarkingContext): Finding[] =>
         !isLeftoverStep(context, application) &&
         !context.parts.some(({ requiredMixes }) =>
           requiredMixes.some(
-            ({ mix, worked }) => worked?.application === application && mix.role === 'cleanse',
+            ({ mix, worked }) => worked?.written.includes(application) && mix.role === 'cleanse',
           ),
         ),
     )
@@ -200,6 +212,7 @@ export function markOrder(context: MarkingContext): Finding[] {
   const findings = [
     rootWaits,
     stopLines,
+    coverage,
     woven,
     whereFirst,
     darkestFirst,
@@ -207,6 +220,7 @@ export function markOrder(context: MarkingContext): Finding[] {
     keptApart,
     melted,
     layerOrder,
+    treatedUnrinsed,
     refreshLast,
     dry,
     washed,

@@ -8,9 +8,12 @@ import {
   zoneOf,
   type Region,
   neighboursOf,
+  fractionOfHead,
+  regionOf,
 } from '../../hair';
 import type { MixRole } from '../../method';
 import { PRICES, hasGreyToCover } from '../../rules';
+import { ALWAYS_SHOWS, areasLeftOut } from '../outcome';
 import { type MarkingContext, placeParams } from '../context';
 import { type Finding, finding } from '../finding';
 import { fault, type Fault, type FaultOf } from '../faults';
@@ -146,6 +149,36 @@ export const melted = ({ clientCase: { melts = [] }, card }: MarkingContext): Fi
     return isMelted(card, zones)
       ? orderFinding(0, 'melted', 'F10', params)
       : orderFinding(price.meltLeftHard, 'meltLeftHard', 'F10', params);
+  });
+
+/** What is left out of a place is not coloured: areas that none of its bowls comes to (A4). */
+export const coverage = (context: MarkingContext): Finding[] =>
+  context.parts.flatMap(({ goal }): Finding[] => {
+    const left = areasLeftOut(context, goal.part);
+    if (left.length === 0) return [];
+    const all = fractionOfHead(regionOf(context.clientCase.head, goal.part.zone).areas);
+    const bears = fractionOfHead(left) / all;
+    const seen = left.some((area) => ALWAYS_SHOWS.includes(area));
+    return [
+      orderFinding(Math.max(bears, seen ? price.areaSeen : 0), 'areasLeftOut', 'A4', {
+        ...placeParams(goal),
+        area: left[0],
+        count: left.length,
+        share: Math.round(bears * 100) / 100,
+      }),
+    ];
+  });
+
+/** R5: a treatment or sealer on hair that has not been rinsed does nothing. */
+export const treatedUnrinsed = ({ card, played }: MarkingContext): Finding[] =>
+  card.care.flatMap((care): Finding[] => {
+    if (care.do !== 'treat' && care.do !== 'seal') return [];
+    const zone = care.zones.find((place) =>
+      played.parts.some(
+        (part) => part.zone === place && !part.woven && played.momentOf(part, care.start).lying !== null,
+      ),
+    );
+    return zone ? [orderFinding(price.treatedUnrinsed, 'treatedUnrinsed', 'R5', { zone, woven: false })] : [];
   });
 
 /** A finding of order and placement; it is of the head, whatever place it speaks of. */

@@ -35,8 +35,10 @@ const NOTHING: RequiredMix = { role: 'colour', products: [], shadeRequest: null,
 const LIGHTER_THAN_HAIR = 0.5;
 
 /** Level of the hair at the moment a step is put on, lightened before or not. */
-const levelUnder = ({ played }: MarkingContext, { goal }: WorkedPlace, { application }: WorkedApplication) =>
-  levelOfPigmented(played.momentOf(partOf(played, goal.part), Math.max(0, application.start - 1)).strand);
+const levelUnder = ({ played }: MarkingContext, { goal }: WorkedPlace, { written }: WorkedApplication) => {
+  const { start } = played.spellOf(written[0], goal.part.zone);
+  return levelOfPigmented(played.momentOf(partOf(played, goal.part), Math.max(0, start - 1)).strand);
+};
 
 /** What is found of the level of a mix; null where it has been marked elsewhere. */
 export function depthFinding(context: MarkingContext, { place, mix, worked }: ColourMix): Finding | null {
@@ -122,7 +124,12 @@ export function toneFinding(_context: MarkingContext, { place, mix, worked }: Co
   const [code, loss] = toneFault(worked.shades, mix.shadeRequest, excusedShare);
   // More natural series than the grey asks for is paid for there.
   const { naturalShare: share, covers } = mix.shadeRequest;
-  if (code === 'thin' && covers && lossAt(PRICES.grey.over, naturalShare(worked.shades) - share.max) > 0)
+  if (
+    code === 'thin' &&
+    covers &&
+    share.min > 0 &&
+    lossAt(PRICES.grey.over, naturalShare(worked.shades) - share.max) > 0
+  )
     return is(0, 'right', 'F5', params);
   return is(loss, code, code === 'sameSideAsWarmth' || code === 'cancelsTarget' ? 'U2' : 'F5', params);
 }

@@ -1,8 +1,8 @@
-import { longestUnwatched, isNeverRinsed, type WatchedFor } from '../../card';
+import { type Application, longestUnwatched, type WatchedFor } from '../../card';
 import { partName } from '../../case';
 import { levelOfPigmented } from '../../hair';
 import { type RequiredMix, tonesBared } from '../../method';
-import { LATE_HEAT_FROM } from '../../process';
+import { isLightener, isOxidative, LATE_HEAT_FROM } from '../../process';
 import type { Reason } from '../../reason';
 import { PRICES, lossAt, hasGreyToCover, CHECKS } from '../../rules';
 import { rootWaits, isWaitedFor } from '../../solve';
@@ -17,27 +17,54 @@ const COOLS_MINUTES = 5;
 /** Colour within this many minutes less is timed to the minute (marks, ±1 under twelve). */
 const SHORT_MINUTES = 12;
 
-function watched(
-  { played }: MarkingContext,
+/** Fraction of the minutes of the model answer's own step that is missing, 0–1; 0 where it has none there. */
+function missingOf(
+  { modelParts }: MarkingContext,
+  part: WorkedPlace,
+  { role }: WorkedApplication,
+  given: number,
+): number {
+  const best = modelParts.find(({ goal }) => partName(goal.part) === partName(part.goal.part));
+  const minutes = best?.steps.find((worked) => worked.role === role)?.application.minutes;
+  return minutes ? Math.max(0, (minutes - given) / minutes) : 0;
+}
+
+/** Lightener: by the level it has reached when it comes off, at a look or by the clock (R2). */
+function byLevel(
+  context: MarkingContext,
   part: WorkedPlace,
   required: RequiredMix,
-  { application, line, role }: WorkedApplication,
-) {
-  const { strand } = played.momentOf(partOf(played, part.goal.part), application.start + application.minutes);
+  worked: WorkedApplication,
+  application: Application,
+): Finding {
+  const { played } = context;
+  const { line, role } = worked;
+  const { start, end } = played.spellOf(application, part.goal.part.zone);
+  const { strand } = played.momentOf(partOf(played, part.goal.part), end);
   const level = Math.round(levelOfPigmented(strand) * 10) / 10;
+  const aim = application.untilLevel ?? required.aim!;
   const params = {
     ...placeParams(part.goal),
     expected: required.aim!,
     given: level,
-    minutes: application.minutes,
+    minutes: end - start,
     most: line.minutes.standard,
   };
   const is = (loss: number, code: FaultOf<'timing'>, rule: string) =>
     finding(partName(part.goal.part), loss, fault(`timing.${code}`, rule, params), role);
-  if (application.minutes > line.minutes.standard) return is(PRICES.timing.spent, 'pastActive', 'P4');
+  const looked = longestUnwatched(application) !== null;
+  // Said to come off at another level than the wish asks for, it is taken off there and marked by that.
+  const meant = looked && aim !== required.aim ? Math.abs(aim - required.aim!) : 0;
+  if (meant > 0)
+    return is(lossAt(PRICES.timing.levelShort, meant), aim < required.aim! ? 'notThere' : 'past', 'R2');
+  if (end - start > line.minutes.standard) return is(PRICES.timing.spent, 'pastActive', 'P4');
   const gap = level - required.aim!;
   const short = lossAt(PRICES.timing.levelShort, -gap);
-  if (short > 0) return is(short, 'notThere', 'R2');
+  if (short > 0) {
+    // Watched, it is short by the minutes it was not given; by the clock, by the level it did not reach.
+    const missing = lossAt(PRICES.timing.off, missingOf(context, part, worked, application.minutes));
+    return is(looked ? Math.min(short, missing) : short, 'notThere', 'R2');
+  }
   const past = lossAt(PRICES.timing.levelPast, gap);
   if (past > 0) return is(past, 'past', 'R2');
   return is(0, 'caught', 'R2');
@@ -48,16 +75,22 @@ function byClock(
   part: WorkedPlace,
   required: RequiredMix,
   worked: WorkedApplication,
+  application: Application,
 ): Finding {
   const { goal, technique } = part;
   const lengths = context.parts.some((other) => other !== part && rootWaits(other, { role: 'colour' }));
   const directions = directionsOfApplication(part, required, worked, context, lengths && isWaitedFor(part));
-  const given = worked.application.minutes;
+  const { start, end } = context.played.spellOf(application, goal.part.zone);
+  // What is looked at in time comes off there, however long it may have had.
+  const taken = end - start;
+  const given = taken < application.minutes ? taken : application.minutes;
   const at = { ...placeParams(goal), line: worked.line.name, given };
   const is = (loss: number, code: FaultOf<'timing'>, rule: string, params = {}) =>
     finding(partName(goal.part), loss, fault(`timing.${code}`, rule, { ...at, ...params }), required.role);
   if (!directions) return is(1, 'lineCannot', 'R7');
   const { min, max, best } = directions.minutes;
+  // Taken off at a look that found the aim met: the look decides, not the clock.
+  if (taken < application.minutes) return is(0, 'caught', 'R2', { expected: best, given: taken });
   const tolerance = Math.min(context.rules.minutesTolerance, best < SHORT_MINUTES ? 1 : Infinity);
   const params = { expected: best, min, max };
   const short = min - tolerance - given;
@@ -71,7 +104,12 @@ function byClock(
       params,
     );
   }
-  if (long > 0) return is(lossAt(PRICES.timing.long, (given - max) / max), 'tooLong', 'R7', params);
+  if (long > 0) {
+    const over = lossAt(PRICES.timing.long, (given - max) / max);
+    // Looked at, a toner planned too long is no worse than minutes beyond the longest that it works.
+    const looked = isToner(part, worked) && longestUnwatched(application) !== null;
+    return is(looked ? Math.min(over, PRICES.timing.spent) : over, 'tooLong', 'R7', params);
+  }
   return is(0, 'right', 'R7', params);
 }
 
@@ -90,9 +128,7 @@ function checks(part: WorkedPlace, worked: WorkedApplication): Finding[] {
   const params = { ...placeParams(part.goal), most, given: every ?? 0 };
   const is = (loss: number, code: FaultOf<'timing'>) =>
     finding(partName(part.goal.part), loss, fault(`timing.${code}`, 'R2', params), worked.role);
-  // A toner that is off before it would be looked at again was looked at when it came off.
-  if (every === null)
-    return [toner ? is(PRICES.timing.seldom, 'noChecks') : is(PRICES.timing.neverLookedAt, 'neverLookedAt')];
+  if (every === null) return [is(PRICES.timing.neverLookedAt, toner ? 'noChecks' : 'neverLookedAt')];
   const sign: WatchedFor = toner ? 'tone' : 'level';
   const { watchedFor } = worked.application;
   return [
@@ -129,6 +165,14 @@ function heated(
     : [finding(place, 0, fault('timing.heatEarly', 'R4', params), role)];
 }
 
+/** Whether what was put on still lies there when the visit ends (R8). */
+function staysOn({ played }: MarkingContext, part: WorkedPlace, { mix }: WorkedApplication): boolean {
+  if (!mix || !(isLightener(mix.product) || isOxidative(mix.product))) return false;
+  return played
+    .areaMomentsOf(partOf(played, part.goal.part), played.minutes)
+    .some(({ moment }) => moment.lying?.mix.product === mix.product);
+}
+
 /** Findings on minutes, looks, heat and rinsing (R1–R8). */
 export function markTiming(context: MarkingContext): Finding[] {
   return context.parts.flatMap((part): Finding[] => {
@@ -137,12 +181,14 @@ export function markTiming(context: MarkingContext): Finding[] {
     if (part.requiredMixes.length === 0 && !part.ruling.allowed) return [open()];
     return part.requiredMixes.flatMap(({ mix, worked }): Finding[] => {
       if (!worked) return [{ ...open(), role: mix.role }];
-      const time =
+      const timeOf = (application: Application) =>
         mix.role === 'lighten' && mix.aim !== null
-          ? watched(context, part, mix, worked)
-          : byClock(context, part, mix, worked);
+          ? byLevel(context, part, mix, worked, application)
+          : byClock(context, part, mix, worked, application);
+      // Each of its lines is timed for itself; the worst counts once.
+      const time = worked.written.map(timeOf).reduce((a, b) => (b.loss > a.loss ? b : a));
       const params = { ...placeParams(part.goal), line: worked.line.name };
-      const stays = isNeverRinsed(worked.application, context.card, context.lineOf);
+      const stays = staysOn(context, part, worked);
       return [
         time,
         ...(stays

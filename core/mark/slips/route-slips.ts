@@ -18,6 +18,8 @@ import {
 } from './context';
 
 /** How long lightener can lie, minutes. */
+/** What it is watched for by somebody who wants all of it today. */
+const PALEST = 10;
 const TO_THE_END = 50;
 
 const WORKS: readonly Line['kind'][] = ['lightenerStrong', 'lightenerGentle', 'remover'];
@@ -130,7 +132,7 @@ export const ROUTE_SLIPS = {
     const longer = Math.max(0, ...card.steps.filter(lightens).map(({ minutes }) => TO_THE_END - minutes));
     const later = (application: Application) =>
       lightens(application)
-        ? { ...application, minutes: TO_THE_END }
+        ? { ...application, minutes: TO_THE_END, untilLevel: PALEST }
         : { ...application, start: application.start + longer };
     return { ...withSteps(card, later), visits: 1 };
   },

@@ -2,8 +2,57 @@
  * Plans whose computed mark lies outside the span that was written for them, and why the mark stands. By case and name.
  * A reason that is no longer needed fails the test.
  */
+
+/** A head as wished, safely and by no forbidden way, is worth 85 less what it is off; a heavy fault holds it there. */
+const HEAD_IS_RIGHT =
+  'the head comes out as wished: eighty-five, which a heavy fault holds it at; the span is stricter';
+/** Straight lines between the rows give a little more than the row the span was written by. */
+const BETWEEN_ROWS = 'between two rows of the table, on a straight line; one decision wrong';
+
 export const ARGUED: Record<string, string> = {
-  'green-lengths powder on the green': 'green is still there, sixteen from the wish: to be corrected',
+  'gold-over-white naturals alone': `${HEAD_IS_RIGHT}: a quarter of gold is hardly seen over white, which the model may have wrong`,
+  'gold-over-white 30 vol': HEAD_IS_RIGHT,
+  'gold-over-white half and half':
+    'a quarter more gold for a quarter less natural: no eye tells it on this head',
+  'glassy-white 30 vol': HEAD_IS_RIGHT,
+  'red-with-a-little-white half natural': HEAD_IS_RIGHT,
+  'mixed-from-ten-and-thirty 30 neat': `${HEAD_IS_RIGHT} than practitioners are, who go to 85`,
+  'all-white-pearl natural 10': HEAD_IS_RIGHT,
+  'two-lighter-neutral root first': `${HEAD_IS_RIGHT}: with colour the model sees no hot root`,
+  'two-lighter-neutral all at once': `${HEAD_IS_RIGHT}: with colour the model sees no hot root`,
+  'copper-from-dark powder first': HEAD_IS_RIGHT,
+  'copper-from-dark ash in it': `${HEAD_IS_RIGHT}: dark hair bares so much warmth that the copper is still there`,
+  'copper-into-gold 5 ash': HEAD_IS_RIGHT,
+  'four-centimetres-grown one strip at once': HEAD_IS_RIGHT,
+  'brown-over-pale-ends filled, then permanent on the lengths': HEAD_IS_RIGHT,
+  'warm-root 6 neutral, 20 vol': HEAD_IS_RIGHT,
+  'four-centimetres-grown joint left bare':
+    'a joint unprotected is a heavy fault of order, and holds the mark',
+  'hairline-grey through to the ends at once':
+    'over a fresh colour of its own level a third of a row too deep; the overlap, product and time cost their shares',
+  'the-other-line 40 thinned against the directions':
+    'the head is right and the directions are not kept: method alone decides',
+  'less-grey permanent, full cover':
+    'covered where a blend was wished is noticed, and that is what the case turns on',
+  'creamy-pearl 7 ash': 'looked at every three minutes it is taken off before it is seen from afar',
+  'pale-toner toner three levels too dark': 'looked at, it is taken off while it is a row and a half down',
+  'pale-toner copper': 'looked at, it is taken off while it is a row and a half down',
+  'copper-into-gold 7 gold, 30 vol':
+    'as near to the wish as deposit comes here, so no decision is wrong; shade, strength and time cost their shares',
+  'creamy-pearl permanent 9 pearl, 20 vol': BETWEEN_ROWS,
+  'two-lighter-neutral 20 vol': BETWEEN_ROWS,
+  'two-lighter-neutral 10 vol': BETWEEN_ROWS,
+  'two-lighter-neutral rinsed at half time': BETWEEN_ROWS,
+  'copper-from-dark 10 vol': BETWEEN_ROWS,
+  'yellow-orange-to-neutral 9 ash': BETWEEN_ROWS,
+  'yellow-orange-to-neutral violet alone': BETWEEN_ROWS,
+  'brown-over-pale-ends no filler': BETWEEN_ROWS,
+  'brown-over-pale-ends 5 ash, no filler': BETWEEN_ROWS,
+  'back-to-brown without a filler': BETWEEN_ROWS,
+  'rose-on-weak-hair ash to kill the pink': BETWEEN_ROWS,
+  'dense-nape half the amount on the dense nape':
+    'six tenths of what is needed covers four fifths: near; what is weighed is never what a case turns on',
+  'green-lengths powder on the green': 'lightener on lightened hair that needs none is a danger',
   'glassy-white plain 7, standard time':
     'the model leaves glassy white one and a half levels light after 35 of 50 min: noticed, with the time wrong',
   'red-with-a-little-white demi':
@@ -11,33 +60,18 @@ export const ARGUED: Record<string, string> = {
   'red-lengths-freshened permanent through':
     'two levels too dark has to be corrected, and overlap and product are both wrong',
   'red-lengths-freshened lightener on the lengths first':
-    'the red lands all the same; the hair is a class weaker and one decision wrong',
-  'two-lighter-neutral rinsed at half time': 'half a level short is near; one decision wrong',
+    'the red lands all the same; a way the rules forbid is one decision wrong',
   'two-lighter-neutral 9 ash with 40 vol':
     'the root runs to 9: to be corrected, with shade and strength wrong',
-  'copper-from-dark 10 vol':
-    'a level and a half short is noticed, not yet to be corrected; one decision wrong',
-  'copper-from-dark ash in it':
-    'dark hair bares so much warmth that the copper is still there; one decision wrong',
-  'first-blonde colour with 40 vol': 'three levels by 40 vol is within D2; only the hair pays for it',
-  'face-frame-on-coils 40 vol': 'strength and time are both off, and the coils are a class weaker',
   'ends-painted colour 8 with 40 vol': 'ends at a warm 7 are noticed; one decision wrong',
   'high-lift-pearl ordinary 10': 'two thirds of a level short is near; one decision wrong',
-  'woven-back-deeper permanent 6 ash': 'matte strands in gold hair have to be corrected; one decision wrong',
-  'copper-into-gold 7 gold, 30 vol': 'as near to the wish as deposit comes here; shade and strength wrong',
-  'rose-on-weak-hair root gently lightened, lengths spared, rose-beige over all':
-    'a demi at 8.5 for ten minutes over hair of 10 leaves the lengths a level deep and red',
-  'toned-too-often toner straight on': 'near a level too deep and ash: noticed, with the route wrong',
-  'toned-too-often dry powder, 20 vol': 'the wished head, by the wrong way: seventy',
+  'toned-too-often toner straight on': 'a row and a third too deep and ash, with the route wrong',
+  'toned-too-often dry powder, 20 vol': 'the wished head, by a way the rules forbid: seventy',
   'toned-too-often declined':
     'what is left out is lost whole, and declining what can be done loses consultation',
   'gone-violet gold permanent': 'two levels too deep on porous ends has to be corrected',
-  'gone-violet lightened': 'the ends come out as wished and bear it; the way is wrong',
-  'yellow-orange-to-neutral lightener again': 'near the wish, by the wrong way',
-  'back-to-brown without a filler': 'flat, and near the wish; the way is wrong',
-  'hairline-grey 30 min': 'white a level and a half light is near; the time costs its share',
+  'gone-violet lightened': 'the ends come out as wished and bear it; the way is forbidden: seventy',
   'less-grey demi 20 min': 'still a blend; the time costs its share',
-  'pale-toner never looked at': 'a demi of its full time was right; only the looking is missing',
   'white-at-the-face only the front done':
     'nothing done where something was wished has to be corrected, and that the rest is to be covered is what the case turns on',
 };
