@@ -24,7 +24,7 @@ import { HeadStrand } from './head-strand';
 import { MixStep } from './mix';
 import { RecordCardView } from './record-card';
 import { regionAt } from '../head/places';
-import { looksAt, looksAtEnd, usePacedClock } from './process-clock';
+import { frameAt, looksAt, looksAtEnd, usePacedClock } from './process-clock';
 import { Process } from './process';
 import { ReadStep } from './read';
 import { isStepComplete, stepsOf, type WorkStep } from './steps';
@@ -123,6 +123,9 @@ export function Bench({
         at={region}
         onRegion={(at) => setZone(assignment.regions[at].zones[0].zone)}
         looks={{ now, target: step === 'read' ? assignment.lit[light].target : assignment.looks.target }}
+        areas={
+          onClock ? frameAt(play.data!, minute).areas : atEnd ? play.data!.frames.at(-1)!.areas : undefined
+        }
         active={step === 'read' ? zone : null}
         nowLabel={t('bench.nowOf', { name: assignment.client.name })}
         caption={onClock ? t('bench.atMinute', { minute }) : t(atEnd ? 'bench.yours' : 'bench.now')}

@@ -1,5 +1,6 @@
 import { placeParts, type PlaceId, type DrawnStretch } from '@cimbel/core/hair';
 import type { Looks, VisibleRegion } from '@cimbel/core/exercise';
+import type { AreaStrand } from '@cimbel/core/simulate';
 import { HAIR_SIZES } from '@cimbel/contract/hair-pictures';
 import type { ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -64,6 +65,7 @@ export function HeadStrand({
   at,
   onRegion,
   looks,
+  areas,
   active = null,
   nowLabel,
   caption,
@@ -74,6 +76,8 @@ export function HeadStrand({
   at: number;
   onRegion: (at: number) => void;
   looks: Looks;
+  /** Strands of areas that are worked otherwise than their region. */
+  areas?: readonly AreaStrand[];
   active?: PlaceId | null;
   nowLabel: string;
   caption: string;
@@ -139,7 +143,7 @@ export function HeadStrand({
       </div>
       {wide ? (
         <HeadSheet
-          look={headLook(regions, looks.now)}
+          look={headLook(regions, looks.now, areas)}
           label={t('head.sheet')}
           chosen={several ? region.areas : []}
           onArea={

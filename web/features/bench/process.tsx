@@ -20,10 +20,12 @@ import '../../lib/words/craft';
 import '../../lib/words/bench';
 
 const CHECKS = [2, 3, 5, 10, 20];
+/** Levels that lightener is watched for. */
+const UNTIL_LEVELS = [5, 6, 7, 8, 9, 9.5, 10];
 const MOST_MINUTES = 240;
 const MOST_CHECKS = 12;
 
-type Timing = Pick<Application, 'minutes' | 'heat' | 'checkEvery' | 'checkAt' | 'watchedFor'>;
+type Timing = Pick<Application, 'minutes' | 'heat' | 'checkEvery' | 'checkAt' | 'watchedFor' | 'untilLevel'>;
 /** As an option of the list of checks: at minutes of one's own. */
 const AT_MINUTES = 'at';
 
@@ -185,7 +187,7 @@ function TimingRow({ row, name }: { row: Row; name: string }) {
                       ...timing,
                       checkEvery: target.value === '' ? null : Number(target.value),
                       checkAt: undefined,
-                      ...(target.value === '' ? { watchedFor: undefined } : {}),
+                      ...(target.value === '' ? { watchedFor: undefined, untilLevel: undefined } : {}),
                     },
               )
             }
@@ -218,6 +220,7 @@ function TimingRow({ row, name }: { row: Row; name: string }) {
                 row.onTime({
                   ...timing,
                   watchedFor: WATCHED_FOR.find((watchedFor) => watchedFor === target.value),
+                  ...(target.value === 'level' ? {} : { untilLevel: undefined }),
                 })
               }
             >
@@ -225,6 +228,30 @@ function TimingRow({ row, name }: { row: Row; name: string }) {
               {WATCHED_FOR.map((sign) => (
                 <option key={sign} value={sign}>
                   {t(`craft:watchedFor.${sign}`)}
+                </option>
+              ))}
+            </Select>
+          </span>
+        </label>
+      ) : null}
+      {isChecked && timing.watchedFor === 'level' ? (
+        <label className="flex items-center gap-2">
+          {t('bench.untilLevel')}
+          <span className="w-32">
+            <Select
+              aria-label={`${t('bench.untilLevel')}: ${label}`}
+              value={timing.untilLevel === undefined ? '' : String(timing.untilLevel)}
+              onChange={({ target }) =>
+                row.onTime({
+                  ...timing,
+                  untilLevel: target.value === '' ? undefined : Number(target.value),
+                })
+              }
+            >
+              <option value="">{t('bench.untilWish')}</option>
+              {UNTIL_LEVELS.map((level) => (
+                <option key={level} value={level}>
+                  {t('bench.untilLevelWords', { level })}
                 </option>
               ))}
             </Select>

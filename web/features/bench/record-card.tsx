@@ -117,6 +117,9 @@ export function RecordCardView({
                   ? ` · ${t('bench.checkedAt', { minutes: application.checkAt.join(', ') })}`
                   : ''}
                 {application.watchedFor ? ` · ${t(`craft:watchedFor.${application.watchedFor}`)}` : ''}
+                {application.untilLevel === undefined
+                  ? ''
+                  : ` · ${t('bench.untilLevelWords', { level: application.untilLevel })}`}
               </span>
             </li>
           ))}

@@ -106,7 +106,12 @@ export function StepForm({
           label={t('bench.onZones')}
           places={zones}
           chosen={step.zones}
-          onChange={(next) => set({ zones: next, areas: fittedOrder(step.areas, areasOf(regions, next)) })}
+          onChange={(next) =>
+            set({
+              zones: next,
+              areas: fittedOrder(step.areas, areasOf(regions, next), areasOf(regions, step.zones)),
+            })
+          }
         />
       </div>
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
@@ -210,7 +215,12 @@ export function StepForm({
         />
       </div>
       <div className="lg:col-span-2">
-        <AreaOrder order={step.areas} look={headLook} onChange={(areas) => set({ areas })} />
+        <AreaOrder
+          order={step.areas}
+          areas={areasOf(regions, step.zones)}
+          look={headLook}
+          onChange={(areas) => set({ areas })}
+        />
       </div>
       <div className="flex items-center justify-end lg:col-span-2">
         <Button weight="quiet" icon={<Trash2 aria-hidden className="size-4" />} onClick={onRemove}>

@@ -2,6 +2,7 @@ import { type PlaceId, type DrawnStretch, AREAS, type Area } from '@cimbel/core/
 import type { ShownHair, VisibleRegion } from '@cimbel/core/exercise';
 import { AREA_ORDERS } from '@cimbel/core/rules';
 import type { AreaLook, HeadLook } from '@cimbel/core/draw';
+import type { AreaStrand } from '@cimbel/core/simulate';
 
 type Regions = readonly VisibleRegion[];
 
@@ -26,15 +27,23 @@ function areaLook({ density }: VisibleRegion, hair: ShownHair): AreaLook {
   return { colour, greyShare, grey, under, density, form: hair.look.form };
 }
 
-/** How each area is drawn; one that no region has, as the first region is. */
-export const headLook = (regions: Regions, hair: readonly ShownHair[]): HeadLook =>
+/**
+ * How each area is drawn; one that no region has, as the first region is, and one that is worked otherwise than its region
+ * by a strand of its own.
+ */
+export const headLook = (
+  regions: Regions,
+  hair: readonly ShownHair[],
+  apart: readonly AreaStrand[] = [],
+): HeadLook =>
   Object.fromEntries(
     AREAS.map((area) => {
       const at = Math.max(
         0,
         regions.findIndex(({ areas }) => areas.includes(area)),
       );
-      return [area, areaLook(regions[at], hair[at])];
+      const own = apart.find(({ areas }) => areas.includes(area));
+      return [area, areaLook(regions[at], own ? { look: own.strand } : hair[at])];
     }),
   );
 
@@ -48,10 +57,18 @@ export const orderName = (order: readonly Area[]): keyof typeof AREA_ORDERS | nu
   );
 };
 
-/** An order of work brought to the areas there are: those gone are left out, new ones come last. */
-export const fittedOrder = (order: readonly Area[], areas: readonly Area[]): Area[] => {
+/**
+ * An order of work brought to the areas there are: those gone are dropped, new ones come last. What of the areas there were
+ * `before` was left out stays out, unless nothing else is there to work.
+ */
+export const fittedOrder = (
+  order: readonly Area[],
+  areas: readonly Area[],
+  before: readonly Area[] = [],
+): Area[] => {
   const kept = order.filter((area) => areas.includes(area));
-  return [...kept, ...areas.filter((area) => !kept.includes(area))];
+  const fresh = areas.filter((area) => !kept.includes(area) && !before.includes(area));
+  return kept.length + fresh.length > 0 ? [...kept, ...fresh] : [...areas];
 };
 
 /** The order with an area brought to the front; one that is gone over again at the end stays there. */

@@ -67,9 +67,18 @@ export function OutcomeView({
     {
       name: t('outcome.wanted'),
       looks: wishLooks(clientCase, nowLooks(clientCase, 'daylight', seed + 1)),
+      areas: [],
     },
-    { name: t('bench.yours'), looks: played.own.looksAt(shown, 'daylight', seed) },
-    { name: t('outcome.key'), looks: played.best.looksAt(shown, 'daylight', seed) },
+    {
+      name: t('bench.yours'),
+      looks: played.own.looksAt(shown, 'daylight', seed),
+      areas: played.own.areaStrandsAt(shown, 'daylight', seed),
+    },
+    {
+      name: t('outcome.key'),
+      looks: played.best.looksAt(shown, 'daylight', seed),
+      areas: played.best.areaStrandsAt(shown, 'daylight', seed),
+    },
   ];
   return (
     <Sheet className="flex flex-col gap-3">
@@ -91,17 +100,18 @@ export function OutcomeView({
             <Lock key={name} name={name} look={looks[at] ?? looks[0]} />
           ))}
         </div>
-        {regions.length > 1 ? (
+        {regions.length > 1 || heads.some(({ areas }) => areas.length > 0) ? (
           <div className="grid gap-1 px-2 pb-2 lg:grid-cols-3">
-            {heads.map(({ name, looks }) => (
+            {heads.map(({ name, looks, areas }) => (
               <HeadSheet
                 key={name}
                 look={headLook(
                   regions,
                   looks.map((look) => ({ look })),
+                  areas,
                 )}
                 label={t('head.sheetOf', { name })}
-                chosen={regions[at].areas}
+                chosen={regions.length > 1 ? regions[at].areas : []}
                 onArea={(area) => setAt(regions.findIndex(({ areas }) => areas.includes(area)))}
               />
             ))}
