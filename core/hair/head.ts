@@ -137,8 +137,16 @@ export interface Region {
   zones: ZoneOfHead[];
 }
 
-/** The regions of a head; one of all areas where the hair is alike all over. */
-export const regionsOf = ({ zones, regions, density, diameter }: Head): Region[] =>
+const regionsKnown = new WeakMap<Head, Region[]>();
+
+/** The regions of a head; one of all areas where the hair is alike all over. Found once: a head is never changed. */
+export function regionsOf(head: Head): Region[] {
+  const known = regionsKnown.get(head) ?? regionsIn(head);
+  regionsKnown.set(head, known);
+  return known;
+}
+
+const regionsIn = ({ zones, regions, density, diameter }: Head): Region[] =>
   regions
     ? regions.map((region) => ({
         name: region.name,

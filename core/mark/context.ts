@@ -5,7 +5,7 @@ import { type Technique, type PlaceGoal, goalsOf } from '../method';
 import type { HouseRules } from '../rules';
 import { type SimulatedCard, simulateCard } from '../simulate';
 import type { ModelAnswer } from '../solve';
-import { type WorkedPlace, workedPlace } from './worked-place';
+import { type WorkedApplication, type WorkedPlace, workedPlace } from './worked-place';
 
 /** Everything a criterion is marked from. */
 export interface MarkingContext {
@@ -29,6 +29,8 @@ export interface MarkingContext {
   modelPlayed: SimulatedCard;
   /** The model answer as it works each place of this head. */
   modelParts: readonly WorkedPlace[];
+  /** Fewest minutes of the model answer and its equals, by `minutesKey`. */
+  modelMinutes: ReadonlyMap<string, number>;
   /** Techniques of the model answer, by the name of the part. */
   modelTechniques: ReadonlyMap<string, Technique>;
 }
@@ -70,6 +72,32 @@ function placesOfModelAnswer(modelAnswer: ModelAnswer, lineOf: LineOf, rules: Ho
   return places;
 }
 
+const modelMinutesKnown = new WeakMap<ModelAnswer, Map<string, number>>();
+
+/** What minutes are kept by: the name of the part, what the bowl is there for, and its line. */
+export const minutesKey = ({ part }: Pick<PlaceGoal, 'part'>, { role, line }: WorkedApplication): string =>
+  `${partName(part)} ${role} ${line.id}`;
+
+/** Fewest minutes that the model answer or one of its equals gives; what has them was not taken off too soon. */
+function minutesOfModelAnswer(
+  modelAnswer: ModelAnswer,
+  lineOf: LineOf,
+  rules: HouseRules,
+): Map<string, number> {
+  const known = modelMinutesKnown.get(modelAnswer);
+  if (known) return known;
+  const minutes = new Map<string, number>();
+  const goals = goalsOf(modelAnswer.clientCase);
+  for (const card of [modelAnswer.card, ...modelAnswer.equivalents])
+    for (const goal of goals)
+      for (const worked of workedPlace(complete(card), goal, lineOf, rules).steps) {
+        const key = minutesKey(goal, worked);
+        minutes.set(key, Math.min(minutes.get(key) ?? Infinity, worked.application.minutes));
+      }
+  modelMinutesKnown.set(modelAnswer, minutes);
+  return minutes;
+}
+
 /** Everything that a card is marked from, worked out once. */
 export function markingContext(
   clientCase: ClientCase,
@@ -95,6 +123,7 @@ export function markingContext(
     played: simulateCard(clientCase, card, lineOf),
     modelPlayed: playedModelAnswer(modelAnswer, lineOf),
     modelParts: placesOfModelAnswer(modelAnswer, lineOf, rules),
+    modelMinutes: minutesOfModelAnswer(modelAnswer, lineOf, rules),
     modelTechniques: new Map(modelAnswer.choices.map(({ part, technique }) => [part, technique])),
   };
 }

@@ -100,8 +100,8 @@ describe('the laws of the marks, over any head, school and shelf', () => {
         };
         const grade = markCard(input, card);
         const mark = (100 * grade.points) / grade.max;
-        const toCorrect = grade.places.some(({ outcome }) => outcome === 'needsCorrection');
-        if (toCorrect && !grade.modelDisagrees) expect(mark).toBeLessThanOrEqual(55);
+        const toCorrect = grade.places.some(({ down = 0 }) => down >= 3);
+        if (toCorrect) expect(mark).toBeLessThanOrEqual(55);
         if (grade.dangers.length > 0) expect(mark).toBeLessThanOrEqual(50);
       }),
       { numRuns: HEADS },
@@ -123,6 +123,8 @@ describe('the laws of the marks, over any head, school and shelf', () => {
         });
         expect(of100(input, only(['nape']))).toBeLessThanOrEqual(55);
         const unseen: Area[] = ['hairline', 'temples'];
+        // Where the face is to be left as it is there is nothing to leave out.
+        if (!best.steps.some(({ areas }) => areas.some((area) => unseen.includes(area)))) return;
         const mark = of100(input, only(AREAS.filter((area) => !unseen.includes(area))));
         expect(mark).toBeLessThanOrEqual(75);
       }),

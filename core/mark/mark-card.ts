@@ -54,6 +54,8 @@ export interface PartResult {
   bestDeltaE: number;
   /** Condition by strength and moisture. */
   condition: Condition;
+  /** Rows down from the wish, 0 as wished to 3 to be corrected; missing in grades of older versions. */
+  down?: number;
   /** How it came out against the wish, and by what; missing in grades of older versions, and where it hardly shows. */
   outcome?: Outcome;
   /** What of it decided. */
@@ -354,7 +356,7 @@ function markAgainst(input: MarkingInput, studentCard: RecordCard): Grade {
         deltaE: Math.round(deltaE * 10) / 10,
         bestDeltaE: Math.round(best[i].deltaE * 10) / 10,
         condition,
-        ...(out ? { outcome: out.outcome, cause: out.cause } : {}),
+        ...(out ? { down: Math.round(out.down * 100) / 100, outcome: out.outcome, cause: out.cause } : {}),
       };
     }),
     houseRules: houseRulesUsedBy(modelAnswer, rules, lineOf),

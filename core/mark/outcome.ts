@@ -217,13 +217,26 @@ function againstBest(yardstick: Yardstick, strand: Strand, best: Strand): Measur
   return measures;
 }
 
+const modelMisses = new WeakMap<Strand, Map<string, number>>();
+
+/** Rows that the model answer's own place is down; found once, as a class of answers is read beside it. */
+function missedByModel(yardstick: Yardstick, best: Strand): number {
+  const { part, whites, onTheWay } = yardstick;
+  const byPart = modelMisses.get(best) ?? new Map<string, number>();
+  modelMisses.set(best, byPart);
+  const key = JSON.stringify([part, whites, onTheWay]);
+  const [missed] = byPart.has(key) ? [byPart.get(key)!] : worstOf(againstWish(yardstick, best));
+  byPart.set(key, missed);
+  return missed;
+}
+
 /**
  * Rows down of a strand. Where the model answer's own place is down, what is missed with it is no fault of the plan: the
  * smaller of what is missed beyond it, and of what is missed against it.
  */
 function measured(yardstick: Yardstick, strand: Strand, best: Strand): Measure {
   const own = worstOf(againstWish(yardstick, strand));
-  const [missed] = worstOf(againstWish(yardstick, best));
+  const missed = missedByModel(yardstick, best);
   if (missed === 0 || own[0] === 0) return own;
   const beside = worstOf(againstBest(yardstick, strand, best));
   const beyond: Measure = [Math.max(0, own[0] - missed), own[1]];

@@ -1,7 +1,9 @@
-import { type Application, lookMinutesOf } from '../card';
+import { lookMinutesOf } from '../card';
 import { type Part, partName } from '../case';
 import { type Criterion, CRITERIA } from '../exercise';
-import type { MarkingContext } from './context';
+import type { MixRole } from '../method';
+import { type MarkingContext, minutesKey } from './context';
+import type { FaultName } from './faults';
 import type { Finding } from './finding';
 import { areasLeftOut } from './outcome';
 
@@ -38,25 +40,36 @@ function isOf(context: MarkingContext, part: Part, { place, fault }: Finding): b
   return (zone === part.zone && (woven ?? false) === part.woven) || (other === part.zone && !part.woven);
 }
 
+/** Fraction of the model answer's minutes missing beyond the slack, from which a watched step was not waited for at all. */
+const NOT_WAITED_FOR = 0.6;
+
 /**
- * Whether a watched step has the minutes of the model answer's, less a tenth or one look, whichever is more, at most a
- * quarter: what is taken off sooner was not waited for.
+ * How far a watched step falls short of the minutes of the model answer's, 0–1: not at all up to a tenth or one look,
+ * whichever is more, at most a quarter; what is taken off sooner was not waited for. By what the bowl is there for; what is
+ * not watched as the model answer watches it is not among them.
  */
-function isWaitedOut(context: MarkingContext, part: Part): boolean {
+function takenOffSooner(context: MarkingContext, part: Part): ReadonlyMap<MixRole, number> {
   const own = context.parts.find(({ goal }) => partName(goal.part) === partName(part));
   const best = context.modelParts.find(({ goal }) => partName(goal.part) === partName(part));
-  if (!own || !best) return true;
-  return own.steps.every(({ role, written, line }) => {
+  const shares = new Map<MixRole, number>();
+  if (!own || !best) return shares;
+  for (const worked of own.steps) {
+    const { role, written } = worked;
     // Another line has its own time, and is timed by that.
-    const model = best.steps.find(
-      (worked) => worked.role === role && worked.line.id === line.id,
-    )?.application;
-    if (!model || lookMinutesOf(model).length === 0) return true;
-    const look = model.checkEvery ?? 0;
-    const slack = Math.min(model.minutes / 4, Math.max(model.minutes / 10, look));
-    return written.every(({ minutes }: Application) => minutes >= model.minutes - slack);
-  });
+    const minutes = context.modelMinutes.get(minutesKey(own.goal, worked));
+    const model = best.steps.find((step) => step.role === role)?.application;
+    const looked = written.every((application) => lookMinutesOf(application).length > 0);
+    if (!model || minutes === undefined || !looked || lookMinutesOf(model).length === 0) continue;
+    const slack = Math.min(minutes / 4, Math.max(minutes / 10, model.checkEvery ?? 0));
+    const given = Math.min(...written.map(({ minutes }) => minutes));
+    const missing = (minutes - slack - given) / minutes;
+    shares.set(role, Math.min(1, Math.max(0, missing / NOT_WAITED_FOR)));
+  }
+  return shares;
 }
+
+/** Faults that say the same of minutes; what they count for is read from the minutes themselves. */
+const TOO_SHORT: readonly FaultName[] = ['timing.notThere', 'timing.tooShort'];
 
 /**
  * How far what the hair model sees of a place counts, 0–1: a place on which a plan has no priced fault comes out as the
@@ -65,7 +78,8 @@ function isWaitedOut(context: MarkingContext, part: Part): boolean {
 export function modelCountsAt(context: MarkingContext, found: Findings, part: Part): number {
   const own = context.parts.find(({ goal }) => partName(goal.part) === partName(part));
   if (own?.steps.some(({ isMixed }) => isMixed)) return 1;
-  if (areasLeftOut(context, part).length > 0 || !isWaitedOut(context, part)) return 1;
+  if (areasLeftOut(context, part).length > 0) return 1;
+  const sooner = takenOffSooner(context, part);
   let worst = 0;
   for (const criterion of CRITERIA) {
     if (!AT_PLACES.includes(criterion)) continue;
@@ -73,8 +87,11 @@ export function modelCountsAt(context: MarkingContext, found: Findings, part: Pa
       if (finding.loss <= worst || !isOf(context, part, finding)) continue;
       const isShort = finding.fault.name === 'amount.tooLittle' && finding.loss >= AMOUNT_COUNTS_FROM;
       if (criterion === 'amount' && !isShort) continue;
+      // Watched, and only taken off sooner than the model answer: by how much sooner.
+      const isWatched = finding.role !== null && sooner.has(finding.role);
+      if (isWatched && TOO_SHORT.includes(finding.fault.name)) continue;
       worst = finding.loss;
     }
   }
-  return Math.min(1, BY_FAULT * worst);
+  return Math.min(1, Math.max(...sooner.values(), BY_FAULT * worst));
 }

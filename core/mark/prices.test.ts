@@ -93,7 +93,10 @@ const STANDARD = {
     noFoils: 1,
     rootFirst: 0.8,
     rootWithLengths: 0.6,
-    tooSoon: 0.6,
+    tooSoon: [
+      [0, 0],
+      [5, 0.6],
+    ],
     unprotected: 0.6,
     meltLeftHard: 0.6,
     leftoverBeforeItsBowl: 0.5,

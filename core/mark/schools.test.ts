@@ -39,7 +39,8 @@ describe('ends refreshed (A1)', () => {
     const { bowls } = complete(diluted);
     const bowlOf = (name: string) => bowls.find((bowl) => bowl.name === name)!;
     const alone = bestOf(RETOUCH).bowls.find(({ name }) => name === root.bowl)!;
-    expect(bowlGrams(bowlOf(root.bowl))).toBeCloseTo(bowlGrams(alone), 0);
+    // In whole grams, within careful weighing (M4).
+    expect(Math.abs(bowlGrams(bowlOf(root.bowl)) - bowlGrams(alone))).toBeLessThanOrEqual(2);
     expect(bowlOf(ends.bowl).lineId).toBe(bowlOf(root.bowl).lineId);
     expect(bowlOf(ends.bowl).shades.map(({ label }) => label)).toEqual(
       bowlOf(root.bowl).shades.map(({ label }) => label),

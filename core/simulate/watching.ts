@@ -125,8 +125,19 @@ function endsAfter(
   return application.minutes;
 }
 
-const isWatched = ({ checkEvery, checkAt = [], ends }: Application) =>
-  ends === 'rinse' && (checkEvery !== null || checkAt.length > 0);
+/** Rinsed when its time is up, by itself or by a rinse or wash that is named for then. */
+const isRinsed = ({ care }: HairWork, { ends, start, minutes, zones }: Application): boolean =>
+  ends === 'rinse' ||
+  zones.every((zone) =>
+    care.some(
+      (step) =>
+        (step.do === 'rinse' || step.do === 'wash') &&
+        step.start === start + minutes &&
+        step.zones.includes(zone),
+    ),
+  );
+const isLookedAt = (card: HairWork, application: Application): boolean =>
+  (application.checkEvery !== null || (application.checkAt ?? []).length > 0) && isRinsed(card, application);
 
 /**
  * A card as it is worked. A watched step ends at the first look that finds its aim met (a level, a tone, no change); its
@@ -134,8 +145,8 @@ const isWatched = ({ checkEvery, checkAt = [], ends }: Application) =>
  * them to be there. What follows moves up.
  */
 export function asWatched(clientCase: HeadAndWish, card: Complete<HairWork>, lineOf: LineOf): WatchedCard {
-  if (!card.steps.some(isWatched))
-    return { card, spellOf: ({ start, minutes }) => ({ start, end: start + minutes }) };
+  const watched = new Set(card.steps.filter((application) => isLookedAt(card, application)));
+  if (watched.size === 0) return { card, spellOf: ({ start, minutes }) => ({ start, end: start + minutes }) };
   const parts = partsOf(clientCase);
   const inOrder = [...card.steps].sort((a, b) => a.start - b.start || a.minutes - b.minutes);
   const spells = new Map<Application, Map<PlaceId, Spell>>();
@@ -153,7 +164,7 @@ export function asWatched(clientCase: HeadAndWish, card: Complete<HairWork>, lin
     Math.max(
       0,
       ...inOrder.flatMap((other) =>
-        isWatched(other) &&
+        watched.has(other) &&
         other.bowl !== bowl &&
         other.start < start &&
         other.start + other.minutes > start &&
@@ -165,7 +176,7 @@ export function asWatched(clientCase: HeadAndWish, card: Complete<HairWork>, lin
   for (const application of inOrder) {
     const start = Math.max(application.start - movedUp(application.start), waitsFor(application));
     const moved = { ...application, start };
-    const bySpell = minutesOf(moved);
+    const bySpell = minutesOf(moved, watched.has(application));
     spells.set(
       application,
       new Map(bySpell.map(({ zone, minutes }) => [zone, { start: moved.start, end: moved.start + minutes }])),
@@ -187,9 +198,9 @@ export function asWatched(clientCase: HeadAndWish, card: Complete<HairWork>, lin
   };
 
   /** How long a step lies on each of its places. */
-  function minutesOf(moved: Application): { zone: PlaceId; minutes: number }[] {
+  function minutesOf(moved: Application, isWatched: boolean): { zone: PlaceId; minutes: number }[] {
     const whole = moved.zones.map((zone) => ({ zone, minutes: moved.minutes }));
-    if (!isWatched(moved)) return whole;
+    if (!isWatched) return whole;
     const bowl = bowlOf(card, moved);
     const line = bowl?.lineId ? lineOf(bowl.lineId) : undefined;
     const mix = bowl && line ? mixOfBowl(bowl, line) : null;

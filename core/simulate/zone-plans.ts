@@ -30,13 +30,26 @@ export interface AreaPlan {
  * How much of a bowl there is against what its places need (M2, R8): 1 is all of it. What is worked through wet hair at the
  * end takes no product of its own.
  */
-function amountOf(head: Head, plan: Pick<RecordCard, 'steps'>, bowl: Bowl): number {
+function amountFound(head: Head, plan: Pick<RecordCard, 'steps'>, bowl: Bowl): number {
   const own = plan.steps.filter((application) => application.bowl === bowl.name);
   const dry = own.filter((application) => !application.wet);
   const steps = dry.length > 0 ? dry : own;
   if (steps.length === 0) return 1;
   const needed = gramsFor(head, steps).minGrams;
   return needed > 0 ? bowlGrams(bowl) / needed : 1;
+}
+
+const amounts = new WeakMap<Pick<RecordCard, 'steps'>, WeakMap<Head, Map<string, number>>>();
+
+/** The same, found once for a card on a head: every area of every place asks for it. */
+function amountOf(head: Head, plan: Pick<RecordCard, 'steps'>, bowl: Bowl): number {
+  const onHeads = amounts.get(plan) ?? new WeakMap<Head, Map<string, number>>();
+  amounts.set(plan, onHeads);
+  const byBowl = onHeads.get(head) ?? new Map<string, number>();
+  onHeads.set(head, byBowl);
+  const amount = byBowl.get(bowl.name) ?? amountFound(head, plan, bowl);
+  byBowl.set(bowl.name, amount);
+  return amount;
 }
 
 /** What is done to a place beside the bowls that changes the hair. */

@@ -27,6 +27,8 @@ export interface Group {
 }
 
 const NAMES = 'ABCDEFGH';
+/** Nothing is planned to lie for less: that long it takes to put on, look and rinse. Judgement. */
+const LEAST_MINUTES = 5;
 
 /** Hair that others are woven out of: it is coloured between their foils, or the colour would reach them too (A6). */
 const isBetween = ({ goal: { part } }: PlannedPlace, plannedPlaces: readonly PlannedPlace[]): boolean =>
@@ -314,7 +316,7 @@ export function assemble(
         placed.push({
           planned,
           chosen,
-          minutes: chosen.minutes[i],
+          minutes: Math.max(LEAST_MINUTES, chosen.minutes[i]),
           bowl: name,
           start: 0,
           wet: emulsified !== undefined || chosen.role === 'cleanse',
@@ -341,7 +343,12 @@ export function assemble(
       kinds,
       clientCase.head,
     ),
-    care: careOf(clientCase, groups, steps),
+    care: careOf(
+      clientCase,
+      groups,
+      steps,
+      new Set([...kinds].flatMap(([name, kind]) => (RUNS.includes(kind) ? [name] : []))),
+    ),
     ...aftercareFor(plannedPlaces),
   };
 }

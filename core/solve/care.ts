@@ -4,13 +4,15 @@ import { type PlaceId, neighboursOf, zoneOf } from '../hair';
 import type { PlannedPlace } from './group-plans';
 
 /**
- * What is done beside the bowls: lightened hair is covered where lightener is brushed on next to it (C5), and colours that
- * are to melt are worked into one another when the later of them is on (F10).
+ * What is done beside the bowls: lightened hair is covered where lightener is brushed on next to it (C5), colours that are to
+ * melt are worked into one another when the later of them is on (F10), and what lifted or removed is washed out (R5).
  */
 export function careOf(
   { head, melts = [] }: ClientCase,
   groups: readonly { places: readonly PlannedPlace[]; plan: { mixes: readonly { role: string }[] } }[],
   steps: readonly Application[],
+  /** Names of the bowls that have to be washed out before another. */
+  washedOut: ReadonlySet<string>,
 ): RecordCard['care'] {
   const lightens = groups.flatMap(({ places, plan }) =>
     plan.mixes.some(({ role }) => role === 'lighten') ? places : [],
@@ -46,5 +48,31 @@ export function careOf(
         ),
       ),
     }));
-  return [...protects, ...meltSteps];
+  return [...protects, ...meltSteps, ...washesOf(steps, washedOut)];
+}
+
+/** Two gentle washes clear lightener and remover (R5). */
+const WASHES_AFTER = 2;
+
+/** What lifted or removed is washed out before the next bowl goes on: what stays would go on working, or darken again (R5). */
+function washesOf(steps: readonly Application[], washedOut: ReadonlySet<string>): RecordCard['care'] {
+  const byMinute = new Map<number, PlaceId[]>();
+  for (const { bowl, zones, start, minutes, ends } of steps) {
+    const end = start + minutes;
+    if (!washedOut.has(bowl) || ends !== 'rinse') continue;
+    for (const zone of zones) {
+      const there = steps.filter((other) => other.zones.includes(zone));
+      const isFollowed = there.some((other) => other.start >= end);
+      const liesOn = there.some((other) => other.start < end && other.start + other.minutes > end);
+      const known = byMinute.get(end) ?? [];
+      if (isFollowed && !liesOn && !known.includes(zone)) byMinute.set(end, [...known, zone]);
+    }
+  }
+  return [...byMinute].map(([start, zones]) => ({
+    do: 'wash',
+    zones,
+    start,
+    how: 'gentle',
+    times: WASHES_AFTER,
+  }));
 }

@@ -27,7 +27,7 @@ import { type TriedTechnique, type SolvedVisit, oneVisit } from './one-visit';
 import { readingsOf } from './readings';
 
 /** Raised whenever the same case could get another solution; stored with every grade. */
-export const SOLVER_VERSION = 4;
+export const SOLVER_VERSION = 5;
 
 export interface PartChoice {
   /** Name of the part. */

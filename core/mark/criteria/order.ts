@@ -2,7 +2,7 @@ import type { Application } from '../../card';
 import { uppermostHistory, presentLevel } from '../../case';
 import { neighboursOf, zoneOf, type PlaceId } from '../../hair';
 import { HEAD_START } from '../../method';
-import { PRICES, washBefore } from '../../rules';
+import { lossAt, PRICES, washBefore } from '../../rules';
 import { type MarkingContext, placeParams, isLeftoverStep } from '../context';
 import { type Finding, finding } from '../finding';
 import type { WorkedPlace, WorkedApplication } from '../worked-place';
@@ -134,9 +134,14 @@ function layerOrder({ parts, played }: MarkingContext): Finding[] {
     for (let i = 1; i < worked.length; i++) {
       const spellOf = ({ written }: WorkedApplication) => played.spellOf(written[0], part.goal.part.zone);
       const [before, after] = [worked[i - 1], worked[i]];
-      if (spellOf(after).start >= spellOf(before).end) continue;
+      const over = spellOf(before).end - spellOf(after).start;
+      if (over <= 0) continue;
       finding.push(
-        is(price.tooSoon, 'tooSoon', 'R5', { ...at, first: before.bowl.name, second: after.bowl.name }),
+        is(lossAt(price.tooSoon, over), 'tooSoon', 'R5', {
+          ...at,
+          first: before.bowl.name,
+          second: after.bowl.name,
+        }),
       );
     }
     if (finding.length === 0 && worked.length > 1) finding.push(is(0, 'inTurn', 'R5', at));

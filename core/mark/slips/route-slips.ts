@@ -134,7 +134,10 @@ export const ROUTE_SLIPS = {
       lightens(application)
         ? { ...application, minutes: TO_THE_END, untilLevel: PALEST }
         : { ...application, start: application.start + longer };
-    return { ...withSteps(card, later), visits: 1 };
+    const care = card.care.map((step) =>
+      step.do === 'protect' ? step : { ...step, start: step.start + longer },
+    );
+    return { ...withSteps(card, later), care, visits: 1 };
   },
   powderOnVivid: (context) => {
     const { card, modelAnswer } = context;

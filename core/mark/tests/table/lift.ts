@@ -160,6 +160,7 @@ export const LIFT_PLANS: Table = {
       name: 'never rinsed',
       plan: `A calder @20
         A>mids 0-30 check5 stay; A>regrowth 11-30 check5 stay`,
+      card: { care: [] },
       span: [5, 40],
       why: 'lightener left on the head',
     },
