@@ -60,7 +60,11 @@ const TABLE: [string, string, Change, Criterion, string, number][] = [
   [
     'toner left out',
     'first-blonde',
-    (p) => ({ ...p, steps: p.steps.filter(({ bowl }) => bowl === 'A') }),
+    (p) => ({
+      ...p,
+      bowls: p.bowls.filter(({ name }) => name === 'A'),
+      steps: p.steps.filter(({ bowl }) => bowl === 'A'),
+    }),
     'depth',
     'mark.depth.open',
     1,

@@ -291,7 +291,7 @@ function downBy(context: MarkingContext, card: RecordCard): number {
 }
 
 /** What a plan decided, and what it left. */
-interface Decided {
+export interface Decided {
   context: MarkingContext;
   found: Findings;
   left: HeadLeft;
@@ -360,6 +360,18 @@ export function wrongDecisions(crucial: readonly CrucialDecision[], decided: Dec
     return wrongs.length === 0 ? most : Math.min(1, Math.max(...wrongs));
   });
 }
+
+/** Whether a decision was never come to: something else had to be decided at its places, and was decided otherwise. */
+export const wasNotReached = (decision: CrucialDecision, { found, open }: Decided): boolean =>
+  decision.criteria
+    .flatMap((criterion) => (isOpenIn(open, criterion) ? (found[criterion] ?? []) : []))
+    .some(
+      ({ loss, place }) =>
+        loss === 1 &&
+        place !== null &&
+        decision.places.includes(place) &&
+        (found.route ?? []).some((route) => route.place === place && route.loss >= WRONG_FROM),
+    );
 
 /** How far a plan is wrong by what none of its crucial decisions is about: places strayed to, and places half left out. */
 export function wrongBesides(strayed: readonly string[], { context, left }: Decided): number {

@@ -7,7 +7,7 @@ import { type Reason, reason } from '../reason';
  */
 export const FAULTS = {
   reading: ['open', 'right', 'tooDark', 'tooLight'],
-  grey: ['right', 'off'],
+  grey: ['open', 'right', 'off'],
   prediction: ['open', 'right', 'neighbour', 'wrong'],
   counter: ['open', 'right', 'followed', 'shouldKeep', 'kept', 'wrong', 'otherDose'],
   route: [

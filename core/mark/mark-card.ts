@@ -17,6 +17,7 @@ import {
   allowance,
   wrongDecisions,
   wrongBesides,
+  wasNotReached,
   WRONG_FROM,
   strayPlaces,
 } from './crucial-decisions';
@@ -24,6 +25,7 @@ import { type EducatorRuling, NO_RULING, modelAnswerBy, crucialByRuling } from '
 import { type Finding, type Marked, type Said, lossOf, marked, toQuarter } from './finding';
 import { houseRulesUsedBy } from './house-rules-used';
 import { findingsOf } from './method';
+import { findingsAsMixed } from './unapplied';
 import { type MisconceptionFound, misconceptionsIn } from './misconception';
 import type { Outcome, OutcomeCause } from './outcome';
 import { type FaultName, reasonOf } from './faults';
@@ -230,7 +232,7 @@ function markAgainst(input: MarkingInput, studentCard: RecordCard): Grade {
   const context = markingContext(clientCase, card, modelAnswer, rules, lineOf);
   const known = (criterion: Criterion, finding: Finding): Finding =>
     finding.loss > 0 && allowed.has(allowance(criterion, finding)) ? { ...finding, loss: 0 } : finding;
-  const found = findingsOf(context, CRITERIA);
+  const found = { ...findingsOf(context, CRITERIA), ...findingsAsMixed(context) };
   for (const criterion of CRITERIA)
     found[criterion] = (found[criterion] ?? []).map((finding) => known(criterion, finding));
 
@@ -318,7 +320,10 @@ function markAgainst(input: MarkingInput, studentCard: RecordCard): Grade {
           ? reason('decided.wished', undefined, { least: wishedLeast })
           : reason('decided.method', undefined, {}),
     crucial: [
-      ...crucial.map((decision, i) => ({ ...decision, wrong: wrong[i] >= WRONG_FROM })),
+      ...crucial.map((decision, i) => ({
+        ...decision,
+        wrong: wrong[i] >= WRONG_FROM || wasNotReached(decision, decided),
+      })),
       ...(strayed.length > 0
         ? [
             {

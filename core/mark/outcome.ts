@@ -217,6 +217,12 @@ function againstBest(yardstick: Yardstick, strand: Strand, best: Strand): Measur
   return measures;
 }
 
+/** White that is blended in another colour than the model answer blends it in is seen, however much of it is blended. */
+function whiteStained({ part: { target }, whites }: Yardstick, strand: Strand, best: Strand): Measure {
+  if (!whites || target?.grey !== 'blend') return [0, 'home'];
+  return [lossAt(OUTCOME_AT.deltaE, differenceOf(labOfStrand(strand), labOfStrand(best))), 'colour'];
+}
+
 const modelMisses = new WeakMap<Strand, Map<string, number>>();
 
 /** Rows that the model answer's own place is down; found once, as a class of answers is read beside it. */
@@ -235,12 +241,13 @@ function missedByModel(yardstick: Yardstick, best: Strand): number {
  * smaller of what is missed beyond it, and of what is missed against it.
  */
 function measured(yardstick: Yardstick, strand: Strand, best: Strand): Measure {
+  const stained = whiteStained(yardstick, strand, best);
   const own = worstOf(againstWish(yardstick, strand));
   const missed = missedByModel(yardstick, best);
-  if (missed === 0 || own[0] === 0) return own;
+  if (missed === 0 || own[0] === 0) return worstOf([own, stained]);
   const beside = worstOf(againstBest(yardstick, strand, best));
   const beyond: Measure = [Math.max(0, own[0] - missed), own[1]];
-  return beside[0] < beyond[0] ? beside : beyond;
+  return worstOf([beside[0] < beyond[0] ? beside : beyond, stained]);
 }
 
 /** Areas of a place that the model answer works and a card does not come to. */

@@ -80,7 +80,7 @@ function twinOf({ card }: Pick<MarkingContext, 'card'>, bowl: Bowl): Bowl | unde
 }
 
 /** Faults of the shelf work: bowls that are not used, labels the line does not have. */
-function besides({ card, lineOf }: MarkingContext): Finding[] {
+export function besides({ card, lineOf }: Pick<MarkingContext, 'card' | 'lineOf'>): Finding[] {
   return card.bowls.flatMap((bowl): Finding[] => {
     const line = bowl.lineId ? lineOf(bowl.lineId) : undefined;
     if (!line || bowlGrams(bowl) <= 0) return [];

@@ -30,10 +30,13 @@ export function markReading({ clientCase, card }: MarkingContext): Finding[] {
       );
     }
     if (zone.greyShare > 0) {
-      const params = { ...at, expected: zone.greyShare, given: read.greyShare ?? 0 };
-      const loss =
-        read.greyShare === null ? 1 : lossAt(PRICES.reading.grey, Math.abs(read.greyShare - zone.greyShare));
-      found.push(finding(zone.zone, loss, fault(loss === 0 ? 'grey.right' : 'grey.off', 'L3', params)));
+      const { greyShare: given } = read;
+      if (given === null) found.push(finding(zone.zone, 1, fault('grey.open', 'L3', at)));
+      else {
+        const loss = lossAt(PRICES.reading.grey, Math.abs(given - zone.greyShare));
+        const params = { ...at, expected: zone.greyShare, given };
+        found.push(finding(zone.zone, loss, fault(loss === 0 ? 'grey.right' : 'grey.off', 'L3', params)));
+      }
     }
     return found;
   });

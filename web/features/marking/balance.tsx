@@ -1,5 +1,5 @@
 import { balanceOf, nameTone, underlayAt, type HouseRules } from '@cimbel/core/rules';
-import type { ShadePart } from '@cimbel/core/product';
+import { mixTone, type ShadePart } from '@cimbel/core/product';
 import { useTranslation } from 'react-i18next';
 import { Sheet } from '../../ui/panel';
 import '../../lib/words/craft';
@@ -24,7 +24,8 @@ export function BalanceBeam({
   const { t } = useTranslation(['ui', 'craft']);
   const { warmth, added, leftover, tilt } = balanceOf(levelReached, mix);
   const left = nameTone(leftover);
-  const addedName = nameTone(added);
+  // A mix with a tone of its own is called by that; a neutral one by what it cancels.
+  const addedName = nameTone(mixTone(mix)) ?? nameTone(added);
   const leftoverWords = left
     ? t('result.leftoverText', { tone: left.family, strength: left.strength })
     : t('result.even');
