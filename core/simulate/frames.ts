@@ -4,12 +4,21 @@ import type { ToneFamily } from '../colour';
 import { type TressLook, type Coating, toEyeGrain } from '../draw';
 import { type PlaceId, regionsOf } from '../hair';
 import { type ProductKind, type Mix, isGivingWay, conditionOf } from '../process';
-import { type AreaStrand, simulateCard } from './simulate';
+import { type AreaStrand, type SimulatedCard, simulateCard } from './simulate';
 
 /** A plan on its head as the eye would see it: colours and what is covered, no figures of the head. */
 export interface ShownSimulation {
   /** Minutes. */
   minutes: number;
+  /** Steps that come off sooner than their minutes, at a look that found what they are watched for. */
+  takenOff: {
+    /** Name of the bowl. */
+    bowl: string;
+    /** Places it comes off. */
+    zones: PlaceId[];
+    /** Minute of the service. */
+    minute: number;
+  }[];
   /** Pictures of the service, in order of time. */
   frames: {
     /** Minute of the service. */
@@ -76,6 +85,20 @@ const wetFromOf = ({ steps, care }: HairWork, zones: readonly { zone: PlaceId }[
   );
 };
 
+/** Places of each step that come off before its minutes are up, by the minute. */
+const takenOffIn = (
+  { steps }: HairWork,
+  { spellOf }: Pick<SimulatedCard, 'spellOf'>,
+): ShownSimulation['takenOff'] =>
+  steps.flatMap((application) => {
+    const byMinute = new Map<number, PlaceId[]>();
+    for (const zone of application.zones) {
+      const { start, end } = spellOf(application, zone);
+      if (end - start < application.minutes) byMinute.set(end, [...(byMinute.get(end) ?? []), zone]);
+    }
+    return [...byMinute].map(([minute, zones]) => ({ bowl: application.bowl, zones, minute }));
+  });
+
 /**
  * Plays a plan and keeps what can be seen of it, minute by minute.
  *
@@ -119,6 +142,7 @@ export function showSimulation(
   const wetFrom = regionsOf(clientCase.head).map(({ zones }) => wetFromOf(worked, zones));
   return {
     minutes: last,
+    takenOff: takenOffIn(card, played),
     frames: minutes.map((minute) => {
       const areas = played
         .areaStrandsAt(minute, 'daylight', seed)

@@ -4,6 +4,7 @@ import { shippedCase } from '../cases';
 import { levelOfPigmented } from '../hair';
 import { SHIPPED_LINES, shippedLine } from '../product';
 import { solved } from '../testing/solved';
+import { showSimulation } from './frames';
 import { simulateCard } from './simulate';
 
 const lineOf = (id: string) => shippedLine(id);
@@ -89,5 +90,16 @@ describe('a watched step', () => {
         expect(end - start).toBeLessThanOrEqual(application.minutes);
         expect(end).toBeGreaterThan(start);
       }
+  });
+});
+
+describe('what is shown of a watched step', () => {
+  it('says when it comes off before its minutes are up, and nothing where the clock decides', () => {
+    const shown = (card: HairWork) => showSimulation(clientCase, complete(card), lineOf, 1).takenOff;
+    const longer = changed({ minutes: 60 });
+    const off = shown(longer);
+    expect(new Set(off.map(({ bowl }) => bowl))).toContain(lightenings(longer)[0].bowl);
+    for (const { minute } of off) expect(minute).toBeGreaterThan(0);
+    expect(shown({ ...best, steps: best.steps.map((one) => ({ ...one, checkEvery: null })) })).toEqual([]);
   });
 });

@@ -181,6 +181,17 @@ export function ProcessClock({
         })}
       </ul>
       {frame.failing.length > 0 ? <Notice kind="bad">{t('bench.stopAtOnce')}</Notice> : null}
+      {shown.takenOff
+        .filter((off) => off.minute <= minute)
+        .map(({ bowl, zones, minute: at }) => (
+          <p key={`${bowl} ${zones.join()} ${at}`} className="text-sm">
+            {t('bench.takenOff', {
+              bowl,
+              places: zones.map((zone) => placeWord(t, zone)).join(', '),
+              minute: at,
+            })}
+          </p>
+        ))}
       <p className="text-quiet text-sm">{t('bench.clockNote')}</p>
     </Sheet>
   );

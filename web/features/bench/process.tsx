@@ -237,7 +237,7 @@ function TimingRow({ row, name }: { row: Row; name: string }) {
       {isChecked && timing.watchedFor === 'level' ? (
         <label className="flex items-center gap-2">
           {t('bench.untilLevel')}
-          <span className="w-32">
+          <span className="w-48">
             <Select
               aria-label={`${t('bench.untilLevel')}: ${label}`}
               value={timing.untilLevel === undefined ? '' : String(timing.untilLevel)}
