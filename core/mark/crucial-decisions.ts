@@ -291,7 +291,7 @@ function downBy(context: MarkingContext, card: RecordCard): number {
 }
 
 /** What a plan decided, and what it left. */
-export interface Decided {
+export interface MarkedPlan {
   context: MarkingContext;
   found: Findings;
   left: HeadLeft;
@@ -299,7 +299,7 @@ export interface Decided {
 }
 
 /** Findings that show a crucial decision taken otherwise. What follows from a wrong route is not counted once more. */
-function faultsOfDecision({ found, open }: Decided, decision: CrucialDecision): Finding[] {
+function faultsOfDecision({ found, open }: MarkedPlan, decision: CrucialDecision): Finding[] {
   const { criteria, places, role, faults } = decision;
   const own = criteria
     .flatMap((criterion) => (isOpenIn(open, criterion) ? (found[criterion] ?? []) : []))
@@ -338,7 +338,7 @@ const downAt = ({ outcomes }: HeadLeft, places: readonly string[]): number =>
  * model answer, and by no more than its place is down in this plan. Another way to the wished head is no wrong decision; a
  * way that the rules forbid, and a decision of the client, is wrong whatever comes of it.
  */
-export function wrongDecisions(crucial: readonly CrucialDecision[], decided: Decided): number[] {
+export function wrongDecisions(crucial: readonly CrucialDecision[], decided: MarkedPlan): number[] {
   const { context, left } = decided;
   return crucial.map((decision) => {
     const faults = faultsOfDecision(decided, decision);
@@ -362,7 +362,7 @@ export function wrongDecisions(crucial: readonly CrucialDecision[], decided: Dec
 }
 
 /** Whether a decision was never come to: something else had to be decided at its places, and was decided otherwise. */
-export const wasNotReached = (decision: CrucialDecision, { found, open }: Decided): boolean =>
+export const wasNotReached = (decision: CrucialDecision, { found, open }: MarkedPlan): boolean =>
   decision.criteria
     .flatMap((criterion) => (isOpenIn(open, criterion) ? (found[criterion] ?? []) : []))
     .some(
@@ -374,7 +374,7 @@ export const wasNotReached = (decision: CrucialDecision, { found, open }: Decide
     );
 
 /** How far a plan is wrong by what none of its crucial decisions is about: places strayed to, and places half left out. */
-export function wrongBesides(strayed: readonly string[], { context, left }: Decided): number {
+export function wrongBesides(strayed: readonly string[], { context, left }: MarkedPlan): number {
   const forbidden = context.parts.some(
     ({ goal, ruling, steps }) => strayed.includes(partName(goal.part)) && !ruling.allowed && steps.length > 0,
   );

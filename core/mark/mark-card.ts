@@ -8,10 +8,19 @@ import type { Line } from '../product';
 import { type Reason, reason } from '../reason';
 import type { HouseRuleUse, HouseRules } from '../rules';
 import type { ModelAnswer } from '../solve';
-import { headLeft, dangerCeiling, ceilingOf, byLuck, type Ceiling, needlesslyDeclined } from './ceiling';
-import { markingContext } from './context';
+import {
+  type HeadLeft,
+  headLeft,
+  dangerCeiling,
+  ceilingOf,
+  byLuck,
+  type Ceiling,
+  needlesslyDeclined,
+} from './ceiling';
+import { type MarkingContext, markingContext } from './context';
 import {
   type CrucialDecision,
+  type MarkedPlan,
   type Standard,
   standardOf,
   allowance,
@@ -221,21 +230,29 @@ export function markCard(input: MarkingInput, studentCard: RecordCard): Grade {
   }, own);
 }
 
-function markAgainst(input: MarkingInput, studentCard: RecordCard): Grade {
-  const { modelAnswer, rules, rubric, lines, open, ruling: judgement = NO_RULING } = input;
-  const lineOf = linesOf(input);
-  const clientCase = modelAnswer.clientCase;
-  const card = complete(onHead(withGiven(studentCard, modelAnswer.card, open), clientCase));
-  const wanted = CRITERIA.filter((criterion) => (rubric[criterion] ?? 0) > 0);
-  const { weights, crucial: all, allowed } = standardFor(input);
-  const crucial = crucialByRuling(all, judgement);
-  const context = markingContext(clientCase, card, modelAnswer, rules, lineOf);
-  const known = (criterion: Criterion, finding: Finding): Finding =>
-    finding.loss > 0 && allowed.has(allowance(criterion, finding)) ? { ...finding, loss: 0 } : finding;
-  const found = { ...findingsOf(context, CRITERIA), ...findingsAsMixed(context) };
-  for (const criterion of CRITERIA)
-    found[criterion] = (found[criterion] ?? []).map((finding) => known(criterion, finding));
+/** What a plan earns by method: its criteria, and what was found under each of them. */
+interface ByMethod {
+  criteria: CriterionMark[];
+  /** Findings that decided each criterion, worst first: of the hair as it is, or as it was read. */
+  findings: ReadonlyMap<Criterion, readonly Finding[]>;
+  /** Points of all criteria. */
+  max: number;
+  /** Points earned. */
+  earned: number;
+}
 
+/**
+ * Points of the criteria that have any. What follows from a wrong reading is marked against the hair that was read, where
+ * that costs less, and paid for in the reading.
+ */
+function byMethod(
+  { rubric, open }: Pick<MarkingInput, 'rubric' | 'open'>,
+  context: MarkingContext,
+  found: Record<Criterion, Finding[]>,
+  { weights, allowed }: Standard,
+): ByMethod {
+  const { clientCase, card, modelAnswer, rules, lineOf } = context;
+  const wanted = CRITERIA.filter((criterion) => (rubric[criterion] ?? 0) > 0);
   const other = open.includes('read') ? asRead(clientCase, card) : null;
   const followed = other
     ? findingsOf(
@@ -248,9 +265,9 @@ function markAgainst(input: MarkingInput, studentCard: RecordCard): Grade {
   let excused = 0;
   const marks = new Map<Criterion, { loss: number; findings: Finding[]; followed: boolean }>();
   for (const criterion of wanted) {
-    const own = found[criterion]!;
+    const own = found[criterion];
     const direct = lossIn(criterion, own);
-    const read = followed[criterion]?.map((finding) => known(criterion, finding));
+    const read = followed[criterion]?.map((finding) => excusedByModel(allowed, criterion, finding));
     const asSeen = read ? lossIn(criterion, read) : direct;
     if (read && asSeen < direct - 1e-9) {
       excused = Math.max(excused, direct - asSeen);
@@ -260,7 +277,6 @@ function markAgainst(input: MarkingInput, studentCard: RecordCard): Grade {
   // A slip of the eye costs at least what it excuses.
   const reading = marks.get('reading');
   if (reading) reading.loss = Math.max(reading.loss, excused);
-
   const criteria = wanted.map((criterion): CriterionMark => {
     const { loss, findings, followed: takes } = marks.get(criterion)!;
     const max = rubric[criterion]!;
@@ -272,79 +288,141 @@ function markAgainst(input: MarkingInput, studentCard: RecordCard): Grade {
     );
     return { ...mark, criterion, max, points: Math.min(max, toQuarter(mark.share * max)) };
   });
-  const max = criteria.reduce((sum, criterionMark) => sum + criterionMark.max, 0);
-  const uncapped = criteria.reduce((sum, { points }) => sum + points, 0);
+  return {
+    criteria,
+    findings: new Map([...marks].map(([criterion, { findings }]) => [criterion, [...findings].sort(byLoss)])),
+    max: criteria.reduce((sum, criterionMark) => sum + criterionMark.max, 0),
+    earned: criteria.reduce((sum, { points }) => sum + points, 0),
+  };
+}
 
-  const left = headLeft(context, found, open);
-  const decided = { context, found, left, open };
-  const wrong = wrongDecisions(crucial, decided);
-  const strayed = strayPlaces(crucial, found, open);
-  const wrongs = wrong.reduce((sum, share) => sum + share, 0) + wrongBesides(strayed, decided);
-  const ofMax = (of100: number) => Math.floor((of100 / 100) * max * 4) / 4;
-  const ceiling = lowest([
-    judgement.ceilings === 'methodOnly' ? dangerCeiling(left) : ceilingOf(left, wrongs, rules.ceilings),
-    judgement.ceilings === 'methodOnly' ? null : byLuck(found),
-    needlesslyDeclined(context, open),
-  ]);
-  const capPoints = ceiling ? ofMax(ceiling.most) : null;
-  const sound = (criterion: Criterion) => (found[criterion] ?? []).every(({ loss }) => loss === 0);
+/** What would be said of the model answer itself is no fault in anyone. */
+const excusedByModel = (allowed: Standard['allowed'], criterion: Criterion, finding: Finding): Finding =>
+  finding.loss > 0 && allowed.has(allowance(criterion, finding)) ? { ...finding, loss: 0 } : finding;
+
+/** Everything found of a plan, bowls that were never put on as they were mixed. */
+function everythingFound(context: MarkingContext, { allowed }: Standard): Record<Criterion, Finding[]> {
+  const found = { ...findingsOf(context, CRITERIA), ...findingsAsMixed(context) };
+  return Object.fromEntries(
+    CRITERIA.map((criterion) => [
+      criterion,
+      (found[criterion] ?? []).map((finding) => excusedByModel(allowed, criterion, finding)),
+    ]),
+  ) as Record<Criterion, Finding[]>;
+}
+
+/** Least of 100 that a plan is worth for the head it leaves; 0 where that is not the wished one, safely and as rules allow. */
+function leastForHead(
+  { parts }: MarkingContext,
+  left: HeadLeft,
+  found: Record<Criterion, readonly Finding[]>,
+): number {
+  const sound = (criterion: Criterion) => found[criterion].every(({ loss }) => loss === 0);
   const isWished =
     left.fromWish < NOTICED_FROM &&
     left.classesLost === 0 &&
     left.dangers.length === 0 &&
     left.unwatched === null &&
-    context.parts.every(({ ruling }) => ruling.allowed) &&
-    CRITERIA.every((criterion) => found[criterion]!.every(({ fault }) => !FORBIDDEN.includes(fault.name))) &&
+    parts.every(({ ruling }) => ruling.allowed) &&
+    CRITERIA.every((criterion) => found[criterion].every(({ fault }) => !FORBIDDEN.includes(fault.name))) &&
     sound('reading') &&
     sound('safety');
-  const wishedLeast = Math.floor(WISHED_HEAD.least - WISHED_HEAD.perRow * left.fromWish);
-  const least = isWished ? Math.min(ofMax(wishedLeast), capPoints ?? Infinity) : 0;
-  const points = Math.max(least, Math.min(uncapped, capPoints ?? uncapped));
-  const dangers = [
-    ...new Map(left.dangers.map((danger) => [JSON.stringify(danger.reason), danger.reason])).values(),
-  ];
-  const mine = context.played.outcomeAt(context.played.minutes);
-  const best = context.modelPlayed.outcomeAt(context.modelPlayed.minutes);
+  return isWished ? Math.floor(WISHED_HEAD.least - WISHED_HEAD.perRow * left.fromWish) : 0;
+}
+
+/** Crucial decisions with whether each is wrong, and places that none of them is about. */
+function crucialMarks(
+  crucial: readonly CrucialDecision[],
+  plan: MarkedPlan,
+): { marks: CrucialMark[]; wrong: number } {
+  const shares = wrongDecisions(crucial, plan);
+  const strayed = strayPlaces(crucial, plan.found, plan.open);
+  const besides = wrongBesides(strayed, plan);
+  const marks = crucial.map((decision, i) => ({
+    ...decision,
+    wrong: shares[i] >= WRONG_FROM || wasNotReached(decision, plan),
+  }));
+  const stray: CrucialMark = {
+    criteria: ['route'],
+    places: strayed,
+    role: null,
+    faults: null,
+    costs: 0,
+    wrong: besides >= WRONG_FROM,
+  };
+  return {
+    marks: strayed.length > 0 ? [...marks, stray] : marks,
+    wrong: shares.reduce((sum, share) => sum + share, 0) + besides,
+  };
+}
+
+/** How each part comes out, beside the model answer's. */
+function partResults({ played, modelPlayed, rules }: MarkingContext, { outcomes }: HeadLeft): PartResult[] {
+  const best = modelPlayed.outcomeAt(modelPlayed.minutes);
+  return played.outcomeAt(played.minutes).map(({ part, level, tone, deltaE, condition }, i) => {
+    const out = outcomes.find((outcome) => partName(outcome.part) === partName(part));
+    return {
+      part: partName(part),
+      level: Math.round(namedLevel(level, rules.levelScale) * 10) / 10,
+      tone,
+      deltaE: Math.round(deltaE * 10) / 10,
+      bestDeltaE: Math.round(best[i].deltaE * 10) / 10,
+      condition,
+      ...(out ? { down: Math.round(out.down * 100) / 100, outcome: out.outcome, cause: out.cause } : {}),
+    };
+  });
+}
+
+/** The reason that decided: the ceiling, the head, or the method. */
+function decidedBy(ceiling: Ceiling | null, holds: boolean, wishedLeast: number, raised: boolean): Reason {
+  if (ceiling && holds) return ceiling.why;
+  return raised
+    ? reason('decided.wished', undefined, { least: wishedLeast })
+    : reason('decided.method', undefined, {});
+}
+
+function markAgainst(input: MarkingInput, studentCard: RecordCard): Grade {
+  const { modelAnswer, rules, lines, open, ruling = NO_RULING } = input;
+  const lineOf = linesOf(input);
+  const clientCase = modelAnswer.clientCase;
+  const card = complete(onHead(withGiven(studentCard, modelAnswer.card, open), clientCase));
+  const standard = standardFor(input);
+  const context = markingContext(clientCase, card, modelAnswer, rules, lineOf);
+  const found = everythingFound(context, standard);
+  const method = byMethod(input, context, found, standard);
+  const { max, earned: uncapped } = method;
+  const left = headLeft(context, found, open);
+  const crucial = crucialMarks(crucialByRuling(standard.crucial, ruling), { context, found, left, open });
+  const ofMax = (of100: number) => Math.floor((of100 / 100) * max * 4) / 4;
+  const onlyMethod = ruling.ceilings === 'methodOnly';
+  const ceiling = lowest([
+    onlyMethod ? dangerCeiling(left) : ceilingOf(left, crucial.wrong, rules.ceilings),
+    onlyMethod ? null : byLuck(found),
+    needlesslyDeclined(context, open),
+  ]);
+  const capPoints = ceiling ? ofMax(ceiling.most) : null;
+  const wishedLeast = leastForHead(context, left, found);
+  const points = Math.max(
+    Math.min(ofMax(wishedLeast), capPoints ?? Infinity),
+    Math.min(uncapped, capPoints ?? uncapped),
+  );
+  const dangers = left.dangers.map((danger) => danger.reason);
   return {
     version: MARKING_VERSION,
     points,
     max,
     uncapped,
     capPoints,
-    dangers,
-    criteria,
-    decided:
-      ceiling && capPoints! < uncapped
-        ? ceiling.why
-        : points > uncapped
-          ? reason('decided.wished', undefined, { least: wishedLeast })
-          : reason('decided.method', undefined, {}),
-    crucial: [
-      ...crucial.map((decision, i) => ({
-        ...decision,
-        wrong: wrong[i] >= WRONG_FROM || wasNotReached(decision, decided),
-      })),
-      ...(strayed.length > 0
-        ? [
-            {
-              criteria: ['route' as const],
-              places: strayed,
-              role: null,
-              faults: null,
-              costs: 0,
-              wrong: wrongBesides(strayed, decided) >= WRONG_FROM,
-            },
-          ]
-        : []),
-    ],
+    dangers: [...new Map(dangers.map((danger) => [JSON.stringify(danger), danger])).values()],
+    criteria: method.criteria,
+    decided: decidedBy(ceiling, ceiling !== null && capPoints! < uncapped, wishedLeast, points > uncapped),
+    crucial: crucial.marks,
     ...(left.disputed.length > 0 ? { modelDisagrees: true } : {}),
     misconceptions: misconceptionsIn(
       [
-        ...wanted.flatMap((criterion) =>
-          [...marks.get(criterion)!.findings]
-            .sort(byLoss)
-            .map((finding) => ({ fault: finding.fault.name, reason: told(finding) })),
-        ),
+        ...[...method.findings.values()]
+          .flat()
+          .map((finding) => ({ fault: finding.fault.name, reason: told(finding) })),
         ...left.dangers.map(({ name, reason: why }) => ({ fault: `danger.${name}` as const, reason: why })),
       ],
       card,
@@ -352,18 +430,7 @@ function markAgainst(input: MarkingInput, studentCard: RecordCard): Grade {
       lineOf,
       lines,
     ),
-    places: mine.map(({ part, level, tone, deltaE, condition }, i) => {
-      const out = left.outcomes.find((outcome) => partName(outcome.part) === partName(part));
-      return {
-        part: partName(part),
-        level: Math.round(namedLevel(level, rules.levelScale) * 10) / 10,
-        tone,
-        deltaE: Math.round(deltaE * 10) / 10,
-        bestDeltaE: Math.round(best[i].deltaE * 10) / 10,
-        condition,
-        ...(out ? { down: Math.round(out.down * 100) / 100, outcome: out.outcome, cause: out.cause } : {}),
-      };
-    }),
+    places: partResults(context, left),
     houseRules: houseRulesUsedBy(modelAnswer, rules, lineOf),
   };
 }
