@@ -3,6 +3,7 @@ import { GREY_PLANS } from './grey';
 import { LIFT_PLANS } from './lift';
 import type { TablePlan } from './plan';
 import { REGION_PLANS } from './regions';
+import { WORK_PLANS } from './work';
 
 export interface TableRow extends TablePlan {
   caseId: string;
@@ -11,7 +12,7 @@ export interface TableRow extends TablePlan {
 }
 
 /** Every plan of the table in order; every third is locked. */
-export const TABLE: readonly TableRow[] = [GREY_PLANS, LIFT_PLANS, CORRECT_PLANS, REGION_PLANS]
+export const TABLE: readonly TableRow[] = [GREY_PLANS, LIFT_PLANS, CORRECT_PLANS, REGION_PLANS, WORK_PLANS]
   .flatMap((table) => Object.entries(table))
   .flatMap(([caseId, plans]) => plans.map((plan) => ({ caseId, ...plan })))
   .map((row, i) => ({ ...row, locked: i % 3 === 2 }));
