@@ -202,8 +202,8 @@ test('lighten, then tone: watched under the clock, wiped and rinsed zone by zone
   await putOn(student, 'A', ['mid-lengths', 'ends'], { start: 0 });
   await putOn(student, 'A', ['regrowth'], { start: 10 });
   await stepTo(student, 'Process');
-  await timeIt(student, 'A', 'mid-lengths, ends', { minutes: 50, looks: 'every 5 min' });
-  await timeIt(student, 'A', 'regrowth', { minutes: 40, looks: 'every 5 min' });
+  await timeIt(student, 'A', 'mid-lengths, ends', { minutes: 50 });
+  await timeIt(student, 'A', 'regrowth', { minutes: 40 });
   await test.step('foam hides the level until a strand is wiped; what is ready is rinsed', async () => {
     const clock = student.locator('section', { has: student.getByRole('heading', { name: 'The clock' }) });
     const zone = (name: string) => clock.getByRole('listitem').filter({ hasText: name });
@@ -220,6 +220,14 @@ test('lighten, then tone: watched under the clock, wiped and rinsed zone by zone
     await expect(
       student.getByRole('button', { name: 'Bowl A on the regrowth, from minute 10 to 26' }),
     ).toBeVisible();
+  });
+  await test.step('looked at in a rhythm it comes off by itself when it is ready, whatever it may have', async () => {
+    // Rinsed one by one, the places have times of their own by now.
+    for (const place of ['mid-lengths', 'ends'])
+      await timeIt(student, 'A', place, { minutes: 35, looks: 'every 5 min' });
+    await timeIt(student, 'A', 'regrowth', { minutes: 16, looks: 'every 5 min' });
+    await student.getByRole('slider').fill('30');
+    await expect(student.getByText(/Bowl A, mid-lengths: off at minute 2\d/)).toBeVisible();
   });
   await stepTo(student, 'Apply');
   await putOn(student, 'B', ['regrowth', 'mid-lengths', 'ends'], { start: 31 });
