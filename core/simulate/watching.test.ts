@@ -47,6 +47,29 @@ describe('a watched step', () => {
     );
   });
 
+  it('is not washed off by a wash that follows something else and moves up with it', () => {
+    const rinsedAt = best.steps.filter(lightens).map(({ start, minutes }) => start + minutes);
+    const washed = Math.max(...rinsedAt) + 30;
+    const later = (application: Application): Application =>
+      lightens(application)
+        ? { ...application, minutes: application.minutes + 30 }
+        : { ...application, start: application.start + 30 };
+    const places = clientCase.head.zones.map(({ zone }) => zone);
+    const card: HairWork = {
+      ...best,
+      steps: best.steps.map(later),
+      care: [{ do: 'wash', zones: places, start: washed, how: 'gentle', times: 2 }],
+    };
+    const played = play(card);
+    const [toner] = card.steps.filter((application) => !lightens(application));
+    const { start, end } = played.spellOf(toner, toner.zones[0]);
+    expect(start).toBeLessThan(toner.start);
+    // The wash comes before the toner, wherever both have moved to.
+    expect(played.card.care[0].start).toBeLessThanOrEqual(start);
+    const part = played.parts.find(({ zone }) => zone === toner.zones[0])!;
+    expect(played.momentOf(part, end - 1).lying?.mix.product).toBe('demi');
+  });
+
   it('is played by the clock where nobody looks', () => {
     const blind = changed({ checkEvery: null, minutes: 70 });
     expect(longest(play(blind).card)).toBe(70);

@@ -159,6 +159,8 @@ export function asWatched(clientCase: HeadAndWish, card: Complete<HairWork>, lin
     const lastOf = (of: 'planned' | 'real') => Math.max(...over.map((step) => step[of]));
     return lastOf('planned') - lastOf('real');
   };
+  /** What is done beside the bowls, moved up with what it follows. */
+  const careMoved = () => card.care.map((step) => ({ ...step, start: step.start - movedUp(step.start) }));
   /** What is put where a watched step may still lie waits until that is off: its minutes are only the most it may have. */
   const waitsFor = ({ start, zones, areas, bowl }: Application): number =>
     Math.max(
@@ -188,9 +190,8 @@ export function asWatched(clientCase: HeadAndWish, card: Complete<HairWork>, lin
     const longest = Math.max(...bySpell.map(({ minutes }) => minutes));
     written.push({ planned: application.start + application.minutes, real: moved.start + longest });
   }
-  const care = card.care.map((step) => ({ ...step, start: step.start - movedUp(step.start) }));
   return {
-    card: { ...card, steps: worked, care },
+    card: { ...card, steps: worked, care: careMoved() },
     spellOf: (application, place) => {
       const { start, minutes } = application;
       return spells.get(application)?.get(place) ?? { start, end: start + minutes };
@@ -207,7 +208,7 @@ export function asWatched(clientCase: HeadAndWish, card: Complete<HairWork>, lin
     if (!mix) return whole;
     // Looked ahead of, it is not rinsed yet.
     const longer = { ...moved, minutes: moved.minutes + TONE_AHEAD.minutes };
-    const there = { ...card, steps: [...worked, longer] };
+    const there = { ...card, steps: [...worked, longer], care: careMoved() };
     const needed = (zone: PlaceId): number[] =>
       parts.flatMap((part) => {
         if (part.zone !== zone || !stepsOn({ steps: [moved] }, part).length) return [];
