@@ -334,6 +334,9 @@ const missedIn = (outcomes: readonly PartOutcome[]): MissedWish[] =>
   });
 const tenth = (value: number) => Math.round(value * 10) / 10;
 
+/** ΔE2000 to the wish from which refreshed hair is another colour than was wished. */
+const ANOTHER_COLOUR = 10;
+
 function finished(
   { clientCase, found }: { clientCase: ClientCase; found: SolvedVisit },
   visits: Visit[],
@@ -361,12 +364,13 @@ function finished(
     equivalents: found.equivalents.map(told),
     proof,
     tried: found.tried,
-    // How ends are refreshed is the school's to say, whatever the model sees of it.
+    // How ends are refreshed is the school's to say, whatever the model sees of it, short of another colour.
     missed:
       visits.length === 1
         ? missedIn(
             outcomes.filter(
-              ({ part }) =>
+              ({ part, deltaE }) =>
+                deltaE > ANOTHER_COLOUR ||
                 !found.places.some(
                   ({ goal, technique }) => technique === 'refresh' && partName(goal.part) === partName(part),
                 ),
