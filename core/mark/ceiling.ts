@@ -1,3 +1,4 @@
+import { longestUnwatched } from '../card';
 import { partName } from '../case';
 import { type BenchStep, type Criterion, isOpenIn } from '../exercise';
 import { type Reason, reason } from '../reason';
@@ -10,7 +11,7 @@ import { type Findings, modelCountsAt } from './place-faults';
 
 /** Most of 100 for lightener that is never looked at. */
 export const UNWATCHED = 75;
-/** Most of 100 for a head that came out as wished by a fault that would not be forgiven, or by two that undo each other. */
+/** Most of 100 for a plan with a heavy fault, or with two that undo each other, however well the head comes out. */
 export const BY_LUCK = 85;
 
 /** The head a plan leaves. */
@@ -66,8 +67,7 @@ export function headLeft(context: MarkingContext, found: Findings, open: readonl
       ? context.parts.find(({ steps }) =>
           steps.some(
             ({ role, written }) =>
-              role === 'lighten' &&
-              written.some(({ checkEvery, checkAt = [] }) => checkEvery === null && checkAt.length === 0),
+              role === 'lighten' && written.some((application) => longestUnwatched(application) === null),
           ),
         )
       : undefined;
@@ -146,11 +146,12 @@ export function ceilingOf(
       most: danger.most,
       why: reason('decided.danger', danger.reason.rule, { most: danger.most }),
     });
-  return found.reduce<Ceiling | null>(
-    (low, ceiling) => (low && low.most <= ceiling.most ? low : ceiling),
-    null,
-  );
+  return lowestOf(found);
 }
+
+/** The lowest of some ceilings; null where none of them holds. */
+export const lowestOf = (ceilings: readonly (Ceiling | null)[]): Ceiling | null =>
+  ceilings.reduce((low, ceiling) => (!low || (ceiling && ceiling.most < low.most) ? ceiling : low), null);
 
 /** The ceiling where only method is marked: nothing but danger holds the mark down. */
 export const dangerCeiling = (left: HeadLeft): Ceiling | null =>

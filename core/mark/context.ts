@@ -41,6 +41,10 @@ export const placeParams = (task: Pick<PlaceGoal, 'part'>): { zone: string; wove
   woven: task.part.woven,
 });
 
+/** A part among some worked places; undefined where nothing is wished for it. */
+export const workedAt = (places: readonly WorkedPlace[], part: Pick<Part, 'zone' | 'woven'>) =>
+  places.find(({ goal }) => partName(goal.part) === partName(part));
+
 /** The part as a simulation knows it. @throws RangeError when the head lacks it. */
 export function partOf({ parts }: SimulatedCard, part: Pick<Part, 'zone' | 'woven'>): Part {
   const found = parts.find((one) => partName(one) === partName(part));

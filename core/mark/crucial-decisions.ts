@@ -3,7 +3,7 @@ import { partName } from '../case';
 import { type Criterion, CRITERION_WEIGHTS, CRITERIA, isOpenIn, type BenchStep } from '../exercise';
 import type { MixRole } from '../method';
 import type { Line } from '../product';
-import { AREA_BEARS, regionOf } from '../hair';
+import { fractionOfHead, regionOf } from '../hair';
 import { CEILINGS } from '../rules';
 import type { ModelAnswer } from '../solve';
 import { alternativesTo } from './alternatives';
@@ -381,11 +381,8 @@ export function wrongBesides(strayed: readonly string[], { context, left }: Mark
   const stray = forbidden ? 1 : strayed.length > 0 ? Math.min(1, downAt(left, strayed)) : 0;
   const halfLeft = context.parts.some(({ goal }) => {
     const out = areasLeftOut(context, goal.part);
-    const bears = (areas: readonly (keyof typeof AREA_BEARS)[]) =>
-      areas.reduce((sum, area) => sum + AREA_BEARS[area].fraction, 0);
-    return (
-      out.length > 0 && bears(out) > HALF * bears(regionOf(context.clientCase.head, goal.part.zone).areas)
-    );
+    const { areas } = regionOf(context.clientCase.head, goal.part.zone);
+    return fractionOfHead(out) > HALF * fractionOfHead(areas);
   });
   return Math.min(1, stray + (halfLeft ? 1 : 0));
 }

@@ -15,6 +15,7 @@ import {
   ceilingOf,
   byLuck,
   type Ceiling,
+  lowestOf,
   needlesslyDeclined,
 } from './ceiling';
 import { type MarkingContext, markingContext } from './context';
@@ -205,9 +206,6 @@ const FORBIDDEN: readonly FaultName[] = [
 /** From so many rows down on a client would notice, and the head is not the wished one any more. */
 const NOTICED_FROM = 2;
 
-const lowest = (ceilings: readonly (Ceiling | null)[]): Ceiling | null =>
-  ceilings.reduce((low, ceiling) => (!low || (ceiling && ceiling.most < low.most) ? ceiling : low), null);
-
 /** A finding in the words of the interface, with what it costs. */
 const told = ({ fault, loss }: Finding): Said => ({ ...reasonOf(fault), loss });
 const byLoss = (a: Finding, b: Finding) => b.loss - a.loss;
@@ -395,7 +393,7 @@ function markAgainst(input: MarkingInput, studentCard: RecordCard): Grade {
   const crucial = crucialMarks(crucialByRuling(standard.crucial, ruling), { context, found, left, open });
   const ofMax = (of100: number) => Math.floor((of100 / 100) * max * 4) / 4;
   const onlyMethod = ruling.ceilings === 'methodOnly';
-  const ceiling = lowest([
+  const ceiling = lowestOf([
     onlyMethod ? dangerCeiling(left) : ceilingOf(left, crucial.wrong, rules.ceilings),
     onlyMethod ? null : byLuck(found),
     needlesslyDeclined(context, open),

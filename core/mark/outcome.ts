@@ -18,7 +18,7 @@ import {
 } from '../hair';
 import { type Condition, conditionOf } from '../process';
 import { lossAt, OUTCOME_AT, OUTCOME_NAMED } from '../rules';
-import { type MarkingContext, partOf } from './context';
+import { type MarkingContext, partOf, workedAt } from './context';
 
 /** How a place came out, best first. */
 export const OUTCOMES = ['asWished', 'near', 'noticeable', 'needsCorrection'] as const;
@@ -252,8 +252,8 @@ function measured(yardstick: Yardstick, strand: Strand, best: Strand): Measure {
 
 /** Areas of a place that the model answer works and a card does not come to. */
 export function areasLeftOut({ parts, modelParts, clientCase }: MarkingContext, part: Part): Area[] {
-  const own = parts.find(({ goal }) => partName(goal.part) === partName(part));
-  const best = modelParts.find(({ goal }) => partName(goal.part) === partName(part));
+  const own = workedAt(parts, part);
+  const best = workedAt(modelParts, part);
   if (!own || !best || own.steps.length === 0) return [];
   const { areas } = regionOf(clientCase.head, part.zone);
   const reached = (steps: typeof own.steps, role: string, area: Area) =>

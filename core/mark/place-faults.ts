@@ -2,7 +2,7 @@ import { lookMinutesOf } from '../card';
 import { type Part, partName } from '../case';
 import { type Criterion, CRITERIA } from '../exercise';
 import type { MixRole } from '../method';
-import { type MarkingContext, minutesKey } from './context';
+import { type MarkingContext, minutesKey, workedAt } from './context';
 import type { FaultName } from './faults';
 import type { Finding } from './finding';
 import { areasLeftOut } from './outcome';
@@ -10,18 +10,8 @@ import { areasLeftOut } from './outcome';
 /** Findings of a whole card, by criterion. */
 export type Findings = Partial<Record<Criterion, readonly Finding[]>>;
 
-/** Criteria that decide what the hair of a place becomes; asking, reading, predicting and aftercare do not. */
-const AT_PLACES: readonly Criterion[] = [
-  'route',
-  'depth',
-  'tone',
-  'greyShare',
-  'developer',
-  'ratio',
-  'amount',
-  'order',
-  'timing',
-];
+/** Criteria that decide nothing of what the hair of a place becomes; all others do. */
+const NOT_ON_HAIR: readonly Criterion[] = ['reading', 'prediction', 'safety', 'aftercare'];
 /** An amount short by a fifth, as it is priced: less is no fault of what the hair becomes (M2). */
 const AMOUNT_COUNTS_FROM = 0.2;
 /** What the model sees of a place counts by so many times its worst fault. */
@@ -32,10 +22,7 @@ function isOf(context: MarkingContext, part: Part, { place, fault }: Finding): b
   if (place !== null) return place === partName(part);
   const { zone, other, woven, bowl } = fault.params;
   if (bowl !== undefined)
-    return context.parts.some(
-      ({ goal, steps }) =>
-        partName(goal.part) === partName(part) && steps.some((worked) => worked.bowl.name === bowl),
-    );
+    return workedAt(context.parts, part)?.steps.some((worked) => worked.bowl.name === bowl) ?? false;
   if (zone === undefined) return false;
   return (zone === part.zone && (woven ?? false) === part.woven) || (other === part.zone && !part.woven);
 }
@@ -49,8 +36,8 @@ const NOT_WAITED_FOR = 0.6;
  * not watched as the model answer watches it is not among them.
  */
 function takenOffSooner(context: MarkingContext, part: Part): ReadonlyMap<MixRole, number> {
-  const own = context.parts.find(({ goal }) => partName(goal.part) === partName(part));
-  const best = context.modelParts.find(({ goal }) => partName(goal.part) === partName(part));
+  const own = workedAt(context.parts, part);
+  const best = workedAt(context.modelParts, part);
   const shares = new Map<MixRole, number>();
   if (!own || !best) return shares;
   for (const worked of own.steps) {
@@ -76,13 +63,13 @@ const TOO_SHORT: readonly FaultName[] = ['timing.notThere', 'timing.tooShort'];
  * model answer's own does, whatever the model makes of it; with faults it counts by four times the worst of them.
  */
 export function modelCountsAt(context: MarkingContext, found: Findings, part: Part): number {
-  const own = context.parts.find(({ goal }) => partName(goal.part) === partName(part));
+  const own = workedAt(context.parts, part);
   if (own?.steps.some(({ isMixed }) => isMixed)) return 1;
   if (areasLeftOut(context, part).length > 0) return 1;
   const sooner = takenOffSooner(context, part);
   let worst = 0;
   for (const criterion of CRITERIA) {
-    if (!AT_PLACES.includes(criterion)) continue;
+    if (NOT_ON_HAIR.includes(criterion)) continue;
     for (const finding of found[criterion] ?? []) {
       if (finding.loss <= worst || !isOf(context, part, finding)) continue;
       const isShort = finding.fault.name === 'amount.tooLittle' && finding.loss >= AMOUNT_COUNTS_FROM;

@@ -6,7 +6,7 @@ import { isLightener, isOxidative, LATE_HEAT_FROM } from '../../process';
 import type { Reason } from '../../reason';
 import { PRICES, lossAt, hasGreyToCover, CHECKS } from '../../rules';
 import { rootWaits, isWaitedFor } from '../../solve';
-import { type MarkingContext, partOf, placeParams } from '../context';
+import { type MarkingContext, partOf, placeParams, workedAt } from '../context';
 import { finding, type Finding } from '../finding';
 import type { WorkedPlace, WorkedApplication } from '../worked-place';
 import { directionsOfApplication } from './developer';
@@ -24,7 +24,7 @@ function missingOf(
   { role }: WorkedApplication,
   given: number,
 ): number {
-  const best = modelParts.find(({ goal }) => partName(goal.part) === partName(part.goal.part));
+  const best = workedAt(modelParts, part.goal.part);
   const minutes = best?.steps.find((worked) => worked.role === role)?.application.minutes;
   return minutes ? Math.max(0, (minutes - given) / minutes) : 0;
 }
