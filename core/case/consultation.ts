@@ -5,19 +5,34 @@ import { forbidsPeroxide } from '../rules';
 import { type ClientCase, saltsOf } from './client-case';
 import type { ConsultationQuestion, HairTest } from './questions';
 import { strandOfZone } from './strands';
+import { mineralsOf } from './zone-history';
 
 const percent = (share: number) => Math.round(share * 100) / 100;
 
 /** What was done to a zone, newest first, as a client tells it: what and how often, never a level. */
 const doneTo = ({ zone, history }: ZoneOfHead): Reason[] =>
-  history.length === 0
+  history.every(({ kind }) => kind === 'chemical' || kind === 'mineral')
     ? [reason('reveal.layer.none', undefined, { zone })]
-    : [...history].reverse().map((layer) =>
-        reason(`reveal.layer.${layer.kind}`, undefined, {
-          zone,
-          times: 'times' in layer ? (layer.times ?? 1) : 1,
-        }),
+    : [...history].reverse().flatMap((layer) =>
+        // What reshaped it is asked for by itself; what water left nobody knows of.
+        layer.kind === 'chemical' || layer.kind === 'mineral'
+          ? []
+          : reason(`reveal.layer.${layer.kind}`, undefined, {
+              zone,
+              times: 'times' in layer ? (layer.times ?? 1) : 1,
+            }),
       );
+
+/** What the educator has the client say to a question, or that there is nothing to say. */
+function saidOr(
+  { told }: ClientCase['facts'],
+  question: keyof NonNullable<ClientCase['facts']['told']>,
+): Reason[] {
+  const said = told?.[question];
+  return [
+    said ? reason('reveal.said', undefined, { said }) : reason(`reveal.nothing.${question}`, undefined),
+  ];
+}
 
 /** What a question brings to light: what the client knows, never what the eye has to read. */
 export function answerTo(
@@ -40,16 +55,25 @@ export function answerTo(
       return [reason(`reveal.metallic.${saltsOf(facts)}`, 'C8')];
     case 'upkeep':
       return [reason('reveal.upkeep', undefined, { weeks: facts.upkeepWeeks })];
-    case 'medicines':
-    case 'chemical':
-    case 'habits':
-    case 'budget':
-    case 'mustKeep': {
-      const said = facts.told?.[question];
-      return [
-        said ? reason('reveal.said', undefined, { said }) : reason(`reveal.nothing.${question}`, undefined),
-      ];
+    case 'chemical': {
+      const done = head.zones.flatMap(({ zone, history }) =>
+        history.flatMap((layer) =>
+          layer.kind === 'chemical'
+            ? [reason(`reveal.chemical.${layer.service}`, 'C10', { zone, weeks: layer.weeksAgo })]
+            : [],
+        ),
+      );
+      return done.length > 0 ? done : saidOr(facts, question);
     }
+    case 'habits':
+      return [
+        ...saidOr(facts, question),
+        ...(head.zones.some((zone) => mineralsOf(zone) > 0) ? [reason('reveal.minerals', 'C10')] : []),
+      ];
+    case 'medicines':
+    case 'budget':
+    case 'mustKeep':
+      return saidOr(facts, question);
   }
 }
 

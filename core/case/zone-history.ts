@@ -1,15 +1,33 @@
 import type { Tone } from '../colour';
-import { type DirectDye, type ZoneOfHead, type HistoryLayer, levelOfPigmented, naturalStrand } from '../hair';
+import {
+  type ChemicalService,
+  type DirectDye,
+  type ZoneOfHead,
+  type HistoryLayer,
+  levelOfPigmented,
+  naturalStrand,
+} from '../hair';
 import { withHistory } from '../process';
 
 /**
  * What the layers of a zone come to for the rules of the craft, which ask what lies uppermost and how light the hair is:
- * never coloured, coloured over (level and tone that show, fraction 0–1 gone since), lightened, or under a vivid dye
+ * never coloured, coloured over, lightened, or under a vivid dye
  * (level of the hair beneath it).
  */
 export type UppermostHistory =
   | { kind: 'untouched' }
-  | { kind: 'coloured'; level: number; tone: Tone; faded: number }
+  | {
+      /** Which kind it is. */
+      kind: 'coloured';
+      /** Level that shows, 1 to 12. */
+      level: number;
+      /** Tone that shows. */
+      tone: Tone;
+      /** Fraction 0–1 gone since. */
+      faded: number;
+      /** Full layers of permanent colour one over the other, what has faded taken off; 1 for one (C4). */
+      layers: number;
+    }
   | {
       /** Which kind it is. */
       kind: 'lightened';
@@ -31,6 +49,11 @@ const TONED_WITHIN = 1.5;
 /** Toners one over the other from which they have built up. */
 const BUILT_UP_FROM = 2;
 
+/** What makes hair another colour; treatments, chemical services and minerals do not. */
+type ColourLayer = Extract<HistoryLayer, { kind: 'lightened' | 'direct' } | { tone: Tone }>;
+const isColour = (layer: HistoryLayer): layer is ColourLayer =>
+  layer.kind !== 'treated' && layer.kind !== 'chemical' && layer.kind !== 'mineral';
+
 const half = (level: number) => Math.min(12, Math.max(1, Math.round(level * 2) / 2));
 
 /** Level that shows, read to the half: for low-strength colour, whose layer names the shade and not what came of it. */
@@ -38,9 +61,9 @@ const levelRead = ({ naturalLevel, greyShare, porosity, history }: Worn): number
   half(levelOfPigmented(withHistory(naturalStrand(naturalLevel, { white: greyShare, porosity }), history)));
 
 function uppermostOfLayers(zone: Worn): UppermostHistory {
-  const layers = zone.history.filter(({ kind }) => kind !== 'treated');
+  const layers = zone.history.flatMap((layer) => (isColour(layer) ? [layer] : []));
   const last = layers.findLast((layer) => layer.kind !== 'direct' || (layer.faded ?? 0) <= 1 - GONE);
-  if (!last || last.kind === 'treated') return { kind: 'untouched' };
+  if (!last) return { kind: 'untouched' };
   const before = layers.slice(0, layers.indexOf(last));
   const base = before.findLast((layer) => layer.kind === 'lightened' || layer.kind === 'permanent');
   const baseLevel = base && 'level' in base ? base.level : zone.naturalLevel;
@@ -50,10 +73,11 @@ function uppermostOfLayers(zone: Worn): UppermostHistory {
     case 'lightened':
       return { kind: 'lightened', level: last.level };
     case 'permanent':
-      return colouredBy(last, last.level);
+      return colouredBy(last, last.level, layersOf(layers));
     default: {
       const level = levelRead(zone);
-      if (base?.kind !== 'lightened' || base.level - level > TONED_WITHIN) return colouredBy(last, level);
+      if (base?.kind !== 'lightened' || base.level - level > TONED_WITHIN)
+        return colouredBy(last, level, layersOf(layers));
       const toners = before
         .slice(before.indexOf(base) + 1)
         .concat(last)
@@ -64,12 +88,23 @@ function uppermostOfLayers(zone: Worn): UppermostHistory {
   }
 }
 
-const colouredBy = ({ tone, faded = 0 }: Colour, level: number): UppermostHistory => ({
+const colouredBy = ({ tone, faded = 0 }: Colour, level: number, layers: number): UppermostHistory => ({
   kind: 'coloured',
   level,
   tone,
   faded,
+  layers,
 });
+
+/** Full layers of permanent colour since hair was last lightened. */
+function layersOf(layers: readonly ColourLayer[]): number {
+  const since = layers.slice(layers.findLastIndex(({ kind }) => kind === 'lightened') + 1);
+  const full = since.reduce(
+    (sum, layer) => sum + (layer.kind === 'permanent' ? (layer.times ?? 1) * (1 - (layer.faded ?? 0)) : 0),
+    0,
+  );
+  return Math.max(1, full);
+}
 
 const known = new WeakMap<object, UppermostHistory>();
 
@@ -79,6 +114,29 @@ export function uppermostHistory(zone: Worn): UppermostHistory {
   known.set(zone, found);
   return found;
 }
+
+/** The chemical service that a zone has had and that binds most: a relaxer of hydroxide before the newest of the others. */
+export function chemicalOf({ history }: Pick<ZoneOfHead, 'history'>): ChemicalPast | null {
+  const services = history.flatMap((layer) => (layer.kind === 'chemical' ? [layer] : []));
+  const found = services.find(({ service }) => service === 'hydroxideRelaxer') ?? services.at(-1);
+  return found
+    ? { service: found.service, weeksAgo: Math.min(...services.map(({ weeksAgo }) => weeksAgo)) }
+    : null;
+}
+/** A chemical service of the past (C10). */
+export interface ChemicalPast {
+  /** Which one. */
+  service: ChemicalService;
+  /** Whole weeks since the newest of them. */
+  weeksAgo: number;
+}
+
+/** Minerals on a zone, 0–1: 1 is hair that is plainly green of them (C10). */
+export const mineralsOf = ({ history }: Pick<ZoneOfHead, 'history'>): number =>
+  Math.min(
+    1,
+    history.reduce((sum, layer) => sum + (layer.kind === 'mineral' ? layer.amount : 0), 0),
+  );
 
 /** Whether hair is lightened hair, bare or under a vivid dye: it is toned with care and not lightened again lightly. */
 export const isLightenedHair = (past: UppermostHistory, naturalLevel: number): boolean =>

@@ -14,7 +14,18 @@ const YELLOW_NAMES = Object.keys(YELLOWS) as [Yellow, ...Yellow[]];
 
 /** Kinds of oxidative colour that hair may have had before. */
 export const HISTORY_COLOURS = ['permanent', 'demi', 'acidGloss'] as const;
-export const HISTORY_KINDS = ['lightened', ...HISTORY_COLOURS, 'direct', 'treated'] as const;
+export const HISTORY_KINDS = [
+  'lightened',
+  ...HISTORY_COLOURS,
+  'direct',
+  'treated',
+  'chemical',
+  'mineral',
+] as const;
+
+/** Chemical services that reshape hair: hydroxide relaxer, thio relaxer or perm, keratin smoothing (C10). */
+export const CHEMICAL_SERVICES = ['hydroxideRelaxer', 'perm', 'smoothing'] as const;
+export type ChemicalService = (typeof CHEMICAL_SERVICES)[number];
 
 /** One thing that was done to hair before. */
 export const historyLayerSchema = z.discriminatedUnion('kind', [
@@ -46,5 +57,15 @@ export const historyLayerSchema = z.discriminatedUnion('kind', [
     })
     .strict(),
   z.object({ kind: z.literal('treated'), treatment: z.enum(TREATMENTS) }).strict(),
+  /** Reshaped, so many weeks ago (C10). */
+  z
+    .object({
+      kind: z.literal('chemical'),
+      service: z.enum(CHEMICAL_SERVICES),
+      weeksAgo: z.number().int().min(0).max(520),
+    })
+    .strict(),
+  /** Copper and other minerals of well or pool water; 1 is hair that is plainly green (C10). */
+  z.object({ kind: z.literal('mineral'), amount: shareSchema }).strict(),
 ]);
 export type HistoryLayer = z.infer<typeof historyLayerSchema>;

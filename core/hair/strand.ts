@@ -43,6 +43,8 @@ export interface Strand {
   readonly surface: number;
   /** Centimetres from the scalp, for its warmth. */
   readonly fromScalpCm: number;
+  /** How many times faster than other hair it loses strength under alkali and peroxide; 1 unless it was reshaped (C10). */
+  readonly fragility: number;
   /** Hair in between that a thin coat missed, with the fraction 0–1 of the whole it is; none within it. */
   readonly spots: readonly Spot[];
 }
@@ -87,6 +89,7 @@ export function naturalStrand(
     damage: 0,
     ...SOUND,
     fromScalpCm,
+    fragility: 1,
     spots: [],
   };
 }
@@ -136,6 +139,10 @@ function levelsOf(strand: Grown): { grown: number; reached: number } {
 
 /** The level that the natural pigment of a strand has reached by its brown-black, 1 to 12. */
 export const reachedLevelOf = (strand: Grown): number => levelsOf(strand).reached;
+
+/** Brown-black of hair that grew at a level and has been lightened to another, optical density. */
+export const brownBlackAt = (grownLevel: number, level: number): number =>
+  onTheWay(grownLevel, level).brownBlack;
 
 /** How far the natural warmth has been laid bare, 0 untouched to 1. */
 export function exposureOf(strand: Grown): number {

@@ -48,6 +48,8 @@ const NEIGHBOURS: Partial<Record<Line['kind'], { kind: Line['kind']; vol: number
   lightenerGentle: [{ kind: 'lightenerStrong', vol: 30 }],
 };
 
+const isChelating = (care: RecordCard['care'][number]) => care.do === 'wash' && care.how === 'chelating';
+
 /** Every alternative of a model answer: each of its decisions, one at a time, as somebody might take it. */
 export function alternativesTo(
   { card: best, clientCase, visits, stops }: ModelAnswer,
@@ -178,6 +180,8 @@ export function alternativesTo(
         ),
       );
   }
+  if (best.care.some(isChelating))
+    add('route', null, { ...best, care: best.care.filter((care) => !isChelating(care)) });
   if (visits.length > 1) add('safety', null, { ...best, visits: visits.length - 1 });
   return alternatives;
 

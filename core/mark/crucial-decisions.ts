@@ -141,7 +141,8 @@ export function standardOf(
     const hurts = left.dangers.length > own.dangers.length;
     const ofTheClient = criterion === 'safety';
     if (left.down <= OUTCOME_SLIGHT && left.classesLost === 0 && !hurts && !ofTheClient) continue;
-    const most = ceilingOf(left, 0, CEILINGS)?.most ?? 100;
+    // Fewer appointments than it takes is a decision of the client, wrong whatever the head of the first one looks like.
+    const most = ceilingOf(left, ofTheClient ? 1 : 0, CEILINGS)?.most ?? 100;
     const costs = 100 - Math.min(most, 100 - methodLost(findings, weights));
     const at = placesOf(best, bowl);
     const places = criterion === 'order' || criterion === 'safety' ? [] : at.map(({ place }) => place);

@@ -1,8 +1,8 @@
 import { bowlVol } from '../card';
 import { isLightenedHair, isLightenedZone, presentLevel, strandOfZone } from '../case';
 import type { BenchStep } from '../exercise';
-import { levelOfPigmented, neighboursOf } from '../hair';
-import { levelsToday } from '../method';
+import { beginsAtScalp, levelOfPigmented, neighboursOf } from '../hair';
+import { levelsToday, type StopName } from '../method';
 import {
   levelsInOneVisit,
   conditionOf,
@@ -31,6 +31,34 @@ export interface Danger {
 /** Most of 100 for a plan that would hurt the client; always below a pass. */
 export const DANGER_MOST = { hurts: 40, nothingAsked: 50, served: 10 } as const;
 
+/** Whether some step puts a kind of product on, and perhaps openly at the scalp. */
+const puts = (
+  { card, lineOf }: MarkingContext,
+  asks: (line: Line, application: MarkingContext['card']['steps'][number]) => boolean,
+): boolean =>
+  card.steps.some((application) => {
+    const bowl = card.bowls.find(({ name }) => name === application.bowl);
+    const line = bowl?.lineId ? lineOf(bowl.lineId) : undefined;
+    return line !== undefined && asks(line, application);
+  });
+const hasPeroxide = ({ kind }: Line) => hasDeveloper(kind) && kind !== 'remover';
+
+/** What serves a client all the same who had to be declined, by what stops the service; other work is no danger by itself. */
+const SERVED_BY: Record<StopName, (context: MarkingContext) => boolean> = {
+  reaction: (context) => puts(context, hasPeroxide),
+  metallicSalts: (context) => puts(context, hasPeroxide),
+  scalp: (context) =>
+    puts(
+      context,
+      (_line, { zones, placement }) =>
+        placement === 'open' && zones.some((zone) => beginsAtScalp(context.clientCase.head, zone)),
+    ),
+  // Lightener on hair that is gone is a danger of its own.
+  hairGivesWay: () => false,
+  relaxed: (context) => puts(context, ({ kind }) => isLightener(kind)),
+  tooSoon: () => false,
+};
+
 /** Levels past what the condition allows that are still the run of the last minutes. */
 const PAST_LIMIT = 0.5;
 /** Lightener that lies this many times as long as it works. */
@@ -57,8 +85,9 @@ export function dangersIn(context: MarkingContext, open: readonly BenchStep[]): 
     dangers.push({ most, name, reason: dangerReason(name, rule, params) });
   const { hurts, nothingAsked, served } = DANGER_MOST;
   if (open.includes('consult')) {
-    if (card.decision !== 'decline' && card.steps.length > 0)
-      for (const stop of modelAnswer.stops) add(served, 'served', 'C3', { stop: stop.code });
+    if (card.decision !== 'decline')
+      for (const { stop, code } of modelAnswer.stops)
+        if (SERVED_BY[stop](context)) add(served, 'served', 'C3', { stop: code });
     if (card.asked.length === 0 && card.tests.length === 0) add(nothingAsked, 'nothingAsked', 'C3');
   }
   const works = (['apply', 'process', 'mix', 'developer'] as const).some((step) => open.includes(step));
@@ -98,12 +127,13 @@ export function dangersIn(context: MarkingContext, open: readonly BenchStep[]): 
   }
   for (const { part, strand } of played.outcomeAt(played.minutes)) {
     const before = conditionOf(strandOfZone(clientCase.head, part.zone));
-    const touched = card.steps.some(({ zones }) => zones.includes(part.zone));
-    if (isGivingWay(conditionOf(strand)) && touched)
-      add(hurts, isGivingWay(before) ? 'onFailedHair' : 'hairFails', 'C4', {
-        zone: part.zone,
-        woven: part.woven,
-      });
+    if (!isGivingWay(conditionOf(strand))) continue;
+    const at = { zone: part.zone, woven: part.woven };
+    const on = (asks: (line: Line) => boolean) =>
+      puts(context, (line, { zones }) => zones.includes(part.zone) && asks(line));
+    // Hair that gave way before may be deposited on, gently (C1).
+    if (isGivingWay(before) ? on(({ kind }) => isLightener(kind)) : on(() => true))
+      add(hurts, isGivingWay(before) ? 'onFailedHair' : 'hairFails', 'C4', at);
   }
   addUnrinsed(context, add);
   const zones = clientCase.head.zones;

@@ -21,6 +21,9 @@ export const FAULTS = {
     'costlier',
     'blends',
     'takesWarmth',
+    'notChelated',
+    'washedOut',
+    'beyondLimit',
   ],
   shades: ['equivalent'],
   depth: [
@@ -137,6 +140,7 @@ export const FAULTS = {
     'needlessDecline',
     'shouldDecline',
     'declinedUnasked',
+    'gentleInstead',
     'visits',
     'visitsOpen',
     'tooFewVisits',

@@ -25,7 +25,7 @@ export function houseRulesUsedBy(
   const pale = Object.values(clientCase.wish).some((wish) => wish.level >= TOP_OF_TEN);
   if (pale || clientCase.head.zones.some((zone) => presentLevel(zone) >= TOP_OF_TEN)) used.push('levelScale');
   if (Object.values(card.readings).some((reading) => reading?.underlay)) used.push('underlay');
-  if (routes.has('liftWithColour')) used.push('liftByColour');
+  if (routes.has('liftWithColour')) used.push('liftByColour', 'liftByColourLimit');
   // A line with a table of its own leaves nothing for the class's to say.
   const byTable = card.bowls.some(({ name, lineId, shades }) => {
     const line = lineId ? lineOf(lineId) : undefined;
@@ -37,7 +37,14 @@ export function houseRulesUsedBy(
   if (byTable && greys.some(hasGreyToCover)) used.push('greyShare');
   if (greys.some((grey) => grey > VERY_GREY)) used.push('resistantGrey');
   if (routes.has('lightenThenTone'))
-    used.push('tonerDepth', 'lightenerOnScalp', 'tenVolLightener', 'fortyVolLightener', 'preServiceWash');
+    used.push(
+      'tonerDepth',
+      'tonerProduct',
+      'lightenerOnScalp',
+      'tenVolLightener',
+      'fortyVolLightener',
+      'preServiceWash',
+    );
   if (routes.has('refresh')) used.push('endsRefresh');
   if (card.bowls.some(({ developer }) => developer.length > 0)) used.push('diluteDeveloper', 'timerStarts');
   return used.map((rule) => ({ rule, choice: rules[rule] }));

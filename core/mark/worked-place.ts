@@ -20,7 +20,7 @@ import {
   type MixRole,
   type RequiredMix,
   requiredMixes,
-  requestOnLine,
+  requestOnPlace,
   type PlaceGoal,
   type Technique,
   type TechniqueRuling,
@@ -252,7 +252,7 @@ export function workedPlace(
     const worked = at < 0 ? null : left.splice(at, 1)[0];
     const need =
       required.shadeRequest && worked
-        ? requestOnLine(required.shadeRequest, goal.greyShare, worked.line, rules)
+        ? requestOnPlace(required.shadeRequest, goal, technique, worked.line, rules)
         : required.shadeRequest;
     return { mix: { ...required, shadeRequest: need }, worked };
   });
@@ -261,7 +261,7 @@ export function workedPlace(
     goal,
     steps,
     technique,
-    ruling: techniqueRuling(goal, technique),
+    ruling: techniqueRuling(goal, technique, rules),
     requiredMixes: layers,
     extra: left,
     leftover,

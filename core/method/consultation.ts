@@ -7,7 +7,7 @@ import { goalsOf, type PlaceGoal } from './place-goal';
 import type { Technique } from './technique';
 
 /** What may stop a service before anything is mixed, by name. */
-export const STOPS = ['reaction', 'scalp', 'metallicSalts', 'hairGivesWay'] as const;
+export const STOPS = ['reaction', 'scalp', 'metallicSalts', 'hairGivesWay', 'relaxed', 'tooSoon'] as const;
 export type StopName = (typeof STOPS)[number];
 /** What stops a service, by name and in the words of the interface. */
 export interface Stop extends Reason {
@@ -32,13 +32,46 @@ export function stopsService(clientCase: ClientCase): Stop[] {
   );
   if (spent)
     stops.push(stop('hairGivesWay', 'C4', { zone: partName(spent.part), condition: spent.condition }));
+  const goals = goalsOf(clientCase);
+  const relaxed = goals.find(
+    ({ chemical, target, present }) =>
+      chemical?.service === 'hydroxideRelaxer' && target.level > present + LIGHTER_BY,
+  );
+  if (relaxed) stops.push(stop('relaxed', 'C10', { zone: partName(relaxed.part) }));
+  const fresh = goals.find(({ chemical }) => chemical !== null && chemical.weeksAgo < WEEKS_AFTER_CHEMICAL);
+  if (fresh)
+    stops.push(
+      stop('tooSoon', 'C10', {
+        zone: partName(fresh.part),
+        service: fresh.chemical!.service,
+        weeks: WEEKS_AFTER_CHEMICAL,
+      }),
+    );
   return stops;
 }
+
+/**
+ * Weeks between a chemical service and oxidative colour.
+ * @rule C10
+ */
+export const WEEKS_AFTER_CHEMICAL = 2;
+/** Stops that are of the hair: it is treated, and looked at again after some weeks. */
+const OF_THE_HAIR: readonly StopName[] = ['hairGivesWay', 'relaxed', 'tooSoon'];
+/** Care and date of a client who is sent home for their hair's sake; null where something else stops the service. */
+export const restAfter = (stops: readonly Stop[]): Pick<RecordCard, 'aftercare' | 'nextVisitWeeks'> | null =>
+  stops.some(({ stop }) => OF_THE_HAIR.includes(stop))
+    ? {
+        ...REST,
+        nextVisitWeeks: stops.every(({ stop }) => stop === 'tooSoon')
+          ? WEEKS_AFTER_CHEMICAL
+          : REST.nextVisitWeeks,
+      }
+    : null;
 
 /** Levels from which a wish asks for lightener on hair that gives way. */
 const LIGHTER_BY = 0.5;
 /** What a client with spent hair takes home, and weeks until it is tested again (C1). */
-export const REST: Pick<RecordCard, 'aftercare' | 'nextVisitWeeks'> = {
+const REST: Pick<RecordCard, 'aftercare' | 'nextVisitWeeks'> = {
   aftercare: ['gentleWash', 'heatProtection', 'weeklyTreatment', 'coolWater'],
   nextVisitWeeks: 4,
 };
@@ -65,10 +98,11 @@ export function neededTests(
   { facts }: Pick<ClientCase, 'facts'>,
 ): HairTest[] {
   const lightens = work.some(({ technique }) => STRAND_TESTED.includes(technique));
-  const worked = work.some(({ goal }) => goal.history.kind !== 'untouched');
+  const reshaped = work.some(({ goal }) => goal.chemical !== null);
+  const worked = reshaped || work.some(({ goal }) => goal.history.kind !== 'untouched');
   const suspected = asksIncompatibilityTest(saltsOf(facts));
   return TESTS.filter((test) => {
     if (test === 'incompatibility') return suspected;
-    return test === 'patch' || lightens || (worked && test !== 'strand');
+    return test === 'patch' || lightens || reshaped || (worked && test !== 'strand');
   });
 }

@@ -10,9 +10,11 @@ import {
   lightenerVols,
   REFRESH_MINUTES,
   hasGreyToCover,
+  TONING_VOL,
+  TONING_WATCHED_FROM,
 } from '../rules';
 import type { PlaceGoal } from './place-goal';
-import { coversGrey, type RequiredMix, overItsOwn } from './required-mix';
+import { coversGrey, type RequiredMix, overItsOwn, permanentTones } from './required-mix';
 import type { Technique } from './technique';
 
 /** What the directions of one line say for a layer. */
@@ -31,8 +33,12 @@ const span = (best: number, min = best, max = best) => ({ best, min, max });
 /** Hair off the scalp is a little behind the root when it is lifted by colour, and gets a head start (A2). */
 export const HEAD_START = { least: 10, most: 20 };
 const LIGHTENER_LEAST = 5;
+/** From one strength that is sold to the next, volumes (D1). */
+const STRENGTH_STEP = 10;
 /** A toner on lightened hair is watched from here on. */
 export const TONER_LEAST = 5;
+/** Minutes that permanent colour is planned for as a toner; it comes off at the look that finds the tone. Judgement. */
+const TONING_BEST = 15;
 /** Gentle wet cleanse: powder with 10 vol on wet hair with conditioner, until nothing changes (P8). */
 export const CLEANSE = { vol: 10, minutes: { best: 15, min: 10, max: 20 } } as const;
 /** A clear gloss lies from five to twenty minutes. */
@@ -114,9 +120,10 @@ export function directionsFor(
     }
     case 'lighten': {
       const may = mayDilute(line, rules);
-      const vols = lightenerVols(goal.scalpContact, rules).filter((vol) =>
-        pourOf(vol, line.developersVol, may),
-      );
+      const all = lightenerVols(goal.scalpContact, rules);
+      // Hair that was permed counts a strength less (C10).
+      const most = Math.max(...all) - (goal.chemical?.service === 'perm' ? STRENGTH_STEP : 0);
+      const vols = all.filter((vol) => vol <= most && pourOf(vol, line.developersVol, may));
       if (vols.length === 0) return null;
       return {
         ...none,
@@ -150,6 +157,16 @@ export function directionsFor(
   }
   if (required.refresh)
     return { ...none, vols: line.developersVol.slice(0, 1), ratios: line.ratios, minutes: REFRESH_MINUTES };
+  if (line.kind === 'permanent' && permanentTones(goal, technique, rules)) {
+    const pour = pourOf(TONING_VOL, line.developersVol, mayDilute(line, rules));
+    if (!pour) return null;
+    return {
+      ...none,
+      vols: [TONING_VOL],
+      ratios: line.ratios,
+      minutes: span(Math.min(minutes.standard, TONING_BEST), TONING_WATCHED_FROM, minutes.standard),
+    };
+  }
   const choice = developerFor(goal, technique, line, rules);
   if (!choice.ok) return null;
   const grey = greyUnder(goal, technique);

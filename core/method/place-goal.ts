@@ -1,5 +1,8 @@
 import {
   type Part,
+  type ChemicalPast,
+  chemicalOf,
+  mineralsOf,
   type ClientCase,
   type HeadAndWish,
   partsOf,
@@ -9,8 +12,17 @@ import {
   type Target,
   strandOfZone,
 } from '../case';
-import { type Porosity, type Diameter, zoneOf, regionOf, beginsAtScalp } from '../hair';
-import { type Condition, conditionOf } from '../process';
+import { toHalfLevel } from '../colour';
+import {
+  type Porosity,
+  type Diameter,
+  type Strand,
+  zoneOf,
+  regionOf,
+  beginsAtScalp,
+  levelOfPigmented,
+} from '../hair';
+import { type Condition, conditionOf, type Mix, strandUnder } from '../process';
 import type { ScalpContact } from '../rules';
 
 /** A part of the head with a wish: what there is and what is asked, for the rules. */
@@ -39,6 +51,12 @@ export interface PlaceGoal {
   scalpContact: ScalpContact;
   /** Length, centimetres. */
   lengthCm: number;
+  /** Level that a remover alone brings the hair to: its own, or less where dye has built up (C4); null without dye. */
+  afterRemover: number | null;
+  /** Chemical service that binds what may be done; null where there was none (C10). */
+  chemical: ChemicalPast | null;
+  /** Minerals that have to be chelated first, 0–1 (C10). */
+  minerals: number;
 }
 
 /**
@@ -48,6 +66,19 @@ export interface PlaceGoal {
 const WHITE_HAIR_LEVEL = 10;
 /** From this fraction of white on, and for wishes this light, hair is worked as white hair. */
 export const AS_WHITE_HAIR = { from: 0.9, lightFrom: 9.5 };
+
+const REMOVER: Mix = { product: 'remover', shades: [], developerVol: 0, ratio: 1 };
+const REMOVER_MINUTES = 20;
+const removed = new WeakMap<Strand, number>();
+/** Level after one run of remover, to the half, by the hair model. Strands are kept with their head, so this is found once. */
+function levelAfterRemover(head: ClientCase['head'], zone: Part['zone']): number {
+  const strand = strandOfZone(head, zone);
+  const level =
+    removed.get(strand) ??
+    toHalfLevel(levelOfPigmented(strandUnder({ mix: REMOVER }, strand, REMOVER_MINUTES)));
+  removed.set(strand, level);
+  return level;
+}
 
 /** The goal of a part; null where nothing is wished for. */
 export function goalOf({ head }: Pick<ClientCase, 'head'>, part: Part): PlaceGoal | null {
@@ -72,6 +103,9 @@ export function goalOf({ head }: Pick<ClientCase, 'head'>, part: Part): PlaceGoa
     // Foils hold the product off the skin (D4).
     scalpContact: !part.woven && beginsAtScalp(head, part.zone) ? 'onScalp' : 'offScalp',
     lengthCm: zone.lengthCm,
+    afterRemover: history.kind === 'coloured' ? levelAfterRemover(head, part.zone) : null,
+    chemical: chemicalOf(zone),
+    minerals: mineralsOf(zone),
   };
 }
 

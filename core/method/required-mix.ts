@@ -12,9 +12,10 @@ import {
   shadeLevelFor,
   fillToneAt,
   keepsWarmthUnder,
+  TONING_DEEPER,
 } from '../rules';
 import type { PlaceGoal } from './place-goal';
-import type { Technique } from './technique';
+import { afterRemoval, type Technique } from './technique';
 
 /** What one bowl on a zone is there for. */
 export const MIX_ROLES = ['remove', 'cleanse', 'lighten', 'fill', 'colour'] as const;
@@ -133,6 +134,20 @@ export function requestOnLine(
   return { ...need, naturalShare: naturalShareFor(greyShare, rules, isFashion(need.tone), line) };
 }
 
+/** The same on a place: permanent colour that tones lightened hair lifts on, and is deeper than the wish (F4). */
+export function requestOnPlace(
+  need: ShadeRequest,
+  goal: PlaceGoal,
+  technique: Technique,
+  line: Line,
+  rules: HouseRules,
+): ShadeRequest {
+  if (line.kind !== 'permanent' || !permanentTones(goal, technique, rules))
+    return requestOnLine(need, goal.greyShare, line, rules);
+  const { level } = goal.target;
+  return { ...need, levels: { min: level - TONING_DEEPER.most, max: level - TONING_DEEPER.least } };
+}
+
 /** Over lightened hair a toner is never lighter than the hair, porous or not: it is thinned or rinsed sooner (F11). */
 const porous = (goal: PlaceGoal, technique: Technique, level: { min: number; max: number }) => {
   const tones =
@@ -146,7 +161,29 @@ export const overItsOwn = ({ history, present, target }: PlaceGoal) =>
   history.kind === 'coloured' && !target.vivid && Math.abs(target.level - present) <= 0.5;
 
 /** Kinds of line that may colour hair as it then is. */
-function colourKinds(goal: PlaceGoal, technique: Technique): ProductKind[] {
+/** Whether the class's school lets permanent colour tone this hair: strong or fair, and not porous (F4). */
+export const permanentTones = (
+  { condition, porosity, target, greyShare, present, history }: PlaceGoal,
+  technique: Technique,
+  { tonerProduct }: Pick<HouseRules, 'tonerProduct'>,
+): boolean =>
+  tonerProduct === 'permanentAllowed' &&
+  (condition === 'strong' || condition === 'fair') &&
+  porosity !== 'high' &&
+  !target.vivid &&
+  !hasGreyToCover(greyShare) &&
+  (technique === 'lightenThenTone' ||
+    (technique === 'deposit' && history.kind === 'lightened' && target.level >= present - FILL_LIGHTER));
+
+function colourKinds(goal: PlaceGoal, technique: Technique, rules: HouseRules): ProductKind[] {
+  const kinds = kindsOfColour(goal, technique);
+  return permanentTones(goal, technique, rules) && !kinds.includes('permanent')
+    ? [...kinds, 'permanent']
+    : kinds;
+}
+
+/** The same before the class's school on toners. */
+function kindsOfColour(goal: PlaceGoal, technique: Technique): ProductKind[] {
   const bared =
     technique === 'lightenThenTone' || (goal.history.kind === 'lightened' && technique !== 'fillThenColour');
   if (goal.target.vivid) return ['direct'];
@@ -207,7 +244,7 @@ export function requiredMixes(goal: PlaceGoal, technique: Technique, rules: Hous
   const plain = { shadeRequest: null, aim: null, refresh: false };
   const colour = (level: { min: number; max: number }, refresh = false): RequiredMix => ({
     role: 'colour',
-    products: colourKinds(goal, technique),
+    products: colourKinds(goal, technique, rules),
     shadeRequest: target.vivid ? null : colourRequest(goal, technique, rules, porous(goal, technique, level)),
     aim: null,
     refresh,
@@ -288,7 +325,8 @@ export function requiredMixes(goal: PlaceGoal, technique: Technique, rules: Hous
       const remove: RequiredMix = { ...plain, role: 'remove', products: ['remover'] };
       const dark =
         (goal.history.kind === 'vivid' && target.level > goal.present + 0.5) ||
-        (goal.history.kind === 'coloured' && target.level > Math.max(goal.natural, goal.present) + 0.5);
+        (goal.history.kind === 'coloured' &&
+          target.level > Math.max(afterRemoval(goal)!.from, goal.present) + 0.5);
       return dark ? [remove, lighten, colour(exactly)] : [remove, colour(exactly)];
     }
     case 'fillThenColour':

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import type { Target, UppermostHistory } from '../case';
 import { type ToneFamily, TONE_FAMILIES } from '../colour';
 import { CONDITIONS, LEVELS_IN_ONE_VISIT } from '../process';
+import { DEFAULT_HOUSE_RULES } from '../rules';
 import type { PlaceGoal } from './place-goal';
 import { techniqueRulings, techniqueRuling, TECHNIQUES, type Technique } from './technique';
 
@@ -18,18 +19,26 @@ const PLAIN: PlaceGoal = {
   target: { level: 5, tone: { primary: 'neutral' } },
   scalpContact: 'offScalp',
   lengthCm: 15,
+  afterRemover: null,
+  chemical: null,
+  minerals: 0,
 };
-const task = (change: Partial<PlaceGoal>): PlaceGoal => ({ ...PLAIN, ...change });
+const task = (change: Partial<PlaceGoal>): PlaceGoal => ({
+  ...PLAIN,
+  afterRemover: change.natural ?? PLAIN.natural,
+  ...change,
+});
 const to = (level: number, primary: ToneFamily = 'neutral'): Target => ({ level, tone: { primary } });
 const coloured = (level: number, primary: ToneFamily = 'neutral', faded = 0): UppermostHistory => ({
   kind: 'coloured',
   level,
   tone: { primary },
   faded,
+  layers: 1,
 });
 const lightened = (level: number): UppermostHistory => ({ kind: 'lightened', level });
 const allowedOn = (goal: PlaceGoal) =>
-  techniqueRulings(goal)
+  techniqueRulings(goal, DEFAULT_HOUSE_RULES)
     .filter(({ allowed }) => allowed)
     .map(({ technique }) => technique);
 
@@ -46,7 +55,9 @@ describe('what may be done with hair never coloured', () => {
     expect(allowedOn(task({ target: to(7, 'ash') }))).toEqual(['liftWithColour', 'lightenThenTone']);
     expect(allowedOn(task({ target: to(8, 'ash') }))).toEqual(['lightenThenTone', 'liftWithColour']);
     expect(allowedOn(task({ target: to(9, 'ash') }))).toEqual(['lightenThenTone']);
-    expect(techniqueRuling(task({ target: to(9) }), 'liftWithColour').reason).toMatchObject({
+    expect(
+      techniqueRuling(task({ target: to(9) }), 'liftWithColour', DEFAULT_HOUSE_RULES).reason,
+    ).toMatchObject({
       code: 'route.beyondColour',
       params: { limit: 3, levels: 4 },
     });
@@ -54,7 +65,11 @@ describe('what may be done with hair never coloured', () => {
 
   it('takes high-lift from level 6 on, for three to five levels (D2)', () => {
     const from = (natural: number, level: number) =>
-      techniqueRuling(task({ natural, present: natural, target: to(level, 'pearl') }), 'highLift');
+      techniqueRuling(
+        task({ natural, present: natural, target: to(level, 'pearl') }),
+        'highLift',
+        DEFAULT_HOUSE_RULES,
+      );
     expect(from(6, 9).allowed).toBe(true);
     expect(from(6, 10).allowed).toBe(true);
     expect(from(5, 9)).toMatchObject({ allowed: false, reason: { code: 'route.highLiftTooDark' } });
@@ -68,6 +83,7 @@ describe('what may be done with hair never coloured', () => {
         techniqueRuling(
           task({ natural: 2, present: 2, condition, target: to(2 + levels) }),
           'lightenThenTone',
+          DEFAULT_HOUSE_RULES,
         );
       if (limit >= 1) expect(asked(limit).allowed).toBe(true);
       expect(asked(limit + 1)).toMatchObject({ allowed: false, reason: { code: 'route.beyondCondition' } });
@@ -84,11 +100,11 @@ describe('what may be done with hair that has a history', () => {
       'removeThenColour',
       'lightenThenTone',
     ]);
-    expect(techniqueRuling(task({ ...dark, target: to(8) }), 'lightenThenTone').reason.code).toBe(
-      'route.beyondCondition',
-    );
+    expect(
+      techniqueRuling(task({ ...dark, target: to(8) }), 'lightenThenTone', DEFAULT_HOUSE_RULES).reason.code,
+    ).toBe('route.beyondCondition');
     for (const route of ['liftWithColour', 'highLift'] as const)
-      expect(techniqueRuling(task({ ...dark, target: to(5) }), route)).toMatchObject({
+      expect(techniqueRuling(task({ ...dark, target: to(5) }), route, DEFAULT_HOUSE_RULES)).toMatchObject({
         allowed: false,
         reason: { code: 'route.colourLiftsNothing', rule: 'P1' },
       });
@@ -99,7 +115,7 @@ describe('what may be done with hair that has a history', () => {
       task({ history: coloured(5, 'gold', faded), target: to(5, 'gold'), present: 5 });
     expect(allowedOn(gold(0.4))).toEqual(['refresh', 'deposit']);
     expect(allowedOn(gold(0))).toEqual(['leave', 'refresh', 'deposit']);
-    expect(techniqueRuling(gold(0.4), 'leave').reason.code).toBe('route.faded');
+    expect(techniqueRuling(gold(0.4), 'leave', DEFAULT_HOUSE_RULES).reason.code).toBe('route.faded');
   });
 
   it('lightened hair more than two levels deeper is filled first (F6)', () => {
@@ -107,13 +123,15 @@ describe('what may be done with hair that has a history', () => {
       task({ natural: 6, present: 9, history: lightened(9), target: to(level) });
     expect(allowedOn(pale(7))).toEqual(['deposit']);
     expect(allowedOn(pale(6.5))).toEqual(['fillThenColour']);
-    expect(techniqueRuling(pale(6), 'deposit').reason.code).toBe('route.fillFirst');
-    expect(techniqueRuling(pale(8), 'fillThenColour').reason.code).toBe('route.nothingToFill');
+    expect(techniqueRuling(pale(6), 'deposit', DEFAULT_HOUSE_RULES).reason.code).toBe('route.fillFirst');
+    expect(techniqueRuling(pale(8), 'fillThenColour', DEFAULT_HOUSE_RULES).reason.code).toBe(
+      'route.nothingToFill',
+    );
   });
 
   it('lift on lifted hair is refused, in its own words (D7)', () => {
     const more = task({ natural: 5, present: 7, history: lightened(7), target: to(9, 'ash') });
-    expect(techniqueRuling(more, 'liftWithColour').reason).toMatchObject({
+    expect(techniqueRuling(more, 'liftWithColour', DEFAULT_HOUSE_RULES).reason).toMatchObject({
       code: 'route.liftOnLift',
       rule: 'D7',
     });
@@ -125,11 +143,13 @@ describe('what may be done with hair that has a history', () => {
     const over = (target: Target) => task({ present: 9, history: pink, target });
     expect(allowedOn(over(to(9, 'ash')))).toEqual(['removeThenColour']);
     expect(allowedOn(over(to(9, 'copper')))).toEqual(['removeThenColour', 'deposit']);
-    expect(techniqueRuling(over(to(9, 'copper')), 'liftWithColour').allowed).toBe(false);
+    expect(techniqueRuling(over(to(9, 'copper')), 'liftWithColour', DEFAULT_HOUSE_RULES).allowed).toBe(false);
     const blue = { ...to(9), vivid: 'directBlue' as const };
     expect(allowedOn(over(blue))).toEqual(['removeThenColour']);
     expect(allowedOn(task({ present: 9, history: lightened(9), target: blue }))).toEqual(['deposit']);
-    expect(techniqueRuling(task({ target: blue }), 'deposit').reason.code).toBe('route.vividNeedsLight');
+    expect(techniqueRuling(task({ target: blue }), 'deposit', DEFAULT_HOUSE_RULES).reason.code).toBe(
+      'route.vividNeedsLight',
+    );
   });
 });
 
@@ -163,11 +183,11 @@ describe('the rulings on any hair', () => {
   it('name each route once, always say something, and know every route asked for', () => {
     fc.assert(
       fc.property(anyTask, (goal) => {
-        const techniques = techniqueRulings(goal).map(({ technique }) => technique);
+        const techniques = techniqueRulings(goal, DEFAULT_HOUSE_RULES).map(({ technique }) => technique);
         expect(new Set(techniques).size).toBe(techniques.length);
         expect(techniques.length).toBeGreaterThan(0);
         for (const technique of TECHNIQUES) {
-          const ruling = techniqueRuling(goal, technique);
+          const ruling = techniqueRuling(goal, technique, DEFAULT_HOUSE_RULES);
           expect(ruling.technique).toBe(technique);
           expect(ruling.reason.rule).toMatch(/^[A-Z]\d+$/);
         }

@@ -2,7 +2,7 @@ import { TOP_OF_TEN, isWarm } from '../colour';
 import type { DirectDye } from '../hair';
 import { levelsInOneVisit, THROUGH_DYE_COUNTS } from '../process';
 import { type Reason, reason } from '../reason';
-import { PERMANENT_LIFT, hasGreyToCover } from '../rules';
+import { PERMANENT_LIFT, hasGreyToCover, levelsByColour, type HouseRules } from '../rules';
 import { type PlaceGoal, AS_WHITE_HAIR } from './place-goal';
 
 /** What can be done with a place. */
@@ -59,6 +59,7 @@ export const RULINGS = [
   'gloss',
   'glossOnly',
   'weakSpared',
+  'relaxedHair',
 ] as const;
 export type RulingName = (typeof RULINGS)[number];
 /** Code of the words that a ruling is told in. */
@@ -79,6 +80,9 @@ export interface TechniqueRuling {
 const SAME_LEVEL = 0.5;
 /** From this natural level on a high-lift shade lifts. */
 const HIGH_LIFT_FROM = 6;
+/** Levels from which high-lift is worth its strength; two are enough where hair grew light, to go paler than 9 (D2). */
+const LEAST_HIGH_LIFT = 3;
+const LEAST_HIGH_LIFT_OF_LIGHT = 2;
 /**
  * From these levels on hair is light enough to be taken to 11 and 12 (L1): grown light for high-lift, and all but at 10
  * for lightener, which moves hair that light by a level or so before its yellow is spent.
@@ -90,16 +94,14 @@ export const PALEST_FROM = { highLift: 8, lightener: 9.5 };
  */
 export const FILL_BEYOND = 2;
 
-/**
- * Levels that colour alone lifts at the root without warmth that shows within two weeks (F3).
- * @rule F3
- */
-const BY_COLOUR_ALONE = 2;
 const most = Math.max(...PERMANENT_LIFT.map(({ typical }) => typical));
 
 /** Dyes that a warm colour can use, and the fraction gone from which it need not take them out first. */
 const WARM_DYES: readonly DirectDye[] = ['directPink', 'directYellow'];
 const HALF_GONE = 0.5;
+
+/** Hair that is to be so many levels deeper is deposited on: the depth covers the tone it has (C6). */
+const DEPOSITED_OVER = 1;
 
 /** From this share on colour has faded enough to be refreshed. */
 const FADED = 0.2;
@@ -112,17 +114,64 @@ const asGrown = ({ history, target, greyShare }: PlaceGoal) =>
   !target.vivid &&
   !hasGreyToCover(greyShare);
 
-/** Levels that lightener may move a part in one visit: by its condition, half as far through permanent dye (C4). */
+/** Every so many full layers of dye count half as much again (C4). */
+const LAYERS_COUNTED = 3;
+/** How much more a level costs through dye than through none: double, and more through layers of it (C4). */
+const throughDye = (layers: number): number =>
+  THROUGH_DYE_COUNTS * (1 + 0.5 * Math.floor((layers + 1e-9) / LAYERS_COUNTED));
+
+/** Levels that lightener may move a part in one visit: by its condition, half as far through dye, less through layers (C4). */
 export const levelsToday = ({ condition, history }: Pick<PlaceGoal, 'condition' | 'history'>): number => {
   const bears = levelsInOneVisit(condition, history.kind === 'lightened' || history.kind === 'vivid');
-  return history.kind === 'coloured' ? bears / THROUGH_DYE_COUNTS : bears;
+  return history.kind === 'coloured' ? bears / throughDye(history.layers) : bears;
 };
 
+/** A remover that stops so far short of the hair's own level has left layers of dye in it. */
+const LEFT_IN = 1;
 /**
- * How each route stands for a part of a head under the rules of the craft (P1, P2, C4). Only routes that
- * have a say here are listed; the allowed ones come in the order in which they are preferred.
+ * Where a remover leaves coloured hair and how far it may be lightened from there in one visit: what it has taken is not
+ * counted, what it leaves counts as dye, in layers where they are left (C4). Null for hair without dye.
  */
-export function techniqueRulings(goal: PlaceGoal): TechniqueRuling[] {
+export function afterRemoval({
+  history,
+  natural,
+  afterRemover,
+  condition,
+}: PlaceGoal): { from: number; bears: number } | null {
+  if (history.kind !== 'coloured' || afterRemover === null) return null;
+  const bears = levelsInOneVisit(condition, false);
+  return afterRemover <= natural - LEFT_IN
+    ? { from: afterRemover, bears: bears / throughDye(history.layers) }
+    : { from: natural, bears: bears / THROUGH_DYE_COUNTS };
+}
+
+/** House rules that say which technique is right. */
+export type TechniqueRules = Pick<HouseRules, 'liftByColourLimit'>;
+
+/**
+ * How each route stands for a part of a head under the rules of the craft (P1, P2, C4) and of the class (F3). Only routes
+ * that have a say here are listed; the allowed ones come in the order in which they are preferred.
+ */
+export function techniqueRulings(goal: PlaceGoal, rules: TechniqueRules): TechniqueRuling[] {
+  const rulings = rulingsByColour(goal, levelsByColour(rules));
+  if (goal.chemical?.service !== 'hydroxideRelaxer') return rulings;
+  return rulings.map((ruling) =>
+    ruling.allowed && lifts(goal, ruling.technique)
+      ? { ...ruling, allowed: false, name: 'relaxedHair', reason: reason(rulingCode('relaxedHair'), 'C10') }
+      : ruling,
+  );
+}
+
+/** Techniques that put lightener, or colour that lifts, on hair: none of them on hair relaxed with hydroxide (C10). */
+const lifts = ({ target, natural, present }: PlaceGoal, technique: Technique): boolean =>
+  technique === 'lightenThenTone' ||
+  technique === 'cleanseThenTone' ||
+  technique === 'liftWithColour' ||
+  technique === 'highLift' ||
+  (technique === 'removeThenColour' && target.level > Math.max(natural, present) + SAME_LEVEL);
+
+/** The same by what was coloured, lightened and is wished, whatever reshaped the hair. */
+function rulingsByColour(goal: PlaceGoal, byColourAlone: number): TechniqueRuling[] {
   const { natural, present, history, target, condition } = goal;
   const up = target.level - present;
   const limit = levelsToday(goal);
@@ -211,17 +260,16 @@ export function techniqueRulings(goal: PlaceGoal): TechniqueRuling[] {
       say('liftWithColour', true, 'lift', 'F2', { levels: up });
     // Another tone on the hair is deposited over where the sum lands; where it does not, it is taken out first.
     if (history.kind === 'coloured') {
-      const other = history.tone.primary !== 'neutral' && !sameTone(goal);
+      const other = history.tone.primary !== 'neutral' && !sameTone(goal) && -up < DEPOSITED_OVER;
       say('removeThenColour', other, other ? 'removeTone' : 'nothingToRemove', 'C6');
     }
   } else if (history.kind === 'coloured') {
-    if (target.level <= natural + SAME_LEVEL)
+    const { from, bears } = afterRemoval(goal)!;
+    if (target.level <= from + SAME_LEVEL)
       say('removeThenColour', true, 'remove', 'P1', { natural, level: target.level });
     else {
-      // With the dye out of it the hair is lightened from its own level (P1, C4).
-      const levels = target.level - natural;
-      // What a remover leaves behind still counts: as through dye (C4).
-      const bears = levelsInOneVisit(condition, false) / THROUGH_DYE_COUNTS;
+      // With the dye out of it the hair is lightened from its own level, or from where layers of dye hold it (P1, C4).
+      const levels = target.level - from;
       const allowed = levels <= bears && !pale;
       say(
         'removeThenColour',
@@ -237,19 +285,19 @@ export function techniqueRulings(goal: PlaceGoal): TechniqueRuling[] {
     say('deposit', false, 'tonerCannotLighten', 'F4', { levels: up });
   } else {
     const byColour = history.kind === 'untouched' && up <= most && !palest;
-    // F3: up to two levels by colour; beyond that it leaves warmth, and lightener or high-lift come first.
-    if (byColour && up <= BY_COLOUR_ALONE) say('liftWithColour', true, 'lift', 'F2', { levels: up });
-    // F3: colour alone leaves warmth beyond two levels; high-lift is for where nothing else may be used, or paler still.
+    // F3: up to two levels by colour, or three in another school; beyond that it leaves warmth, and lightener or high-lift come first.
+    if (byColour && up <= byColourAlone) say('liftWithColour', true, 'lift', 'F2', { levels: up });
+    // F3: colour alone leaves warmth beyond that; high-lift is for where nothing else may be used, or paler still.
     lighten();
     if (
       history.kind === 'untouched' &&
       natural >= HIGH_LIFT_FROM &&
-      up >= 3 &&
+      up >= (natural >= PALEST_FROM.highLift ? LEAST_HIGH_LIFT_OF_LIGHT : LEAST_HIGH_LIFT) &&
       up <= 5 &&
       (!palest || natural >= PALEST_FROM.highLift)
     )
       say('highLift', true, 'highLift', 'D2', { levels: up });
-    if (byColour && up > BY_COLOUR_ALONE) say('liftWithColour', true, 'liftFar', 'F3', { levels: up });
+    if (byColour && up > byColourAlone) say('liftWithColour', true, 'liftFar', 'F3', { levels: up });
     if (history.kind === 'lightened') say('liftWithColour', false, 'liftOnLift', 'D7', { levels: up });
     else if (palest) say('liftWithColour', false, 'palestNotByColour', 'L1', { level: target.level });
     else if (up > most) say('liftWithColour', false, 'beyondColour', 'D2', { levels: up, limit: most });
@@ -279,8 +327,12 @@ export function techniqueRulings(goal: PlaceGoal): TechniqueRuling[] {
 }
 
 /** The ruling on a route; a technique that is not considered here is ruled out with a plain reason. */
-export const techniqueRuling = (goal: PlaceGoal, technique: Technique): TechniqueRuling =>
-  techniqueRulings(goal).find((ruling) => ruling.technique === technique) ?? {
+export const techniqueRuling = (
+  goal: PlaceGoal,
+  technique: Technique,
+  rules: TechniqueRules,
+): TechniqueRuling =>
+  techniqueRulings(goal, rules).find((ruling) => ruling.technique === technique) ?? {
     technique,
     allowed: false,
     name: 'notHere',

@@ -22,11 +22,12 @@ import {
 } from './coat';
 import { type Deposit, depositOf } from './deposit';
 import { FIGURES } from './figures';
+import { type LiftStart, brownBlackAfter, doseTaken, liftStartOf } from './lift';
 import { PRODUCTS, liftCurve, isLightener, hurtByVol } from './products';
 import { stripped } from './strip';
 
 // Bound once: these run millions of times in a search.
-const { exp, log, max, min, sqrt } = Math;
+const { exp, max, min, sqrt } = Math;
 
 /** One coat lying on one place: what it can do at most, fixed when it is put on. */
 export interface AppliedCoat {
@@ -34,9 +35,11 @@ export interface AppliedCoat {
   coat: Coat;
   /** The strand it was put on, as it then was. */
   start: Strand;
+  /** Where its lightening began. */
+  lift: LiftStart;
   /** Pace against medium hair in a room, 1 for that. */
   rate: number;
-  /** Most dose on the natural pigment, as the logarithm of how many times less is left. */
+  /** Most dose on the natural pigment, in the effort of `lift.ts`. */
   dose: number;
   /** Minutes in which all but a third has happened. */
   tauMinutes: number;
@@ -47,10 +50,6 @@ export interface AppliedCoat {
   /** The same coat on the hair between that an earlier thin one missed. */
   onSpots: readonly { fraction: number; application: AppliedCoat }[];
 }
-
-/** Dose the natural pigment has had so far. */
-const takenDose = ({ brownBlack, grownBrownBlack }: Strand) =>
-  brownBlack > 0 && grownBrownBlack > 0 ? log(grownBrownBlack / brownBlack) : 0;
 
 /** How far below its level a product still lifts as it should, levels. */
 const NEARLY = 0.25;
@@ -64,7 +63,12 @@ const TONE_HOLDS = 0.25;
 const heldUpBy = (dye: Dye): number => dye.brown + TONE_HOLDS * (loadOf(dye) - dye.brown);
 
 /** Most dose of a coat on a strand (D2, D3, P1). */
-function doseOf(coat: Coat, start: Strand, pace: number): { dose: number; tauMinutes: number } {
+function doseOf(
+  coat: Coat,
+  start: Strand,
+  lift: LiftStart,
+  pace: number,
+): { dose: number; tauMinutes: number } {
   const { mix, isProtected } = coat;
   const product = PRODUCTS[mix.product];
   const figures = FIGURES.model;
@@ -73,7 +77,7 @@ function doseOf(coat: Coat, start: Strand, pace: number): { dose: number; tauMin
   const load = heldUpBy(dyeOf(start));
   // Peroxide is held up by dye in the strand: colour does not lift colour, and hardly what lies beneath it (P1, P5, P6).
   const held = 1 / (1 + (lightener ? figures.dyeHoldsUpLightener : figures.dyeHoldsUpColour) * load);
-  const before = lightener ? 1 : exp(-figures.liftedBefore * takenDose(start));
+  const before = lightener ? 1 : exp(-figures.liftedBefore * doseTaken(lift));
   const tooDark =
     product.liftsFromLevel !== null && grownLevelOf(start) < product.liftsFromLevel - NEARLY
       ? TOO_DARK_LIFT
@@ -89,14 +93,16 @@ function doseOf(coat: Coat, start: Strand, pace: number): { dose: number; tauMin
 /** Puts a coat on a place. */
 export function apply(coat: Coat, start: Strand): AppliedCoat {
   const pace = paceOf(start, coat);
-  const { dose, tauMinutes } = doseOf(coat, start, pace);
+  const lift = liftStartOf(start);
+  const { dose, tauMinutes } = doseOf(coat, start, lift, pace);
   return {
     coat,
     start,
+    lift,
     rate: pace * paceWhenWet(coat) * paceWhenOver(coat),
     dose,
     tauMinutes,
-    deposit: depositOf(coat, start, dose),
+    deposit: depositOf(coat, start, lift, dose),
     coverage: coverageOf(coat.amount ?? 1),
     onSpots: start.spots.map(({ fraction, strand }) => ({ fraction, application: apply(coat, strand) })),
   };
@@ -146,6 +152,7 @@ function hurtOf({ coat, start }: AppliedCoat, done: number, minutes: number): nu
   return (
     (product.hurtsPerDose * done + product.hurtsPerMinute * minutes) *
     hurtByVol(mix.developerVol * thinnessOf(mix)) *
+    start.fragility *
     fine *
     spared
   );
@@ -183,7 +190,7 @@ export function strippedBeneath(earlier: AppliedCoat, base: Strand, over: Strand
 
 /** The hair the coat reached, after so many minutes. */
 function reachedHair(application: AppliedCoat, minutes: number, heated: Heated): Strand {
-  const { coat, start, dose, rate, tauMinutes, deposit } = application;
+  const { coat, start, lift, dose, rate, tauMinutes, deposit } = application;
   const product = PRODUCTS[coat.mix.product];
   const figures = FIGURES.model;
   const worked = workOf(application, minutes, heated);
@@ -192,7 +199,7 @@ function reachedHair(application: AppliedCoat, minutes: number, heated: Heated):
   let layers: readonly DyeLayer[] = start.layers;
   if (layers.length > 0) layers = strippedLayers(application, layers, worked);
   if (deposit && product.dye) {
-    const pace = sqrt(rate);
+    const pace = rate ** figures.dyePace;
     const formed = formedAt(worked * pace, product.dye.tauMinutes, product.dye.fullMinutes);
     const covering = product.kind === 'permanent' || product.kind === 'highLift';
     const onWhite = covering
@@ -216,7 +223,7 @@ function reachedHair(application: AppliedCoat, minutes: number, heated: Heated):
   const gloss = deposit ? glosses * min(1, worked / 10) : 0;
   return {
     ...start,
-    brownBlack: start.brownBlack * exp(-done),
+    brownBlack: brownBlackAfter(start, lift, done),
     layers,
     damage: 1 - (1 - start.damage) * exp(-hurt),
     porosity: start.porosity + (1 - start.porosity) * (1 - exp(-hurt * 0.8)),

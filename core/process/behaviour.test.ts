@@ -19,7 +19,10 @@ describe('behaviour of hair', () => {
   });
 
   it('every row of the table is there', () => {
-    const wanted = Array.from({ length: 46 }, (_, i) => `H${i + 1}`).filter((id) => id !== 'H15');
+    const months = ['H55', 'H56', 'H57', 'H58', 'H59', 'H60'];
+    const wanted = Array.from({ length: 62 }, (_, i) => `H${i + 1}`).filter(
+      (id) => id !== 'H15' && !months.includes(id),
+    );
     expect(wanted.filter((id) => !ids.includes(id))).toEqual([]);
   });
 

@@ -23,6 +23,7 @@ import {
 } from '../hair';
 import { type Coat, thinnessOf, freshnessOf } from './coat';
 import { FIGURES } from './figures';
+import { type LiftStart, brownBlackAfter } from './lift';
 import { REFERENCE_RATIO, type Mix, naturalShareOfMix, extraNaturalShare, mixDepth } from './mix';
 import { type ProductKind, PRODUCTS } from './products';
 import { warmthLess, shadeLoad, warmthBeyondNatural } from './shade-load';
@@ -238,7 +239,7 @@ function leftByLiftOnLift(dose: number, start: Strand, level: number): number {
 }
 
 /** What a coat leaves on a strand that it lifts by a dose; null for products without dye. */
-export function depositOf(coat: Coat, start: Strand, dose: number): Deposit | null {
+export function depositOf(coat: Coat, start: Strand, lift: LiftStart, dose: number): Deposit | null {
   const { mix } = coat;
   const product = PRODUCTS[mix.product];
   if (!product.dye) return null;
@@ -250,7 +251,7 @@ export function depositOf(coat: Coat, start: Strand, dose: number): Deposit | nu
   const low = kind === 'demi' || kind === 'acidGloss';
   const figures = FIGURES.model;
 
-  const lifted: Strand = { ...start, brownBlack: start.brownBlack * exp(-dose) };
+  const lifted: Strand = { ...start, brownBlack: brownBlackAfter(start, lift, dose) };
   const exposure = exposureOf(lifted);
   const shown = shownPigment(lifted);
   const under = depthAlone(dyeOf(start));

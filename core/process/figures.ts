@@ -10,7 +10,7 @@ export type ModelFigures = typeof data.model;
 export interface LiftRow {
   /** Strength of the developer, volumes. */
   vol: number;
-  /** Most dose: the logarithm of how many times less brown-black is left; 0.69 halves it. */
+  /** Most dose, in the effort that levels cost. */
   dose: number;
   /** Minutes after which 63 % of it is done. */
   tauMinutes: number;
@@ -33,6 +33,8 @@ export type StripFigures = Record<StripKind, number> & { tauMinutes: number };
 
 interface Figures {
   model: ModelFigures;
+  /** What a level more costs, in dose: from 1 to 2, from 2 to 3, to 12. */
+  effort: number[];
   hurtByVol: { vol: number; factor: number }[];
   products: Record<string, ProductFigures>;
   strips: Record<'lightenerStrong' | 'lightenerGentle' | 'remover', StripFigures>;

@@ -10,10 +10,14 @@ import {
   layerLeft,
   type DyeLayer,
   brownBlackOfLevel,
+  type ChemicalService,
+  NO_DYE,
+  NO_WARMTH,
 } from '../hair';
 import { strandUnder } from './apply';
 import type { Coat } from './coat';
 import { treated } from './condition';
+import { FIGURES } from './figures';
 import { type Mix, VIVID_LOAD } from './mix';
 
 type Coloured = Extract<HistoryLayer, { level: number; tone: Tone }>;
@@ -112,12 +116,57 @@ function broughtTo(level: number, strand: Strand): Strand {
   return withBrown((low + high) / 2);
 }
 
+/**
+ * Fraction of a colouring that sits so deep that it hardly leaves: what has been said of it, and with every layer of
+ * permanent colour over another more of it, since built-up dye is packed into the hair (C4, H61).
+ */
+function heldBy({ kind, held = 0, times = 1 }: Coloured & { held?: number; times?: number }): number {
+  if (kind !== 'permanent') return held;
+  return 1 - (1 - held) / (1 + FIGURES.model.buildsUp * (times - 1));
+}
+
+/** What a chemical service costs hair, and how much faster it loses strength from then on. Judgement by C10. */
+const RESHAPED: Record<ChemicalService, { damage: number; fragility: number }> = {
+  // Hydroxide breaks for good what holds hair together: any lightener over it is the end of it.
+  hydroxideRelaxer: { damage: 0.25, fragility: 6 },
+  // As if the developer were a strength stronger.
+  perm: { damage: 0.12, fragility: 1.7 },
+  smoothing: { damage: 0.04, fragility: 1.2 },
+};
+function reshaped(strand: Strand, service: ChemicalService): Strand {
+  const { damage, fragility } = RESHAPED[service];
+  return {
+    ...strand,
+    damage: 1 - (1 - strand.damage) * (1 - damage),
+    fragility: Math.max(strand.fragility, fragility),
+  };
+}
+
+/** Green of copper on hair that has all it can hold, optical density. Judgement: plainly green on pale blonde, lost on brown. */
+const MINERAL_GREEN = 0.22;
+function withMinerals(strand: Strand, amount: number): Strand {
+  const green = { ...NO_DYE, directGreen: MINERAL_GREEN * amount };
+  const layer: DyeLayer = {
+    kind: 'mineral',
+    dye: green,
+    dyeOnWhite: green,
+    masks: NO_WARMTH,
+    fills: NO_WARMTH,
+    held: 0,
+  };
+  return { ...strand, layers: [...strand.layers, layer] };
+}
+
 function laid(strand: Strand, layer: HistoryLayer): Strand {
   switch (layer.kind) {
     case 'lightened':
       return lightenTo(strand, layer.level, layer.yellow ?? 'usual');
     case 'treated':
       return treated(strand, layer.treatment);
+    case 'chemical':
+      return reshaped(strand, layer.service);
+    case 'mineral':
+      return withMinerals(strand, layer.amount);
     case 'direct': {
       const mix: Mix = {
         product: 'direct',
@@ -130,7 +179,8 @@ function laid(strand: Strand, layer: HistoryLayer): Strand {
     }
     default: {
       const { coat, minutes } = pastCoat(layer, strand);
-      const { faded = 0, held = 0, times = 1 } = layer;
+      const { faded = 0, times = 1 } = layer;
+      const held = heldBy(layer);
       let now = strand;
       for (let time = 0; time < times; time++)
         now = layer.kind === 'permanent' ? permanently(now, layer) : strandUnder(coat, now, minutes);

@@ -1,6 +1,6 @@
 import { type DyeKind, type DyeLayer, layerLeft, type Strand } from '../hair';
 
-export const WASH_KINDS = ['gentle', 'clarifying'] as const;
+export const WASH_KINDS = ['gentle', 'clarifying', 'chelating'] as const;
 export type WashKind = (typeof WASH_KINDS)[number];
 
 /**
@@ -8,11 +8,12 @@ export type WashKind = (typeof WASH_KINDS)[number];
  * washed gently is gone in a month or two of weekly washes; one clarifying wash takes as much as a few weeks (C6).
  */
 const TAKES: Record<WashKind, Record<DyeKind, number>> = {
-  gentle: { filler: 0.2, acidGloss: 0.05, demi: 0.03, direct: 0.03, permanent: 0.005 },
-  clarifying: { filler: 0.5, acidGloss: 0.25, demi: 0.15, direct: 0.12, permanent: 0.02 },
+  gentle: { filler: 0.2, acidGloss: 0.05, demi: 0.03, direct: 0.03, permanent: 0.005, mineral: 0 },
+  clarifying: { filler: 0.5, acidGloss: 0.25, demi: 0.15, direct: 0.12, permanent: 0.02, mineral: 0.1 },
+  chelating: { filler: 0.4, acidGloss: 0.15, demi: 0.08, direct: 0.06, permanent: 0.01, mineral: 0.85 },
 };
-/** Fraction of its moisture that a clarifying wash costs hair, and of its gloss. */
-const CLARIFYING_COSTS = { moisture: 0.06, surface: 0.05 };
+/** Fraction of its moisture that a deep wash costs hair, clarifying or chelating, and of its gloss. */
+const DEEP_COSTS = { moisture: 0.06, surface: 0.05 };
 
 const washedLayer = (layer: DyeLayer, takes: number): DyeLayer => {
   const left = layer.held + (1 - layer.held) * (1 - takes);
@@ -28,8 +29,8 @@ export function washed(strand: Strand, how: WashKind, times: number): Strand {
   return {
     ...strand,
     layers,
-    moisture: strand.moisture * kept(CLARIFYING_COSTS.moisture),
-    surface: strand.surface * kept(CLARIFYING_COSTS.surface),
+    moisture: strand.moisture * kept(DEEP_COSTS.moisture),
+    surface: strand.surface * kept(DEEP_COSTS.surface),
   };
 }
 

@@ -13,7 +13,14 @@ import {
   type HouseRules,
 } from './house-rules';
 import { rinseMinute } from './processing';
-import { shadeLevelFor, tonerLevels } from './shade-level';
+import {
+  levelsByColour,
+  shadeLevelFor,
+  tonerLevels,
+  TONING_DEEPER,
+  TONING_VOL,
+  TONING_WATCHED_FROM,
+} from './shade-level';
 import { underlayAt, counterAt } from './underlying-pigment';
 
 /** Every house rule that is a choice, with its choices, the default first. */
@@ -75,6 +82,15 @@ export function houseRuleExample(rule: HouseRule, choice: string, line: Line): R
       const vols = chosen.ok ? [chosen.vol, ...chosen.alsoVol.map(({ vol }) => vol)] : [];
       return reason('example.resistantGrey', 'F8', { grey: veryGrey, vol: Math.max(...vols) });
     }
+    case 'liftByColourLimit':
+      return reason('example.liftByColourLimit', 'F3', { natural, level: natural + levelsByColour(rules) });
+    case 'tonerProduct':
+      return reason(`example.tonerProduct.${rules.tonerProduct}`, 'F4', {
+        hair,
+        vol: TONING_VOL,
+        deeper: hair - TONING_DEEPER.most,
+        from: TONING_WATCHED_FROM,
+      });
     case 'tonerDepth': {
       const levels = tonerLevels(hair, rules);
       return levels.length === 1

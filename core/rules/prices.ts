@@ -45,6 +45,10 @@ export const PRICES = {
     /** Permanent on porous hair (F11); lightener that takes the warmth a wish is carried by (U3). */
     onPorous: 0.6,
     againstWish: 0.6,
+    /** A step of the theory that was left out and the head forgives: filler, remover, cleanse, chelating wash. */
+    leftOut: 0.6,
+    /** Strong powder where a gentle one is asked, or the other way round, where it gets there all the same (P3). */
+    otherPowder: 0.7,
     cannot: 1,
     /** Hair that was to be left, by how it came out. */
     spoilt: { asWished: 0.6, near: 0.6, noticeable: 1, needsCorrection: 1 },

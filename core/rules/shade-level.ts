@@ -33,6 +33,25 @@ export function shadeLevelFor(
 }
 
 /**
+ * Levels that colour alone may lift by the rules of a class: two, beyond which warmth shows within two weeks; three in
+ * another school, which takes 40 vol and means the warmth (F3).
+ * @rule F3
+ */
+export const levelsByColour = ({ liftByColourLimit }: Pick<HouseRules, 'liftByColourLimit'>): number =>
+  liftByColourLimit === 'three' ? 3 : 2;
+
+/**
+ * Permanent colour as a toner, in the school that allows it: it lifts on a little, so it is half to one level deeper than the
+ * wish, and is looked at from five minutes on (F4).
+ * @rule F4
+ */
+export const TONING_VOL = 20;
+/** Levels that it is deeper than the wish. */
+export const TONING_DEEPER = { least: 0.5, most: 1 } as const;
+/** Minutes from which it is looked at. */
+export const TONING_WATCHED_FROM = 5;
+
+/**
  * F4. Levels a toner may have on hair of a level, lightest first: its own, or one deeper in the other school; never
  * lighter. Toners are not made paler than 10, so that hair at 11 or 12 is toned with those.
  * @rule F4

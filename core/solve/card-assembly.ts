@@ -12,7 +12,7 @@ import {
   areasInOrder,
   washBefore,
 } from '../rules';
-import { careOf } from './care';
+import { careOf, firstMinute } from './care';
 import type { PlannedPlace, GroupPlan, ChosenMix } from './group-plans';
 import { readingsOf, aftercareFor } from './readings';
 import { sameTone } from './right-mixes';
@@ -265,7 +265,7 @@ export function assemble(
   const bowls: Bowl[] = [];
   const kinds = new Map<string, Line['kind']>();
   const steps: Application[] = [];
-  let from = 0;
+  let from = firstMinute(clientCase);
   const begins = new Map(groups.map((group) => [group, beginsIn(group, groups, plannedPlaces, phases)]));
   const endsIn = (group: Group) => begins.get(group)! + group.plan.mixes.length;
   // A leftover is there only where its bowl is mixed for the same part of the service; else the ends get their gloss.

@@ -1,6 +1,7 @@
 import { type Application, type RecordCard, isWorkedDuring } from '../card';
 import { type ClientCase, isLightenedZone } from '../case';
 import { type PlaceId, neighboursOf, zoneOf } from '../hair';
+import { goalsOf } from '../method';
 import type { PlannedPlace } from './group-plans';
 
 /**
@@ -8,12 +9,13 @@ import type { PlannedPlace } from './group-plans';
  * melt are worked into one another when the later of them is on (F10), and what lifted or removed is washed out (R5).
  */
 export function careOf(
-  { head, melts = [] }: ClientCase,
+  clientCase: ClientCase,
   groups: readonly { places: readonly PlannedPlace[]; plan: { mixes: readonly { role: string }[] } }[],
   steps: readonly Application[],
   /** Names of the bowls that have to be washed out before another. */
   washedOut: ReadonlySet<string>,
 ): RecordCard['care'] {
+  const { head, melts = [] } = clientCase;
   const lightens = groups.flatMap(({ places, plan }) =>
     plan.mixes.some(({ role }) => role === 'lighten') ? places : [],
   );
@@ -48,8 +50,21 @@ export function careOf(
         ),
       ),
     }));
-  return [...protects, ...meltSteps, ...washesOf(steps, washedOut)];
+  return [...chelatingOf(clientCase), ...protects, ...meltSteps, ...washesOf(steps, washedOut)];
 }
+
+/** Minutes that a chelating wash takes before anything is put on. Judgement. */
+export const CHELATING_MINUTES = 10;
+/** Minerals are washed off the places with a wish before anything else (C10). */
+function chelatingOf(clientCase: ClientCase): RecordCard['care'] {
+  const zones = [
+    ...new Set(goalsOf(clientCase).flatMap(({ minerals, part }) => (minerals > 0 ? [part.zone] : []))),
+  ];
+  return zones.length > 0 ? [{ do: 'wash', zones, start: 0, how: 'chelating', times: 1 }] : [];
+}
+/** Minute at which the first bowl can go on. */
+export const firstMinute = (clientCase: ClientCase): number =>
+  chelatingOf(clientCase).length > 0 ? CHELATING_MINUTES : 0;
 
 /** Two gentle washes clear lightener and remover (R5). */
 const WASHES_AFTER = 2;

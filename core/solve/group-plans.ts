@@ -6,7 +6,7 @@ import {
   type Technique,
   type RequiredMix,
   type ShadeRequest,
-  requestOnLine,
+  requestOnPlace,
   directionsFor,
   type Directions,
   tonesBared,
@@ -284,8 +284,8 @@ function* colours(
     const all = directions as Directions[];
     const shared = all[0].vols.filter((vol) => all.every(({ vols }) => vols.includes(vol)));
     const product: ProductKind = required.shadeRequest!.highLift ? 'highLift' : line.kind;
-    const [need, ...others] = plannedPlaces.map(({ goal }) =>
-      requestOnLine(required.shadeRequest!, goal.greyShare, line, rules),
+    const [need, ...others] = plannedPlaces.map(({ goal, technique }) =>
+      requestOnPlace(required.shadeRequest!, goal, technique, line, rules),
     );
     // By the line's own table the jobs may need bowls of their own; they are then tried apart.
     if (others.some(({ naturalShare }) => naturalShare.min !== need.naturalShare.min)) continue;

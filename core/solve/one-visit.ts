@@ -9,6 +9,8 @@ import {
   levelsToday,
   requiredMixes,
 } from '../method';
+import type { Strand } from '../hair';
+import { washed } from '../process';
 import type { Line } from '../product';
 import { type Reason, reason } from '../reason';
 import { type HouseRules, hasGreyToCover, refreshWay } from '../rules';
@@ -28,6 +30,10 @@ const NO_PLAN_DELTA_E = 20;
 /** What falling short costs against the ΔE of other routes. */
 const SHORT_PRICE = 20;
 
+/** Minerals are washed off before anything else is done (C10). */
+const chelated = (strand: Strand, { minerals }: PlaceGoal): Strand =>
+  minerals > 0 ? washed(strand, 'chelating', 1) : strand;
+
 const plannedPlace = (
   clientCase: ClientCase,
   goal: PlaceGoal,
@@ -37,7 +43,7 @@ const plannedPlace = (
   goal,
   technique,
   requiredMixes: requiredMixes(goal, technique, rules),
-  start: strandOfZone(clientCase.head, goal.part.zone),
+  start: chelated(strandOfZone(clientCase.head, goal.part.zone), goal),
 });
 
 /** Ways that are worked out as far as somebody looks, once. */
@@ -78,7 +84,7 @@ function plansOf(
 /** Every part of a head by every route that the rules allow it. */
 export const plannedPlaces = (clientCase: ClientCase, rules: HouseRules): PlannedPlace[] =>
   goalsOf(clientCase).flatMap((goal) =>
-    techniqueRulings(goal).flatMap(({ technique, allowed }) =>
+    techniqueRulings(goal, rules).flatMap(({ technique, allowed }) =>
       allowed ? [plannedPlace(clientCase, goal, technique, rules)] : [],
     ),
   );
@@ -110,17 +116,17 @@ function chooseTechniques(
   const failed: { goal: PlaceGoal; reasons: Reason[] }[] = [];
   for (const group of alike(goals)) {
     let best: { places: PlannedPlace[]; cost: number } | null = null;
-    const allowed = techniqueRulings(group[0]).filter((ruling) => ruling.allowed);
+    const allowed = techniqueRulings(group[0], rules).filter((ruling) => ruling.allowed);
     const end = (technique: Technique, why: Reason) =>
       void ended.push(...group.map(({ part }) => ({ part: partName(part), technique, why })));
-    for (const { technique, allowed: may, reason: why } of techniqueRulings(group[0]))
+    for (const { technique, allowed: may, reason: why } of techniqueRulings(group[0], rules))
       if (!may) end(technique, why);
     allowed.forEach(({ technique }, rank) => {
       const tried = group.map((goal) => plannedPlace(clientCase, goal, technique, rules));
       // A route that one of them is not allowed, for its condition say, is none for all.
       if (
         group.some(
-          (goal) => !techniqueRulings(goal).find((ruling) => ruling.technique === technique)?.allowed,
+          (goal) => !techniqueRulings(goal, rules).find((ruling) => ruling.technique === technique)?.allowed,
         )
       )
         return;
@@ -199,7 +205,7 @@ function withoutProduct(
   rules: HouseRules,
   begun: PlansByPlace,
 ): PlannedPlace[] | null {
-  for (const { technique, allowed } of techniqueRulings(group[0])) {
+  for (const { technique, allowed } of techniqueRulings(group[0], rules)) {
     const instead = INSTEAD[technique];
     if (!allowed || !instead) continue;
     const lacks = requiredMixes(group[0], technique, rules).find((required) => !hasProduct(required, lines));
@@ -219,7 +225,7 @@ function withoutProduct(
 
 /** Why a part has no answer: the rules against every route, the products that are not at hand, or no shade and strength. */
 function whyNot(goal: PlaceGoal, lines: readonly Line[], rules: HouseRules): Reason[] {
-  const rulings = techniqueRulings(goal).filter(({ technique }) => technique !== 'leave');
+  const rulings = techniqueRulings(goal, rules).filter(({ technique }) => technique !== 'leave');
   const allowed = rulings.filter((ruling) => ruling.allowed);
   if (allowed.length === 0) return rulings.map((ruling) => ruling.reason);
   const at = { zone: partName(goal.part), level: goal.target.level };

@@ -33,7 +33,7 @@ describe('routes (P1, C4)', () => {
     ['retouch-grey', 'ends', 'leave', false, 'route.faded'],
     ['golden-gloss', 'mids', 'removeThenColour', false, 'route.notHere'],
   ] as const)('%s, %s: %s is %s', (id, zone, route, allowed, code) => {
-    const ruling = techniqueRuling(taskFor(id, zone), route);
+    const ruling = techniqueRuling(taskFor(id, zone), route, DEFAULT_HOUSE_RULES);
     expect(ruling).toMatchObject({ allowed, reason: { code } });
   });
 });

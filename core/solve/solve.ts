@@ -1,9 +1,19 @@
 import { type RecordCard, EMPTY_CARD, type LineOf, complete } from '../card';
 import { type ClientCase, onTheShelf, partName, type Target, uppermostHistory, presentLevel } from '../case';
 import { type ToneFamily, TOP_OF_TEN, topLevel } from '../colour';
-import { type Head, type PlaceId, levelOfPigmented, dyeOf, levelOfNaturalPigment } from '../hair';
+import {
+  type Head,
+  type PlaceId,
+  type Strand,
+  type ZoneOfHead,
+  levelOfPigmented,
+  dyeOf,
+  levelOfNaturalPigment,
+  naturalStrand,
+} from '../hair';
 import {
   type Technique,
+  afterRemoval,
   levelsToday,
   PALEST_FROM,
   techniqueRuling,
@@ -15,9 +25,9 @@ import {
   rulingCode,
   NEEDED_QUESTIONS,
   neededTests,
-  REST,
+  restAfter,
 } from '../method';
-import { VIVID_LOAD } from '../process';
+import { VIVID_LOAD, withHistory } from '../process';
 import type { Line } from '../product';
 import { type Reason, reason } from '../reason';
 import type { HouseRules } from '../rules';
@@ -27,7 +37,7 @@ import { type TriedTechnique, type SolvedVisit, oneVisit } from './one-visit';
 import { readingsOf } from './readings';
 
 /** Raised whenever the same case could get another solution; stored with every grade. */
-export const SOLVER_VERSION = 5;
+export const SOLVER_VERSION = 6;
 
 export interface PartChoice {
   /** Name of the part. */
@@ -102,7 +112,9 @@ const TREATED = 0.7;
 
 /** Where a part that one visit cannot bring home is taken in it: as far as its condition allows, toned quietly (C4). */
 function interim(goal: PlaceGoal): Target {
-  const limit = levelsToday(goal);
+  const removal = afterRemoval(goal);
+  // Through dye, or from where a remover leaves the hair, whichever comes further.
+  const limit = Math.max(levelsToday(goal), removal ? removal.from + removal.bears - goal.present : 0);
   const up = goal.target.level - goal.present;
   // What is not light yet is made light first (L1).
   const most =
@@ -110,6 +122,17 @@ function interim(goal: PlaceGoal): Target {
   const level = Math.min(most, half(goal.present + Math.max(0, Math.min(up, limit))));
   return { level: Math.max(1, level), tone: { primary: 'neutral' } };
 }
+
+/** Layers of dye that are left on a zone after a visit, by how much of its brown is (C4). */
+function layersLeft(zone: ZoneOfHead, after: Strand): number {
+  const past = uppermostHistory(zone);
+  if (past.kind !== 'coloured') return 1;
+  const old = after.layers.filter(({ kind }) => kind === 'permanent').slice(0, Math.ceil(past.layers));
+  const [left, was] = [dyeOf({ layers: old }).brown, dyeOf(strandAsIs(zone)).brown];
+  return Math.max(1, Math.round(past.layers * Math.min(1, was > 0 ? left / was : 0)));
+}
+const strandAsIs = ({ naturalLevel, history }: ZoneOfHead): Strand =>
+  withHistory(naturalStrand(naturalLevel), history);
 
 /** The case after a visit: what was reached is where the next begins. */
 function headAfter(
@@ -134,7 +157,14 @@ function headAfter(
     if (level <= zone.naturalLevel && uppermostHistory(zone).kind === 'coloured')
       return {
         ...zone,
-        history: [{ kind: 'permanent' as const, level, tone: { primary: 'warmBrown' as const } }],
+        history: [
+          {
+            kind: 'permanent' as const,
+            level,
+            tone: { primary: 'warmBrown' as const },
+            times: layersLeft(zone, out.strand),
+          },
+        ],
         damage: out.strand.damage * TREATED,
       };
     return {
@@ -212,15 +242,15 @@ export function solveCase(clientCase: ClientCase, lines: readonly Line[], rules:
   const stops = stopsService(clientCase);
   if (stops.length > 0) {
     const readings = readingsOf(clientCase, [], rules);
-    const spent = stops.some(({ stop }) => stop === 'hairGivesWay');
+    const rest = restAfter(stops);
     const work = goalsOf(clientCase).map((goal) => ({ goal, technique: 'leave' as const }));
     const modelCard: RecordCard = {
       ...EMPTY_CARD,
       readings,
       asked: [...NEEDED_QUESTIONS],
-      tests: neededTests(spent ? work : [], clientCase),
+      tests: neededTests(rest ? work : [], clientCase),
       decision: 'decline',
-      ...(spent ? REST : {}),
+      ...rest,
     };
     return {
       ok: true,
@@ -254,7 +284,7 @@ export function solveCase(clientCase: ClientCase, lines: readonly Line[], rules:
         now = next;
         continue;
       }
-      return { ok: true, modelAnswer: finished(first, visits, proof, lineOf) };
+      return { ok: true, modelAnswer: finished(first, visits, proof, lineOf, rules) };
     }
     if (visits.length === 0) {
       const all = found.failed.flatMap(({ reasons }) => reasons);
@@ -342,6 +372,7 @@ function finished(
   visits: Visit[],
   proof: Reason[],
   lineOf: LineOf,
+  rules: HouseRules,
 ): ModelAnswer {
   const told = (card: RecordCard): RecordCard => ({ ...card, visits: visits.length });
   const modelCard = told(found.best);
@@ -358,7 +389,7 @@ function finished(
       technique,
       reason: lacks
         ? reason('solve.without', 'P1', { zone: partName(goal.part), product: lacks })
-        : techniqueRuling(goal, technique).reason,
+        : techniqueRuling(goal, technique, rules).reason,
       deltaE: outcomes.find(({ part }) => partName(part) === partName(goal.part))!.deltaE,
     })),
     equivalents: found.equivalents.map(told),

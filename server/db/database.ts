@@ -24,6 +24,7 @@ import * as assigning from './migrations/021_assigning';
 import * as passMark from './migrations/022_pass_mark';
 import * as ceilings from './migrations/023_ceilings';
 import * as names from './migrations/024_names';
+import * as liftAndToner from './migrations/025_lift_and_toner';
 import { SCHEMA, SCHEMA_AFTER } from './schema';
 
 const MIGRATIONS: Record<string, { up: (knex: Knex) => Promise<void>; down: (knex: Knex) => Promise<void> }> =
@@ -52,6 +53,7 @@ const MIGRATIONS: Record<string, { up: (knex: Knex) => Promise<void>; down: (kne
     '022_pass_mark': passMark,
     '023_ceilings': ceilings,
     '024_names': names,
+    '025_lift_and_toner': liftAndToner,
   };
 
 /** Migrations are code in the bundle rather than files on disk, so that one file is the whole server. */

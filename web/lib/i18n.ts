@@ -101,7 +101,7 @@ function teach(words: I18n, units: Units): I18n {
   formatter.add('labHeat', (value) => words.t(`lab.heats.${value}`));
   // A history as codes, `lightened 9, permanent 5 copper`, each word by the list that has it.
   const ofPast = (code: string) =>
-    ['past', 'tone', 'vivid', 'treatment', 'yellow']
+    ['past', 'tone', 'vivid', 'treatment', 'yellow', 'chemical']
       .map((list) => words.t(`${list}.${code}`, { ns: 'craft', defaultValue: '' }))
       .find((word) => word !== '') ?? code;
   formatter.add('past', (value) =>
@@ -131,6 +131,7 @@ function teach(words: I18n, units: Units): I18n {
     'zone',
     'yesNo',
     'condition',
+    'chemical',
     'light',
     'place',
     'temperature',

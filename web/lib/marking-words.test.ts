@@ -102,6 +102,8 @@ const SAMPLE_LAYERS: Record<(typeof HISTORY_KINDS)[number], HistoryLayer> = {
   acidGloss: { kind: 'acidGloss', level: 9, tone: { primary: 'pearl' } },
   direct: { kind: 'direct', dye: 'directPink' },
   treated: { kind: 'treated', treatment: 'bond' },
+  chemical: { kind: 'chemical', service: 'perm', weeksAgo: 6 },
+  mineral: { kind: 'mineral', amount: 0.5 },
 };
 
 describe('words for whole services', () => {
@@ -111,7 +113,9 @@ describe('words for whole services', () => {
       TESTS.forEach((test) => shownBy(clientCase, test).forEach(mustSay));
       const input = gradingOf(id);
       const { modelAnswer } = input;
-      goalsOf(clientCase).forEach((goal) => techniqueRulings(goal).forEach(({ reason }) => mustSay(reason)));
+      goalsOf(clientCase).forEach((goal) =>
+        techniqueRulings(goal, DEFAULT_HOUSE_RULES).forEach(({ reason }) => mustSay(reason)),
+      );
       [...modelAnswer.proof, ...modelAnswer.stops].forEach(mustSay);
       const grades = [
         ...typicalErrors(input).map(({ grade }) => grade),
@@ -149,7 +153,9 @@ describe('words for whole services', () => {
     if (beyond.ok) throw new Error('a scale of ten has no 11');
     beyond.reasons.forEach(mustSay);
     for (const goal of goalsOf(pale))
-      techniqueRulings({ ...goal, history: { kind: 'untouched' } }).forEach(({ reason }) => mustSay(reason));
+      techniqueRulings({ ...goal, history: { kind: 'untouched' } }, DEFAULT_HOUSE_RULES).forEach(
+        ({ reason }) => mustSay(reason),
+      );
   }, 90_000);
 
   it('are there for the ways of every school', () => {

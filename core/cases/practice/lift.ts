@@ -145,4 +145,75 @@ export const LIFT_CASES: readonly ShippedCase[] = [
       lineIds: ['quillet', 'tarnwick', 'pellow'],
     }),
   },
+  {
+    id: 'a-quarter-in-foils',
+    clientCase: makeCase({
+      title: 'A quarter in foils, one level and a bit',
+      difficulty: 2,
+      client: {
+        name: 'Beatrice Lomax-Adeyemi',
+        note: 'Long dark blonde, never coloured. A shade lighter here and there and no warmth in it.',
+      },
+      zones: [zone('mids', { cm: 34, natural: 6 })],
+      head: { length: 'longAllOver' },
+      facts: { upkeepWeeks: 12 },
+      wish: {},
+      placements: [{ share: 0.25, zones: ['mids'], target: to(7, 'neutral'), taken: 'fineWeave' }],
+      lineIds: ['wrenfell', 'calder', 'quillet', 'tarnwick'],
+    }),
+  },
+  {
+    id: 'warm-brown-from-black-brown',
+    clientCase: makeCase({
+      title: 'Warm brown on coarse, very dark hair',
+      difficulty: 2,
+      client: {
+        name: 'Yolanda Ekwueme',
+        note: 'Very dark, coarse, never coloured. Two levels, warm, and no powder.',
+      },
+      zones: [zone('regrowth', { cm: 1.3, natural: 2 }), zone('mids', { cm: 18, natural: 2 })],
+      head: { diameter: 'coarse' },
+      wish: { regrowth: to(4, 'mahogany'), mids: to(4, 'mahogany') },
+      lineIds: ['tarnwick', 'ostrel', 'calder'],
+    }),
+  },
+  {
+    id: 'high-lift-retouch',
+    clientCase: makeCase({
+      title: 'A centimetre of light blonde',
+      difficulty: 2,
+      client: {
+        name: 'Kirsten Ravnholt',
+        note: 'High-lift blonde since her twenties; a centimetre has grown. The root as the lengths are.',
+      },
+      zones: [
+        zone('regrowth', { cm: 1, natural: 8 }),
+        zone('mids', {
+          cm: 20,
+          natural: 8,
+          history: [{ kind: 'permanent', level: 10, tone: { primary: 'neutral' } }],
+          damage: 0.16,
+        }),
+      ],
+      facts: { weeksSinceColour: 5 },
+      wish: { regrowth: to(10, 'neutral') },
+      lineIds: ['tarnwick', 'wrenfell', 'quillet'],
+    }),
+  },
+  {
+    id: 'tips-of-coils',
+    clientCase: makeCase({
+      title: 'Warm tips on dark coils',
+      difficulty: 2,
+      client: {
+        name: 'Nnenna Bassey-Hart',
+        note: 'Coarse coils, nearly black, never coloured. The last five centimetres warm red-brown, nothing above.',
+      },
+      zones: [zone('mids', { cm: 15, natural: 2 }), zone('ends', { cm: 5, natural: 2 })],
+      head: { diameter: 'coarse', form: 'coily' },
+      facts: { upkeepWeeks: 12 },
+      wish: { ends: to(4, 'red') },
+      lineIds: ['tarnwick', 'ostrel', 'calder'],
+    }),
+  },
 ];

@@ -1,6 +1,8 @@
 import type { Aftercare } from '../../card';
 import { uppermostHistory } from '../../case';
+import { beginsAtScalp } from '../../hair';
 import { NEEDED_QUESTIONS, type StopName } from '../../method';
+import type { Line } from '../../product';
 import { PRICES, GROWTH } from '../../rules';
 import type { MarkingContext } from '../context';
 import { type Finding, finding } from '../finding';
@@ -20,10 +22,38 @@ const FOUND_BY: Record<StopName, (card: MarkingContext['card']) => boolean> = {
   scalp: ({ asked }) => asked.includes('scalp'),
   metallicSalts: ({ asked, tests }) => asked.includes('metallicSalts') || tests.includes('incompatibility'),
   hairGivesWay: ({ tests }) => tests.includes('elasticity'),
+  relaxed: ({ asked }) => asked.includes('chemical'),
+  tooSoon: ({ asked }) => asked.includes('chemical'),
 };
 
+/**
+ * What may be done today for a client whose wish has to be declined, by what stops it: colour that only deposits on hair
+ * that bears no more; nothing with peroxide on hair just reshaped; nothing at a scalp that is sore. Null where nothing may.
+ */
+const GENTLE: Record<StopName, ((line: Line, atScalp: boolean) => boolean) | null> = {
+  reaction: null,
+  metallicSalts: null,
+  scalp: (_line, atScalp) => !atScalp,
+  hairGivesWay: ({ kind }) => DEPOSITS.includes(kind),
+  relaxed: ({ kind }) => DEPOSITS.includes(kind),
+  tooSoon: ({ kind }) => kind === 'acidGloss' || kind === 'direct',
+};
+const DEPOSITS: readonly Line['kind'][] = ['demi', 'acidGloss', 'direct', 'filler'];
+
+/** Whether a service that had to be declined goes on with what hurts nothing, and says when the wish is looked at again. */
+function isGentle({ card, modelAnswer: { stops }, clientCase, lineOf }: MarkingContext): boolean {
+  if (card.decision !== 'goOn' || card.nextVisitWeeks === null || card.steps.length === 0) return false;
+  return card.steps.every(({ bowl: name, zones, placement }) => {
+    const bowl = card.bowls.find((bowl) => bowl.name === name);
+    const line = bowl?.lineId ? lineOf(bowl.lineId) : undefined;
+    const atScalp = placement === 'open' && zones.some((zone) => beginsAtScalp(clientCase.head, zone));
+    return line !== undefined && stops.every(({ stop }) => GENTLE[stop]?.(line, atScalp) ?? false);
+  });
+}
+
 /** Findings on consultation, tests, decision and appointments (C3, C4). */
-export function markSafety({ card, modelAnswer, clientCase }: MarkingContext): Finding[] {
+export function markSafety(context: MarkingContext): Finding[] {
+  const { card, modelAnswer, clientCase } = context;
   const { card: best, stops, visits } = modelAnswer;
   const is = (loss: number, code: FaultOf<'safety'>, rule: string, params = {}) =>
     finding(null, loss, fault(`safety.${code}`, rule, params));
@@ -40,6 +70,8 @@ export function markSafety({ card, modelAnswer, clientCase }: MarkingContext): F
     if (!card.station?.includes(item))
       found.push(finding(null, price.smaller, fault('safety.notReady', undefined, { item })));
   if (card.decision === null) found.push(is(price.decision, 'undecided', 'C3'));
+  else if (card.decision !== best.decision && isGentle(context))
+    found.push(is(0, 'gentleInstead', 'C4', { stop: stops[0]?.code ?? '' }));
   else if (card.decision !== best.decision)
     found.push(
       is(price.decision, card.decision === 'decline' ? 'needlessDecline' : 'shouldDecline', 'C3', {

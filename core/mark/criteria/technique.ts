@@ -1,8 +1,8 @@
 import { bowlVol } from '../../card';
 import { partName } from '../../case';
-import { keepsWarmth } from '../../method';
-import { isLightener, conditionOf } from '../../process';
-import { refreshWay, PRICES } from '../../rules';
+import { keepsWarmth, type RulingName } from '../../method';
+import { isLightener, conditionOf, type WashKind } from '../../process';
+import { levelsByColour, refreshWay, PRICES } from '../../rules';
 import { type MarkingContext, placeParams, partOf } from '../context';
 import { type Finding, finding } from '../finding';
 import { placeOutcome, conditionRank } from '../outcome';
@@ -11,6 +11,7 @@ import { fault } from '../faults';
 
 /** Up to this strength, volumes, permanent colour only deposits (D2). */
 const DEPOSITS_TO = 10;
+const { route: price } = PRICES;
 const COVERS: readonly string[] = ['permanent', 'express'];
 /** From this fraction of white on a blend is no cover at all (F13). */
 const MUCH_GREY = 0.25;
@@ -28,14 +29,27 @@ export function markRoute(context: MarkingContext): Finding[] {
     if (!part.ruling.allowed) {
       const { name, reason } = part.ruling;
       const params = { ...reason.params, ...at };
-      return finding(place, PRICES.route.cannot, fault(`ruling.${name}`, reason.rule, params));
+      if (name === 'builtUp' && isWashedBefore(context, part, DEEP_WASHES) && forgives(context, part))
+        return finding(place, 0, fault('route.washedOut', 'C6', at));
+      const costs = LEFT_OUT.includes(name) && forgives(context, part) ? price.leftOut : price.cannot;
+      return finding(place, costs, fault(`ruling.${name}`, reason.rule, params));
+    }
+    if (part.goal.minerals > 0 && !isWashedBefore(context, part, ['chelating']))
+      return finding(place, price.leftOut, fault('route.notChelated', 'C10', at));
+    if (part.ruling.name === 'liftFar' && context.modelTechniques.get(place) !== part.technique) {
+      const { outcome } = placeOutcome(context, part.goal.part);
+      return finding(
+        place,
+        outcome === 'asWished' ? PRICES.otherSchool : price.againstWish,
+        fault('route.beyondLimit', 'F3', { ...at, limit: levelsByColour(rules) }),
+      );
     }
     const missing = part.requiredMixes.find(({ worked }) => !worked);
     // A toner that is left out is paid for where its shades and its time would stand.
     if (missing && missing.mix.role !== 'colour')
       return finding(
         place,
-        PRICES.route.cannot,
+        price.cannot,
         fault('route.unfinished', 'F4', { ...at, missing: missing.mix.role }),
       );
     if (part.leftover) {
@@ -58,7 +72,7 @@ export function markRoute(context: MarkingContext): Finding[] {
       const params = { ...at, line: line.name, kind: line.kind };
       return finding(
         place,
-        otherProductCosts(part, other.worked!),
+        otherProductCosts(context, part, other.worked!),
         fault('route.otherProduct', 'F4', params),
       );
     }
@@ -69,19 +83,18 @@ export function markRoute(context: MarkingContext): Finding[] {
     if (blends && coversAtHand)
       return finding(
         place,
-        part.goal.greyShare >= MUCH_GREY ? PRICES.route.cannot : PRICES.route.costlier,
+        part.goal.greyShare >= MUCH_GREY ? price.cannot : price.costlier,
         fault('route.blends', 'F13', { ...at, line: blends.worked!.line.name }),
       );
     if (part.extra.length > 0)
       return finding(
         place,
-        PRICES.route.besides,
+        price.besides,
         fault('route.extra', 'D7', { ...at, line: part.extra[0].line.name }),
       );
     if (part.technique === 'lightenThenTone' && takesWarmthWanted(context, part))
-      return finding(place, PRICES.route.againstWish, fault('route.takesWarmth', 'U3', at));
-    if (isCostlier(context, part))
-      return finding(place, PRICES.route.costlier, fault('route.costlier', 'D3', at));
+      return finding(place, price.againstWish, fault('route.takesWarmth', 'U3', at));
+    if (isCostlier(context, part)) return finding(place, price.costlier, fault('route.costlier', 'D3', at));
     return finding(place, 0, fault('route.right', part.ruling.reason.rule, at));
   };
   const worked = parts.flatMap((part): Finding[] => {
@@ -91,25 +104,59 @@ export function markRoute(context: MarkingContext): Finding[] {
   });
   const besides = unasked.map(({ zone }) => {
     const out = placeOutcome(context, { zone, woven: false, target: null });
-    return finding(
-      zone,
-      PRICES.route.spoilt[out.outcome],
-      fault('route.notAsked', 'A1', { zone, woven: false }),
-    );
+    return finding(zone, price.spoilt[out.outcome], fault('route.notAsked', 'A1', { zone, woven: false }));
   });
   return [...worked, ...besides];
 }
 
+/** Rulings against a way that leaves out a step of the theory. */
+const LEFT_OUT: readonly RulingName[] = ['fillFirst', 'builtUp', 'overVivid', 'vividFirstOut'];
+
+/** Whether a place comes out near the wish, and no class of condition below the model answer's, whatever was left out. */
+function forgives(context: MarkingContext, { goal }: WorkedPlace): boolean {
+  const { outcome } = placeOutcome(context, goal.part);
+  return (
+    (outcome === 'asWished' || outcome === 'near') &&
+    rankAtEnd(context.played, goal) <= rankAtEnd(context.modelPlayed, goal)
+  );
+}
+
+/** Washes that take built-up toner off as a cleanse does (C6). */
+const DEEP_WASHES: readonly WashKind[] = ['clarifying', 'chelating'];
+
+/** Whether a wash of some kind comes before the first thing put on a place (C6, C10). */
+function isWashedBefore(
+  { card }: MarkingContext,
+  { goal, steps }: WorkedPlace,
+  kinds: readonly WashKind[],
+): boolean {
+  const { zone } = goal.part;
+  const first = Math.min(Infinity, ...steps.map(({ application }) => application.start));
+  return card.care.some(
+    (care) =>
+      care.do === 'wash' && kinds.includes(care.how) && care.zones.includes(zone) && care.start <= first,
+  );
+}
+
 /** Permanent colour where low-strength is asked, and powder where another is: by what the hair bears and the bowl does. */
-function otherProductCosts({ goal }: WorkedPlace, { line, bowl }: WorkedApplication): number {
-  if (isLightener(line.kind)) return PRICES.route.costlier;
-  if (!COVERS.includes(line.kind) || (bowlVol(bowl) ?? 0) > DEPOSITS_TO) return PRICES.route.cannot;
-  return goal.porosity === 'high' ? PRICES.route.onPorous : PRICES.route.costlier;
+function otherProductCosts(
+  context: MarkingContext,
+  part: WorkedPlace,
+  { line, bowl }: WorkedApplication,
+): number {
+  const { goal } = part;
+  if (isLightener(line.kind)) return forgives(context, part) ? price.otherPowder : price.cannot;
+  if (!COVERS.includes(line.kind) || (bowlVol(bowl) ?? 0) > DEPOSITS_TO) return price.cannot;
+  return goal.porosity === 'high' ? price.onPorous : price.costlier;
 }
 
 /** Lightener takes the warmth that would carry a warm wish within reach of colour (U3). */
 const takesWarmthWanted = ({ modelTechniques }: MarkingContext, { goal, technique }: WorkedPlace) =>
   keepsWarmth(goal, technique) && modelTechniques.get(partName(goal.part)) === 'liftWithColour';
+
+/** Class of condition of a place at the end, 0 for strong. */
+const rankAtEnd = (played: MarkingContext['played'], { part }: WorkedPlace['goal']): number =>
+  conditionRank(conditionOf(played.momentOf(partOf(played, part), played.minutes).strand));
 
 /** Another way than the model answer's that leaves the hair a class weaker. */
 function isCostlier(
@@ -118,7 +165,5 @@ function isCostlier(
 ): boolean {
   const best = modelTechniques.get(partName(goal.part));
   if (best === undefined || best === technique) return false;
-  const rank = (all: typeof played) =>
-    conditionRank(conditionOf(all.momentOf(partOf(all, goal.part), all.minutes).strand));
-  return rank(played) > rank(modelPlayed);
+  return rankAtEnd(played, goal) > rankAtEnd(modelPlayed, goal);
 }

@@ -3,7 +3,7 @@ import { uppermostHistory } from '../../case';
 import { areasOf, regionsOf } from '../../hair';
 import { goalsOf, rulingCode, techniqueRulings } from '../../method';
 import { type Line, writeLabel } from '../../product';
-import { CHECKS } from '../../rules';
+import { CHECKS, DEFAULT_HOUSE_RULES } from '../../rules';
 import type { Misconception } from '../misconception';
 import {
   type SlipContext,
@@ -116,8 +116,9 @@ export const ROUTE_SLIPS = {
   },
   tooFarByColour: (context) => {
     const goals = goalsOf(context.modelAnswer.clientCase);
+    // What no school lifts by colour alone; they differ only on what comes first (F3).
     const forbidden = goals.some((goal) =>
-      techniqueRulings(goal).some(
+      techniqueRulings(goal, DEFAULT_HOUSE_RULES).some(
         ({ technique, allowed }) =>
           technique === 'liftWithColour' && !allowed && goal.history.kind === 'untouched',
       ),

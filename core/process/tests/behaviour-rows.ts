@@ -35,6 +35,7 @@ import { coverageOf } from '../coat';
 import { CONDITIONS, conditionOf, treated } from '../condition';
 import { withHistory } from '../past-services';
 import type { Mix } from '../mix';
+import { washed } from '../wash';
 import { zoneAt } from '../zone-timeline';
 
 /**
@@ -222,8 +223,8 @@ const gentle = (diameter: 'veryFine' | 'medium', minutes: number) =>
   level(after(gentlePowder(10), naturalStrand(5.5, { diameter }), minutes));
 row('H18', 'very fine 5.5 at 30 min', () => gentle('veryFine', 30), [7.6, 8.6], LEVEL);
 row('H18', 'very fine 5.5 at 40 min', () => gentle('veryFine', 40), [7.6, 8.6], LEVEL);
-row('H18', 'medium 5.5 at 30 min', () => gentle('medium', 30), [6.3, 7], LEVEL);
-row('H18', 'medium 5.5 at 40 min', () => gentle('medium', 40), [6.3, 7], LEVEL);
+row('H18', 'medium 5.5 at 30 min', () => gentle('medium', 30), [6.3, 7.3], LEVEL);
+row('H18', 'medium 5.5 at 40 min', () => gentle('medium', 40), [6.3, 7.3], LEVEL);
 
 const removed = () => after(remover, dyed(4, 6), 20);
 row('H19', 'back to', () => level(removed()), [5.3, 6], LEVEL);
@@ -454,7 +455,7 @@ row('H40', '40 vol: damage', () => fineTo(40).damage, [0.42, 0.6], 0.02);
 
 const fifty = () => after(powder(20), naturalStrand(5), 50);
 const ninety = () => after(powder(20), naturalStrand(5), 90);
-row('H41', 'lighter', () => level(ninety()) - level(fifty()), [-0.01, 0.15], LEVEL);
+row('H41', 'lighter', () => level(ninety()) - level(fifty()), [-0.01, 0.2], LEVEL);
 row('H41', 'classes lower', () => rank(ninety()) - rank(fifty()), [1, 1]);
 row('H41', 'damage at 50 min', () => fifty().damage, [0.17, 0.38], 0.02);
 row('H41', 'damage at 90 min', () => ninety().damage, [0.42, 0.6], 0.02);
@@ -479,6 +480,139 @@ row('H44', 'extra pigment, 50 min', () => off(after(permanent('5:00', 20), glass
 row('H45', 'light by', () => level(grey5(40, 45)) - 5, [0.5, 1.3], LEVEL);
 row('H45', 'damage at 40 vol', () => grey5(40, 45).damage, [0.16, 0.28], 0.02);
 row('H45', 'damage at 20 vol', () => grey5(20, 45).damage, [null, 0.12], 0.02);
+
+const gentle5 = (vol: number) => level(after(gentlePowder(vol), naturalStrand(5), 45));
+row('H47', 'gentle 10 vol on natural 5, 45 min', () => gentle5(10), [6.6, 7.3], LEVEL);
+row('H47', 'gentle 20 vol on natural 5, 45 min', () => gentle5(20), [7.5, 8.3], LEVEL);
+row('H47', 'gentle 30 vol on natural 5, 45 min', () => gentle5(30), [7.9, 8.7], LEVEL);
+row(
+  'H48',
+  'gentle 10 vol on fine 5.5, 30 min',
+  () => level(after(gentlePowder(10), naturalStrand(5.5, { diameter: 'fine' }), 30)),
+  [7.2, 8.3],
+  LEVEL,
+);
+const strong5 = (vol: number, minutes: number) => level(after(powder(vol), naturalStrand(5), minutes));
+row('H49', 'strong 10 vol on natural 5, 50 min', () => strong5(10, 50), [7.5, 8.4], LEVEL);
+row('H49', 'strong 20 vol on natural 5, 38 min', () => strong5(20, 38), [8, 8.8], LEVEL);
+row('H49', 'strong 20 vol on natural 5, 50 min', () => strong5(20, 50), [8.8, 9.6], LEVEL);
+row('H50', '20 ahead of 10 vol at 30 min', () => strong5(20, 30) - strong5(10, 30), [0.1, 1.3], LEVEL);
+
+/** Level minute by minute, 0 to 45, of lightener on dry hair in a room. */
+const walk = (mix: Mix, strand: Strand) => count(0, 45).map((minute) => level(after(mix, strand, minute)));
+/** Lighteners and hair that the rate is held on. */
+const walks = (vols: readonly number[]) =>
+  (['lightenerStrong', 'lightenerGentle'] as const).flatMap((product) =>
+    vols.flatMap((vol) => [2, 4, 5, 6, 8].map((n) => walk(powder(vol, product), naturalStrand(n)))),
+  );
+const everyVol = [10, 20, 30, 40] as const;
+row(
+  'H51',
+  'no five minutes lift more than the five before',
+  () =>
+    Math.max(
+      ...walks(everyVol).flatMap((at) =>
+        count(10, 45).map((t) => at[t] - at[t - 5] - (at[t - 5] - at[t - 10])),
+      ),
+    ),
+  [null, 0.1],
+  0.05,
+);
+row(
+  'H51',
+  'a minute from 7 to 9 with 20 vol',
+  () =>
+    Math.max(
+      ...walks([20]).flatMap((at) =>
+        count(1, 45).flatMap((t) => (at[t - 1] >= 7 && at[t] <= 9 ? [at[t] - at[t - 1]] : [])),
+      ),
+    ),
+  [null, 0.13],
+  0.01,
+);
+row(
+  'H51',
+  'first ten minutes against the fourth, under 9.5 at 40',
+  () =>
+    Math.min(
+      ...walks(everyVol).flatMap((at) => (at[40] < 9.5 ? [(at[10] - at[0]) / (at[40] - at[30])] : [])),
+    ),
+  [1.1, null],
+  0.05,
+);
+row(
+  'H51',
+  'first five minutes',
+  () => Math.max(...walks(everyVol).map((at) => at[5] - at[0])),
+  [null, 1.2],
+  LEVEL,
+);
+row(
+  'H51',
+  'strong 20 vol on natural 2, 10 min',
+  () => level(after(powder(20), naturalStrand(2), 10)),
+  [null, 4.4],
+  LEVEL,
+);
+
+const pearlOn = (porosity: number) => {
+  const hair = { ...lightenedStrand(9), porosity };
+  return count(1, 20).map((minute) => off(after(tonerMix('9-U'), hair, minute), to(9, 'pearl')));
+};
+const firstWithin = (walked: readonly number[]) => {
+  const at = walked.findIndex((deltaE) => deltaE <= 6);
+  if (at <= 0) return at < 0 ? 25 : 1;
+  return at + (walked[at - 1] - 6) / (walked[at - 1] - walked[at]);
+};
+row('H52', 'porous 9: first within ΔE 6, minutes', () => firstWithin(pearlOn(0.8)), [4, 7]);
+row('H52', 'normal 9: first within ΔE 6, minutes', () => firstWithin(pearlOn(0.5)), [7, 12]);
+row('H52', 'porous 9: 20 min beyond its best', () => pearlOn(0.8)[19] - Math.min(...pearlOn(0.8)), [2, null]);
+
+const black = (times: number) =>
+  withHistory(naturalStrand(4), [{ kind: 'permanent', level: 1, tone: { primary: 'neutral' }, times }]);
+const blackRemoved = (times: number) => after(remover, black(times), 20);
+for (const [times, bare, lifted] of [
+  [1, [3.3, 4], [7.9, 9.4]],
+  [4, [2.3, 3], [5.9, 7.3]],
+  [8, [1.7, 2.5], [5, 6.3]],
+] as const) {
+  row('H61', `black, layers ${times}: remover`, () => level(blackRemoved(times)), [...bare], LEVEL);
+  row(
+    'H61',
+    `black, layers ${times}: then strong 20 vol, 45 min`,
+    () => level(after(powder(20), blackRemoved(times), 45)),
+    [...lifted],
+    LEVEL,
+  );
+}
+
+const green9 = () => withHistory(lightenedStrand(9), [{ kind: 'mineral', amount: 1 }]);
+const greenLeft = (strand: Strand) => strand.layers[0].dye.directGreen / green9().layers[0].dye.directGreen;
+row('H54', 'mineral green shows', () => off(green9(), lab(yellow9)), [5, 14]);
+row('H54', 'left by a chelating wash', () => greenLeft(washed(green9(), 'chelating', 1)), [null, 0.2], 0.03);
+row('H54', 'left by a remover', () => greenLeft(after(remover, green9(), 20)), [0.8, null], 0.03);
+
+row(
+  'H62',
+  'strong 10 vol on natural 5, 50 min: damage',
+  () => after(powder(10), naturalStrand(5), 50).damage,
+  [null, 0.15],
+  0.02,
+);
+row(
+  'H62',
+  'wet cleanse on virgin hair',
+  () => level(after(cleanse, naturalStrand(6), 15)) - 6,
+  [null, 0.3],
+  LEVEL,
+);
+row(
+  'H62',
+  'high-lift 40 vol from natural 6',
+  () => level(after(permanent('11:0', 40, 'highLift'), naturalStrand(6), 50)) - 6,
+  [3, 5],
+  LEVEL,
+);
 
 /**
  * Outcomes of whole bowls that practitioners count on, beside the engine's rows: what is right has to land, and what is

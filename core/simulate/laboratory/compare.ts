@@ -21,6 +21,10 @@ export const pastName = (layer: HistoryLayer): string => {
       return `direct ${layer.dye}`;
     case 'treated':
       return `treated ${layer.treatment}`;
+    case 'chemical':
+      return `chemical ${layer.service} ${layer.weeksAgo}`;
+    case 'mineral':
+      return `mineral ${layer.amount}`;
     default:
       return `${layer.kind} ${layer.level} ${layer.tone.primary}`;
   }

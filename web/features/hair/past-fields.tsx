@@ -1,5 +1,6 @@
 import { TONE_FAMILIES } from '@cimbel/core/colour';
 import {
+  CHEMICAL_SERVICES,
   DIRECT_DYES,
   HISTORY_KINDS,
   TREATMENTS,
@@ -16,6 +17,7 @@ import '../../lib/words/lab';
 
 type Kind = HistoryLayer['kind'];
 const TIMES = [1, 2, 3, 4, 6, 8];
+const WEEKS_AGO = [0, 1, 2, 4, 6, 8, 12, 26, 52];
 const YELLOW_NAMES = Object.keys(YELLOWS) as Yellow[];
 
 /** A layer of a kind as it is when it is first chosen. */
@@ -27,6 +29,10 @@ function fresh(kind: Kind): HistoryLayer {
       return { kind, dye: 'directPink' };
     case 'treated':
       return { kind, treatment: 'bond' };
+    case 'chemical':
+      return { kind, service: 'perm', weeksAgo: 6 };
+    case 'mineral':
+      return { kind, amount: 0.5 };
     default:
       return { kind, level: kind === 'permanent' ? 5 : 8, tone: { primary: 'neutral' } };
   }
@@ -80,6 +86,34 @@ function LayerFields({ layer, onChange }: { layer: HistoryLayer; onChange: (laye
           options={TREATMENTS}
           text={(treatment) => t(`craft:treatment.${treatment}`)}
           onPick={(treatment) => onChange({ ...layer, treatment })}
+        />
+      );
+    case 'chemical':
+      return (
+        <>
+          <PickRow
+            label={t('lab.chemical')}
+            value={layer.service}
+            options={CHEMICAL_SERVICES}
+            text={(service) => t(`craft:chemical.${service}`)}
+            onPick={(service) => onChange({ ...layer, service })}
+          />
+          <PickRow
+            label={t('lab.weeksAgo')}
+            value={layer.weeksAgo}
+            options={WEEKS_AGO}
+            onPick={(weeksAgo) => onChange({ ...layer, weeksAgo })}
+          />
+        </>
+      );
+    case 'mineral':
+      return (
+        <PickRow
+          label={t('lab.minerals')}
+          value={layer.amount}
+          options={TENTHS.filter((tenth) => tenth > 0)}
+          text={percent}
+          onPick={(amount) => onChange({ ...layer, amount })}
         />
       );
     case 'direct':
