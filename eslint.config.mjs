@@ -83,4 +83,12 @@ export default tseslint.config(
       ],
     },
   },
+  {
+    // What a browser gets holds no figures of a case: those are keys, and educators get them from the server.
+    files: ['web/**/*.{ts,tsx}', 'contract/**/*.ts'],
+    ignores: ['**/*.test.{ts,tsx}', 'web/testing/**'],
+    rules: {
+      'no-restricted-imports': ['error', { patterns: ['@cimbel/core/cases', '@cimbel/core/testing/*'] }],
+    },
+  },
 );

@@ -46,6 +46,8 @@ export const passwordChangeSchema = z.object({
   current: z.string().min(1).max(200),
   password: passwordSchema,
 });
+/** An account ended by its owner, who says the password once more. */
+export const endAccountSchema = z.object({ password: z.string().min(1).max(200) });
 /** A code used: a password of one's own, and for a place that nobody has claimed the address to sign in with. */
 export const useCodeSchema = z.object({
   code: oneTimeCodeSchema,

@@ -110,6 +110,8 @@ export interface EducatorAssignment {
     grade: Grade | null;
     /** Whether the educator changed a mark by hand. */
     changed: boolean;
+    /** Why the last attempt could not be taken when its time was up, by code; null where it was or is still worked. */
+    notTaken: string | null;
   })[];
 }
 
@@ -153,6 +155,8 @@ export interface StudentAssignment extends StudentTermsShown, StudentExercise {
   submittedAt: string | null;
   /** Number and digest of the hand-in; null before. */
   receipt: Receipt | null;
+  /** Why it could not be taken when its time was up, by code; null where it was or is still worked. */
+  notTaken: string | null;
   /** Whether another attempt may be begun. */
   another: boolean;
   /** Points of the attempt that counts so far, told between attempts; null where nothing is told yet. */

@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { OPEN_STEPS, rubricSchema } from '@cimbel/core/exercise';
-import { clientCaseSchema } from '@cimbel/core/case';
+import { OPEN_STEPS, rubricSchema, type BenchStep } from '@cimbel/core/exercise';
+import { clientCaseSchema, type ClientCase } from '@cimbel/core/case';
 import { MISCONCEPTIONS, NO_RULING, educatorRulingSchema } from '@cimbel/core/mark';
 import { oneLine } from './text';
 
@@ -65,4 +65,16 @@ export interface ExerciseVersion {
   content: ExerciseContent;
   /** Times this version has been set to a class. */
   assignments: number;
+}
+
+/** A case that ships, as educators get it: its figures are keys, and no student is told them. */
+export interface ShippedCaseTold {
+  /** Id that packs and adopted exercises keep it by. */
+  id: string;
+  /** The case as it is shipped. */
+  clientCase: ClientCase;
+  /** Steps that are worked unless the educator says otherwise; all of them when left out. */
+  open?: BenchStep[];
+  /** Ids of the rules that its answer rests on, under the default house rules. */
+  rules: string[];
 }

@@ -129,6 +129,9 @@ export interface People {
   invitations: Invitation[];
 }
 
+/** The account of a student by their address, whom no single class may give a new password. */
+export const studentResetSchema = z.object({ email: emailSchema });
+
 export const codeSchema = z.object({ code: oneTimeCodeSchema });
 /** What a code is for, before it is used. */
 export interface CodeTold {
@@ -146,6 +149,7 @@ export const LOG_ACTIONS = [
   'account.password',
   'account.reset',
   'account.claimed',
+  'account.deleted',
   'class.joining',
   'class.joinCode',
   'class.archived',

@@ -1,6 +1,6 @@
 import { expect } from '@playwright/test';
 import { execFileSync, spawn, type ChildProcess } from 'node:child_process';
-import { chmodSync, mkdtempSync, readdirSync, rmSync } from 'node:fs';
+import { chmodSync, mkdtempSync, readFileSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import pg from 'pg';
@@ -129,6 +129,24 @@ test('what is killed stands up again, a second start finds the first, and a back
     expect(before.users).toMatch(/^13 /);
     await end(first);
     expect(() => run(first.env, 'restore', file)).toThrow(/There is data here already/);
+
+    // A file that is cut off, spoilt or none at all changes nothing that is there; a good one can be taken back.
+    const whole = readFileSync(file);
+    const spoilt = Buffer.from(whole);
+    spoilt.fill(7, Math.floor(whole.length / 2), Math.floor(whole.length / 2) + 4096);
+    for (const [name, bytes] of [
+      ['cut', whole.subarray(0, Math.floor(whole.length * 0.8))],
+      ['spoilt', spoilt],
+      ['none', Buffer.from('nothing of ours')],
+    ] as const) {
+      const bad = path.join(other, `${name}.dump`);
+      writeFileSync(bad, bytes);
+      expect(() => run(first.env, 'restore', bad, '--replace')).toThrow(/has been touched/);
+    }
+    const said = run(first.env, 'restore', file, '--replace');
+    expect(said).toContain('13 accounts');
+    expect(said).toContain('--back');
+    expect(run(first.env, 'restore', '--back')).toContain('what was here before');
 
     const env = { CIMBEL_DATA: path.join(other, 'data') };
     run(env, 'restore', file);

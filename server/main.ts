@@ -38,6 +38,7 @@ async function main(): Promise<void> {
   const work = workerPool(fileURLToPath(new URL('./worker.js', import.meta.url)), {
     threads: Math.max(1, availableParallelism() - 1),
     waiting: 500,
+    waitingEach: 5,
     longestMs: 60_000,
   });
   const jobs = await jobQueue(

@@ -85,17 +85,20 @@ const pouredSchema = z.object({ vol: z.number().min(0).max(40), grams }).strict(
 export const BOWL_ADDITIONS = ['shampoo', 'conditioner'] as const;
 export type BowlAddition = (typeof BOWL_ADDITIONS)[number];
 
+/** Most shades and correctors in one bowl: a base, its counter and traces of what the eye still misses. */
+export const MOST_SHADES = 8;
+
 /** A bowl as weighed. Grams are what is graded; parts follow from them. */
 export const bowlSchema = z
   .object({
     /** A letter on the card. */
     name: z.string().min(1).max(4),
     lineId: z.string().min(1).max(60).nullable(),
-    shades: z.array(z.object({ label: z.string().min(1).max(20), grams }).strict()).max(4),
+    shades: z.array(z.object({ label: z.string().min(1).max(20), grams }).strict()).max(MOST_SHADES),
     /** Powder, or a remover's colour part: grams of a product without shades. */
     productGrams: grams,
     /** 0 vol is water. */
-    developer: z.array(pouredSchema).max(2),
+    developer: z.array(pouredSchema).max(3),
     additive: z.boolean(),
     others: z
       .array(z.object({ kind: z.enum(BOWL_ADDITIONS), grams }).strict())

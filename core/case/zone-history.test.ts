@@ -34,6 +34,7 @@ describe('what a history by layers comes to', () => {
       level: 5,
       tone: ash,
       faded: 0.4,
+      layers: 1,
     });
     expect(uppermostHistory(zone([{ kind: 'permanent', level: 5, tone: ash }, lightened(8)]))).toEqual({
       kind: 'lightened',

@@ -124,6 +124,7 @@ export const JUDGEMENTS: readonly Judgement[] = [
   ...rows('toner', [
     ['depth', 'F4', 2, 'depthLighterShade', 'little', 'lifts', 'pale', 'dark'],
     ['depth', 'F4', 3, 'depthPermanentAsToner', 'lifts', 'dark', 'weak', 'nothing'],
+    ['depth', 'F4', 3, 'depthOnlyPermanent', { house: 'tonerProduct', by: { lowStrength: 'other', permanentAllowed: 'deeper' } }, 'same', 'lighter'],
     ['depth', 'F5', 3, 'depthNeutralOverOrange', 'neutral', 'ash8', 'violet', 'gold'],
     ['depth', 'F11', 4, 'depthPorous', 'clear', 'ten', 'twenty', 'longer'],
     ['depth', 'F4', 3, 'depthStrongWarmth', 'six', 'eight', 'nine', 'five'],
@@ -178,6 +179,7 @@ export const JUDGEMENTS: readonly Judgement[] = [
     ['mixes', 'F10', 2, 'mixesRatioOfTwo', 'seven', 'six', 'eight', 'fourteen'],
     ['mixes', 'F10', 3, 'mixesCorrector', 'all', 'shade', 'less', 'more'],
     ['mixes', 'F10', 4, 'mixesMelt', 'both', 'line', 'five', 'gold'],
+    ['lift', 'F3', 3, 'liftHowFar', { house: 'liftByColourLimit', by: { two: 'two', three: 'three' } }, 'one', 'five'],
     ['lift', 'F3', 3, 'liftWarmthSoon', 'warmth', 'nothing', 'dark', 'grey'],
     ['lift', 'F3', 2, 'liftWithin', 'colour', 'lightener', 'demi', 'direct'],
     ['lift', 'F1', 1, 'liftWhichLevel', 'two', 'seven', 'twelve', 'one'],

@@ -80,13 +80,15 @@ describe('a colour between foils (A6)', () => {
 
   it('takes no leftover of a bowl that is mixed only when the foils are out', () => {
     const faded = caseOf({ regrowth: gold, ends: gold });
+    // Through dye, which lightens more slowly.
+    const placements = faded.placements!.map((placement) => ({ ...placement, target: to(8, 'pearl') }));
     const zones = faded.head.zones.map((zone) =>
       zone.zone === 'regrowth'
         ? { ...zone, greyShare: 0.5 }
         : { ...zone, history: dyed(6, 'gold', zone.zone === 'ends' ? 0.4 : 0), damage: 0.1 },
     );
     for (const endsRefresh of ['diluteLeftover', 'waterEmulsify'] as const) {
-      const one = solved({ ...faded, head: { ...faded.head, zones } }, { endsRefresh });
+      const one = solved({ ...faded, placements, head: { ...faded.head, zones } }, { endsRefresh });
       const grade = one.mark(one.solution.card);
       expect({ endsRefresh, points: grade.points }).toEqual({ endsRefresh, points: grade.max });
       const ends = one.solution.card.steps.find(({ placement }) => placement === 'between')!;

@@ -135,3 +135,7 @@ export function markingContext(
 /** Whether a step refreshes a part with what is left of a bowl. */
 export const isLeftoverStep = ({ parts }: Pick<MarkingContext, 'parts'>, application: Application) =>
   parts.some(({ leftover, steps }) => leftover && steps.some(({ written }) => written.includes(application)));
+
+/** All of it promised for today where the model answer takes appointments: the head is judged by the last wish. */
+export const isPromisedToday = ({ card, modelAnswer }: MarkingContext): boolean =>
+  modelAnswer.visits.length > 1 && card.visits === 1;

@@ -1,8 +1,15 @@
-import { bowlVol } from '../card';
-import { isLightenedHair, isLightenedZone, presentLevel, strandOfZone } from '../case';
+import { type Bowl, bowlVol } from '../card';
+import {
+  conditionOfZone,
+  isLightenedHair,
+  isLightenedZone,
+  presentLevel,
+  strandOfZone,
+  uppermostHistory,
+} from '../case';
 import type { BenchStep } from '../exercise';
-import { beginsAtScalp, levelOfPigmented, neighboursOf } from '../hair';
-import { levelsToday, type StopName } from '../method';
+import { beginsAtScalp, levelOfPigmented, neighboursOf, type PlaceId, type ZoneOfHead } from '../hair';
+import { FADED_BY_LIGHT, levelsToday, type StopName } from '../method';
 import {
   levelsInOneVisit,
   conditionOf,
@@ -14,7 +21,7 @@ import {
 } from '../process';
 import { hasDeveloper, type Line } from '../product';
 import type { Reason } from '../reason';
-import { lightenerVols } from '../rules';
+import { LIFTING, lightenerVols } from '../rules';
 import { type MarkingContext, placeParams, partOf } from './context';
 import type { WorkedApplication } from './worked-place';
 import { type DangerName, dangerReason } from './faults';
@@ -64,14 +71,23 @@ const PAST_LIMIT = 0.5;
 /** Lightener that lies this many times as long as it works. */
 const FAR_PAST = 2;
 
+/** Up to this strength, volumes, permanent colour only deposits (D2). */
+const DEPOSITS_TO = 10;
 /** Levels that need no lightener. */
 const NO_LIFT = 0.25;
-/** Whether the model answer has lightener or a cleanse on a place. */
+/** Whether the model answer has lightener on a place. */
 const isLightenedBy = ({ modelParts }: MarkingContext, zone: string): boolean =>
   modelParts.some(
-    ({ goal, steps }) =>
-      goal.part.zone === zone && steps.some(({ role }) => role === 'lighten' || role === 'cleanse'),
+    ({ goal, steps }) => goal.part.zone === zone && steps.some(({ role }) => role === 'lighten'),
   );
+
+/** Level that lightened hair has beneath toners that have built up on it. */
+const barely = (zone: ZoneOfHead): number => {
+  const past = uppermostHistory(zone);
+  return past.kind === 'lightened' && past.builtUpOver !== undefined ? past.builtUpOver : presentLevel(zone);
+};
+/** Up to this strength, volumes, gentle lightening of a vivid dye that it fades is a plan and no overlap (P7). */
+const GENTLE_TO = 20;
 
 /** Wet, weak, with conditioner, watched and short: it takes off toner and hardly touches hair (P8). */
 const isCleanse = ({ application, bowl, role }: WorkedApplication): boolean =>
@@ -125,6 +141,18 @@ export function dangersIn(context: MarkingContext, open: readonly BenchStep[]): 
         condition: part.goal.condition,
       });
   }
+  /** Whether oxidative colour of a strength that lifts is put on a place. */
+  const liftsOn = (zone: PlaceId) =>
+    card.steps.some(({ zones: on, bowl: name }) => {
+      const bowl = card.bowls.find((one) => one.name === name);
+      const line = bowl?.lineId ? lineOf(bowl.lineId) : undefined;
+      return (
+        on.includes(zone) &&
+        line !== undefined &&
+        LIFTING.includes(line.kind) &&
+        (bowlVol(bowl!) ?? 0) > DEPOSITS_TO
+      );
+    });
   for (const { part, strand } of played.outcomeAt(played.minutes)) {
     const before = conditionOf(strandOfZone(clientCase.head, part.zone));
     if (!isGivingWay(conditionOf(strand))) continue;
@@ -132,7 +160,7 @@ export function dangersIn(context: MarkingContext, open: readonly BenchStep[]): 
     const on = (asks: (line: Line) => boolean) =>
       puts(context, (line, { zones }) => zones.includes(part.zone) && asks(line));
     // Hair that gave way before may be deposited on, gently (C1).
-    if (isGivingWay(before) ? on(({ kind }) => isLightener(kind)) : on(() => true))
+    if (isGivingWay(before) ? on(({ kind }) => isLightener(kind)) || liftsOn(part.zone) : on(() => true))
       add(hurts, isGivingWay(before) ? 'onFailedHair' : 'hairFails', 'C4', at);
   }
   addUnrinsed(context, add);
@@ -150,13 +178,23 @@ export function dangersIn(context: MarkingContext, open: readonly BenchStep[]): 
     );
     if (onto) add(hurts, 'overlap', 'A1', { zone: onto.zone, woven: false });
   }
+  const fadesVivid = (zone: ZoneOfHead, line: Line, bowl: Bowl) => {
+    const past = uppermostHistory(zone);
+    const bears = levelsInOneVisit(conditionOfZone(zone), true) > 0;
+    return (
+      past.kind === 'vivid' &&
+      FADED_BY_LIGHT.includes(past.dye) &&
+      line.kind === 'lightenerGentle' &&
+      bears &&
+      (bowlVol(bowl) ?? 0) <= GENTLE_TO
+    );
+  };
   // Lightener on lightened hair that nobody asked to have lighter.
   for (const { zone, woven, target } of played.parts) {
     const hair = zones.find((one) => one.zone === zone)!;
     if (woven || !isLightenedZone(hair)) continue;
     // Hair that shows the level that is wished for has no need of it, unless the model answer lightens there itself.
-    if (target !== null && (target.level > presentLevel(hair) + NO_LIFT || isLightenedBy(context, zone)))
-      continue;
+    if (target !== null && (target.level > barely(hair) + NO_LIFT || isLightenedBy(context, zone))) continue;
     const onto = card.steps.find((application) => {
       const bowl = card.bowls.find(({ name }) => name === application.bowl);
       const line = bowl?.lineId ? lineOf(bowl.lineId) : undefined;
@@ -165,6 +203,7 @@ export function dangersIn(context: MarkingContext, open: readonly BenchStep[]): 
         application.share === 1 &&
         line !== undefined &&
         isLightener(line.kind) &&
+        !fadesVivid(hair, line, bowl!) &&
         // A wet cleanse is no lightening (P8).
         !(application.wet && (bowl?.others ?? []).some(({ kind }) => kind === 'conditioner'))
       );

@@ -1,7 +1,7 @@
 import type { LineOf } from '../card';
-import { presentLevel } from '../case';
+import { presentLevel, uppermostHistory } from '../case';
 import { TOP_OF_TEN } from '../colour';
-import { type HouseRules, type HouseRuleUse, type HouseRule, hasGreyToCover } from '../rules';
+import { type HouseRules, type HouseRuleUse, type HouseRule, hasGreyToCover, LIFT_LIMITS } from '../rules';
 import type { ModelAnswer } from '../solve';
 
 /** From here on the schools differ on the strength over grey (F8). */
@@ -25,7 +25,13 @@ export function houseRulesUsedBy(
   const pale = Object.values(clientCase.wish).some((wish) => wish.level >= TOP_OF_TEN);
   if (pale || clientCase.head.zones.some((zone) => presentLevel(zone) >= TOP_OF_TEN)) used.push('levelScale');
   if (Object.values(card.readings).some((reading) => reading?.underlay)) used.push('underlay');
-  if (routes.has('liftWithColour')) used.push('liftByColour', 'liftByColourLimit');
+  if (routes.has('liftWithColour')) used.push('liftByColour');
+  // The schools part on the third level alone.
+  const third = clientCase.head.zones.some((zone) => {
+    const up = (clientCase.wish[zone.zone]?.level ?? 0) - presentLevel(zone);
+    return uppermostHistory(zone).kind === 'untouched' && up > LIFT_LIMITS.two && up <= LIFT_LIMITS.three;
+  });
+  if (third) used.push('liftByColourLimit');
   // A line with a table of its own leaves nothing for the class's to say.
   const byTable = card.bowls.some(({ name, lineId, shades }) => {
     const line = lineId ? lineOf(lineId) : undefined;

@@ -334,7 +334,9 @@ function crucialMarks(
   plan: MarkedPlan,
 ): { marks: CrucialMark[]; wrong: number } {
   const shares = wrongDecisions(crucial, plan);
-  const strayed = strayPlaces(crucial, plan.found, plan.open);
+  // Where the service had to be declined there is no way to stray from.
+  const strayed =
+    plan.context.modelAnswer.stops.length > 0 ? [] : strayPlaces(crucial, plan.found, plan.open);
   const besides = wrongBesides(strayed, plan);
   const marks = crucial.map((decision, i) => ({
     ...decision,

@@ -15,10 +15,12 @@ import {
   regionOf,
   hairShareOf,
   beginsAtScalp,
+  dyeOf,
+  loadOf,
 } from '../hair';
 import { type Condition, conditionOf } from '../process';
 import { lossAt, OUTCOME_AT, OUTCOME_NAMED } from '../rules';
-import { type MarkingContext, partOf, workedAt } from './context';
+import { type MarkingContext, isPromisedToday, partOf, workedAt } from './context';
 
 /** How a place came out, best first. */
 export const OUTCOMES = ['asWished', 'near', 'noticeable', 'needsCorrection'] as const;
@@ -129,13 +131,17 @@ interface Yardstick {
   whites: boolean;
   /** White is to be blended or left: the others alone are measured by level and tone. */
   othersAlone: boolean;
-  /** A visit that is not the last is judged by its own goal: the level and the hair, not the tone. */
+  /** A visit that is not the last is judged by its own goal: the level, the dye that is left and the hair, not the tone. */
   onTheWay: boolean;
+  /** All of it was promised for today: the head is judged by the last wish, whatever the model answer leaves for later. */
+  promisedToday: boolean;
 }
 
 function yardstickOf(context: MarkingContext, part: Part): Yardstick {
   const { clientCase, modelAnswer, modelTechniques } = context;
-  const { target } = part;
+  const later = modelAnswer.visits.length > 1;
+  const promisedToday = isPromisedToday(context) && !part.woven;
+  const target = (promisedToday && modelAnswer.visits.at(-1)!.wish[part.zone]) || part.target;
   const start = strandOfZone(clientCase.head, part.zone);
   const zone = zoneOf(clientCase.head, part.zone)!;
   // White that was covered before is judged with the colour it has; what a remover bares has to be covered again.
@@ -143,13 +149,14 @@ function yardstickOf(context: MarkingContext, part: Part): Yardstick {
     uppermostHistory(zone).kind === 'untouched' || modelTechniques.get(partName(part)) === 'removeThenColour';
   const whites = bare && zone.greyShare > 0 && target !== null && !target.vivid;
   return {
-    part,
+    part: { ...part, target },
     start,
     goal: target ? targetLab(target) : labOfStrand(start),
     wished: target?.level ?? levelOfPigmented(start),
     whites,
     othersAlone: whites && (target.grey === 'blend' || target.grey === 'leave'),
-    onTheWay: modelAnswer.visits.length > 1,
+    onTheWay: later && !promisedToday,
+    promisedToday,
   };
 }
 
@@ -223,6 +230,15 @@ function whiteStained({ part: { target }, whites }: Yardstick, strand: Strand, b
   return [lossAt(OUTCOME_AT.deltaE, differenceOf(labOfStrand(strand), labOfStrand(best))), 'colour'];
 }
 
+/** On the way, dye that the model answer takes out and that is still there counts by the share that is left (C4, P2). */
+function dyeLeft({ onTheWay, start }: Yardstick, strand: Strand, best: Strand): Measure {
+  const there = start.layers.length;
+  const came = loadOf(dyeOf(start));
+  if (!onTheWay || came === 0) return [0, 'home'];
+  const left = (after: Strand) => loadOf(dyeOf({ layers: after.layers.slice(0, there) }));
+  return [lossAt(OUTCOME_AT.dyeLeft, (left(strand) - left(best)) / came), 'colour'];
+}
+
 const modelMisses = new WeakMap<Strand, Map<string, number>>();
 
 /** Rows that the model answer's own place is down; found once, as a class of answers is read beside it. */
@@ -241,7 +257,8 @@ function missedByModel(yardstick: Yardstick, best: Strand): number {
  * smaller of what is missed beyond it, and of what is missed against it.
  */
 function measured(yardstick: Yardstick, strand: Strand, best: Strand): Measure {
-  const stained = whiteStained(yardstick, strand, best);
+  if (yardstick.promisedToday) return worstOf(againstWish(yardstick, strand));
+  const stained = worstOf([whiteStained(yardstick, strand, best), dyeLeft(yardstick, strand, best)]);
   const own = worstOf(againstWish(yardstick, strand));
   const missed = missedByModel(yardstick, best);
   if (missed === 0 || own[0] === 0) return worstOf([own, stained]);

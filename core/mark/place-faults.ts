@@ -2,7 +2,7 @@ import { lookMinutesOf } from '../card';
 import { type Part, partName } from '../case';
 import { type Criterion, CRITERIA } from '../exercise';
 import type { MixRole } from '../method';
-import { type MarkingContext, minutesKey, workedAt } from './context';
+import { type MarkingContext, isPromisedToday, minutesKey, workedAt } from './context';
 import type { FaultName } from './faults';
 import type { Finding } from './finding';
 import { areasLeftOut } from './outcome';
@@ -65,7 +65,7 @@ const TOO_SHORT: readonly FaultName[] = ['timing.notThere', 'timing.tooShort'];
 export function modelCountsAt(context: MarkingContext, found: Findings, part: Part): number {
   const own = workedAt(context.parts, part);
   if (own?.steps.some(({ isMixed }) => isMixed)) return 1;
-  if (areasLeftOut(context, part).length > 0) return 1;
+  if (areasLeftOut(context, part).length > 0 || isPromisedToday(context)) return 1;
   const sooner = takenOffSooner(context, part);
   let worst = 0;
   for (const criterion of CRITERIA) {

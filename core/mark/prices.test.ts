@@ -28,6 +28,8 @@ const STANDARD = {
   prediction: { neighbour: 0.4, otherDose: 0.4, other: 1 },
   route: {
     costlier: 0.4,
+    leftOut: 0.6,
+    otherPowder: 0.7,
     onPorous: 0.6,
     againstWish: 0.6,
     cannot: 1,

@@ -263,7 +263,11 @@ export function workedPlace(
     technique,
     ruling: techniqueRuling(goal, technique, rules),
     requiredMixes: layers,
-    extra: left,
+    // A remover may be repeated: once more is no step besides.
+    extra: left.filter(
+      ({ role }) =>
+        role !== 'remove' || !steps.some((worked) => worked.role === 'remove' && !left.includes(worked)),
+    ),
     leftover,
   };
 }

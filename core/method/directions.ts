@@ -50,6 +50,8 @@ const GLOSS_MINUTES = { best: 15, min: 5, max: 20 };
 const OVER_COLOURED_MINUTES = { best: 15, min: 10, max: 20 };
 /** Grey is blended with low-strength colour that is watched from five minutes on. */
 const BLEND_MINUTES = { best: 10, min: 5, max: 12 };
+/** Least share of the full time that low-strength colour lies on porous hair (F11). Judgement. */
+const POROUS_SHARE = 0.5;
 const none: Omit<Directions, 'minutes'> = { vols: [], volsWithExtraNatural: [], ratios: [] };
 
 /** Grey that is to be covered by the colour: lightened and filled hair shows none. */
@@ -187,7 +189,10 @@ export function directionsFor(
       span(usual, Math.min(usual, TONER_LEAST))
     : startsFirst && technique === 'liftWithColour'
       ? span(usual + 15, usual, usual + HEAD_START.most)
-      : span(usual);
+      : deposits && goal.porosity === 'high'
+        ? // Porous hair takes colour sooner: less time is right (F11).
+          span(usual, Math.ceil(usual * POROUS_SHARE))
+        : span(usual);
   return { vols, volsWithExtraNatural, ratios: line.ratios, minutes: time };
 }
 const target = (goal: PlaceGoal) => goal.target.level;

@@ -253,7 +253,8 @@ export function requiredMixes(goal: PlaceGoal, technique: Technique, rules: Hous
     ...plain,
     role: 'lighten',
     products: lightenerKinds(goal),
-    aim: target.level,
+    // A vivid dye is faded until nothing moves, and lifted to nothing.
+    aim: goal.history.kind === 'vivid' && target.level <= goal.present + 0.5 ? null : target.level,
   };
   const exactly = { min: target.level, max: target.level };
   const asToner = tonerLevels(target.level, rules);

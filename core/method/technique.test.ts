@@ -141,8 +141,13 @@ describe('what may be done with hair that has a history', () => {
   it('a ready-made dye goes out before anything else, but for a warm tone over it (P2, C6)', () => {
     const pink: UppermostHistory = { kind: 'vivid', level: 9, dye: 'directPink', faded: 0 };
     const over = (target: Target) => task({ present: 9, history: pink, target });
-    expect(allowedOn(over(to(9, 'ash')))).toEqual(['removeThenColour']);
-    expect(allowedOn(over(to(9, 'copper')))).toEqual(['removeThenColour', 'deposit']);
+    // Gentle lightening fades a pink as well (P7), and no green.
+    expect(allowedOn(over(to(9, 'ash')))).toEqual(['removeThenColour', 'lightenThenTone']);
+    expect(allowedOn(over(to(9, 'copper')))).toEqual(['removeThenColour', 'deposit', 'lightenThenTone']);
+    const green: UppermostHistory = { kind: 'vivid', level: 9, dye: 'directGreen', faded: 0 };
+    expect(allowedOn(task({ present: 9, history: green, target: to(9, 'ash') }))).toEqual([
+      'removeThenColour',
+    ]);
     expect(techniqueRuling(over(to(9, 'copper')), 'liftWithColour', DEFAULT_HOUSE_RULES).allowed).toBe(false);
     const blue = { ...to(9), vivid: 'directBlue' as const };
     expect(allowedOn(over(blue))).toEqual(['removeThenColour']);
@@ -210,6 +215,8 @@ describe('the rulings on any hair', () => {
     fc.assert(
       fc.property(anyTask, (goal) => {
         if (!allowedOn(goal).includes('lightenThenTone')) return;
+        // A vivid dye is faded by it, not lifted.
+        if (goal.history.kind === 'vivid') return;
         const levels = goal.target.level - goal.present;
         expect(levels).toBeGreaterThan(0);
         expect(levels).toBeLessThanOrEqual(LEVELS_IN_ONE_VISIT[goal.condition]);

@@ -60,6 +60,7 @@ export const RULINGS = [
   'glossOnly',
   'weakSpared',
   'relaxedHair',
+  'fadesVivid',
 ] as const;
 export type RulingName = (typeof RULINGS)[number];
 /** Code of the words that a ruling is told in. */
@@ -99,6 +100,8 @@ const most = Math.max(...PERMANENT_LIFT.map(({ typical }) => typical));
 /** Dyes that a warm colour can use, and the fraction gone from which it need not take them out first. */
 const WARM_DYES: readonly DirectDye[] = ['directPink', 'directYellow'];
 const HALF_GONE = 0.5;
+/** Dyes that gentle lightening fades (P7). */
+export const FADED_BY_LIGHT: readonly DirectDye[] = ['directPink', 'directViolet'];
 
 /** Hair that is to be so many levels deeper is deposited on: the depth covers the tone it has (C6). */
 const DEPOSITED_OVER = 1;
@@ -216,7 +219,9 @@ function rulingsByColour(goal: PlaceGoal, byColourAlone: number): TechniqueRulin
       say('removeThenColour', false, 'weakSpared', 'P7');
     else say('removeThenColour', true, 'vividOut', 'P2');
     if (!goes || history.faded < HALF_GONE) say('deposit', goes, 'overVivid', 'C6');
-    say('lightenThenTone', false, 'vividFirstOut', 'P2');
+    // Gentle lightening fades pink and violet, hardly blue and green (P7).
+    const fades = FADED_BY_LIGHT.includes(history.dye) && levelsInOneVisit(condition, true) > 0;
+    say('lightenThenTone', fades, fades ? 'fadesVivid' : 'vividFirstOut', fades ? 'P7' : 'P2');
     say('liftWithColour', false, 'colourLiftsNothing', 'P1', { levels: up });
     return found;
   }
@@ -285,18 +290,27 @@ function rulingsByColour(goal: PlaceGoal, byColourAlone: number): TechniqueRulin
     say('deposit', false, 'tonerCannotLighten', 'F4', { levels: up });
   } else {
     const byColour = history.kind === 'untouched' && up <= most && !palest;
+    // Hair that grew light is taken to the palest by high-lift, which is made for it.
+    const byHighLift =
+      history.kind === 'untouched' &&
+      target.level >= TOP_OF_TEN &&
+      natural >= PALEST_FROM.highLift &&
+      up >= LEAST_HIGH_LIFT_OF_LIGHT;
     // F3: up to two levels by colour, or three in another school; beyond that it leaves warmth, and lightener or high-lift come first.
+    const highLift = () => say('highLift', true, 'highLift', 'D2', { levels: up });
+    if (byHighLift) highLift();
     if (byColour && up <= byColourAlone) say('liftWithColour', true, 'lift', 'F2', { levels: up });
     // F3: colour alone leaves warmth beyond that; high-lift is for where nothing else may be used, or paler still.
     lighten();
     if (
+      !byHighLift &&
       history.kind === 'untouched' &&
       natural >= HIGH_LIFT_FROM &&
-      up >= (natural >= PALEST_FROM.highLift ? LEAST_HIGH_LIFT_OF_LIGHT : LEAST_HIGH_LIFT) &&
+      up >= LEAST_HIGH_LIFT &&
       up <= 5 &&
-      (!palest || natural >= PALEST_FROM.highLift)
+      !palest
     )
-      say('highLift', true, 'highLift', 'D2', { levels: up });
+      highLift();
     if (byColour && up > byColourAlone) say('liftWithColour', true, 'liftFar', 'F3', { levels: up });
     if (history.kind === 'lightened') say('liftWithColour', false, 'liftOnLift', 'D7', { levels: up });
     else if (palest) say('liftWithColour', false, 'palestNotByColour', 'L1', { level: target.level });

@@ -55,6 +55,8 @@ const KIND: Partial<Record<ProductKind, DyeKind>> = {
   filler: 'filler',
 };
 
+/** Palest hair that high-lift shades are not too light for. */
+const HIGH_LIFT_MADE_FROM = 8;
 /** Level at which the pure tone of a corrector is measured. */
 const CORRECTOR_LEVEL = 7;
 
@@ -171,8 +173,10 @@ function loadsOf({ shades, product }: Mix, reached: number): Loads {
         tone = combine(tone, shadeLoad(CORRECTOR_LEVEL, shade.tone).tone, 1, fraction * correctorStrength);
       continue;
     }
-    // A high-lift shade is made for hair it has lifted itself: its number is a wish, not a depth.
-    const madeFor = product === 'highLift' ? Math.round(min(10, max(1, reached))) : shade.level;
+    // A high-lift shade is made for hair it has lifted itself: its number is a wish, not a depth. Where that is still dark it is
+    // as much too light as any pale shade (U4).
+    const madeFor =
+      product === 'highLift' ? Math.round(min(10, max(HIGH_LIFT_MADE_FROM, reached))) : shade.level;
     const load = shadeLoad(madeFor, shade.tone);
     const covers = exp(-tooLight * max(0, madeFor - reached - 0.25));
     cancels.red += covers * fraction * load.cancels.red;
@@ -285,7 +289,8 @@ export function depositOf(coat: Coat, start: Strand, lift: LiftStart, dose: numb
   let brown = 0;
   if (level !== null) {
     const masked = { ...shown, red: shown.red - masks.red, yellow: shown.yellow - masks.yellow };
-    const madeFor = mix.product === 'highLift' ? max(level, reached) : level;
+    // A high-lift shade leaves hair where it has lifted it: what it cancels of the warmth makes nothing lighter.
+    const madeFor = mix.product === 'highLift' ? min(level, reached) : level;
     const lacking = softplus(brownTo(madeFor, masked, under), figures.depthSoftness);
     const hollow = 1 - figures.hollowsOverVol * max(0, mix.developerVol - 20);
     brown = (lacking * hollow * undone + overlapOn(start, level, low)) * loads.coloured * uptake;

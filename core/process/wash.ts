@@ -9,7 +9,7 @@ export type WashKind = (typeof WASH_KINDS)[number];
  */
 const TAKES: Record<WashKind, Record<DyeKind, number>> = {
   gentle: { filler: 0.2, acidGloss: 0.05, demi: 0.03, direct: 0.03, permanent: 0.005, mineral: 0 },
-  clarifying: { filler: 0.5, acidGloss: 0.25, demi: 0.15, direct: 0.12, permanent: 0.02, mineral: 0.1 },
+  clarifying: { filler: 0.5, acidGloss: 0.35, demi: 0.15, direct: 0.12, permanent: 0.02, mineral: 0.1 },
   chelating: { filler: 0.4, acidGloss: 0.15, demi: 0.08, direct: 0.06, permanent: 0.01, mineral: 0.85 },
 };
 /** Fraction of its moisture that a deep wash costs hair, clarifying or chelating, and of its gloss. */

@@ -32,6 +32,13 @@ export const OUTCOME_AT = {
     [0.9, 1],
     [1.4, 2],
   ],
+  /** On the way: dye that came in and is left beyond what the model answer leaves, as a share of all that came in. */
+  dyeLeft: [
+    [0.1, 0],
+    [0.25, 1],
+    [0.45, 2],
+    [0.7, 3],
+  ],
   /** Levels apart from the neighbour beyond what is wished. */
   band: [
     [0.4, 0],

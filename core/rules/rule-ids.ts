@@ -12,4 +12,4 @@ export const RULE_IDS: readonly string[] = RULE_SECTIONS.flatMap((section) =>
 );
 
 /** Rules that the handbook tells and nothing decides by yet. */
-export const TOLD_ONLY: readonly string[] = ['A7', 'A8', 'M6', 'C6', 'C9', 'C10'];
+export const TOLD_ONLY: readonly string[] = ['A7', 'A8', 'M6', 'C6', 'C9'];

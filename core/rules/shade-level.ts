@@ -32,18 +32,19 @@ export function shadeLevelFor(
   return { level: target, reasons: [reason('depth.targetLevel', 'F2', { target, level: target })] };
 }
 
+/** Levels that colour alone may lift, by school (F3). */
+export const LIFT_LIMITS = { two: 2, three: 3 } as const;
 /**
  * Levels that colour alone may lift by the rules of a class: two, beyond which warmth shows within two weeks; three in
  * another school, which takes 40 vol and means the warmth (F3).
  * @rule F3
  */
 export const levelsByColour = ({ liftByColourLimit }: Pick<HouseRules, 'liftByColourLimit'>): number =>
-  liftByColourLimit === 'three' ? 3 : 2;
+  LIFT_LIMITS[liftByColourLimit];
 
 /**
  * Permanent colour as a toner, in the school that allows it: it lifts on a little, so it is half to one level deeper than the
  * wish, and is looked at from five minutes on (F4).
- * @rule F4
  */
 export const TONING_VOL = 20;
 /** Levels that it is deeper than the wish. */

@@ -12,8 +12,8 @@ import {
   reachedAt,
   isProtectedAt,
 } from '../card';
-import { type Part, strandOfZone } from '../case';
-import { type Area, AREA_BEARS, type Head, type PlaceId, regionOf } from '../hair';
+import { type Part, strandOfZone, uppermostHistory } from '../case';
+import { type Area, AREA_BEARS, type Head, type PlaceId, regionOf, zoneOf } from '../hair';
 import { type ZoneEvent, EMULSIFIED, type ZonePlan, type Mix } from '../process';
 
 /** Areas of a place whose hair is treated alike, and what happens to them. */
@@ -117,6 +117,19 @@ function pulledThrough(
   });
 }
 
+/**
+ * Centimetres that cream or oil on a joint spares: about what a hand lays on of hair that was coloured or lightened before,
+ * and hardly any of the hair that is to be worked (H53).
+ */
+const SPARED_CM = { workedBefore: 1.25, toBeWorked: 0.2 } as const;
+/** Whether cream on the joint of a place spares most of it; longer hair is coloured or lightened below the cream all the same. */
+function isAllJoint(head: Head, place: PlaceId): boolean {
+  const zone = zoneOf(head, place);
+  if (!zone) return false;
+  const spares = uppermostHistory(zone).kind === 'untouched' ? SPARED_CM.toBeWorked : SPARED_CM.workedBefore;
+  return spares >= zone.lengthCm / 2;
+}
+
 /** What an application does to an area of a place; nothing where it does not come there, or has no finished bowl. */
 function eventsOf(
   head: Head,
@@ -139,7 +152,7 @@ function eventsOf(
   const reach = reachedBy(application, mix);
   const weighed = amountOf(head, card, bowl!);
   const amount = reach < 1 ? Math.min(1, weighed) * reach : weighed;
-  const isProtected = isProtectedAt(card, zone, at);
+  const isProtected = isProtectedAt(card, zone, at) && isAllJoint(head, zone);
   return [
     ...heatOf(application),
     { at, do: 'apply', coat: { mix, wet: application.wet, amount, isProtected } },

@@ -128,7 +128,8 @@ describe('the search', () => {
       return result.ok && result.modelAnswer.stops.length === 0 ? result.modelAnswer.visits.length : Infinity;
     };
     const counts = [0.05, 0.25, 0.45].map(visits);
-    expect(counts[0]).toBe(1);
+    // Six levels from 3 take lightener longer than it works, however strong the hair.
+    expect(counts[0]).toBe(2);
     expect([...counts].sort((a, b) => a - b)).toEqual(counts);
     // Hair that does not come back is not served at all.
     expect(visits(0.8)).toBe(Infinity);

@@ -362,19 +362,54 @@ export class Cluster {
     );
   }
 
-  /** Puts a database aside under another name. */
-  putAside(name, as) {
-    this.#psql('postgres', `alter database ${name} rename to ${as};\n`);
+  /** Puts databases under other names, all of them or none: `[from, to]` each, in this order. */
+  rename(pairs) {
+    const steps = pairs.map(([from, to]) => `alter database ${from} rename to ${to};`).join('\n');
+    this.#psql('postgres', `begin;\n${steps}\ncommit;\n`);
+  }
+
+  /** Takes a database out for good, where it is there. */
+  drop(name) {
+    this.#psql('postgres', `drop database if exists ${name};\n`);
+  }
+
+  /** Databases whose name begins so, the newest name first. */
+  named(prefix) {
+    const sql = `select datname from pg_database where starts_with(datname, '${prefix}') order by datname desc;\n`;
+    return this.#psql('postgres', sql).split('\n').filter(Boolean);
+  }
+
+  /** Steps of the schema that a database has behind it, by name; empty where it is no database of this application. */
+  stepsOf(name) {
+    const there = this.#psql(name, `select to_regclass('public.knex_migrations') is not null;\n`) === 't';
+    return there ? this.#psql(name, 'select name from knex_migrations order by id;\n').split('\n') : [];
+  }
+
+  /** Rows of each table of a database, by name. */
+  countsOf(name) {
+    const tables = this.#psql(
+      name,
+      `select tablename from pg_tables where schemaname = 'public' order by 1;\n`,
+    ).split('\n');
+    return Object.fromEntries(
+      tables.map((table) => [table, Number(this.#psql(name, `select count(*) from ${table};\n`))]),
+    );
   }
 
   /** Writes a database to a file, all of one moment, while others go on working. */
   dump(name, file) {
     this.#bin ??= binOf(installedVersions()[0]);
-    const out = openSync(file, 'wx', 0o600);
+    // Never over another; and beside its place until it is whole, so that half of one is never taken for all of it.
+    closeSync(openSync(file, 'wx', 0o600));
+    const part = `${file}.part`;
+    const out = openSync(part, 'w', 0o600);
     const done = this.#run('pg_dump', ['-Fc', '--no-owner', '-d', name], undefined, ['ignore', out]);
     closeSync(out);
-    if (!done.ok) rmSync(file);
-    if (!done.ok) throw new Plain(`The backup could not be written:\n${done.out.trim().slice(-2000)}`);
+    if (done.ok) renameSync(part, file);
+    else {
+      for (const one of [part, file]) rmSync(one, { force: true });
+      throw new Plain(`The backup could not be written:\n${done.out.trim().slice(-2000)}`);
+    }
   }
 
   /** Reads such a file into a database that is empty, all of it or nothing. */

@@ -2,7 +2,8 @@ import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import { RULE_IDS, RULE_SECTIONS, TOLD_ONLY } from '../../core/rules/rule-ids';
 import words from '../../web/locales/en/handbook.json';
-import uses from '../../web/features/handbook/rule-uses.json';
+import skillsOf from '../../web/features/handbook/rule-skills.json';
+import casesOf from '../../server/exercises/rule-cases.json';
 import { ruleUses } from './uses';
 import { handbookMarkdown, isUsed, rulePlaces, whereTable } from './where';
 
@@ -36,7 +37,13 @@ describe('the rules of the craft', () => {
   });
 
   it('are practised where the handbook says', () => {
-    expect(uses).toEqual(ruleUses());
+    const uses = ruleUses();
+    expect(skillsOf).toEqual(
+      Object.fromEntries(Object.entries(uses).map(([rule, { skills }]) => [rule, skills])),
+    );
+    expect(casesOf).toEqual(
+      Object.fromEntries(Object.entries(uses).map(([rule, { cases }]) => [rule, cases])),
+    );
     for (const [rule, { cases, skills }] of Object.entries(uses))
       if (cases.length + skills.length === 0) expect(UNPRACTISED).toContain(rule);
   }, 60_000);

@@ -1,4 +1,5 @@
-import { invitationSchema, type People } from '@cimbel/contract';
+import { invitationSchema, studentResetSchema, type People } from '@cimbel/contract';
+import { invalidField } from '../http/errors';
 import { route, type Call, type Route } from '../http/route';
 import { record } from '../log/store';
 import { makeCode, type CodeRow } from './codes';
@@ -65,6 +66,25 @@ export const peopleRoutes = (): Route[] => [
     reach: openInvitation,
     handle: async ({ db, reached }) => {
       await db('codes').where({ id: reached.id }).delete();
+    },
+  }),
+  route({
+    method: 'post',
+    path: '/api/people/student-resets',
+    who: 'administrator',
+    body: studentResetSchema,
+    // A student of several classes: a new password opens the work of all of them.
+    handle: async ({ db, me, now, body, res }) => {
+      const student = await db('users').where({ email: body.email, role: 'student', demo: false }).first();
+      if (!student) throw invalidField('email', 'noStudent', 'No student signs in with this address.');
+      const { code, expiresAt } = await makeCode(
+        db,
+        { kind: 'reset', made_by: me.id, user_id: student.id },
+        now(),
+      );
+      await record(db, { at: now(), actor: me.id, action: 'roster.slip', subject: student.id });
+      res.status(201);
+      return { name: student.name, code, expiresAt: expiresAt.toISOString() };
     },
   }),
   route({

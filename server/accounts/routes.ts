@@ -1,6 +1,7 @@
 import {
   codeSchema,
   demoSignInSchema,
+  endAccountSchema,
   passwordChangeSchema,
   registerSchema,
   signInSchema,
@@ -13,6 +14,7 @@ import { HttpError, invalidField, notFound } from '../http/errors';
 import { isFromHere, route, type Call, type Route } from '../http/route';
 import { endSessions, openSessions, signInAs, signOut } from '../http/session';
 import { countCode, countSignIn } from '../http/tries';
+import { dataOf, deleteAccount } from '../classes/person';
 import { record } from '../log/store';
 import { takeCode, tellCode } from './codes';
 import { isKnownDevice, knowDevice } from './known-device';
@@ -156,6 +158,29 @@ export const accountRoutes = (): Route[] => [
       await counted.succeeded();
       await endSessions(db, me.id, { besides: req });
       await record(db, { at: now(), actor: me.id, action: 'account.password', subject: me.id });
+    },
+  }),
+  route({
+    method: 'get',
+    path: '/api/account/data.json',
+    who: 'student',
+    handle: async ({ db, me, res }) => {
+      res.attachment('my-data.json').json(await dataOf(db, me.id, null));
+    },
+  }),
+  route({
+    method: 'delete',
+    path: '/api/account',
+    who: 'student',
+    body: endAccountSchema,
+    handle: async ({ db, me, now, body, req }) => {
+      const counted = await countSignIn(db, { email: me.id, source: req.ip ?? '', known: true });
+      const user = await db('users').where({ id: me.id }).first();
+      if (user?.demo) throw new HttpError(403, 'demo.password', 'A demo account is everybody’s and stays.');
+      if (!(await isPassword(user, body.password)))
+        throw invalidField('password', 'wrongPassword', 'This is not the password of this account.');
+      await counted.succeeded();
+      await deleteAccount(db, me.id, now());
     },
   }),
   route({

@@ -15,6 +15,7 @@ import { answersCsv } from './answers-csv';
 import { previewOfClass, regradeClass } from './regrade-class';
 import { previewRegrade, regradeOf, startRegrade } from './regrade';
 import { changeAssignment, createAssignment, deleteAssignment, editAssignment } from './store';
+import { timedUnderWay, waitForTimed } from '../attempts/store';
 import { changeTerms, previewTerms } from './terms';
 import { educatorView } from './view';
 
@@ -54,7 +55,17 @@ export const assignmentRoutes = (): Route[] => [
     who: 'educator',
     reach: ownAssignment,
     body: assignmentChangeSchema,
-    handle: ({ db, me, now, reached, body }) => changeAssignment(db, reached, me.id, body, now()),
+    handle: async ({ db, work, jobs, me, now, reached, body }) => {
+      // Results are shown once all that ran against the clock is in.
+      if (body.released) await waitForTimed(db, work.of(`time up ${reached.id}`), reached.id, now());
+      await changeAssignment(db, reached, me.id, body, now());
+      // What is under way when it is closed ends there.
+      if (body.closed) {
+        const { over, running } = await timedUnderWay(db, reached.id, now());
+        for (const id of [...over, ...running.map(({ attemptId }) => attemptId)])
+          await jobs.timeUp(id, now());
+      }
+    },
   }),
   route({
     method: 'put',

@@ -84,7 +84,8 @@ export const termsOf = (row: AssignmentRow, students: readonly StudentTermsRow[]
   })),
 });
 
-type Timed = Pick<
+/** What of an assignment says until when answers are taken and when results are out. */
+export type Timed = Pick<
   AssignmentRow,
   'release' | 'released_at' | 'closed_at' | 'last_due_at' | 'late' | 'due_at' | 'attempts_allowed'
 >;
@@ -99,6 +100,24 @@ const isOut = ({ release, released_at, last_due_at }: Timed, now: Date): boolean
  */
 export const isClosed = (row: Timed, now: Date): boolean =>
   row.closed_at !== null || isOut(row, now) || (row.late === 'refused' && now > row.due_at);
+
+/** Last moment at which work under way is still taken: the due time where nothing late is, and when it was closed; null for none. */
+export function takenUntil({
+  late,
+  due_at,
+  release,
+  last_due_at,
+  closed_at,
+  released_at,
+}: Timed): Date | null {
+  const ends = [
+    ...(late === 'refused' ? [due_at] : []),
+    ...(release === 'onDue' ? [last_due_at] : []),
+    ...(closed_at ? [closed_at] : []),
+    ...(released_at ? [released_at] : []),
+  ];
+  return ends.length > 0 ? new Date(Math.min(...ends.map((end) => end.getTime()))) : null;
+}
 
 /** Whether those who have handed in may see marks and model answer; `onSubmit` opens it to each who has no more attempts. */
 export const isReleased = (row: Timed, now: Date): boolean => row.release === 'onSubmit' || isOut(row, now);

@@ -312,4 +312,72 @@ describe('work against the clock', () => {
       time: { endsAt: '2026-03-02T19:01:01.000Z' },
     });
   });
+
+  /** Begins an attempt at a time of day, with a draft in it. */
+  const begunAt = async (student: typeof room.student, id: string, time: string) => {
+    at(`2026-03-02T${time}Z`);
+    await student.post(mine(id, '/attempts')).expect(201);
+    await student
+      .put(mine(id, '/draft'), { answer: { ...EMPTY_CARD, visits: 1 }, version: 0, writer: 'a', attempt: 1 })
+      .expect(200);
+    const [attempt] = await h
+      .db('attempts')
+      .where({ assignment_id: id, student_id: student.account.id })
+      .select('id');
+    return attempt.id as string;
+  };
+  const attemptNow = (id: string) => h.db('attempts').where({ id }).first();
+
+  it('ends at the due time where nothing late is taken, and what is there is handed in as of then', async () => {
+    const id = await setOne({ minutes: 60, late: 'refused', dueAt: '2026-03-02T18:30:00.000Z' });
+    const attempt = await begunAt(room.student, id, '18:10:00');
+    expect((await room.student.get(mine(id))).body.time.endsAt).toBe('2026-03-02T18:30:00.000Z');
+    at('2026-03-02T18:31:01Z');
+    await handInWhenTimeIsUp(h.db, hereAndNow, attempt, h.clock.now);
+    expect(await attemptNow(attempt)).toMatchObject({
+      submitted_at: new Date('2026-03-02T18:30:00Z'),
+      not_taken: null,
+    });
+  });
+
+  it('keeps results back while somebody works, and hands in what has run out before they are shown', async () => {
+    const id = await setOne({ minutes: 20, dueAt: '2026-03-02T20:00:00.000Z' });
+    const early = await begunAt(room.student, id, '18:00:00');
+    const later = await begunAt(room.classmate, id, '18:10:00');
+    at('2026-03-02T18:25:00Z');
+    const release = () => room.educator.patch(`/api/assignments/${id}`, { released: true });
+    expect(codeOf(await release().expect(409))).toBe('assignment.underWay');
+    expect(await h.db('assignments').where({ id }).first()).toMatchObject({ released_at: null });
+    at('2026-03-02T18:31:01Z');
+    await release().expect(200);
+    for (const [attempt, end] of [
+      [early, '18:20:00'],
+      [later, '18:30:00'],
+    ])
+      expect(await attemptNow(attempt)).toMatchObject({ submitted_at: new Date(`2026-03-02T${end}Z`) });
+  });
+
+  it('ends where it is closed, and is still taken', async () => {
+    const id = await setOne({ minutes: 60, dueAt: '2026-03-02T20:00:00.000Z' });
+    const attempt = await begunAt(room.student, id, '18:00:00');
+    at('2026-03-02T18:20:00Z');
+    await room.educator.patch(`/api/assignments/${id}`, { closed: true }).expect(200);
+    at('2026-03-02T18:21:01Z');
+    await handInWhenTimeIsUp(h.db, hereAndNow, attempt, h.clock.now);
+    expect(await attemptNow(attempt)).toMatchObject({ submitted_at: new Date('2026-03-02T18:20:00Z') });
+  });
+
+  it('is kept and told to both where it cannot be taken', async () => {
+    const id = await setOne({ minutes: 20, dueAt: '2026-03-02T20:00:00.000Z' });
+    const attempt = await begunAt(room.student, id, '18:00:00');
+    await room.educator.put(`/api/classes/${room.classId}/archived`, { archived: true }).expect(200);
+    at('2026-03-02T18:21:01Z');
+    await handInWhenTimeIsUp(h.db, hereAndNow, attempt, h.clock.now);
+    await room.educator.put(`/api/classes/${room.classId}/archived`, { archived: false }).expect(200);
+    expect(await attemptNow(attempt)).toMatchObject({ submitted_at: null, answer: { visits: 1 } });
+    expect((await room.student.get(mine(id))).body.notTaken).toBe('class.archived');
+    const { rows } = (await room.educator.get(`/api/assignments/${id}`).expect(200)).body;
+    const row = rows.find(({ studentId }: { studentId: string }) => studentId === room.student.account.id);
+    expect(row.notTaken).toBe('class.archived');
+  });
 });

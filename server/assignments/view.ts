@@ -44,6 +44,7 @@ export async function educatorView(
       ...standingOf(theirs, mine, points),
       grade: counting?.grade ? effectiveGrade(counting.grade, markChanges) : null,
       changed: markChanges.length > 0,
+      notTaken: theirs.find(({ not_taken }) => not_taken !== null)?.not_taken ?? null,
     };
   });
   const shown = new Map<string, number>();

@@ -4,13 +4,13 @@ import type { Grade, MarkingInput } from '@cimbel/core/mark';
 import type { Knex } from 'knex';
 import { createHash, randomUUID } from 'node:crypto';
 import { assignmentFor, type AssignmentForMe } from '../assignments/access';
-import { isClosed, type AssignmentRow } from '../assignments/row';
+import { isClosed, takenUntil, type AssignmentRow } from '../assignments/row';
 import { checkCard, onlyMixed } from '../assignments/check-card';
 import { HttpError, invalidField } from '../http/errors';
 import type { Heavy } from '../jobs/heavy';
 import { record } from '../log/store';
 import { asRevealed, copyReveals } from './reveals';
-import { GRACE_MS, checkTime, endOf } from './time-limit';
+import { GRACE_MS, checkTime, endOf, type Ending } from './time-limit';
 import { rowOf } from '../db/rows';
 
 /** One student's record card for an assignment: being written, or handed in and marked. */
@@ -32,6 +32,8 @@ export interface AttemptRow {
   /** Number and digest of a hand-in; null before, and on answers from before there were receipts. */
   receipt: string | null;
   digest: string | null;
+  /** Why what was there when the time was up could not be taken, by code; null for what was, and for what is still worked. */
+  not_taken: string | null;
 }
 
 /** A value with its names in alphabetical order all through, so that its JSON is the same wherever it was kept. */
@@ -80,8 +82,8 @@ export const attemptsOfStudent = (db: Knex, assignmentId: string, studentId: str
 const handedIn = () =>
   new HttpError(409, 'attempt.handedIn', 'This answer has been handed in and can no longer change.');
 
-/** @throws HttpError 409 where nothing is taken any more. */
-async function checkOpen(trx: Knex, assignment: AssignmentRow, now: Date): Promise<void> {
+/** @throws HttpError 409 where nothing is taken any more; what is judged as of its end was open until then. */
+async function checkOpen(trx: Knex, assignment: AssignmentRow, now: Date, asOfEnd = false): Promise<void> {
   const inClass = await trx('classes').where({ id: assignment.class_id }).first('archived_at');
   if (rowOf(inClass, 'classes').archived_at)
     throw new HttpError(
@@ -90,7 +92,8 @@ async function checkOpen(trx: Knex, assignment: AssignmentRow, now: Date): Promi
       'This class has been put away; nothing can be handed in any more.',
     );
   // Whoever has seen the model answer, their own or a neighbour's, hands in nothing for marks any more.
-  if (isClosed(assignment, now))
+  const until = takenUntil(assignment);
+  if (asOfEnd ? until !== null && until < now : isClosed(assignment, now))
     throw new HttpError(
       409,
       'attempt.closed',
@@ -105,7 +108,7 @@ async function checkOpen(trx: Knex, assignment: AssignmentRow, now: Date): Promi
  */
 export async function saveDraft(
   db: Knex,
-  assignment: Pick<AssignmentForMe, 'id' | 'minutes' | 'extra_time_share'>,
+  assignment: Pick<AssignmentForMe, 'id'> & Ending,
   studentId: string,
   { answer, version, writer, attempt }: DraftWrite,
   now: Date,
@@ -213,6 +216,7 @@ export async function handIn(
   studentId: string,
   submission: Submission,
   when: Date,
+  asOfEnd = false,
 ): Promise<AttemptRow> {
   // Where applying is given, a bowl that was never mixed is no fault of the steps.
   const written = assignment.open_steps.includes('apply') ? submission.answer : onlyMixed(submission.answer);
@@ -226,12 +230,19 @@ export async function handIn(
       'assignments',
     );
     return now.standard === assignment.standard
-      ? handInMarked(trx, ofStudent(now, assignment), studentId, { ...submission, answer, grade }, when)
+      ? handInMarked(
+          trx,
+          ofStudent(now, assignment),
+          studentId,
+          { ...submission, answer, grade },
+          when,
+          asOfEnd,
+        )
       : null;
   });
   if (attemptRow) return attemptRow;
   const fresh = rowOf(await db('assignments').where({ id: assignment.id }).first(), 'assignments');
-  return handIn(db, heavy, ofStudent(fresh, assignment), studentId, submission, when);
+  return handIn(db, heavy, ofStudent(fresh, assignment), studentId, submission, when, asOfEnd);
 }
 
 /** An assignment as it is now, with the dates that hold for the student. */
@@ -249,6 +260,7 @@ async function handInMarked(
   studentId: string,
   { answer, grade, attempt: number, ...submission }: Submission & { grade: Grade },
   now: Date,
+  asOfEnd: boolean,
 ): Promise<AttemptRow> {
   const name = { assignment_id: assignment.id, student_id: studentId, number };
   if (number === 1 && assignment.minutes === null)
@@ -267,7 +279,7 @@ async function handInMarked(
   if (attemptRow.submission_id === submission.id) return attemptRow;
   if (attemptRow.submitted_at) throw handedIn();
   checkTime(assignment, attemptRow, now);
-  await checkOpen(trx, assignment, now);
+  await checkOpen(trx, assignment, now, asOfEnd);
   const taken = await trx('attempts').where({ submission_id: submission.id }).first();
   if (taken) throw invalidField('id', 'taken', 'This id names another answer. Make a new one.');
   const [row] = await trx('attempts')
@@ -309,10 +321,52 @@ export async function handInWhenTimeIsUp(
   if (now.getTime() < end.getTime() + GRACE_MS) return { again: new Date(end.getTime() + GRACE_MS) };
   const submission = { id: randomUUID(), answer: onlyMixed(attempt.answer), attempt: attempt.number };
   try {
-    await handIn(db, heavy, assignment, attempt.student_id, submission, end);
+    await handIn(db, heavy, assignment, attempt.student_id, submission, end, true);
   } catch (error) {
-    // Closed meanwhile, or handed in just now: it stays as it is.
-    if (!(error instanceof HttpError)) throw error;
+    // Too much is being marked just now: it is tried again.
+    if (!(error instanceof HttpError) || error.status >= 500) throw error;
+    // What cannot be taken stays as it is, and both sides are told why.
+    await db('attempts').where({ id: attemptId }).whereNull('submitted_at').update({ not_taken: error.code });
   }
   return null;
+}
+
+/** Attempts against the clock that are not handed in yet: those whose time is up, and until when the others run. */
+export async function timedUnderWay(
+  db: Knex,
+  assignmentId: string,
+  now: Date,
+): Promise<{ over: string[]; running: { attemptId: string; until: Date }[] }> {
+  const attempts: AttemptRow[] = await db('attempts')
+    .where({ assignment_id: assignmentId })
+    .whereNull('submitted_at')
+    .whereNull('not_taken');
+  const over: string[] = [];
+  const running: { attemptId: string; until: Date }[] = [];
+  for (const attempt of attempts) {
+    const assignment = await assignmentFor(db, assignmentId, attempt.student_id);
+    const end = assignment && endOf(assignment, attempt);
+    if (!end) continue;
+    if (now.getTime() >= end.getTime() + GRACE_MS) over.push(attempt.id);
+    else running.push({ attemptId: attempt.id, until: new Date(end.getTime() + GRACE_MS) });
+  }
+  return { over, running };
+}
+
+/**
+ * Before results are shown: what ran out of time is handed in first.
+ *
+ * @throws HttpError 409 while somebody still works against the clock, with how many and until when.
+ */
+export async function waitForTimed(db: Knex, heavy: Heavy, assignmentId: string, now: Date): Promise<void> {
+  const { over, running } = await timedUnderWay(db, assignmentId, now);
+  if (running.length > 0) {
+    const until = new Date(Math.max(...running.map((one) => one.until.getTime())));
+    throw new HttpError(
+      409,
+      'assignment.underWay',
+      `${running.length} still work against the clock, the last until ${until.toISOString()}. Show the results after that.`,
+    );
+  }
+  for (const id of over) await handInWhenTimeIsUp(db, heavy, id, now);
 }

@@ -68,6 +68,7 @@ export async function studentView(
       : null,
     submittedAt: attempt?.submitted_at?.toISOString() ?? null,
     receipt: attempt ? receiptOf(attempt) : null,
+    notTaken: attempt?.not_taken ?? null,
     another,
     soFar: another && assignment.release === 'onSubmit' ? await soFar(db, assignment, attempts) : null,
     resultReady: shown,

@@ -1,8 +1,9 @@
 import type { Knex } from 'knex';
-import { HttpError } from '../http/errors';
+import { rowOf } from '../db/rows';
 import { endSessions } from '../http/session';
 import { record } from '../log/store';
 import type { ClassRow } from './access';
+import type { MembershipRow } from './roster';
 
 /** Every table that keeps something of a student, and what of it is theirs. Tests hold it against the database. */
 export const KEPT_OF_STUDENT = [
@@ -14,23 +15,60 @@ export const KEPT_OF_STUDENT = [
   'sittings',
 ] as const;
 
-/** All that is kept of a student, by table, to be taken along; hashes and secrets left out. */
-export async function dataOf(db: Knex, studentId: string): Promise<object> {
-  const user = await db('users').where({ id: studentId }).first('id', 'name', 'email', 'role', 'created_at');
-  const tables: Record<string, object[]> = {};
-  for (const table of KEPT_OF_STUDENT) tables[table] = await db(table).where({ student_id: studentId });
-  const of = (table: string) => tables[table].map((row) => (row as { id: string }).id);
-  tables.mark_changes = await db('mark_changes').whereIn('attempt_id', of('attempts'));
-  tables.former_grades = await db('former_grades').whereIn('attempt_id', of('attempts'));
-  tables.sitting_answers = await db('sitting_answers').whereIn('sitting_id', of('sittings'));
-  tables.log = await db('log').where({ actor_id: studentId }).orWhere({ subject_id: studentId });
-  return { format: 'cimbel-student-data', version: 1, student: user, ...tables };
+type KeptTable = (typeof KEPT_OF_STUDENT)[number];
+
+/** Rows of one table that are a student's: of one class, or of all where none is named. */
+function rowsOf(db: Knex, table: KeptTable, studentId: string, classId: string | null) {
+  const own = db(table).where({ student_id: studentId });
+  if (classId === null) return own;
+  const ofClass = (parent: 'assignments' | 'reading_tests') =>
+    db(parent).where({ class_id: classId }).select('id');
+  switch (table) {
+    case 'memberships':
+    case 'drill_answers':
+      return own.where({ class_id: classId });
+    case 'sittings':
+      return own.whereIn('test_id', ofClass('reading_tests'));
+    default:
+      return own.whereIn('assignment_id', ofClass('assignments'));
+  }
 }
 
 /**
- * Takes a student's account and all that is kept of it out for good. What the log says of them stays, with no name to it.
- *
- * @throws HttpError 409 where they are in a class of another educator.
+ * What is kept of a student, by table, to be taken along; hashes and secrets left out. Of one class, which is all that those
+ * who lead it may see; of all classes for the owner of the account.
+ */
+export async function dataOf(db: Knex, studentId: string, classId: string | null): Promise<object> {
+  const user = await db('users').where({ id: studentId }).first('id', 'name', 'email', 'role', 'created_at');
+  const tables: Record<string, object[]> = {};
+  for (const table of KEPT_OF_STUDENT) tables[table] = await rowsOf(db, table, studentId, classId);
+  const of = (table: KeptTable) => tables[table].map((row) => (row as { id: string }).id);
+  tables.mark_changes = await db('mark_changes').whereIn('attempt_id', of('attempts'));
+  tables.former_grades = await db('former_grades').whereIn('attempt_id', of('attempts'));
+  tables.sitting_answers = await db('sitting_answers').whereIn('sitting_id', of('sittings'));
+  const log = db('log').where((about) =>
+    about.where({ actor_id: studentId }).orWhere({ subject_id: studentId }),
+  );
+  tables.log = await (classId === null ? log : log.where({ class_id: classId }));
+  return { format: 'cimbel-student-data', version: 1, student: user, ...tables };
+}
+
+/** Whether a student has, or had, a place in another class than one; what is theirs as a person is then not one class's. */
+export const isElsewhere = async (
+  db: Knex,
+  studentId: string,
+  classId: string,
+  states: readonly MembershipRow['state'][],
+): Promise<boolean> =>
+  (await db('memberships')
+    .where({ student_id: studentId })
+    .whereNot({ class_id: classId })
+    .whereIn('state', [...states])
+    .first('class_id')) !== undefined;
+
+/**
+ * Takes all that a class keeps of a student out for good, and their place in it. The account is its owner's and stays; only a
+ * place that nobody has claimed goes with it, where no other class has it. What the log says stays, with no name to it.
  */
 export async function deleteStudent(
   db: Knex,
@@ -40,20 +78,12 @@ export async function deleteStudent(
   now: Date,
 ): Promise<void> {
   await db.transaction(async (trx) => {
-    const elsewhere = await trx('memberships')
-      .where({ student_id: studentId })
-      .whereNotIn('class_id', trx('leaders').where({ educator_id: educatorId }).select('class_id'))
-      .first('class_id');
-    if (elsewhere)
-      throw new HttpError(
-        409,
-        'roster.elsewhere',
-        'This student is in a class of another educator too; remove them from yours instead.',
-      );
-    await endSessions(trx, studentId, { besides: null });
     for (const table of [...KEPT_OF_STUDENT].reverse())
-      await trx(table).where({ student_id: studentId }).delete();
-    await trx('users').where({ id: studentId }).delete();
+      await rowsOf(trx, table, studentId, inClass.id).delete();
+    const user = await trx('users').where({ id: studentId }).first('email');
+    const hasPlace = await trx('memberships').where({ student_id: studentId }).first('class_id');
+    if (rowOf(user, 'users').email === null && !hasPlace)
+      await trx('users').where({ id: studentId }).delete();
     await record(trx, {
       at: now,
       actor: educatorId,
@@ -61,5 +91,23 @@ export async function deleteStudent(
       classId: inClass.id,
       subject: studentId,
     });
+  });
+}
+
+/** Takes an account and all that is kept of it, in every class, out for good: by its owner's own word. */
+export async function deleteAccount(db: Knex, studentId: string, now: Date): Promise<void> {
+  await db.transaction(async (trx) => {
+    await endSessions(trx, studentId, { besides: null });
+    const places = await trx('memberships').where({ student_id: studentId }).select('class_id');
+    for (const table of [...KEPT_OF_STUDENT].reverse()) await rowsOf(trx, table, studentId, null).delete();
+    await trx('users').where({ id: studentId }).delete();
+    for (const { class_id } of places)
+      await record(trx, {
+        at: now,
+        actor: null,
+        action: 'account.deleted',
+        classId: class_id,
+        subject: studentId,
+      });
   });
 }

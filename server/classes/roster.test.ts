@@ -1,6 +1,13 @@
 import type { RosterSeat, Roster, Slip } from '@cimbel/contract';
 import { KEPT_OF_STUDENT } from './person';
-import { assignmentBody, browser, inClassroom, freshId, type Browser } from '../testing/harness';
+import {
+  assignmentBody,
+  browser,
+  inClassroom,
+  freshId,
+  PASSWORD as SIGNED_UP_WITH,
+  type Browser,
+} from '../testing/harness';
 
 const { h, room } = inClassroom();
 const at = (rest: string) => `/api/classes/${room.classId}/${rest}`;
@@ -190,7 +197,7 @@ describe('the roster', () => {
     expect(await due(room.student)).toBeGreaterThan(0);
   });
 
-  it('gives all that is kept of a student, and takes it out for good, unless they are another educator’s too', async () => {
+  it('gives what the class keeps of a student, takes that out for good, and leaves the account and other classes alone', async () => {
     const { id } = room.classmate.account;
     const { body } = await room.educator.get(at(`students/${id}/data.json`)).expect(200);
     expect(body.student).toMatchObject({ id, email: 'classmate@example.test' });
@@ -206,13 +213,33 @@ describe('the roster', () => {
     );
     const other: string = (await room.otherEducator.post('/api/classes', { name: 'Elsewhere' })).body.id;
     await h.db('memberships').insert({ class_id: other, student_id: id });
-    const refused = await room.educator.delete(at(`students/${id}`)).expect(409);
-    expect(refused.body.error.code).toBe('roster.elsewhere');
-    await h.db('memberships').where({ class_id: other }).delete();
+    // In another class as well, if only waiting there: the account is nobody's here to rename or to open with a slip.
+    const renamed = await room.educator.patch(at(`students/${id}`), { name: 'Somebody Else' }).expect(409);
+    expect(renamed.body.error.code).toBe('roster.elsewhere');
+    await room.educator.patch(at(`students/${id}`), { number: '77' }).expect(200);
+    const slip = await room.educator.post(at('slips'), { studentIds: [id] }).expect(409);
+    expect(slip.body.error.code).toBe('roster.elsewhere');
+    // And the other class sees nothing of this one's, nor may it rename who only asks to come in.
+    await h.db('memberships').where({ class_id: other, student_id: id }).update({ state: 'waiting' });
+    const there = (path: string) => `/api/classes/${other}/${path}`;
+    const theirs = (await room.otherEducator.get(there(`students/${id}/data.json`)).expect(200)).body;
+    expect([theirs.attempts, theirs.sittings, theirs.drill_answers]).toEqual([[], [], []]);
+    const early = await room.otherEducator.patch(there(`students/${id}`), { name: 'Mine' }).expect(409);
+    expect(early.body.error.code).toBe('roster.notLetIn');
+    await room.otherEducator.delete(there(`students/${id}`)).expect(200);
+    expect(await h.db('attempts').where({ student_id: id })).toHaveLength(1);
+
     await room.educator.delete(at(`students/${id}`)).expect(200);
-    await room.classmate.get('/api/my/assignments').expect(401);
     for (const table of KEPT_OF_STUDENT) expect(await h.db(table).where({ student_id: id })).toHaveLength(0);
     await room.educator.get(at(`students/${id}/data.json`)).expect(404);
+    // The account is its owner's, who ends it by the password and by nothing else.
+    expect((await room.classmate.get('/api/account/data.json').expect(200)).body.student).toMatchObject({
+      id,
+    });
+    await room.classmate.send('delete', '/api/account', { password: 'not the password' }).expect(422);
+    await room.classmate.send('delete', '/api/account', { password: SIGNED_UP_WITH }).expect(200);
+    expect(await h.db('users').where({ id })).toEqual([]);
+    await room.classmate.get('/api/my/assignments').expect(401);
   });
 
   it('is led by others too: with the same rights, or to look and mark', async () => {

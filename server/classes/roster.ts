@@ -8,6 +8,7 @@ import { unlock } from '../http/tries';
 import { record } from '../log/store';
 import type { ClassRow } from './access';
 import { educatorsOf } from './educators';
+import { isElsewhere } from './person';
 import { rowOf } from '../db/rows';
 
 export interface MembershipRow {
@@ -144,6 +145,26 @@ export async function addPlaces(
   });
 }
 
+/** Classes a student is in, or asks to be in: what is done to the account there is done to all of them. */
+const THERE = ['active', 'waiting'] as const;
+
+/** @throws HttpError 409 where the account is not this class's to change: another has it too, or it only asks to come in. */
+async function checkTheirs(
+  trx: Knex,
+  inClass: ClassRow,
+  studentId: string,
+  state: MembershipRow['state'],
+): Promise<void> {
+  if (state === 'waiting')
+    throw new HttpError(409, 'roster.notLetIn', 'Let them in first; until then the account is theirs alone.');
+  if (await isElsewhere(trx, studentId, inClass.id, THERE))
+    throw new HttpError(
+      409,
+      'roster.elsewhere',
+      'This student is in another class too. Their name and password are theirs and the administrator’s.',
+    );
+}
+
 /** Lets in, removes, brings back, renames. Work is kept whatever becomes of the place. */
 export async function changePlace(
   db: Knex,
@@ -169,7 +190,10 @@ export async function changePlace(
       ...(state === undefined ? {} : { state }),
     };
     if (Object.keys(columns).length > 0) await trx('memberships').where(where).update(columns);
-    if (name !== undefined) await trx('users').where({ id: studentId }).update({ name });
+    if (name !== undefined && name !== rowOf(user, 'users').name) {
+      await checkTheirs(trx, inClass, studentId, before.state);
+      await trx('users').where({ id: studentId }).update({ name });
+    }
     await record(trx, {
       at: now,
       actor: educatorId,
@@ -211,6 +235,8 @@ export async function makeSlips(
     const slips: Slip[] = [];
     for (const { id, name, number, email } of rows) {
       const kind = email === null ? 'place' : 'reset';
+      // A new password opens the work of every class: where there is another it is the administrator's to give.
+      if (kind === 'reset') await checkTheirs(trx, inClass, id, 'active');
       const { code, expiresAt } = await makeCode(trx, { kind, made_by: educatorId, user_id: id }, now);
       if (email) await unlock(trx, email);
       await record(trx, {

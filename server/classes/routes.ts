@@ -114,7 +114,7 @@ export const classRoutes = (): Route[] => [
     who: 'educator',
     reach: placeInMyClass,
     handle: async ({ db, reached, res }) => {
-      res.attachment('student.json').json(await dataOf(db, reached.studentId));
+      res.attachment('student.json').json(await dataOf(db, reached.studentId, reached.inClass.id));
     },
   }),
   route({

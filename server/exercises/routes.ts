@@ -1,4 +1,6 @@
-import { exerciseChangeSchema, libraryExerciseSchema } from '@cimbel/contract';
+import { exerciseChangeSchema, libraryExerciseSchema, type ShippedCaseTold } from '@cimbel/contract';
+import { SHIPPED_CASES } from '@cimbel/core/cases';
+import ruleCases from './rule-cases.json';
 import { route, type Call, type Route } from '../http/route';
 import {
   createExercise,
@@ -17,7 +19,22 @@ async function ownExercise({ db, me, param }: Call): Promise<ExerciseRow | null>
   return row ?? null;
 }
 
+/** The cases that ship, with the rules that their answers rest on. */
+const SHIPPED: ShippedCaseTold[] = SHIPPED_CASES.map(({ id, clientCase, open }) => ({
+  id,
+  clientCase,
+  ...(open ? { open: [...open] } : {}),
+  rules: Object.entries(ruleCases as Record<string, string[]>).flatMap(([rule, cases]) => (cases.includes(id) ? [rule] : [])),
+}));
+
 export const exerciseRoutes = (): Route[] => [
+  route({
+    method: 'get',
+    path: '/api/cases',
+    who: 'educator',
+    // Figures of cases are keys of exercises: educators get them from here, and no file of the build has them.
+    handle: async () => SHIPPED,
+  }),
   route({
     method: 'get',
     path: '/api/exercises',

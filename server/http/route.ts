@@ -5,7 +5,7 @@ import type { ZodType } from 'zod';
 import { openAccount } from '../accounts/store';
 import type { Heavy, HeavyWork } from '../jobs/heavy';
 import type { Jobs } from '../jobs/queue';
-import { invalid, notAllowed, notFound, signInNeeded } from './errors';
+import { HttpError, invalid, notAllowed, notFound, signInNeeded } from './errors';
 
 /** What every handler gets from the application, so that tests can put in a clock or another database. */
 export interface Services {
@@ -70,9 +70,34 @@ export const isFromHere = ({ socket, headers }: Pick<Request, 'socket' | 'header
 
 const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/i;
 
+/**
+ * Requests of one account that are answered at once, on this server: more than a page asks for, and few enough that nobody's
+ * script takes every database connection from the rest.
+ */
+const AT_ONCE_EACH = 40;
+const underWay = new Map<string, number>();
+/** Counts a request of an account until it is answered. @throws HttpError 429 where too many of theirs are. */
+function counted(accountId: string, res: Response): void {
+  const many = underWay.get(accountId) ?? 0;
+  if (many >= AT_ONCE_EACH)
+    throw new HttpError(
+      429,
+      'server.yoursWaiting',
+      'Too many of your requests are open. Wait for those first.',
+    );
+  underWay.set(accountId, many + 1);
+  res.once('close', () => {
+    const left = (underWay.get(accountId) ?? 1) - 1;
+    if (left > 0) underWay.set(accountId, left);
+    else underWay.delete(accountId);
+  });
+}
+
 export function mount(router: Router, routes: readonly Route[], services: Services): void {
   for (const definition of routes) {
     const handler: RequestHandler = async (req, res) => {
+      // Before anything is asked of the database.
+      if (req.session?.accountId) counted(req.session.accountId, res);
       const me = await callerOf(services, req);
       if (definition.who !== 'anyone') {
         if (!me) throw signInNeeded();

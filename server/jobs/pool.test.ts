@@ -19,6 +19,7 @@ const pool = (limits: Partial<PoolLimits> = {}) => {
   const heavyWork = workerPool(path.join(folder, 'worker.cjs'), {
     threads: 2,
     waiting: 50,
+    waitingEach: 5,
     longestMs: 20_000,
     ...limits,
   });
@@ -65,6 +66,23 @@ describe('worker threads', () => {
     await expect(asked('C')('any', 1, 'C')).rejects.toMatchObject({ status: 503, code: 'server.busy' });
     expect(await Promise.all(two)).toEqual(['A', 'B']);
     expect(await asked('C')('any', 1, 'C')).toBe('C');
+  });
+
+  it('take five of one and no more, and mark for others as if nothing else were asked', async () => {
+    const asked = pool({ threads: 1 });
+    const many = Array.from({ length: 650 }, (_, i) => asked('A')('any', 150, `A${i}`));
+    const settled = Promise.allSettled(many);
+    const mark = (asked('B') as unknown as (name: 'mark', ms: number, answer: string) => Promise<string>)(
+      'mark',
+      1,
+      'B',
+    );
+    expect(await Promise.race([mark, many[1]])).toBe('B');
+    const all = await settled;
+    expect(all.filter(({ status }) => status === 'fulfilled')).toHaveLength(5);
+    expect(all.at(-1)).toMatchObject({ reason: { status: 429, code: 'server.yoursWaiting' } });
+    // A fair turn again as soon as those are done.
+    expect(await asked('A')('any', 1, 'after')).toBe('after');
   });
 
   it('begin to count when a thread is free, not while something waits for one', async () => {

@@ -22,6 +22,8 @@ export interface QueueWork {
 /** A piece that its server dropped is taken up by another after so long, seconds. */
 const LOST_AFTER_S = 60;
 const RETRIES = 5;
+/** Attempts whose time is up at once that are taken up together. */
+const TOGETHER = 60;
 /** At a quiet hour. */
 const PRUNED_AT = '17 3 * * *';
 
@@ -48,10 +50,21 @@ export async function jobQueue(
   const lookAgain = async (attemptId: string, at: Date) => {
     await boss.send('time-up', { attemptId }, { startAfter: at });
   };
-  await boss.work<{ attemptId: string }>('time-up', { pollingIntervalSeconds: 5 }, async ([job]) => {
-    const next = await timeUp(job.data.attemptId);
-    if (next) await lookAgain(job.data.attemptId, next.again);
-  });
+  // A class that began together ends together: all of it is handed in at once. Done twice it is done once.
+  await boss.work<{ attemptId: string }>(
+    'time-up',
+    { pollingIntervalSeconds: 1, batchSize: TOGETHER },
+    async (jobs) => {
+      const done = await Promise.allSettled(
+        jobs.map(async ({ data: { attemptId } }) => {
+          const next = await timeUp(attemptId);
+          if (next) await lookAgain(attemptId, next.again);
+        }),
+      );
+      const failed = done.find((one) => one.status === 'rejected');
+      if (failed) throw failed.reason;
+    },
+  );
   await boss.work('prune', { pollingIntervalSeconds: 60 }, prune);
   await boss.schedule('prune', PRUNED_AT);
   return {

@@ -110,7 +110,7 @@ export async function ask(
   for (const one of all) await page.post(`/api/my/assignments/${assignmentId}/reveal`, one).expect(200);
 }
 
-const PASSWORD = 'a long enough one';
+export const PASSWORD = 'a long enough one';
 
 export async function signedIn(
   h: Harness,

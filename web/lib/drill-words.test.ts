@@ -162,6 +162,8 @@ describe('the words of the drills', () => {
       greyShare: fc.constantFrom('stepped', 'oneToTwo'),
       resistantGrey: fc.constantFrom('max20', 'max30'),
       tonerDepth: fc.constantFrom('sameLevel', 'sameOrDeeper'),
+      tonerProduct: fc.constantFrom('lowStrength', 'permanentAllowed'),
+      liftByColourLimit: fc.constantFrom('two', 'three'),
       lightenerOnScalp: fc.constantFrom('max20', 'max30'),
       tenVolLightener: fc.constantFrom('allowed', 'notAllowed'),
       endsRefresh: fc.constantFrom('gloss', 'diluteLeftover', 'waterEmulsify'),

@@ -1,5 +1,6 @@
 import { passwordChangeSchema, type OpenSession } from '@cimbel/contract';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { Download, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { api, asApiError } from '../lib/api';
@@ -9,6 +10,7 @@ import { NewPassword } from '../features/people/new-password';
 import { useMe } from '../lib/session';
 import '../lib/words/people';
 import { Button, ButtonLink } from '../ui/button';
+import { Dialog } from '../ui/dialog';
 import { Field, Input } from '../ui/field';
 import { Facts, Failure, Loading, Notice, Refused, Sheet } from '../ui/panel';
 import { PageTitle } from '../ui/page-title';
@@ -137,6 +139,77 @@ function Sessions() {
   );
 }
 
+/** All that is kept, to take along, and the end of the account; the password is asked once more. */
+function EndAccount() {
+  const { t } = useTranslation(['people', 'ui']);
+  const words = useFieldWords();
+  const [asking, setAsking] = useState(false);
+  const [password, setPassword] = useState('');
+  const end = useMutation({
+    mutationFn: () => api('DELETE', '/api/account', { password }),
+    // Nothing of this account is shown from here on.
+    onSuccess: () => window.location.assign('/'),
+  });
+  const refused = fieldError(end.error, 'password');
+  return (
+    <div className="border-line flex flex-wrap justify-end gap-2 border-t pt-3">
+      <a
+        href="/api/account/data.json"
+        download
+        className="border-strong-line bg-raised hover:bg-sheet inline-flex min-h-10 items-center gap-2 rounded-sm border px-4 font-semibold"
+      >
+        <Download aria-hidden className="size-4" />
+        {t('account.data')}
+      </a>
+      <Button
+        weight="danger"
+        icon={<Trash2 aria-hidden className="size-4" />}
+        onClick={() => setAsking(true)}
+      >
+        {t('account.end_account')}
+      </Button>
+      <Dialog
+        open={asking}
+        onClose={() => setAsking(false)}
+        title={t('account.endTitle')}
+        actions={
+          <>
+            <Button onClick={() => setAsking(false)}>{t('ui:action.cancel')}</Button>
+            <Button
+              weight="danger"
+              type="submit"
+              form="end-account"
+              disabled={end.isPending || password === ''}
+            >
+              {t('account.end_account')}
+            </Button>
+          </>
+        }
+      >
+        <form
+          id="end-account"
+          className="flex flex-col gap-3"
+          onSubmit={(event) => {
+            event.preventDefault();
+            end.mutate();
+          }}
+        >
+          <p>{t('account.endText')}</p>
+          <Field label={t('account.current')} error={refused ? words('current', refused.code) : null}>
+            <Input
+              type="password"
+              autoComplete="current-password"
+              value={password}
+              onChange={({ target }) => setPassword(target.value)}
+            />
+          </Field>
+          {end.isError && !refused ? <Refused error={end.error} /> : null}
+        </form>
+      </Dialog>
+    </div>
+  );
+}
+
 /** Who one is here: password, where one is signed in, and what is kept. */
 export function AccountPage() {
   const { t } = useTranslation(['people', 'ui']);
@@ -175,6 +248,7 @@ export function AccountPage() {
               ))}
             </ul>
             <p>{t('account.leaves')}</p>
+            <EndAccount />
           </Sheet>
         </>
       ) : null}

@@ -1,10 +1,10 @@
-import { invitationSchema, writtenCode, type People } from '@cimbel/contract';
+import { invitationSchema, studentResetSchema, writtenCode, type People } from '@cimbel/contract';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { KeyRound } from 'lucide-react';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { api } from '../lib/api';
-import { useFieldWords } from '../lib/form';
+import { fieldError, useFieldWords } from '../lib/form';
 import { dateTime } from '../lib/i18n';
 import '../lib/words/people';
 import { Button } from '../ui/button';
@@ -58,6 +58,50 @@ function Invite({ onMade }: { onMade: (made: Made) => void }) {
         <Refused error={invite.error} />
         <Button type="submit" weight="main" className="self-end" disabled={invite.isPending}>
           {t('people.invite')}
+        </Button>
+      </form>
+    </Sheet>
+  );
+}
+
+/** A new password for a student whom no single class may give one. */
+function StudentReset({ onMade }: { onMade: (made: Made) => void }) {
+  const { t } = useTranslation(['people', 'ui']);
+  const words = useFieldWords();
+  const [email, setEmail] = useState('');
+  const [missing, setMissing] = useState(false);
+  const reset = useMutation({
+    mutationFn: (body: { email: string }) =>
+      api<{ name: string; code: string; expiresAt: string }>('POST', '/api/people/student-resets', body),
+    onSuccess: (made) => {
+      onMade({ isReset: true, ...made });
+      setEmail('');
+    },
+  });
+  const refused = fieldError(reset.error, 'email');
+  return (
+    <Sheet className="flex flex-col gap-3">
+      <h2 className="text-lg">{t('people.studentTitle')}</h2>
+      <form
+        className="flex flex-col gap-3"
+        noValidate
+        onSubmit={(event) => {
+          event.preventDefault();
+          const parsed = studentResetSchema.safeParse({ email });
+          setMissing(!parsed.success);
+          if (parsed.success) reset.mutate(parsed.data);
+        }}
+      >
+        <p className="text-quiet text-sm">{t('people.studentHint')}</p>
+        <Field
+          label={t('people.studentEmail')}
+          error={missing ? words('email') : refused ? words('email', refused.code) : null}
+        >
+          <Input type="email" value={email} onChange={({ target }) => setEmail(target.value)} />
+        </Field>
+        {reset.isError && !refused ? <Refused error={reset.error} /> : null}
+        <Button type="submit" className="self-end" disabled={reset.isPending}>
+          {t('people.reset')}
         </Button>
       </form>
     </Sheet>
@@ -158,7 +202,10 @@ export function PeoplePage() {
           </ul>
         </section>
       </div>
-      <Invite onMade={setMade} />
+      <div className="flex flex-col gap-4">
+        <Invite onMade={setMade} />
+        <StudentReset onMade={setMade} />
+      </div>
       <Dialog
         open={made !== null}
         onClose={() => setMade(null)}

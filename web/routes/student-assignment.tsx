@@ -26,6 +26,7 @@ import '../lib/words/bench';
 const ofToday = (kept: unknown) => recordCardSchema.safeParse(fromOlderCards(kept)).data ?? null;
 
 function Working({ assignment }: { assignment: StudentAssignment }) {
+  const { t } = useTranslation();
   const draft = useDraft(
     { ...assignment, url: `/api/my/assignments/${assignment.id}`, empty: assignment.given, ofToday },
     useMe().id,
@@ -44,6 +45,9 @@ function Working({ assignment }: { assignment: StudentAssignment }) {
         play={play}
         saveLine={
           <>
+            {assignment.notTaken ? (
+              <Notice kind="bad">{t('bench.notTaken', { why: t(`error.${assignment.notTaken}`) })}</Notice>
+            ) : null}
             <SaveLine draft={draft} />
             {assignment.time ? (
               <TimeLeft assignment={{ ...assignment, time: assignment.time }} answer={answer} />

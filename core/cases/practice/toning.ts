@@ -117,7 +117,7 @@ export const TONING_CASES: readonly ShippedCase[] = [
         zone('mids', {
           cm: 18,
           natural: 5,
-          history: [...lightened(9), { kind: 'acidGloss', level: 9, tone: toneNamed('violet'), times: 3 }],
+          history: [...lightened(9), { kind: 'acidGloss', level: 9, tone: toneNamed('violet'), times: 2 }],
           damage: 0.26,
         }),
       ],

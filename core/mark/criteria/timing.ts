@@ -1,7 +1,7 @@
 import { type Application, longestUnwatched, type WatchedFor } from '../../card';
 import { partName } from '../../case';
 import { levelOfPigmented } from '../../hair';
-import { type RequiredMix, tonesBared } from '../../method';
+import { type RequiredMix, permanentTones, tonesBared } from '../../method';
 import { isLightener, isOxidative, LATE_HEAT_FROM } from '../../process';
 import type { Reason } from '../../reason';
 import { PRICES, lossAt, hasGreyToCover, CHECKS } from '../../rules';
@@ -107,21 +107,27 @@ function byClock(
   if (long > 0) {
     const over = lossAt(PRICES.timing.long, (given - max) / max);
     // Looked at, a toner planned too long is no worse than minutes beyond the longest that it works.
-    const looked = isToner(part, worked) && longestUnwatched(application) !== null;
+    const looked = isToner(part, worked, context) && longestUnwatched(application) !== null;
     return is(looked ? Math.min(over, PRICES.timing.spent) : over, 'tooLong', 'R7', params);
   }
   return is(0, 'right', 'R7', params);
 }
 
 /** Whether the colour of a part goes over bared hair, where a toner is watched. */
-const isToner = ({ technique, goal }: WorkedPlace, { role, line }: WorkedApplication) =>
+const isToner = (
+  { technique, goal }: WorkedPlace,
+  { role, line }: WorkedApplication,
+  { rules }: Pick<MarkingContext, 'rules'>,
+) =>
   role === 'colour' &&
   technique !== 'fillThenColour' &&
   tonesBared(goal, technique) &&
-  (line.kind === 'demi' || line.kind === 'acidGloss');
+  (line.kind === 'demi' ||
+    line.kind === 'acidGloss' ||
+    (line.kind === 'permanent' && permanentTones(goal, technique, rules)));
 
-function checks(part: WorkedPlace, worked: WorkedApplication): Finding[] {
-  const toner = isToner(part, worked);
+function checks(context: MarkingContext, part: WorkedPlace, worked: WorkedApplication): Finding[] {
+  const toner = isToner(part, worked, context);
   if (worked.role !== 'lighten' && !toner) return [];
   const every = longestUnwatched(worked.application);
   const { most } = toner ? CHECKS.toner : CHECKS.lightener;
@@ -201,7 +207,7 @@ export function markTiming(context: MarkingContext): Finding[] {
               ),
             ]
           : []),
-        ...checks(part, worked),
+        ...checks(context, part, worked),
         ...heated(place, worked, params),
       ];
     });

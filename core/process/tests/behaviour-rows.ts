@@ -211,6 +211,20 @@ row(
 
 const lift8 = permanent('8:0', 40);
 row('H16', 'rise of 5 dyed over natural 5', () => rise(lift8, dyed(5, 5), 35), [null, 0.4], LEVEL);
+row(
+  'H4',
+  'rise of dyed 4 over natural 4 by high-lift',
+  () => rise(permanent('11:0', 40, 'highLift'), dyed(4, 4), 50),
+  [null, 0.3],
+  LEVEL,
+);
+row(
+  'H16',
+  'rise of 5 dyed over natural 5 by clear',
+  () => rise(permanent('clear', 40), dyed(5, 5), 35),
+  [null, 0.4],
+  LEVEL,
+);
 row('H16', 'rise of untouched 5', () => rise(lift8, naturalStrand(5), 35), [2, null], LEVEL);
 
 const dyed4at = (minutes: number) => after(powder(20), dyed(4, 6), minutes);
@@ -701,6 +715,12 @@ practice(
   '9 beige with 30 vol on natural 7',
   () => off(after(permanent('9:9', 30), naturalStrand(7), 35), to(9, 'beige')),
   [null, 6],
+);
+practice(
+  'high-lift 40 vol from natural 8 reads',
+  () => level(after(permanent('11:8', 40, 'highLift'), naturalStrand(8), 50)),
+  [10.3, 11.5],
+  LEVEL,
 );
 practice(
   'high-lift 10 from natural 7',

@@ -41,7 +41,7 @@ describe('the laboratory', () => {
       redWithoutWarmth: ['lab.outcome.stronger mids'],
       fillFirst: ['lab.outcome.tone mids'],
       permanentAsToner: ['lab.outcome.deeper mids', 'lab.outcome.tone mids'],
-      removerFirst: ['lab.outcome.weaker mids'],
+      removerFirst: ['lab.outcome.tone mids'],
       pinkAgainstGreen: ['lab.outcome.tone mids'],
       wetCleanse: ['lab.outcome.deeper root', 'lab.outcome.lessDamage root'],
       thinCoat: ['lab.outcome.lighter mids', 'lab.outcome.missed mids'],

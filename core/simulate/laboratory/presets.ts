@@ -101,7 +101,7 @@ export const PRESETS = {
   dyedIsSlower: at(20, over(powder, { natural: 6, past: [dyed(4)] }), over(powder, { natural: 4 })),
   tonerTooLight: at(20, over({ ...toner, shades: [shade('9-U')] }, orange7), over(toner, orange7)),
   thirtyAgainstForty: at(
-    10,
+    20,
     over({ ...powder, vol: 30 }, { natural: 4 }),
     over({ ...powder, vol: 40 }, { natural: 4 }),
   ),

@@ -1,5 +1,5 @@
 import type { StudentAssignment } from '@cimbel/contract';
-import { bowlGrams, bowlRatio, bowlVol, shadePartsOf, type Bowl } from '@cimbel/core/card';
+import { bowlGrams, bowlRatio, bowlVol, MOST_SHADES, shadePartsOf, type Bowl } from '@cimbel/core/card';
 import { hasDeveloper, hasShades, type Line } from '@cimbel/core/product';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -16,8 +16,6 @@ import { Ingredient } from './ingredient';
 import { PourChoice } from './pour-choice';
 import { recipeOf, workedOut } from './recipe';
 import '../../lib/words/bench';
-
-const MOST_SHADES = 4;
 
 /** What is being put on the scale: a shade, the powder, or something poured, by its place. */
 type Weighing = { kind: 'shade' | 'pour'; at: number } | { kind: 'product' };

@@ -59,6 +59,7 @@ function begun(exercise: KnownExercise): StudentAssignment {
     draft: null,
     submittedAt: null,
     receipt: null,
+    notTaken: null,
     resultReady: false,
   };
 }

@@ -8,6 +8,7 @@ import { DEFAULT_HOUSE_RULES, type HouseRules } from '@cimbel/core/rules';
 import { fieldsOf, htmlOf, textOf } from '../../testing/render';
 import { LevelRing } from './level-ring';
 import { DeveloperAlone } from './developer-alone';
+import { shippedCase } from '@cimbel/core/cases';
 import { CARD, SETS, fresh, setOf } from '../setting/exercise-form';
 import { isStepComplete, stepsOf } from './steps';
 import { StepsChoice } from '../setting/steps-choice';
@@ -41,6 +42,8 @@ const assignment = (change: Partial<StudentAssignment> = {}): StudentAssignment 
   }) as unknown as StudentAssignment;
 const plan = (change: Partial<RecordCard>): RecordCard => ({ ...EMPTY_CARD, ...change });
 
+const ofRetouch = () => fresh({ id: 'retouch-grey', clientCase: shippedCase('retouch-grey')!.clientCase });
+
 describe('how much of an exercise is worked', () => {
   it('has a name for every ready-made set, and a step for each part of it', () => {
     for (const [name, open] of Object.entries(SETS)) {
@@ -53,7 +56,7 @@ describe('how much of an exercise is worked', () => {
   });
 
   it('begins as the whole service of a case, due in a week', () => {
-    const form = fresh('retouch-grey');
+    const form = ofRetouch();
     expect(form).toMatchObject({
       caseId: 'retouch-grey',
       slip: null,
@@ -69,7 +72,7 @@ describe('how much of an exercise is worked', () => {
     const choice = (misses: TypicalError[], slip: 'overlap' | 'noFiller' | null, settled = true) =>
       textOf(
         <StepsChoice
-          form={{ ...fresh('retouch-grey'), slip }}
+          form={{ ...ofRetouch(), slip }}
           misses={misses}
           settled={settled}
           onChange={() => undefined}

@@ -1,18 +1,22 @@
-import { shippedCase } from '@cimbel/core/cases';
 import { useTranslation } from 'react-i18next';
+import { useSession } from '../../lib/session';
+import { useShippedCases } from '../../lib/shipped-cases';
 import '../../lib/words/drills';
 import '../../lib/words/handbook';
-import uses from './rule-uses.json';
+import skillsOf from './rule-skills.json';
 
 /** Cases that are named of many. */
 const NAMED = 5;
-type Uses = Readonly<Record<string, { cases: string[]; skills: string[] } | undefined>>;
 
-/** What a rule says, and where it is practised. */
+/** What a rule says, and where it is practised; which cases rest on it is told to educators alone. */
 export function RuleText({ rule }: { rule: string }) {
   const { t } = useTranslation(['handbook', 'drill']);
-  const { cases, skills } = (uses as Uses)[rule] ?? { cases: [], skills: [] };
-  const titles = cases.flatMap((id) => shippedCase(id)?.clientCase.title ?? []);
+  const teaches = useSession().data?.me?.role === 'educator';
+  const shipped = useShippedCases(teaches);
+  const skills = (skillsOf as Readonly<Record<string, string[] | undefined>>)[rule] ?? [];
+  const titles = (shipped.data ?? []).flatMap(({ clientCase, rules }) =>
+    rules.includes(rule) ? [clientCase.title] : [],
+  );
   const more = titles.length - NAMED;
   return (
     <>

@@ -20,6 +20,8 @@ export interface AnswerRow extends Standing {
   studentId: string;
   name: string;
   changed: boolean;
+  /** Why the last attempt could not be taken when its time was up, by code; null where it was. */
+  notTaken?: string | null;
   grade: {
     criteria: { criterion: string; points: number; max: number }[];
     /** Points by method, before any ceiling. */
@@ -62,6 +64,9 @@ function useColumns(marked: readonly MarkedCriterion[]) {
           <span className={original.submittedAt ? '' : 'text-quiet'}>
             {original.submittedAt ? dateTime(original.submittedAt) : t(`student.state.${original.state}`)}
             {original.late ? <span className="text-warn ms-2">{t('class.late')}</span> : null}
+            {original.notTaken ? (
+              <span className="text-bad block text-sm">{t('exercise.notTaken')}</span>
+            ) : null}
           </span>
         ),
       }),

@@ -1,6 +1,4 @@
-import type { Exercise, ExerciseContent } from '@cimbel/contract';
-import { makeCase, zone } from '@cimbel/core/cases';
-import { shippedCase } from '@cimbel/core/cases';
+import type { Exercise, ExerciseContent, ShippedCaseTold } from '@cimbel/contract';
 import { NO_RULING, type EducatorRuling, type Misconception } from '@cimbel/core/mark';
 import { type Rubric, BENCH_STEPS, FORMULATE, type BenchStep } from '@cimbel/core/exercise';
 import type { ClientCase } from '@cimbel/core/case';
@@ -29,21 +27,44 @@ export interface ExerciseForm {
 
 /** Where an exercise begins that is made from nothing. */
 export const EMPTY_HEAD = 'emptyHead';
-const emptyHead = (): ClientCase =>
-  makeCase({
-    title: '',
-    difficulty: 1,
-    client: { name: '', note: '' },
-    zones: [zone('mids', { cm: 25, natural: 5 })],
-    wish: {},
-    lineIds: SHIPPED_LINES.filter(({ kind }) => kind === 'permanent').map(({ id }) => id),
-  });
+const emptyHead = (): ClientCase => ({
+  title: '',
+  difficulty: 1,
+  client: { name: '', note: '' },
+  head: {
+    zones: [
+      {
+        zone: 'mids',
+        lengthCm: 25,
+        naturalLevel: 5,
+        greyShare: 0,
+        porosity: 'normal',
+        history: [],
+        damage: 0,
+      },
+    ],
+    diameter: 'medium',
+    density: 'medium',
+    length: 'shoulderAllOver',
+    form: 'straight',
+  },
+  facts: {
+    reaction: false,
+    scalp: 'sound',
+    metallicSalts: false,
+    weeksSinceColour: null,
+    upkeepWeeks: 6,
+  },
+  wish: {},
+  lineIds: SHIPPED_LINES.filter(({ kind }) => kind === 'permanent').map(({ id }) => id),
+});
 
-/** A form that begins with a shipped case, or with an empty head. */
-export const fresh = (caseId: string): ExerciseForm => {
-  const { clientCase, open = BENCH_STEPS } = shippedCase(caseId) ?? { clientCase: emptyHead() };
+/** A form that begins with a shipped case, or with an empty head where none is given. */
+export const fresh = (shipped?: Pick<ShippedCaseTold, 'id' | 'clientCase' | 'open'>): ExerciseForm => {
+  const clientCase = shipped?.clientCase ?? emptyHead();
+  const open = shipped?.open ?? BENCH_STEPS;
   return {
-    caseId,
+    caseId: shipped?.id ?? EMPTY_HEAD,
     own: null,
     clientCase,
     title: clientCase.title,

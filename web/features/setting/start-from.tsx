@@ -1,10 +1,10 @@
 import type { Exercise, ShadeBooks } from '@cimbel/contract';
-import { SHIPPED_CASES } from '@cimbel/core/cases';
 import type { PackedCase } from '@cimbel/core/io';
 import { Download } from 'lucide-react';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { asApiError } from '../../lib/api';
+import { useShippedCases } from '../../lib/shipped-cases';
 import { Button } from '../../ui/button';
 import { FileButton } from '../../ui/file-button';
 import { Field, Select } from '../../ui/field';
@@ -35,6 +35,7 @@ export function StartFrom({
   onNewLines: () => void;
 }) {
   const { t } = useTranslation(['ui', 'craft']);
+  const shipped = useShippedCases().data ?? [];
   const [packed, setPacked] = useState<readonly PackedCase[]>([]);
   const [said, setSaid] = useState<{ kind: 'good' | 'bad'; text: string } | null>(null);
   const start = (id: string) => {
@@ -45,7 +46,7 @@ export function StartFrom({
     if (ofPack) onStart({ caseId: id, own: null, ...formOfPacked(ofPack) });
     else if (mine) onStart(ofLibrary(mine));
     else {
-      const { terms: _t, ...content } = fresh(id);
+      const { terms: _t, ...content } = fresh(shipped.find((shippedCase) => shippedCase.id === id));
       onStart(content);
     }
   };
@@ -98,13 +99,13 @@ export function StartFrom({
           ) : null}
           {([1, 2, 3] as const).map((difficulty) => (
             <optgroup key={difficulty} label={t(`bench.difficulty.${difficulty}`)}>
-              {SHIPPED_CASES.filter((shippedCase) => shippedCase.clientCase.difficulty === difficulty).map(
-                ({ id, clientCase }) => (
+              {shipped
+                .filter((shippedCase) => shippedCase.clientCase.difficulty === difficulty)
+                .map(({ id, clientCase }) => (
                   <option key={id} value={id}>
                     {clientCase.title}
                   </option>
-                ),
-              )}
+                ))}
             </optgroup>
           ))}
         </Select>

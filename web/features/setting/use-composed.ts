@@ -9,7 +9,7 @@ import { useEffect, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { keep, readKept } from '../../lib/storage';
 import { firstCaseFault } from '@cimbel/core/case';
-import { EMPTY_HEAD, fresh, type ExerciseForm } from './exercise-form';
+import { fresh, type ExerciseForm } from './exercise-form';
 import { usePreview } from './use-preview';
 import '../../lib/words/bench';
 
@@ -33,7 +33,7 @@ export function useComposed(
 ) {
   const { t } = useTranslation();
   const [form, setForm] = useState<ExerciseForm>(() => ({
-    ...fresh(EMPTY_HEAD),
+    ...fresh(),
     // What was kept by an older version of the form lacks what has been added since.
     ...(start ?? (place === null ? null : keptForm(place))),
   }));
@@ -68,7 +68,7 @@ export function useComposed(
   return {
     form,
     set: (part: Partial<ExerciseForm>) => setForm((before) => ({ ...before, ...part })),
-    clear: () => setForm(fresh(EMPTY_HEAD)),
+    clear: () => setForm(fresh()),
     clientCase,
     preview,
     solution: modelAnswer,

@@ -28,8 +28,6 @@ export const ARGUED: Record<string, string> = {
   'warm-root 6 neutral, 20 vol': HEAD_IS_RIGHT,
   'four-centimetres-grown joint left bare':
     'a joint unprotected is a heavy fault of order, and holds the mark',
-  'hairline-grey through to the ends at once':
-    'over a fresh colour of its own level a third of a row too deep; the overlap, product and time cost their shares',
   'the-other-line 40 thinned against the directions':
     'the head is right and the directions are not kept: method alone decides',
   'less-grey permanent, full cover':
@@ -70,8 +68,38 @@ export const ARGUED: Record<string, string> = {
   'toned-too-often declined':
     'what is left out is lost whole, and declining what can be done loses consultation',
   'gone-violet gold permanent': 'two levels too deep on porous ends has to be corrected',
-  'gone-violet lightened': 'the ends come out as wished and bear it; the way is forbidden: seventy',
   'less-grey demi 20 min': 'still a blend; the time costs its share',
   'white-at-the-face only the front done':
     'nothing done where something was wished has to be corrected, and that the rest is to be covered is what the case turns on',
+  'hairline-grey 30 min':
+    'two thirds of the time cover nearly all of three white strands in ten: near, and the time is paid for',
+  'nine-beige 20 vol': BETWEEN_ROWS,
+  'soft-over-white full cover by permanent':
+    'covered where a blend was wished has nearly to be corrected, and that is what the case turns on',
+  'gold-eight gold alone': BETWEEN_ROWS,
+  'gold-eight 10 vol': BETWEEN_ROWS,
+  'a-quarter-in-foils open, all over': BETWEEN_ROWS,
+  'warm-brown-from-black-brown 20 vol': `${HEAD_IS_RIGHT}: 20 vol may lift two levels (D2), and on very dark hair the model sees that it does`,
+  'warm-brown-from-black-brown ash in it':
+    'dark hair bares so much warmth that the warm brown is still there; the tone costs its share',
+  'high-lift-retouch over the lengths': `${HEAD_IS_RIGHT}: hair made by high-lift is hardly moved by it once more`,
+  'high-lift-retouch powder':
+    'gentle powder and a toner land as wished in the same class of condition: another way that no rule forbids',
+  'tips-of-coils powder to 6 first': HEAD_IS_RIGHT,
+  'copper-root-from-a-box 5 neutral, 20 vol': HEAD_IS_RIGHT,
+  'taken-by-the-sun a gold in it': BETWEEN_ROWS,
+  'taken-by-the-sun permanent 20 vol': BETWEEN_ROWS,
+  'a-lighter-summer high-lift in the weaves': BETWEEN_ROWS,
+  'a-year-of-light-ends one 9 beige on all of it': BETWEEN_ROWS,
+  'rose-gold-to-copper 6 red':
+    'looked at every three minutes it is taken off while it reads as the copper that was wished',
+  'by-the-key H for gold, as in the other line':
+    'matte at the level of the hair cancels its orange: the head is neutral, and the tone costs its share',
+  'by-the-key I for violet, as in the other line': BETWEEN_ROWS,
+  'copper-over-light permanent on the lengths, watched, where the class does not': `${HEAD_IS_RIGHT}: half a row too deep`,
+  'copper-over-light permanent on the lengths for its full time, unwatched': BETWEEN_ROWS,
+  'relaxed-and-lighter permanent, 20 vol':
+    'one decision wrong and a class of condition lost: sixty by the table of ceilings',
+  'soft-as-wool 10 ash': BETWEEN_ROWS,
+  'high-lift-retouch ordinary 10, 20 vol': BETWEEN_ROWS,
 };

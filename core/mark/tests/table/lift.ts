@@ -137,7 +137,7 @@ export const LIFT_PLANS: Table = {
     {
       name: '30 vol where the class allows it',
       plan: `A calder @30; B quillet 9-L
-        A>mids 0-25 check5; A>regrowth 10-25 check5; B>regrowth,mids 30-45 check3`,
+        A>mids 0-45 check5; A>regrowth 15-45 check5; B>regrowth,mids 50-65 check3`,
       house: { lightenerOnScalp: 'max30' },
       span: [85, 100],
       why: 'right in that school',

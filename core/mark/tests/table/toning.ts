@@ -96,7 +96,7 @@ export const TONING_PLANS: Table = {
     },
     {
       name: 'remover twice, the root lightened apart, toned last',
-      plan: `A calder @20; B lantry; C quillet 9-L
+      plan: `A calder @20; B lantry x2; C quillet 9-L
         A>regrowth 0-35 foils1 check5; B>mids 0-20 foils1; B>mids 20-40 foils1; C>regrowth,mids 45-65 check3`,
       span: [75, 100],
       why: 'as it is worked',
@@ -141,8 +141,8 @@ export const TONING_PLANS: Table = {
   ],
   'violet-from-the-shower': [
     {
-      name: 'clarified, the root in foils, then a beige',
-      plan: `A calder @20; B quillet 9-O
+      name: 'clarified, the root in foils, then a beige with gold in it',
+      plan: `A calder @20; B quillet 9-O*2 9-H
         A>regrowth 5-35 foils1 check5; B>regrowth,mids 40-55 check3`,
       card: {
         care: [
@@ -178,7 +178,7 @@ export const TONING_PLANS: Table = {
   'pink-to-blue-grey': [
     {
       name: 'the pink taken by gentle lightener, then ash',
-      plan: `A wrenfell @10; B quillet 9-S 9-I
+      plan: `A wrenfell @10; B quillet 9-S*4 9-I
         A>mids 0-25 check5; B>mids 30-45 check3`,
       span: [75, 100],
       why: 'gentle lightener fades pink',

@@ -101,8 +101,8 @@ export const WORK_PLANS: Table = {
     {
       name: 'the front four minutes after the back, each looked at',
       plan: `${BLONDE}
-        A>mids,ends 0-23 check5 from:${BACK}; A>mids,ends 4-27 check5 from:${FRONT}
-        A>regrowth 10-25 check5; B>regrowth,mids,ends 30-43 check3`,
+        A>mids,ends 0-31 check5 from:${BACK}; A>mids,ends 4-35 check5 from:${FRONT}
+        A>regrowth 10-33 check5; B>regrowth,mids,ends 40-53 check3`,
       span: [92, 100],
       why: 'as two hands work it',
     },
