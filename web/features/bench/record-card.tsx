@@ -1,6 +1,7 @@
-import type { CareStep, RecordCard } from '@cimbel/core/card';
+import type { Application, CareStep, RecordCard } from '@cimbel/core/card';
 import { PLACE_IDS, type Area } from '@cimbel/core/hair';
 import type { Line } from '@cimbel/core/product';
+import type { ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import { placeWord } from '../../lib/i18n';
 import { Facts, Sheet } from '../../ui/panel';
@@ -43,7 +44,39 @@ export function RecordCardView({
       ? `${words}, ${t('head.hairlineAgain').toLowerCase()}`
       : words;
   };
-  const steps = [...plan.steps].sort((a, b) => a.start - b.start);
+  const stepWords = (application: Application) => (
+    <>
+      {t('bench.stepWords', { bowl: application.bowl, zones: list(application.zones) })}
+      {application.placement === 'foils' ? ` · ${t('bench.foilsWords', { share: application.share })}` : ''}
+      {application.placement === 'between' ? ` · ${t('craft:placement.between')}` : ''}
+      {application.taken ? ` · ${t(`craft:taken.${application.taken}`)}` : ''}
+      {` · ${inOrder(application.areas)}`}
+      {application.stopsAtLine ? '' : ` · ${t('bench.pastLine')}`}
+      {application.partingMm ? ` · ${t('bench.partingWords', { mm: application.partingMm })}` : ''}
+      {application.takesMinutes ? ` · ${t('bench.takesWords', { minutes: application.takesMinutes })}` : ''}
+      {application.heat ? ` · ${t('bench.heatWords', application.heat)}` : ''}
+      {application.wet ? ` · ${t('bench.wetWords')}` : ''}
+      {application.checkEvery ? ` · ${t('bench.every', { minutes: application.checkEvery })}` : ''}
+      {application.checkAt ? ` · ${t('bench.checkedAt', { minutes: application.checkAt.join(', ') })}` : ''}
+      {application.watchedFor ? ` · ${t(`craft:watchedFor.${application.watchedFor}`)}` : ''}
+      {application.untilLevel === undefined
+        ? ''
+        : ` · ${t('bench.untilLevelWords', { level: application.untilLevel })}`}
+    </>
+  );
+  // In the order it is done, whatever it is.
+  const timeline = [
+    ...plan.care.map((care) => ({
+      start: care.start,
+      when: t('care.minute', { start: care.start }),
+      what: t('care.words', { what: careWords(care), places: list(care.zones) }) as ReactNode,
+    })),
+    ...plan.steps.map((application) => ({
+      start: application.start,
+      when: t('bench.from', { start: application.start, end: application.start + application.minutes }),
+      what: stepWords(application),
+    })),
+  ].sort((a, b) => a.start - b.start);
   return (
     <Sheet className="flex flex-col gap-3">
       {title ? <h2 className="text-lg">{title}</h2> : null}
@@ -87,55 +120,15 @@ export function RecordCardView({
           ...(plan.wash ? [{ term: t('bench.washFirst'), value: t(`craft:wash.${plan.wash}`) }] : []),
         ]}
       />
-      {steps.length > 0 ? (
+      {timeline.length > 0 ? (
         <ol className="flex flex-col gap-1 text-sm">
-          {steps.map((application, i) => (
+          {timeline.map(({ when, what }, i) => (
             <li key={i} className="flex flex-wrap gap-x-3">
-              <strong className="w-24 tabular-nums">
-                {t('bench.from', {
-                  start: application.start,
-                  end: application.start + application.minutes,
-                })}
-              </strong>
-              <span>
-                {t('bench.stepWords', { bowl: application.bowl, zones: list(application.zones) })}
-                {application.placement === 'foils'
-                  ? ` · ${t('bench.foilsWords', { share: application.share })}`
-                  : ''}
-                {application.placement === 'between' ? ` · ${t('craft:placement.between')}` : ''}
-                {application.taken ? ` · ${t(`craft:taken.${application.taken}`)}` : ''}
-                {` · ${inOrder(application.areas)}`}
-                {application.stopsAtLine ? '' : ` · ${t('bench.pastLine')}`}
-                {application.partingMm ? ` · ${t('bench.partingWords', { mm: application.partingMm })}` : ''}
-                {application.takesMinutes
-                  ? ` · ${t('bench.takesWords', { minutes: application.takesMinutes })}`
-                  : ''}
-                {application.heat ? ` · ${t('bench.heatWords', application.heat)}` : ''}
-                {application.wet ? ` · ${t('bench.wetWords')}` : ''}
-                {application.checkEvery ? ` · ${t('bench.every', { minutes: application.checkEvery })}` : ''}
-                {application.checkAt
-                  ? ` · ${t('bench.checkedAt', { minutes: application.checkAt.join(', ') })}`
-                  : ''}
-                {application.watchedFor ? ` · ${t(`craft:watchedFor.${application.watchedFor}`)}` : ''}
-                {application.untilLevel === undefined
-                  ? ''
-                  : ` · ${t('bench.untilLevelWords', { level: application.untilLevel })}`}
-              </span>
+              <strong className="w-24 tabular-nums">{when}</strong>
+              <span>{what}</span>
             </li>
           ))}
         </ol>
-      ) : null}
-      {plan.care.length > 0 ? (
-        <ul className="flex flex-col gap-1 text-sm">
-          {[...plan.care]
-            .sort((a, b) => a.start - b.start)
-            .map((care, i) => (
-              <li key={i} className="flex flex-wrap gap-x-3">
-                <strong className="w-24 tabular-nums">{t('care.minute', { start: care.start })}</strong>
-                <span>{t('care.words', { what: careWords(care), places: list(care.zones) })}</span>
-              </li>
-            ))}
-        </ul>
       ) : null}
       {plan.aftercare.length > 0 ? (
         <p className="text-sm">
