@@ -207,7 +207,7 @@ test('lighten, then tone: watched under the clock, wiped and rinsed zone by zone
   await test.step('foam hides the level until a strand is wiped; what is ready is rinsed', async () => {
     const clock = student.locator('section', { has: student.getByRole('heading', { name: 'The clock' }) });
     const zone = (name: string) => clock.getByRole('listitem').filter({ hasText: name });
-    await clock.getByRole('slider').fill('24');
+    await clock.getByRole('slider').fill('30');
     await expect(zone('mid-lengths')).toContainText('Processing');
     await zone('mid-lengths').getByRole('button', { name: 'Check a strand' }).click();
     await expect(
@@ -215,22 +215,22 @@ test('lighten, then tone: watched under the clock, wiped and rinsed zone by zone
     ).toBeVisible();
     for (const name of ['mid-lengths', 'ends'])
       await zone(name).getByRole('button', { name: 'Rinse here' }).click();
-    await clock.getByRole('slider').fill('26');
+    await clock.getByRole('slider').fill('32');
     await zone('regrowth').getByRole('button', { name: 'Rinse here' }).click();
     await expect(
-      student.getByRole('button', { name: 'Bowl A on the regrowth, from minute 10 to 26' }),
+      student.getByRole('button', { name: 'Bowl A on the regrowth, from minute 10 to 32' }),
     ).toBeVisible();
   });
   await test.step('looked at in a rhythm it comes off by itself when it is ready, whatever it may have', async () => {
     // Rinsed one by one, the places have times of their own by now.
     for (const place of ['mid-lengths', 'ends'])
-      await timeIt(student, 'A', place, { minutes: 35, looks: 'every 5 min' });
-    await timeIt(student, 'A', 'regrowth', { minutes: 16, looks: 'every 5 min' });
-    await student.getByRole('slider').fill('30');
-    await expect(student.getByText(/Bowl A, mid-lengths: off at minute 2\d/)).toBeVisible();
+      await timeIt(student, 'A', place, { minutes: 45, looks: 'every 5 min' });
+    await timeIt(student, 'A', 'regrowth', { minutes: 30, looks: 'every 5 min' });
+    await student.getByRole('slider').fill('40');
+    await expect(student.getByText(/Bowl A, mid-lengths: off at minute 3\d/)).toBeVisible();
   });
   await stepTo(student, 'Apply');
-  await putOn(student, 'B', ['regrowth', 'mid-lengths', 'ends'], { start: 31 });
+  await putOn(student, 'B', ['regrowth', 'mid-lengths', 'ends'], { start: 42 });
   await stepTo(student, 'Process');
   await timeIt(student, 'B', 'regrowth, mid-lengths, ends', { minutes: 20, looks: 'every 3 min' });
   await stepTo(student, 'Finish');

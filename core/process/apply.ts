@@ -53,7 +53,7 @@ export interface AppliedCoat {
 
 /** How far below its level a product still lifts as it should, levels. */
 const NEARLY = 0.25;
-const TOO_DARK_LIFT = 0.6;
+const TOO_DARK_LIFT = 0.5;
 
 /** Tone takes up less peroxide than depth does. Judgement. */
 const TONE_HOLDS = 0.25;

@@ -5,7 +5,7 @@ import {
   browser,
   inClassroom,
   freshId,
-  PASSWORD as SIGNED_UP_WITH,
+  SIGN_UP_PASSWORD,
   type Browser,
 } from '../testing/harness';
 
@@ -237,7 +237,7 @@ describe('the roster', () => {
       id,
     });
     await room.classmate.send('delete', '/api/account', { password: 'not the password' }).expect(422);
-    await room.classmate.send('delete', '/api/account', { password: SIGNED_UP_WITH }).expect(200);
+    await room.classmate.send('delete', '/api/account', { password: SIGN_UP_PASSWORD }).expect(200);
     expect(await h.db('users').where({ id })).toEqual([]);
     await room.classmate.get('/api/my/assignments').expect(401);
   });

@@ -24,7 +24,9 @@ const SHIPPED: ShippedCaseTold[] = SHIPPED_CASES.map(({ id, clientCase, open }) 
   id,
   clientCase,
   ...(open ? { open: [...open] } : {}),
-  rules: Object.entries(ruleCases as Record<string, string[]>).flatMap(([rule, cases]) => (cases.includes(id) ? [rule] : [])),
+  rules: Object.entries(ruleCases as Record<string, string[]>).flatMap(([rule, cases]) =>
+    cases.includes(id) ? [rule] : [],
+  ),
 }));
 
 export const exerciseRoutes = (): Route[] => [

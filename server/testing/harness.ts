@@ -110,7 +110,7 @@ export async function ask(
   for (const one of all) await page.post(`/api/my/assignments/${assignmentId}/reveal`, one).expect(200);
 }
 
-export const PASSWORD = 'a long enough one';
+export const SIGN_UP_PASSWORD = 'a long enough one';
 
 export async function signedIn(
   h: Harness,
@@ -118,10 +118,10 @@ export async function signedIn(
   name: string,
 ): Promise<Browser & { account: Account }> {
   const email = `${name.toLowerCase()}@example.test`;
-  const account = await createAccount(h.db, { role, name, email, password: PASSWORD });
+  const account = await createAccount(h.db, { role, name, email, password: SIGN_UP_PASSWORD });
   if (account === 'emailTaken') throw new Error(`${email} is taken`);
   const page = browser(h.app);
-  await page.post('/api/session', { email, password: PASSWORD }).expect(200);
+  await page.post('/api/session', { email, password: SIGN_UP_PASSWORD }).expect(200);
   return { ...page, account };
 }
 
