@@ -6,6 +6,7 @@ import {
   type PlaceId,
   type Strand,
   type ZoneOfHead,
+  MOST_LAYERS,
   levelOfPigmented,
   dyeOf,
   levelOfNaturalPigment,
@@ -129,7 +130,8 @@ function layersLeft(zone: ZoneOfHead, after: Strand): number {
   if (past.kind !== 'coloured') return 1;
   const old = after.layers.filter(({ kind }) => kind === 'permanent').slice(0, Math.ceil(past.layers));
   const [left, was] = [dyeOf({ layers: old }).brown, dyeOf(strandAsIs(zone)).brown];
-  return Math.max(1, Math.round(past.layers * Math.min(1, was > 0 ? left / was : 0)));
+  const layers = Math.round(past.layers * Math.min(1, was > 0 ? left / was : 0));
+  return Math.min(MOST_LAYERS, Math.max(1, layers));
 }
 const strandAsIs = ({ naturalLevel, history }: ZoneOfHead): Strand =>
   withHistory(naturalStrand(naturalLevel), history);
