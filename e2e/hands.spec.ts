@@ -10,7 +10,9 @@ const LETS_GO = /^(Lay it on|Let go of the beam)/;
 /** Answers whatever is asked until what is looked for is on the screen: which question comes next is drawn. */
 async function until(page: Page, skill: string, there: () => Promise<boolean>): Promise<void> {
   await page.goto(`/reading/practice?skills=${skill}&minutes=60`);
-  for (let i = 0; i < 40; i++) {
+  // By chance a facet can be long in coming.
+  test.setTimeout(180_000);
+  for (let i = 0; i < 120; i++) {
     await expect(question(page)).toBeVisible();
     if (await there()) return;
     const figure = page.locator('input[inputmode="decimal"]');
