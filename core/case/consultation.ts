@@ -1,4 +1,4 @@
-import type { ZoneOfHead } from '../hair';
+import type { HistoryLayer, ZoneOfHead } from '../hair';
 import { stretchTest } from '../process';
 import { type Reason, reason } from '../reason';
 import { forbidsPeroxide } from '../rules';
@@ -9,19 +9,22 @@ import { mineralsOf } from './zone-history';
 
 const percent = (share: number) => Math.round(share * 100) / 100;
 
+/** What reshaped hair is asked for by itself, and what water left nobody knows of. */
+const isToldAsDone = ({ kind }: HistoryLayer) => kind !== 'chemical' && kind !== 'mineral';
+
 /** What was done to a zone, newest first, as a client tells it: what and how often, never a level. */
 const doneTo = ({ zone, history }: ZoneOfHead): Reason[] =>
-  history.every(({ kind }) => kind === 'chemical' || kind === 'mineral')
+  !history.some(isToldAsDone)
     ? [reason('reveal.layer.none', undefined, { zone })]
-    : [...history].reverse().flatMap((layer) =>
-        // What reshaped it is asked for by itself; what water left nobody knows of.
-        layer.kind === 'chemical' || layer.kind === 'mineral'
-          ? []
-          : reason(`reveal.layer.${layer.kind}`, undefined, {
-              zone,
-              times: 'times' in layer ? (layer.times ?? 1) : 1,
-            }),
-      );
+    : history
+        .filter(isToldAsDone)
+        .reverse()
+        .map((layer) =>
+          reason(`reveal.layer.${layer.kind}`, undefined, {
+            zone,
+            times: 'times' in layer ? (layer.times ?? 1) : 1,
+          }),
+        );
 
 /** What the educator has the client say to a question, or that there is nothing to say. */
 function saidOr(

@@ -1,7 +1,16 @@
-import { type Application, type CompleteCard, type LineOf, complete, stepsOn } from '../card';
+import {
+  type Application,
+  type Bowl,
+  type CompleteCard,
+  type LineOf,
+  bowlOf,
+  complete,
+  stepsOn,
+} from '../card';
 import { type ClientCase, type Part, partName, partsOf } from '../case';
-import type { PlaceId } from '../hair';
+import { type PlaceId, beginsAtScalp } from '../hair';
 import { type Technique, type PlaceGoal, goalsOf } from '../method';
+import type { Line } from '../product';
 import type { HouseRules } from '../rules';
 import { type SimulatedCard, simulateCard } from '../simulate';
 import type { ModelAnswer } from '../solve';
@@ -139,3 +148,19 @@ export const isLeftoverStep = ({ parts }: Pick<MarkingContext, 'parts'>, applica
 /** All of it promised for today where the model answer takes appointments: the head is judged by the last wish. */
 export const isPromisedToday = ({ card, modelAnswer }: MarkingContext): boolean =>
   modelAnswer.visits.length > 1 && card.visits === 1;
+
+/** Up to this strength, volumes, permanent colour only deposits (D2). */
+export const DEPOSITS_TO_VOL = 10;
+
+/** What a step puts on: its bowl, the line of that, and whether it lies openly where hair begins at the scalp; null without a line. */
+export function whatItPutsOn(
+  { card, clientCase, lineOf }: Pick<MarkingContext, 'card' | 'clientCase' | 'lineOf'>,
+  application: Application,
+): { bowl: Bowl; line: Line; atScalp: boolean } | null {
+  const bowl = bowlOf(card, application);
+  const line = bowl?.lineId ? lineOf(bowl.lineId) : undefined;
+  if (!bowl || !line) return null;
+  const { placement, zones } = application;
+  const atScalp = placement === 'open' && zones.some((zone) => beginsAtScalp(clientCase.head, zone));
+  return { bowl, line, atScalp };
+}

@@ -1,4 +1,4 @@
-import { type Bowl, bowlVol } from '../card';
+import { bowlVol } from '../card';
 import {
   conditionOfZone,
   isLightenedHair,
@@ -8,7 +8,7 @@ import {
   uppermostHistory,
 } from '../case';
 import type { BenchStep } from '../exercise';
-import { beginsAtScalp, levelOfPigmented, neighboursOf, type PlaceId, type ZoneOfHead } from '../hair';
+import { levelOfPigmented, neighboursOf, type PlaceId, type ZoneOfHead } from '../hair';
 import { FADED_BY_LIGHT, levelsToday, type StopName } from '../method';
 import {
   levelsInOneVisit,
@@ -22,7 +22,7 @@ import {
 import { hasDeveloper, type Line } from '../product';
 import type { Reason } from '../reason';
 import { LIFTING, lightenerVols } from '../rules';
-import { type MarkingContext, placeParams, partOf } from './context';
+import { type MarkingContext, DEPOSITS_TO_VOL, placeParams, partOf, whatItPutsOn } from './context';
 import type { WorkedApplication } from './worked-place';
 import { type DangerName, dangerReason } from './faults';
 
@@ -38,31 +38,26 @@ export interface Danger {
 /** Most of 100 for a plan that would hurt the client; always below a pass. */
 export const DANGER_MOST = { hurts: 40, nothingAsked: 50, served: 10 } as const;
 
-/** Whether some step puts a kind of product on, and perhaps openly at the scalp. */
-const puts = (
-  { card, lineOf }: MarkingContext,
-  asks: (line: Line, application: MarkingContext['card']['steps'][number]) => boolean,
-): boolean =>
-  card.steps.some((application) => {
-    const bowl = card.bowls.find(({ name }) => name === application.bowl);
-    const line = bowl?.lineId ? lineOf(bowl.lineId) : undefined;
-    return line !== undefined && asks(line, application);
+type Put = NonNullable<ReturnType<typeof whatItPutsOn>>;
+/** Whether some step puts something on of which a thing holds; of those on one place where it is named. */
+const puts = (context: MarkingContext, asks: (put: Put) => boolean, place?: PlaceId): boolean =>
+  context.card.steps.some((application) => {
+    const put = whatItPutsOn(context, application);
+    return put !== null && (place === undefined || application.zones.includes(place)) && asks(put);
   });
-const hasPeroxide = ({ kind }: Line) => hasDeveloper(kind) && kind !== 'remover';
+const hasPeroxide = ({ line: { kind } }: Put) => hasDeveloper(kind) && kind !== 'remover';
+const lightens = ({ line }: Put) => isLightener(line.kind);
+const liftsByColour = ({ line, bowl }: Put) =>
+  LIFTING.includes(line.kind) && (bowlVol(bowl) ?? 0) > DEPOSITS_TO_VOL;
 
 /** What serves a client all the same who had to be declined, by what stops the service; other work is no danger by itself. */
 const SERVED_BY: Record<StopName, (context: MarkingContext) => boolean> = {
   reaction: (context) => puts(context, hasPeroxide),
   metallicSalts: (context) => puts(context, hasPeroxide),
-  scalp: (context) =>
-    puts(
-      context,
-      (_line, { zones, placement }) =>
-        placement === 'open' && zones.some((zone) => beginsAtScalp(context.clientCase.head, zone)),
-    ),
+  scalp: (context) => puts(context, ({ atScalp }) => atScalp),
   // Lightener on hair that is gone is a danger of its own.
   hairGivesWay: () => false,
-  relaxed: (context) => puts(context, ({ kind }) => isLightener(kind)),
+  relaxed: (context) => puts(context, lightens),
   tooSoon: () => false,
 };
 
@@ -71,8 +66,6 @@ const PAST_LIMIT = 0.5;
 /** Lightener that lies this many times as long as it works. */
 const FAR_PAST = 2;
 
-/** Up to this strength, volumes, permanent colour only deposits (D2). */
-const DEPOSITS_TO = 10;
 /** Levels that need no lightener. */
 const NO_LIFT = 0.25;
 /** Whether the model answer has lightener on a place. */
@@ -95,7 +88,7 @@ const isCleanse = ({ application, bowl, role }: WorkedApplication): boolean =>
 
 /** Everything in a plan that would hurt the client (C3), read from the steps that were worked. */
 export function dangersIn(context: MarkingContext, open: readonly BenchStep[]): Danger[] {
-  const { card, modelAnswer, parts, played, rules, clientCase, lineOf } = context;
+  const { card, modelAnswer, parts, played, rules, clientCase } = context;
   const dangers: Danger[] = [];
   const add = (most: number, name: DangerName, rule: string, params: Reason['params'] = {}) =>
     dangers.push({ most, name, reason: dangerReason(name, rule, params) });
@@ -141,35 +134,20 @@ export function dangersIn(context: MarkingContext, open: readonly BenchStep[]): 
         condition: part.goal.condition,
       });
   }
-  /** Whether oxidative colour of a strength that lifts is put on a place. */
-  const liftsOn = (zone: PlaceId) =>
-    card.steps.some(({ zones: on, bowl: name }) => {
-      const bowl = card.bowls.find((one) => one.name === name);
-      const line = bowl?.lineId ? lineOf(bowl.lineId) : undefined;
-      return (
-        on.includes(zone) &&
-        line !== undefined &&
-        LIFTING.includes(line.kind) &&
-        (bowlVol(bowl!) ?? 0) > DEPOSITS_TO
-      );
-    });
   for (const { part, strand } of played.outcomeAt(played.minutes)) {
     const before = conditionOf(strandOfZone(clientCase.head, part.zone));
     if (!isGivingWay(conditionOf(strand))) continue;
     const at = { zone: part.zone, woven: part.woven };
-    const on = (asks: (line: Line) => boolean) =>
-      puts(context, (line, { zones }) => zones.includes(part.zone) && asks(line));
     // Hair that gave way before may be deposited on, gently (C1).
-    if (isGivingWay(before) ? on(({ kind }) => isLightener(kind)) || liftsOn(part.zone) : on(() => true))
+    const hurt = isGivingWay(before) ? (put: Put) => lightens(put) || liftsByColour(put) : () => true;
+    if (puts(context, hurt, part.zone))
       add(hurts, isGivingWay(before) ? 'onFailedHair' : 'hairFails', 'C4', at);
   }
   addUnrinsed(context, add);
   const zones = clientCase.head.zones;
   for (const application of card.steps) {
-    const bowl = card.bowls.find(({ name }) => name === application.bowl);
-    const line = bowl?.lineId ? lineOf(bowl.lineId) : undefined;
-    if (!line || !hasDeveloper(line.kind)) continue;
-    if (!isLightener(line.kind) || application.stopsAtLine) continue;
+    const put = whatItPutsOn(context, application);
+    if (!put || !lightens(put) || application.stopsAtLine) continue;
     const onto = zones.find(
       (zone) =>
         isLightenedZone(zone) &&
@@ -178,7 +156,7 @@ export function dangersIn(context: MarkingContext, open: readonly BenchStep[]): 
     );
     if (onto) add(hurts, 'overlap', 'A1', { zone: onto.zone, woven: false });
   }
-  const fadesVivid = (zone: ZoneOfHead, line: Line, bowl: Bowl) => {
+  const fadesVivid = (zone: ZoneOfHead, { line, bowl }: Put) => {
     const past = uppermostHistory(zone);
     const bears = levelsInOneVisit(conditionOfZone(zone), true) > 0;
     return (
@@ -196,16 +174,15 @@ export function dangersIn(context: MarkingContext, open: readonly BenchStep[]): 
     // Hair that shows the level that is wished for has no need of it, unless the model answer lightens there itself.
     if (target !== null && (target.level > barely(hair) + NO_LIFT || isLightenedBy(context, zone))) continue;
     const onto = card.steps.find((application) => {
-      const bowl = card.bowls.find(({ name }) => name === application.bowl);
-      const line = bowl?.lineId ? lineOf(bowl.lineId) : undefined;
+      const put = whatItPutsOn(context, application);
       return (
         application.zones.includes(zone) &&
         application.share === 1 &&
-        line !== undefined &&
-        isLightener(line.kind) &&
-        !fadesVivid(hair, line, bowl!) &&
+        put !== null &&
+        lightens(put) &&
+        !fadesVivid(hair, put) &&
         // A wet cleanse is no lightening (P8).
-        !(application.wet && (bowl?.others ?? []).some(({ kind }) => kind === 'conditioner'))
+        !(application.wet && (put.bowl.others ?? []).some(({ kind }) => kind === 'conditioner'))
       );
     });
     if (onto) add(hurts, 'overlap', 'A1', { zone, woven: false });

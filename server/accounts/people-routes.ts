@@ -18,6 +18,18 @@ async function educator({ db, param }: Call): Promise<UserRow | null> {
   return row ?? null;
 }
 
+/** A code by which an account gets a new password, with the line of the log that says so. */
+async function resetCode(
+  { db, now }: Pick<Call, 'db' | 'now'>,
+  administratorId: string,
+  accountId: string,
+): Promise<{ code: string; expiresAt: string }> {
+  const what = { kind: 'reset', made_by: administratorId, user_id: accountId } as const;
+  const { code, expiresAt } = await makeCode(db, what, now());
+  await record(db, { at: now(), actor: administratorId, action: 'roster.slip', subject: accountId });
+  return { code, expiresAt: expiresAt.toISOString() };
+}
+
 /** What the administrator of an installation does: invites educators and lets in who forgot their password. */
 export const peopleRoutes = (): Route[] => [
   route({
@@ -77,14 +89,9 @@ export const peopleRoutes = (): Route[] => [
     handle: async ({ db, me, now, body, res }) => {
       const student = await db('users').where({ email: body.email, role: 'student', demo: false }).first();
       if (!student) throw invalidField('email', 'noStudent', 'No student signs in with this address.');
-      const { code, expiresAt } = await makeCode(
-        db,
-        { kind: 'reset', made_by: me.id, user_id: student.id },
-        now(),
-      );
-      await record(db, { at: now(), actor: me.id, action: 'roster.slip', subject: student.id });
+      const made = await resetCode({ db, now }, me.id, student.id);
       res.status(201);
-      return { name: student.name, code, expiresAt: expiresAt.toISOString() };
+      return { name: student.name, ...made };
     },
   }),
   route({
@@ -93,14 +100,9 @@ export const peopleRoutes = (): Route[] => [
     who: 'administrator',
     reach: educator,
     handle: async ({ db, me, now, reached, res }) => {
-      const { code, expiresAt } = await makeCode(
-        db,
-        { kind: 'reset', made_by: me.id, user_id: reached.id },
-        now(),
-      );
-      await record(db, { at: now(), actor: me.id, action: 'roster.slip', subject: reached.id });
+      const made = await resetCode({ db, now }, me.id, reached.id);
       res.status(201);
-      return { code, expiresAt: expiresAt.toISOString() };
+      return made;
     },
   }),
 ];

@@ -1,10 +1,9 @@
 import type { Aftercare } from '../../card';
 import { uppermostHistory } from '../../case';
-import { beginsAtScalp } from '../../hair';
 import { NEEDED_QUESTIONS, type StopName } from '../../method';
 import type { Line } from '../../product';
 import { PRICES, GROWTH } from '../../rules';
-import type { MarkingContext } from '../context';
+import { type MarkingContext, whatItPutsOn } from '../context';
 import { type Finding, finding } from '../finding';
 import { fault, type FaultOf } from '../faults';
 
@@ -28,11 +27,11 @@ const FOUND_BY: Record<StopName, (card: MarkingContext['card']) => boolean> = {
 
 /**
  * What may be done today for a client whose wish has to be declined, by what stops it: colour that only deposits on hair
- * that bears no more; nothing with peroxide on hair just reshaped; nothing at a scalp that is sore. Null where nothing may.
+ * that bears no more; nothing with peroxide on hair just reshaped; nothing at a scalp that is sore.
  */
-const GENTLE: Record<StopName, ((line: Line, atScalp: boolean) => boolean) | null> = {
-  reaction: null,
-  metallicSalts: null,
+const GENTLE: Record<StopName, (line: Line, atScalp: boolean) => boolean> = {
+  reaction: () => false,
+  metallicSalts: () => false,
   scalp: (_line, atScalp) => !atScalp,
   hairGivesWay: ({ kind }) => DEPOSITS.includes(kind),
   relaxed: ({ kind }) => DEPOSITS.includes(kind),
@@ -41,13 +40,12 @@ const GENTLE: Record<StopName, ((line: Line, atScalp: boolean) => boolean) | nul
 const DEPOSITS: readonly Line['kind'][] = ['demi', 'acidGloss', 'direct', 'filler'];
 
 /** Whether a service that had to be declined goes on with what hurts nothing, and says when the wish is looked at again. */
-function isGentle({ card, modelAnswer: { stops }, clientCase, lineOf }: MarkingContext): boolean {
+function isGentle(context: MarkingContext): boolean {
+  const { card, modelAnswer } = context;
   if (card.decision !== 'goOn' || card.nextVisitWeeks === null || card.steps.length === 0) return false;
-  return card.steps.every(({ bowl: name, zones, placement }) => {
-    const bowl = card.bowls.find((bowl) => bowl.name === name);
-    const line = bowl?.lineId ? lineOf(bowl.lineId) : undefined;
-    const atScalp = placement === 'open' && zones.some((zone) => beginsAtScalp(clientCase.head, zone));
-    return line !== undefined && stops.every(({ stop }) => GENTLE[stop]?.(line, atScalp) ?? false);
+  return card.steps.every((application) => {
+    const put = whatItPutsOn(context, application);
+    return put !== null && modelAnswer.stops.every(({ stop }) => GENTLE[stop](put.line, put.atScalp));
   });
 }
 

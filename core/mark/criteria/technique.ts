@@ -3,14 +3,12 @@ import { partName } from '../../case';
 import { keepsWarmth, type RulingName } from '../../method';
 import { isLightener, conditionOf, type WashKind } from '../../process';
 import { levelsByColour, refreshWay, PRICES } from '../../rules';
-import { type MarkingContext, placeParams, partOf } from '../context';
+import { type MarkingContext, DEPOSITS_TO_VOL, placeParams, partOf } from '../context';
 import { type Finding, finding } from '../finding';
 import { placeOutcome, conditionRank } from '../outcome';
 import type { WorkedPlace, WorkedApplication } from '../worked-place';
 import { fault } from '../faults';
 
-/** Up to this strength, volumes, permanent colour only deposits (D2). */
-const DEPOSITS_TO = 10;
 const { route: price } = PRICES;
 const COVERS: readonly string[] = ['permanent', 'express'];
 /** From this fraction of white on a blend is no cover at all (F13). */
@@ -146,7 +144,7 @@ function otherProductCosts(
 ): number {
   const { goal } = part;
   if (isLightener(line.kind)) return forgives(context, part) ? price.otherPowder : price.cannot;
-  if (!COVERS.includes(line.kind) || (bowlVol(bowl) ?? 0) > DEPOSITS_TO) return price.cannot;
+  if (!COVERS.includes(line.kind) || (bowlVol(bowl) ?? 0) > DEPOSITS_TO_VOL) return price.cannot;
   return goal.porosity === 'high' ? price.onPorous : price.costlier;
 }
 
