@@ -154,5 +154,5 @@ let { pathname } = router.state.location;
 router.subscribe(({ location }) => {
   if (location.pathname === pathname) return;
   ({ pathname } = location);
-  leavePage();
+  leavePage(pathname);
 });

@@ -1,6 +1,6 @@
 import { useEffect, useRef, type ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
-import { Link } from 'react-router';
+import { Link, useLocation } from 'react-router';
 import { focusPage } from '../lib/page-focus';
 
 /**
@@ -17,10 +17,11 @@ export function PageTitle({
   className?: string;
 }) {
   const { t } = useTranslation();
+  const { pathname } = useLocation();
   const heading = useRef<HTMLHeadingElement>(null);
   useEffect(() => {
-    if (heading.current) focusPage(heading.current);
-  }, []);
+    if (heading.current) focusPage(heading.current, pathname);
+  }, [pathname]);
   useEffect(() => {
     const name = heading.current?.textContent ?? '';
     document.title = name === '' ? t('app.name') : t('app.titleOf', { page: name });
