@@ -9,13 +9,14 @@ import {
   type Read,
 } from '../../core/io';
 import { shippedLine } from '../../core/product';
+import { itemsAsked, itemsOf } from './items';
 import { PACK_COMMANDS, runPack, type PackCommand } from './pack';
 
 /**
  * What the application does with files, on the command line: prints one JSON object, and ends with 2 where a file is
  * wrong, so that a course team can keep its files in a repository and have them checked.
  */
-const HELP = `npm run --silent cimbel -- check|solve|grade|simulate FILE…, or schema NAME
+const HELP = `npm run --silent cimbel -- check|solve|grade|simulate FILE…, schema NAME, or items --skill=NAME
 
   check FILE…                  shade books and exercise packs (JSON); says file, path and reason of what is wrong
   check --line=ID FILE…        tables of shades (CSV, TSV) against the key of a shipped line
@@ -23,6 +24,8 @@ const HELP = `npm run --silent cimbel -- check|solve|grade|simulate FILE…, or 
   grade FILE…                  marks for every answer of a pack
   schema NAME                  the JSON Schema of exercise-pack or shade-book, as docs/formats keeps it
   simulate FILE…               what the answers of a pack (or, without any, the best plan) make of the hair, by minutes
+  items --skill=NAME           questions of a drill in words, with answers and reasons; also --facet=NAME --step=1…5
+                               --seed=NUMBER --count=NUMBER --school=usual|other
 
 Prints JSON. Ends with 0 when all is right, 2 when a file is wrong or cannot be read, 1 when the call is wrong.`;
 
@@ -89,6 +92,16 @@ function main(args: readonly string[]): number {
   if (command === 'schema' && rest.length === 1 && Object.hasOwn(SCHEMAS, rest[0])) {
     console.log(JSON.stringify(SCHEMAS[rest[0]](), null, 2));
     return 0;
+  }
+  if (command === 'items') {
+    try {
+      console.log(JSON.stringify(itemsOf(itemsAsked(rest)), null, 2));
+      return 0;
+    } catch (error) {
+      if (!(error instanceof RangeError)) throw error;
+      console.error(error.message);
+      return 1;
+    }
   }
   const packCommand = PACK_COMMANDS.find((packCommand) => packCommand === command);
   if (
