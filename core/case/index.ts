@@ -5,5 +5,6 @@ export * from './questions';
 export * from './consultation';
 export * from './strands';
 export * from './target';
+export * from './head-variation';
 export * from './looks';
 export * from './editing';

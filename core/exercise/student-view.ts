@@ -1,5 +1,14 @@
 import { type RecordCard, EMPTY_CARD } from '../card';
-import { type ClientCase, type PlacementWish, onTheShelf, nowLooks, wishLooks, revealsOf } from '../case';
+import {
+  type ClientCase,
+  type PlacementWish,
+  headVariation,
+  onTheShelf,
+  nowLooks,
+  revealsOf,
+  shownFurther,
+  wishLooks,
+} from '../case';
 import { type Lab, type Light, LIGHTS } from '../colour';
 import { type TressLook, toEyeGrain, labToEyeGrain, zoneMeanLab } from '../draw';
 import {
@@ -106,8 +115,10 @@ export const visibleRegions = (head: Head): VisibleRegion[] =>
 
 type PicturedCase = Pick<ExerciseWithAnswer, 'id' | 'clientCase'>;
 
-const shownLooks = ({ clientCase }: PicturedCase, light: Light, seed: number): TressLook[] =>
-  nowLooks(clientCase, light, seed).map(toEyeGrain);
+function shownLooks({ id, clientCase }: PicturedCase, light: Light, seed: number): TressLook[] {
+  const variation = headVariation(clientCase, seedFrom(id));
+  return nowLooks(clientCase, light, seed).map((look) => toEyeGrain(shownFurther(look, variation)));
+}
 
 /** The head and what is wished for, as the eye sees them under a light. */
 export function looksOf(exercise: PicturedCase, light: Light): Looks {

@@ -1,5 +1,5 @@
 import { type HairWork, type LineOf, type Complete } from '../card';
-import type { HeadAndWish } from '../case';
+import { headVariation, shownFurther, type HeadAndWish } from '../case';
 import type { ToneFamily } from '../colour';
 import { type TressLook, type Coating, toEyeGrain } from '../draw';
 import { type PlaceId, regionsOf } from '../hair';
@@ -113,6 +113,9 @@ export function showSimulation(
 ): ShownSimulation {
   const played = simulateCard(clientCase, card, lineOf);
   const worked = played.card;
+  // As in the pictures of the head itself.
+  const variation = headVariation(clientCase, seed);
+  const asShown = (look: TressLook) => toEyeGrain(shownFurther(look, variation));
   const last = Math.min(MOST_MINUTES, played.minutes);
   const step = last > EVERY_MINUTE_UNTIL ? 2 : 1;
   const minutes = Array.from({ length: Math.floor(last / step) + 1 }, (_, i) => i * step);
@@ -146,13 +149,13 @@ export function showSimulation(
     frames: minutes.map((minute) => {
       const areas = played
         .areaStrandsAt(minute, 'daylight', seed)
-        .map(({ areas: apart, strand }) => ({ areas: apart, strand: toEyeGrain(strand) }));
+        .map(({ areas: apart, strand }) => ({ areas: apart, strand: asShown(strand) }));
       return {
         minute,
         ...(areas.length > 0 ? { areas } : {}),
         strands: played
           .looksAt(minute, 'daylight', seed)
-          .map((look, region) => ({ ...toEyeGrain(look), wet: minute >= wetFrom[region] })),
+          .map((look, region) => ({ ...asShown(look), wet: minute >= wetFrom[region] })),
         covered: coveredAt(minute),
         failing: whole.flatMap((part) =>
           isGivingWay(conditionOf(played.momentOf(part, minute).strand)) ? [part.zone] : [],

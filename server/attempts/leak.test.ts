@@ -2,7 +2,7 @@ import { shippedCase } from '@cimbel/core/cases';
 import type { ClientCase } from '@cimbel/core/case';
 import { LIGHTS } from '@cimbel/core/colour';
 import { shownLook } from '@cimbel/core/exercise';
-import { EYE_GRAIN } from '@cimbel/core/draw';
+import { EYE_GRAIN, TRACE } from '@cimbel/core/draw';
 import fc from 'fast-check';
 import { assignmentBody, inClassroom } from '../testing/harness';
 
@@ -99,7 +99,8 @@ describe('what a student is sent of an open exercise', () => {
       const numbers = numbersIn(strands);
       const of = (...names: string[]) => numbers.filter(({ name }) => names.includes(name));
       for (const { value } of of('l', 'a', 'b')) expect(isMultiple(value, EYE_GRAIN.colour)).toBe(true);
-      for (const { value } of of('greyShare')) expect(isMultiple(value, EYE_GRAIN.share)).toBe(true);
+      for (const { value } of of('greyShare'))
+        expect(value === TRACE.shown || isMultiple(value, EYE_GRAIN.share)).toBe(true);
       for (const { value } of of('shine')) expect(isMultiple(value, EYE_GRAIN.shine)).toBe(true);
       for (const { value } of of('frizz', 'limp', 'broken', 'split'))
         expect(isMultiple(value, 0.025)).toBe(true);
