@@ -20,6 +20,7 @@ import {
   type RecordCard,
 } from '@cimbel/core/card';
 import type { Line } from '@cimbel/core/product';
+import type { ShownSimulation } from '@cimbel/core/simulate';
 import type { ModelAnswer } from '@cimbel/core/solve';
 import { figuresSchema, type HouseFigures, type HouseRules } from '@cimbel/core/rules';
 import type { standingSchema } from './classes';
@@ -161,6 +162,8 @@ export interface StudentAssignment extends StudentTermsShown, StudentExercise {
   another: boolean;
   /** Points of the attempt that counts so far, told between attempts; null where nothing is told yet. */
   soFar: { points: number; max: number } | null;
+  /** Plays of a card on this head. */
+  plays: Plays;
   /** Whether the result may be seen. */
   resultReady: boolean;
 }
@@ -260,6 +263,16 @@ export const simulationSchema = z.object({
 export type SimulationAsked = z.infer<typeof simulationSchema>;
 export type { ShownSimulation } from '@cimbel/core/simulate';
 
+/** How often a student may have a card played on the head of an assignment. */
+export interface Plays {
+  /** Cards that were played, each counted once. */
+  used: number;
+  /** Most that may be, over all attempts. */
+  allowed: number;
+}
+/** A card played on its head, and what is left of plays. */
+export type PlayedCard = ShownSimulation & { plays: Plays };
+
 /** What of a mark an educator may change: a criterion's points, or the most that its ceilings leave. */
 export const CHANGEABLE = [...CRITERIA, 'ceiling'] as const;
 
@@ -267,9 +280,9 @@ export const CHANGEABLE = [...CRITERIA, 'ceiling'] as const;
 export interface MarkChange {
   /** Criterion it belongs to. */
   criterion: Criterion | 'ceiling';
-  /** Where it begins, 0 at the root to 1 at the tip. */
+  /** Points as computed. */
   from: number;
-  /** Where it ends, 0 at the root to 1 at the tip. */
+  /** Points as changed. */
   to: number;
   /** Why, in the words of the interface. */
   reason: string;
@@ -327,8 +340,12 @@ export interface Result {
 }
 /** The educator's view adds the way to the neighbours, so that thirty answers are read without going back. */
 export interface EducatorResult extends Result {
+  /** Id of the answer before it by student name, a UUID; null for the first. */
   previousId: string | null;
+  /** Id of the answer after it by student name, a UUID; null for the last. */
   nextId: string | null;
+  /** How often the student had cards played on this head, over all attempts. */
+  plays: Plays;
 }
 
 export const regradeSchema = z

@@ -18,6 +18,10 @@ export const MOST_ATTEMPTS = 10;
 /** Shortest and longest time to work against, minutes. */
 export const WORKING_MINUTES = [5, 600] as const;
 
+/** Most cards that may be played on a head, and how many where nothing else is said. */
+export const MOST_PLAYS = 200;
+export const USUAL_PLAYS = 30;
+
 const attempts = z.number().int().min(1).max(MOST_ATTEMPTS);
 /** Which of a student's attempts something is of, from 1. */
 export const attemptNumberSchema = attempts.default(1);
@@ -48,6 +52,8 @@ const termFields = z.object({
   latePercent: z.number().int().min(1).max(100).default(10),
   /** Minutes each attempt may take from when it is begun; null for no limit. */
   minutes: z.number().int().min(WORKING_MINUTES[0]).max(WORKING_MINUTES[1]).nullable().default(null),
+  /** How many cards a student may have played on the head, over all attempts. */
+  plays: z.number().int().min(1).max(MOST_PLAYS).default(USUAL_PLAYS),
   /** Whether it is for the whole class; else it is for those in `students` alone. */
   everyone: z.boolean().default(true),
   students: z.array(studentTermsSchema).max(500).default([]),

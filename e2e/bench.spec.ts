@@ -19,6 +19,7 @@ import {
   timeIt,
   unique,
   washFirst,
+  playCard,
 } from './pages';
 
 /** Chooses the ways of a class that are not the usual ones. */
@@ -90,6 +91,7 @@ test('a retouch over half grey, done well, gets full marks; marked again it stay
     await expect(
       student.getByRole('button', { name: 'Bowl A on the regrowth, from minute 0 to 45' }),
     ).toBeVisible();
+    await playCard(student);
     await expect(student.getByRole('heading', { name: 'The clock' })).toBeVisible();
   });
   await test.step('finishes and hands in', async () => {
@@ -205,6 +207,7 @@ test('lighten, then tone: watched under the clock, wiped and rinsed zone by zone
   await timeIt(student, 'A', 'mid-lengths, ends', { minutes: 50 });
   await timeIt(student, 'A', 'regrowth', { minutes: 40 });
   await test.step('foam hides the level until a strand is wiped; what is ready is rinsed', async () => {
+    await playCard(student);
     const clock = student.locator('section', { has: student.getByRole('heading', { name: 'The clock' }) });
     const zone = (name: string) => clock.getByRole('listitem').filter({ hasText: name });
     await clock.getByRole('slider').fill('30');
@@ -226,6 +229,9 @@ test('lighten, then tone: watched under the clock, wiped and rinsed zone by zone
     for (const place of ['mid-lengths', 'ends'])
       await timeIt(student, 'A', place, { minutes: 45, looks: 'every 5 min' });
     await timeIt(student, 'A', 'regrowth', { minutes: 30, looks: 'every 5 min' });
+    await expect(student.getByText('29 of 30 plays left')).toBeVisible();
+    await playCard(student);
+    await expect(student.getByText('28 of 30 plays left')).toBeVisible();
     await student.getByRole('slider').fill('40');
     await expect(student.getByText(/Bowl A, mid-lengths: off at minute 3\d/)).toBeVisible();
   });

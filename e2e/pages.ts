@@ -286,6 +286,12 @@ export async function timeIt(
   if (looks) await page.getByLabel(`Strand check: ${of}`, { exact: true }).selectOption({ label: looks });
 }
 
+/** Plays the card as it stands on the head. */
+export async function playCard(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'Play the card' }).click();
+  await expect(page.getByText('Shown below as the card stands.')).toBeVisible({ timeout: 30_000 });
+}
+
 export async function finishWith(page: Page, care: string[]): Promise<void> {
   for (const name of care) await page.getByRole('checkbox', { name }).check();
   await page.getByRole('spinbutton', { name: 'Rebook in' }).fill('5');

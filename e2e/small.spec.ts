@@ -17,6 +17,7 @@ import {
   test,
   timeIt,
   unique,
+  playCard,
 } from './pages';
 
 const SMALL = 'Cover half grey, keep it golden';
@@ -72,6 +73,7 @@ test('an educator sets a small exercise, a student solves it, it is marked, and 
     await stepTo(student, 'Process');
     await expect(student.getByText('on grey 45 min.')).toBeVisible();
     await timeIt(student, 'A', 'mid-lengths', { minutes: 35 });
+    await playCard(student);
     await expect(student.getByRole('heading', { name: 'The clock' })).toBeVisible();
     await handItIn(student);
   });

@@ -60,6 +60,7 @@ const VIEWS = {
     as: ALMOST,
     go: async (page) => `/due/${await assignmentNamed('First time')(page)}?step=process`,
     then: async (page) => {
+      await page.getByRole('button', { name: 'Play the card' }).click();
       await page.getByRole('slider').fill('22');
       await page.getByRole('button', { name: 'Check a strand' }).last().click();
       await page.evaluate(() => window.scrollTo(0, 0));

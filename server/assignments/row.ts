@@ -38,6 +38,8 @@ export interface AssignmentRow {
   late_percent: number;
   /** Minutes an attempt may take; null for no limit. */
   minutes: number | null;
+  /** How many cards a student may have played on the head, over all attempts. */
+  plays_allowed: number;
   /** Whether it is for the whole class; else for those in `assignment_students`. */
   everyone: boolean;
   closed_at: Date | null;
@@ -74,6 +76,7 @@ export const termsOf = (row: AssignmentRow, students: readonly StudentTermsRow[]
   late: row.late,
   latePercent: row.late_percent,
   minutes: row.minutes,
+  plays: row.plays_allowed,
   everyone: row.everyone,
   students: students.map((studentTermsRow) => ({
     studentId: studentTermsRow.student_id,

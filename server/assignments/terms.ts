@@ -20,6 +20,7 @@ export const columnsOfTerms = (terms: Terms) => ({
   late: terms.late,
   late_percent: terms.latePercent,
   minutes: terms.minutes,
+  plays_allowed: terms.plays,
   everyone: terms.everyone,
   last_due_at: new Date(
     Math.max(

@@ -22,6 +22,7 @@ import { route, type Call, type Route } from '../http/route';
 import { keptPicture } from '../jobs/picture-cache';
 import { atPixelRatio } from '../jobs/picture-size';
 import { keptHanging } from './look-cache';
+import { playCounted, playsOf } from './plays';
 import { recordReveal } from './reveals';
 import { changeMark, countingOf, pointsOf } from './marks';
 import { resultOf } from './result';
@@ -180,11 +181,14 @@ export const attemptRoutes = (): Route[] => [
     reach: begunByMe,
     body: simulationSchema,
     // Here and not in the browser, so that the head's figures stay here.
-    handle: ({ heavy, reached: { id, client_case, lines, open_steps }, body }) => {
+    handle: ({ db, heavy, me, now, reached, body }) => {
+      const { id, client_case, lines, open_steps } = reached;
       checkCard(body, lines);
       // What goes to another thread is copied: only the lines that were mixed.
       const mixed = lines.filter(({ id: line }) => body.bowls.some(({ lineId }) => lineId === line));
-      return heavy('simulate', id, client_case, mixed, body, !open_steps.includes('read'));
+      return playCounted(db, reached, me.id, body, now(), () =>
+        heavy('simulate', id, client_case, mixed, body, !open_steps.includes('read')),
+      );
     },
   }),
   route({
@@ -246,6 +250,7 @@ export const attemptRoutes = (): Route[] => [
       return {
         ...(await resultOf(call.db, assignment, attempt, studentName)),
         ...(await neighbours(call, call.reached)),
+        plays: await playsOf(call.db, assignment, attempt.student_id),
       };
     },
   }),

@@ -5,6 +5,7 @@ import { OF_STUDENT, isAhead, opensLater, setForStudents, type AssignmentForMe }
 import { exerciseOf, isClosed, isShown, maxPoints } from '../assignments/row';
 import { keptLit } from './look-cache';
 import { pointsOf, standingOf } from './marks';
+import { playsOf } from './plays';
 import { asRevealed } from './reveals';
 import { attemptsOfStudent, receiptOf, type AttemptRow } from './store';
 import { endOf, minutesOf } from './time-limit';
@@ -71,6 +72,7 @@ export async function studentView(
     notTaken: attempt?.not_taken ?? null,
     another,
     soFar: another && assignment.release === 'onSubmit' ? await soFar(db, assignment, attempts) : null,
+    plays: await playsOf(db, assignment, studentId),
     resultReady: shown,
   };
 }

@@ -4,6 +4,7 @@ import type { ClassRow } from './access';
 /** Tables of a class's work, those that others rest on last, each with how its rows are found. */
 export const WORK_OF_CLASS = [
   ['reveals', 'assignment_id in (select id from assignments where class_id = :id)'],
+  ['plays', 'assignment_id in (select id from assignments where class_id = :id)'],
   [
     'mark_changes',
     'attempt_id in (select a.id from attempts a join assignments s on s.id = a.assignment_id where s.class_id = :id)',

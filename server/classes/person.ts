@@ -11,6 +11,7 @@ export const KEPT_OF_STUDENT = [
   'assignment_students',
   'attempts',
   'reveals',
+  'plays',
   'drill_answers',
   'sittings',
 ] as const;

@@ -26,6 +26,7 @@ import * as ceilings from './migrations/023_ceilings';
 import * as names from './migrations/024_names';
 import * as liftAndToner from './migrations/025_lift_and_toner';
 import * as notTaken from './migrations/026_not_taken';
+import * as plays from './migrations/027_plays';
 import { SCHEMA, SCHEMA_AFTER } from './schema';
 
 const MIGRATIONS: Record<string, { up: (knex: Knex) => Promise<void>; down: (knex: Knex) => Promise<void> }> =
@@ -56,6 +57,7 @@ const MIGRATIONS: Record<string, { up: (knex: Knex) => Promise<void>; down: (kne
     '024_names': names,
     '025_lift_and_toner': liftAndToner,
     '026_not_taken': notTaken,
+    '027_plays': plays,
   };
 
 /** Migrations are code in the bundle rather than files on disk, so that one file is the whole server. */

@@ -2,7 +2,7 @@
  * The database as the migrations make it, so that a fresh installation begins at once. Made by `npm run schema`; a test
  * proves it equal to the long way.
  */
-export const SCHEMA_AFTER = '026_not_taken';
+export const SCHEMA_AFTER = '027_plays';
 export const SCHEMA = String.raw`CREATE FUNCTION public.keep_former_grade() RETURNS trigger
     LANGUAGE plpgsql
     AS $$
@@ -67,6 +67,7 @@ CREATE TABLE public.assignments (
     closed_at timestamp with time zone,
     last_due_at timestamp with time zone NOT NULL,
     exercise_version integer DEFAULT 1 NOT NULL,
+    plays_allowed integer DEFAULT 30 NOT NULL,
     CONSTRAINT assignments_counted_check CHECK ((counted = ANY (ARRAY['best'::text, 'last'::text]))),
     CONSTRAINT assignments_late_check CHECK ((late = ANY (ARRAY['refused'::text, 'taken'::text, 'reduced'::text]))),
     CONSTRAINT exercises_release_check CHECK ((release = ANY (ARRAY['onSubmit'::text, 'onDue'::text, 'manual'::text])))
@@ -238,6 +239,12 @@ CREATE VIEW public.members AS
     memberships.number
    FROM public.memberships
   WHERE (memberships.state = 'active'::text);
+CREATE TABLE public.plays (
+    assignment_id uuid NOT NULL,
+    student_id uuid NOT NULL,
+    digest text NOT NULL,
+    at timestamp with time zone NOT NULL
+);
 CREATE TABLE public.practice_contacts (
     session text NOT NULL,
     heard_at timestamp with time zone NOT NULL
@@ -406,6 +413,8 @@ ALTER TABLE ONLY public.memberships
     ADD CONSTRAINT memberships_class_id_number_unique UNIQUE (class_id, number);
 ALTER TABLE ONLY public.memberships
     ADD CONSTRAINT memberships_pkey PRIMARY KEY (class_id, student_id);
+ALTER TABLE ONLY public.plays
+    ADD CONSTRAINT plays_pkey PRIMARY KEY (assignment_id, student_id, digest);
 ALTER TABLE ONLY public.practice_contacts
     ADD CONSTRAINT practice_contacts_pkey PRIMARY KEY (session);
 ALTER TABLE ONLY public.practices
@@ -504,6 +513,10 @@ ALTER TABLE ONLY public.memberships
     ADD CONSTRAINT memberships_class_id_foreign FOREIGN KEY (class_id) REFERENCES public.classes(id) ON DELETE CASCADE;
 ALTER TABLE ONLY public.memberships
     ADD CONSTRAINT memberships_student_id_foreign FOREIGN KEY (student_id) REFERENCES public.users(id) ON DELETE CASCADE;
+ALTER TABLE ONLY public.plays
+    ADD CONSTRAINT plays_assignment_id_foreign FOREIGN KEY (assignment_id) REFERENCES public.assignments(id) ON DELETE CASCADE;
+ALTER TABLE ONLY public.plays
+    ADD CONSTRAINT plays_student_id_foreign FOREIGN KEY (student_id) REFERENCES public.users(id) ON DELETE CASCADE;
 ALTER TABLE ONLY public.practices
     ADD CONSTRAINT practices_class_id_foreign FOREIGN KEY (class_id) REFERENCES public.classes(id) ON DELETE CASCADE;
 ALTER TABLE ONLY public.reading_tests

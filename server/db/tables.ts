@@ -3,6 +3,7 @@ import type { CodeRow } from '../accounts/codes';
 import type { UserRow } from '../accounts/store';
 import type { AssignmentRow } from '../assignments/row';
 import type { RegradeRow } from '../assignments/regrade';
+import type { PlayRow } from '../attempts/plays';
 import type { RevealRow } from '../attempts/reveals';
 import type { AttemptRow } from '../attempts/store';
 import type { ClassRow } from '../classes/access';
@@ -26,6 +27,7 @@ declare module 'knex/types/tables' {
     assignments: Read<AssignmentRow>;
     attempts: Read<AttemptRow>;
     reveals: Read<RevealRow>;
+    plays: Read<PlayRow>;
     regrades: Read<RegradeRow>;
     practices: Read<PracticeRow>;
     drill_answers: Read<DrillAnswerRow>;

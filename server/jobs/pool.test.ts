@@ -60,6 +60,19 @@ describe('worker threads', () => {
     expect(await asked('A')('any', 1, 'third')).toBe('third');
   });
 
+  it('count nothing that is no longer wanted among the five of one', async () => {
+    const asked = pool();
+    let gone = false;
+    const first = asked('A')('any', 50, 'first');
+    const left = Array.from({ length: 4 }, (_, i) => asked('A', () => gone)('any', 1, `left ${i}`));
+    const settled = Promise.allSettled(left);
+    await expect(asked('A')('any', 1, 'sixth')).rejects.toMatchObject({ status: 429 });
+    gone = true;
+    expect(await asked('A')('any', 1, 'seventh')).toBe('seventh');
+    expect(await first).toBe('first');
+    for (const { status } of await settled) expect(status).toBe('rejected');
+  });
+
   it('say that too much waits, and take on again what comes later', async () => {
     const asked = pool({ waiting: 2 });
     const two = ['A', 'B'].map((who) => asked(who)('any', 30, who));

@@ -7,7 +7,7 @@ export interface PoolLimits {
   threads: number;
   /** Most that waits for a thread at once, over all who ask. */
   waiting: number;
-  /** Most that one of them has under way or waiting of what is played or searched for. */
+  /** Most that one of them has under way or waiting of what is played or searched for, and has not gone away from. */
   waitingEach: number;
   /** What has run for so long is given up, and its thread with it, milliseconds. */
   longestMs: number;
@@ -47,7 +47,8 @@ export function workerPool(
     maxThreads: threads + MARKING_THREADS,
     idleTimeout: 60_000,
   });
-  const lines = new Map<string, ReturnType<typeof pLimit>>();
+  /** Of each asker what runs one after the other, and of what is under way or waits whether it is still wanted. */
+  const lines = new Map<string, { next: ReturnType<typeof pLimit>; asked: Set<() => boolean> }>();
   /** A thing goes to a thread when one is free, so that its time begins then and not while it waits. */
   const free: Record<Lane, ReturnType<typeof pLimit>> = {
     play: pLimit(threads),
@@ -71,12 +72,16 @@ export function workerPool(
         const lane = LANE_OF[name] ?? 'play';
         if (queued[lane] >= waiting) throw busy();
         const key = `${lane} ${who}`;
-        const line = lines.get(key) ?? pLimit(1);
-        if (lane === 'play' && line.activeCount + line.pendingCount >= waitingEach) throw yoursWaiting();
+        const line = lines.get(key) ?? { next: pLimit(1), asked: new Set() };
+        const wanted = [...line.asked].filter((hasGone) => !hasGone()).length;
+        if (lane === 'play' && wanted >= waitingEach) throw yoursWaiting();
         lines.set(key, line);
+        // Each of its own, though two may come from one request.
+        const hasGone = () => isGone();
+        line.asked.add(hasGone);
         queued[lane]++;
         try {
-          return await line(() =>
+          return await line.next(() =>
             free[lane](() => {
               if (isGone()) throw gone();
               return run(name, args);
@@ -84,7 +89,8 @@ export function workerPool(
           );
         } finally {
           queued[lane]--;
-          if (line.activeCount + line.pendingCount === 0) lines.delete(key);
+          line.asked.delete(hasGone);
+          if (line.asked.size === 0) lines.delete(key);
         }
       }) as Heavy,
     close: () => {

@@ -34,11 +34,12 @@ async function toError(response: Response): Promise<ApiError> {
 /** A server that has not answered by then is not reached: long enough for a class to be marked, short of for ever. */
 const PATIENCE_MS = 60_000;
 
-/** One call to the server. @throws ApiError */
+/** One call to the server; given up where the signal says so. @throws ApiError */
 export async function api<T>(
   method: 'GET' | 'POST' | 'PUT' | 'PATCH' | 'DELETE',
   path: string,
   body?: unknown,
+  signal?: AbortSignal,
 ): Promise<T> {
   let response: Response;
   try {
@@ -46,7 +47,9 @@ export async function api<T>(
       method,
       headers: body === undefined ? {} : { 'Content-Type': 'application/json' },
       body: body === undefined ? undefined : JSON.stringify(body),
-      signal: AbortSignal.timeout(PATIENCE_MS),
+      signal: signal
+        ? AbortSignal.any([signal, AbortSignal.timeout(PATIENCE_MS)])
+        : AbortSignal.timeout(PATIENCE_MS),
     });
   } catch {
     throw notReached();

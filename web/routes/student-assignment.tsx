@@ -34,7 +34,7 @@ function Working({ assignment }: { assignment: StudentAssignment }) {
   const reveals = useReveals(assignment);
   // What the exercise gives stands in the plan from the start.
   const answer = withGiven(draft.answer, assignment.given, assignment.open, assignment.applications);
-  const play = useSimulation(assignment.id, answer);
+  const play = useSimulation(assignment, answer);
   const given = { ...draft, answer };
   return (
     <>

@@ -3,7 +3,7 @@ import { Link, type LinkProps } from 'react-router';
 
 type Weight = 'main' | 'plain' | 'quiet' | 'danger';
 const BASE =
-  'inline-flex min-h-10 items-center justify-center gap-2 rounded-sm px-4 py-1.5 text-base font-semibold transition-colors disabled:opacity-50';
+  'inline-flex min-h-10 items-center justify-center gap-2 rounded-sm px-4 py-1.5 text-base font-semibold transition-colors disabled:opacity-50 aria-disabled:opacity-50';
 const WEIGHTS: Record<Weight, string> = {
   main: 'bg-accent text-on-accent hover:brightness-110',
   plain: 'border border-strong-line bg-raised text-ink hover:bg-sheet',

@@ -1,4 +1,12 @@
-import { COUNTED, LATE_RULES, MOST_ATTEMPTS, RELEASES, WORKING_MINUTES } from '@cimbel/contract';
+import {
+  COUNTED,
+  LATE_RULES,
+  MOST_ATTEMPTS,
+  MOST_PLAYS,
+  RELEASES,
+  USUAL_PLAYS,
+  WORKING_MINUTES,
+} from '@cimbel/contract';
 import { useTranslation } from 'react-i18next';
 import { useFieldWords } from '../../lib/form';
 import '../../lib/words/assigning';
@@ -75,6 +83,14 @@ export function TermsFields({
             unit={t('ui:unit.min')}
             value={terms.minutes}
             onValue={(minutes) => set({ minutes: minutes === null ? null : Math.round(minutes) })}
+          />
+        </Field>
+        <Field label={t('terms.plays')} hint={t('terms.playsHint')} error={faultOf('plays')}>
+          <NumberInput
+            min={1}
+            max={MOST_PLAYS}
+            value={terms.plays}
+            onValue={(plays) => set({ plays: Math.round(plays ?? USUAL_PLAYS) })}
           />
         </Field>
       </div>

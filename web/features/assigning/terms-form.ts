@@ -1,4 +1,5 @@
 import {
+  USUAL_PLAYS,
   termsSchema,
   type Counted,
   type LateRule,
@@ -36,6 +37,8 @@ export interface TermsForm {
   late: LateRule;
   latePercent: number;
   minutes: number | null;
+  /** Cards a student may have played on the head, over all attempts. */
+  plays: number;
   everyone: boolean;
   students: StudentTermsForm[];
 }
@@ -50,6 +53,7 @@ export const freshTerms = (): TermsForm => ({
   late: 'taken',
   latePercent: 10,
   minutes: null,
+  plays: USUAL_PLAYS,
   everyone: true,
   students: [],
 });

@@ -1,4 +1,4 @@
-import type { ShownSimulation, StudentAssignment } from '@cimbel/contract';
+import type { StudentAssignment } from '@cimbel/contract';
 import type { Light } from '@cimbel/core/colour';
 import { lastMinute, type RecordCard } from '@cimbel/core/card';
 import type { PlaceId } from '@cimbel/core/hair';
@@ -29,6 +29,7 @@ import { Process } from './process';
 import { ReadStep } from './read';
 import { isStepComplete, stepsOf, type WorkStep } from './steps';
 import type { Reveals } from './use-reveals';
+import type { Play } from './use-simulation';
 import '../../lib/words/craft';
 import '../../lib/words/bench';
 
@@ -62,7 +63,7 @@ export function Bench({
   draft: DraftOf<RecordCard>;
   reveals: Reveals;
   /** The plan on the head, played wherever the head's figures are known. */
-  play: { data: ShownSimulation | undefined; error: unknown };
+  play: Play;
   /** Stands over the bench; by default what the exercise is called and the way back to all that is due. */
   title?: ReactNode;
   saveLine: ReactNode;
@@ -101,13 +102,13 @@ export function Bench({
     c: () => setCardShown(true),
   });
   const minute = control.clock.minute;
-  const onClock = step === 'process' && minute !== null && play.data && card.steps.length > 0;
-  const atEnd = step === 'finish' && play.data && card.steps.length > 0;
+  const onClock = step === 'process' && minute !== null && play.shown && card.steps.length > 0;
+  const atEnd = step === 'finish' && play.shown && card.steps.length > 0;
   const wipedZones = wiped ? [wiped] : [];
   const played = onClock
-    ? looksAt(play.data!, minute, assignment, wipedZones)
+    ? looksAt(play.shown!, minute, assignment, wipedZones)
     : atEnd
-      ? looksAtEnd(play.data!, assignment)
+      ? looksAtEnd(play.shown!, assignment)
       : null;
   const now = played
     ? played.map((look) => ({ look }))
@@ -124,7 +125,7 @@ export function Bench({
         onRegion={(at) => setZone(assignment.regions[at].zones[0].zone)}
         looks={{ now, target: step === 'read' ? assignment.lit[light].target : assignment.looks.target }}
         areas={
-          onClock ? frameAt(play.data!, minute).areas : atEnd ? play.data!.frames.at(-1)!.areas : undefined
+          onClock ? frameAt(play.shown!, minute).areas : atEnd ? play.shown!.frames.at(-1)!.areas : undefined
         }
         active={step === 'read' ? zone : null}
         nowLabel={t('bench.nowOf', { name: assignment.client.name })}
@@ -171,16 +172,9 @@ export function Bench({
           {step === 'developer' ? <DeveloperAlone {...parts} /> : null}
           {step === 'apply' ? <Apply {...parts} minute={minute} /> : null}
           {step === 'process' ? (
-            <Process
-              {...parts}
-              shown={play.data}
-              error={play.error}
-              control={control}
-              wiped={wipedZones}
-              onWipe={setWiped}
-            />
+            <Process {...parts} play={play} control={control} wiped={wipedZones} onWipe={setWiped} />
           ) : null}
-          {step === 'finish' ? <Finish {...parts} shown={play.data} /> : null}
+          {step === 'finish' ? <Finish {...parts} play={play} /> : null}
           {step === 'handIn' ? end : null}
         </div>
         <div className="border-strong-line bg-room sticky bottom-0 -mx-4 flex flex-wrap items-center gap-2 border-t px-4 py-2 wide:-mx-8 wide:px-8">

@@ -1,4 +1,4 @@
-import type { ShownSimulation, StudentAssignment } from '@cimbel/contract';
+import type { StudentAssignment } from '@cimbel/contract';
 import { AFTERCARES, type RecordCard } from '@cimbel/core/card';
 import { useTranslation } from 'react-i18next';
 import { capital } from '../../lib/i18n';
@@ -6,7 +6,9 @@ import { Field, NumberInput, Tick } from '../../ui/field';
 import { Notice, Sheet } from '../../ui/panel';
 import { Tress } from '../../ui/tress';
 import type { DraftOf } from './use-draft';
+import { PlayLine } from './play-line';
 import { looksAtEnd } from './process-clock';
+import type { Play } from './use-simulation';
 import '../../lib/words/craft';
 import '../../lib/words/bench';
 
@@ -14,14 +16,15 @@ import '../../lib/words/bench';
 export function Finish({
   assignment,
   draft,
-  shown,
+  play,
 }: {
   assignment: StudentAssignment;
   draft: DraftOf<RecordCard>;
-  shown: ShownSimulation | undefined;
+  play: Play;
 }) {
   const { t } = useTranslation(['ui', 'craft']);
   const { answer, change } = draft;
+  const { shown } = play;
   const end = shown && answer.steps.length > 0 ? looksAtEnd(shown, assignment) : null;
   const failing = shown?.frames[shown.frames.length - 1]?.failing ?? [];
   return (
@@ -30,6 +33,7 @@ export function Finish({
       <div className="grid items-start gap-4 lg:grid-cols-2">
         <Sheet className="flex flex-col gap-3">
           <h3 className="text-lg">{t('bench.evaluate')}</h3>
+          {answer.steps.length > 0 ? <PlayLine play={play} /> : null}
           {end ? (
             <div className="bg-surround text-on-surround flex flex-wrap justify-around rounded-sm px-3 pb-3">
               {assignment.regions.flatMap(({ name: region }, at) =>
@@ -47,9 +51,9 @@ export function Finish({
                 }),
               )}
             </div>
-          ) : (
+          ) : answer.steps.length === 0 ? (
             <p className="text-quiet">{t('bench.nothingPutOn')}</p>
-          )}
+          ) : null}
           {failing.length > 0 ? <Notice kind="bad">{t('bench.stopAtOnce')}</Notice> : null}
           <p className="text-quiet text-sm">{t('bench.evaluateHint')}</p>
         </Sheet>

@@ -60,6 +60,7 @@ function begun(exercise: KnownExercise): StudentAssignment {
     submittedAt: null,
     receipt: null,
     notTaken: null,
+    plays: { used: 0, allowed: 0 },
     resultReady: false,
   };
 }
@@ -124,7 +125,7 @@ export function PracticeBench({
       assignment={assignment}
       draft={draft}
       reveals={reveals}
-      play={{ data: shown, error: null }}
+      play={{ shown, error: null, request: null }}
       title={
         back ? (
           <div className="flex flex-wrap items-center justify-between gap-x-4 gap-y-1">

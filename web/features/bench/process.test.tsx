@@ -49,8 +49,7 @@ const page = (card: Partial<RecordCard>, of: StudentAssignment = assignment()) =
     <Process
       assignment={of}
       draft={draft}
-      shown={undefined}
-      error={null}
+      play={{ shown: undefined, error: null, request: null }}
       control={control}
       wiped={[]}
       onWipe={() => undefined}

@@ -1,20 +1,20 @@
-import type { ShownSimulation, StudentAssignment } from '@cimbel/contract';
+import type { StudentAssignment } from '@cimbel/contract';
 import { WATCHED_FOR, type RecordCard, type Application } from '@cimbel/core/card';
 import { timedApplications, timesWhatIsGiven } from '@cimbel/core/exercise';
 import type { PlaceId } from '@cimbel/core/hair';
 import { LATE_HEAT_FROM } from '@cimbel/core/process';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { asApiError } from '../../lib/api';
-import { useRefusalWords } from '../../lib/form';
 import { placeWord } from '../../lib/i18n';
 import { NumberInput, Select, Tick } from '../../ui/field';
-import { Empty, Notice, Sheet } from '../../ui/panel';
+import { Empty, Sheet } from '../../ui/panel';
 import { placesOf } from '../head/places';
+import { PlayLine } from './play-line';
 import { ProcessClock, type usePacedClock } from './process-clock';
 import { rinsedAt } from './schedule';
 import { Timeline } from './timeline';
 import type { DraftOf } from './use-draft';
+import type { Play } from './use-simulation';
 import { useBowlWords } from './words';
 import '../../lib/words/craft';
 import '../../lib/words/bench';
@@ -286,28 +286,25 @@ function TimingRow({ row, name }: { row: Row; name: string }) {
 export function Process({
   assignment,
   draft,
-  shown,
-  error,
+  play,
   control,
   wiped,
   onWipe,
 }: {
   assignment: StudentAssignment;
   draft: DraftOf<RecordCard>;
-  shown: ShownSimulation | undefined;
-  error: unknown;
+  play: Play;
   control: ReturnType<typeof usePacedClock>;
   wiped: readonly PlaceId[];
   onWipe: (zone: PlaceId | null) => void;
 }) {
   const { t } = useTranslation(['ui', 'craft']);
   const bowlWords = useBowlWords();
-  const refusal = useRefusalWords();
   const { answer: card, change } = draft;
   const [chosen, setChosen] = useState<number | null>(null);
   const rows = rowsOf(assignment, draft);
   const lines = assignment.lines.filter(({ id }) => card.bowls.some(({ lineId }) => lineId === id));
-  const failed = error ? asApiError(error) : null;
+  const { shown } = play;
   const nameOf = (name: string) => {
     const bowl = card.bowls.find((bowl) => bowl.name === name);
     return bowl ? bowlWords(bowl, assignment.lines) : t('bench.noSuchBowl', { name });
@@ -348,9 +345,7 @@ export function Process({
           {t('bench.process.active', { minutes: line.activeMinutes })}
         </p>
       ))}
-      {failed ? (
-        <Notice kind="warn">{failed.offline ? t('bench.playOffline') : refusal(failed)}</Notice>
-      ) : null}
+      {card.steps.length > 0 ? <PlayLine play={play} /> : null}
       {shown && card.steps.length > 0 ? (
         <ProcessClock
           assignment={assignment}

@@ -1,4 +1,4 @@
-import type { Receipt, Result } from '@cimbel/contract';
+import type { EducatorResult, Receipt, Result } from '@cimbel/contract';
 import { hasPassed, type HouseRules } from '@cimbel/core/rules';
 import { CircleCheck, CircleDashed } from 'lucide-react';
 import type { ReactNode } from 'react';
@@ -118,8 +118,9 @@ export function MyResultHeading({ result, children }: { result: HandedInResult; 
 export function ReviewHeading({
   result,
 }: {
-  result: HandedInResult & { studentName: string; previousId: string | null; nextId: string | null };
+  result: HandedInResult & Pick<EducatorResult, 'studentName' | 'previousId' | 'nextId' | 'plays'>;
 }) {
+  const { t } = useTranslation();
   return (
     <div className="flex flex-wrap items-center gap-3">
       <div className="me-auto">
@@ -128,7 +129,7 @@ export function ReviewHeading({
           <Link to={`/assignments/${result.assignmentId}`} className="underline">
             {result.title}
           </Link>{' '}
-          · <When result={result} />
+          · <When result={result} /> · {t('review.plays', { ...result.plays })}
         </p>
         {result.receipt ? <ReceiptLine receipt={result.receipt} /> : null}
         <Attempts result={result} toOf={({ attemptId }) => `/answers/${attemptId}`} />
