@@ -3,7 +3,7 @@ import { useTranslation } from 'react-i18next';
 import { asApiError } from '../../lib/api';
 import { useRefusalWords } from '../../lib/form';
 import { Button } from '../../ui/button';
-import { Notice, Sheet } from '../../ui/panel';
+import { Notice } from '../../ui/panel';
 import type { Play } from './use-simulation';
 import '../../lib/words/bench';
 
@@ -16,10 +16,9 @@ export function PlayLine({ play: { shown, error, request } }: { play: Play }) {
   const { changed, isPlaying, plays, start } = request;
   const left = Math.max(0, plays.allowed - plays.used);
   return (
-    <Sheet className="flex flex-col gap-2">
+    <div className="flex flex-col gap-2">
       <div className="flex flex-wrap items-center gap-3">
         <Button
-          weight={changed ? 'main' : 'plain'}
           icon={<Clapperboard aria-hidden className="size-5" />}
           aria-disabled={isPlaying || (!changed && !failed)}
           onClick={isPlaying || (!changed && !failed) ? undefined : start}
@@ -40,6 +39,6 @@ export function PlayLine({ play: { shown, error, request } }: { play: Play }) {
       {failed ? (
         <Notice kind="warn">{failed.offline ? t('bench.playOffline') : refusal(failed)}</Notice>
       ) : null}
-    </Sheet>
+    </div>
   );
 }

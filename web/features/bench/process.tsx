@@ -345,7 +345,11 @@ export function Process({
           {t('bench.process.active', { minutes: line.activeMinutes })}
         </p>
       ))}
-      {card.steps.length > 0 ? <PlayLine play={play} /> : null}
+      {card.steps.length > 0 && (play.request || play.error) ? (
+        <Sheet>
+          <PlayLine play={play} />
+        </Sheet>
+      ) : null}
       {shown && card.steps.length > 0 ? (
         <ProcessClock
           assignment={assignment}
