@@ -36,6 +36,27 @@ export const levelsOf = ({ minLevel, maxLevel }: Scope, from = 1, to = 10): numb
   return Array.from({ length: Math.max(0, high - low + 1) }, (_, i) => low + i);
 };
 
+/**
+ * Spans of levels that are practised together, so that what is practised never says what the answer is. They overlap: a
+ * scope of three levels has two of one span at least.
+ */
+export const LEVEL_SPANS = { darkLevels: [1, 5], mediumLevels: [5, 8], lightLevels: [8, 10] } as const;
+export type LevelSpan = keyof typeof LEVEL_SPANS;
+const isSpan = (facet: string): facet is LevelSpan => Object.hasOwn(LEVEL_SPANS, facet);
+
+/** Spans with two levels of a scope at least, within a span of the skill's own. */
+export const spansIn = (levels: readonly number[]): LevelSpan[] =>
+  (Object.keys(LEVEL_SPANS) as LevelSpan[]).filter(
+    (span) =>
+      levels.filter((level) => level >= LEVEL_SPANS[span][0] && level <= LEVEL_SPANS[span][1]).length > 1,
+  );
+/** Levels of a span among those given. @throws Unfit for a facet that is no span */
+export function levelsOfSpan(facet: string, levels: readonly number[]): number[] {
+  if (!isSpan(facet)) throw new Unfit(`${facet} is no span of levels`);
+  const [from, to] = LEVEL_SPANS[facet];
+  return levels.filter((level) => level >= from && level <= to);
+}
+
 /** The light of an item: daylight until the hardest steps, if daylight is among those allowed. */
 export function lightFor({ lights }: Scope, step: number, pick: <T>(from: readonly T[]) => T): Light {
   if (step < 4 && lights.includes('daylight')) return 'daylight';

@@ -16,3 +16,4 @@ export * from './skill';
 export * from './subject';
 export * from './test-plan';
 export * from './lightening-clock';
+export * from './older-facets';

@@ -193,7 +193,7 @@ export interface Item {
 /**
  * Edition of the questions. An answer names the one it was given to: a spec of another edition is another question.
  */
-export const DRILL_EDITION = 3;
+export const DRILL_EDITION = 4;
 
 /** Names an item: the same spec, rules and lines make the same item anywhere. */
 export const itemSpecSchema = z.object({

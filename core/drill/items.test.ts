@@ -312,7 +312,9 @@ describe('the same spec', () => {
     );
     const many = new Set(
       Array.from({ length: 40 }, (_, seed) =>
-        JSON.stringify(generate({ skill: 'level', facet: '6', step: 3, seed }, PLAIN_CONTEXT).question),
+        JSON.stringify(
+          generate({ skill: 'level', facet: 'mediumLevels', step: 3, seed }, PLAIN_CONTEXT).question,
+        ),
       ),
     );
     expect(many.size).toBe(40);
@@ -343,7 +345,7 @@ describe('difficulty', () => {
   );
 
   it('states levels apart as they are', () => {
-    const item = generate({ skill: 'level', facet: '5', step: 5, seed: 4 }, PLAIN_CONTEXT);
+    const item = generate({ skill: 'level', facet: 'mediumLevels', step: 5, seed: 4 }, PLAIN_CONTEXT);
     expect(item.apart!.levels).toBe(0.5);
     const [zone] = item.question.pictures[0].look.zones;
     if (item.question.light === 'daylight')

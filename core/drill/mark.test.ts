@@ -19,21 +19,24 @@ const scoreOf = (item: Item, response: Response) => markItem(item, response).sco
 
 describe('partial marks by distance', () => {
   it('a whole level off is half right on the first steps, two are nothing', () => {
-    const item = make({ skill: 'level', facet: '5', step: 2 });
+    const item = make({ skill: 'level', facet: 'mediumLevels', step: 2 }, ({ about }) => about?.truth === 5);
     expect([5, 6, 4, 7, 3].map((level) => scoreOf(item, figure(level)))).toEqual([1, 0.5, 0.5, 0, 0]);
   });
 
   it('half a level off is half right where halves are asked', () => {
-    const item = make({ skill: 'level', facet: '5', step: 4 }, ({ about }) => about?.truth === 5);
+    const item = make({ skill: 'level', facet: 'mediumLevels', step: 4 }, ({ about }) => about?.truth === 5);
     expect([5, 5.5, 6].map((level) => scoreOf(item, figure(level)))).toEqual([1, 0.5, 0]);
   });
 
   it('a share in tenths is half right to the next, a quarter is right or not', () => {
-    const quarters = make({ skill: 'grey', facet: 'middle', step: 1 });
+    const quarters = make(
+      { skill: 'grey', facet: 'share', step: 1 },
+      ({ solution }) => solution.kind === 'figure' && solution.value === 0.5,
+    );
     // A quarter off is another quarter: always saying "half" earns nothing for the others.
     expect([0.5, 0.25, 0.75, 0, 1].map((share) => scoreOf(quarters, figure(share)))).toEqual([1, 0, 0, 0, 0]);
     const tenths = make(
-      { skill: 'grey', facet: 'middle', step: 4 },
+      { skill: 'grey', facet: 'share', step: 4 },
       ({ solution }) => solution.kind === 'figure' && solution.value === 0.5,
     );
     expect([0.5, 0.4, 0.3].map((share) => scoreOf(tenths, figure(share)))).toEqual([1, 0.5, 0]);
@@ -101,7 +104,7 @@ describe('what a wrong answer shows', () => {
   });
 
   it('names it for a choice: a pigment read from the start, a toner lighter than the hair', () => {
-    const predict = make({ skill: 'predict', facet: '9', step: 1 }, ({ slips: mistakes }) =>
+    const predict = make({ skill: 'predict', facet: 'lightLevels', step: 1 }, ({ slips: mistakes }) =>
       mistakes.some(({ why }) => why.code === 'drill.predict.fromStart'),
     );
     const mistake = predict.slips.find(({ why }) => why.code === 'drill.predict.fromStart')!;
@@ -109,7 +112,7 @@ describe('what a wrong answer shows', () => {
       score: 0,
       slip: mistake.why,
     });
-    const toner = make({ skill: 'toner', facet: '7', step: 2 }, ({ slips: mistakes }) =>
+    const toner = make({ skill: 'toner', facet: 'mediumLevels', step: 2 }, ({ slips: mistakes }) =>
       mistakes.some(({ why }) => why.code === 'drill.toner.tooLight'),
     );
     expect(toner.slips.every(({ answer }) => answer !== (toner.solution as { right: number }).right)).toBe(
@@ -118,7 +121,7 @@ describe('what a wrong answer shows', () => {
   });
 
   it('says by how much and to which side a level was read wrong', () => {
-    const item = make({ skill: 'level', facet: '6', step: 1 });
+    const item = make({ skill: 'level', facet: 'mediumLevels', step: 1 }, ({ about }) => about?.truth === 6);
     expect(markItem(item, figure(8)).slip).toMatchObject({
       code: 'drill.level.readTooLight.plain',
       params: { levels: 2 },
@@ -134,7 +137,7 @@ describe('what a wrong answer shows', () => {
 
 describe('what is an answer at all', () => {
   it('is of the form’s own kind, with the options and places there are', () => {
-    const level = make({ skill: 'level', facet: '6', step: 1 });
+    const level = make({ skill: 'level', facet: 'mediumLevels', step: 1 });
     expect(fitsForm(level, figure(0))).toBe(false);
     expect(fitsForm(level, figure(11))).toBe(false);
     expect(fitsForm(level, { kind: 'choice', index: 0 })).toBe(false);
@@ -142,7 +145,7 @@ describe('what is an answer at all', () => {
     expect(fitsForm(order, { kind: 'order', order: [0, 0, 1] })).toBe(false);
     expect(fitsForm(order, { kind: 'order', order: [0, 1] })).toBe(false);
     expect(fitsForm(order, { kind: 'order', order: [0, 1, 3] })).toBe(false);
-    const share = make({ skill: 'grey', facet: 'low', step: 1 });
+    const share = make({ skill: 'grey', facet: 'share', step: 1 });
     expect(fitsForm(share, figure(25))).toBe(false);
     expect(() => markItem(level, { kind: 'mark', at: [0.5] })).toThrow(RangeError);
   });
@@ -188,7 +191,7 @@ describe('what is an answer at all', () => {
 
 describe('the hair of an answer', () => {
   it('is drawn with the same seed and in the same light as the hair that was shown', () => {
-    const item = make({ skill: 'level', facet: '6', step: 1 });
+    const item = make({ skill: 'level', facet: 'mediumLevels', step: 1 }, ({ about }) => about?.truth === 6);
     const { truth, answered } = comparisonOf(item, figure(8))!;
     expect(truth.seed).toBe(item.question.pictures[0].look.seed);
     expect(truth).toEqual(item.question.pictures[0].look);
@@ -197,13 +200,13 @@ describe('the hair of an answer', () => {
   });
 
   it('is there for a tone and a share, and not for a sum', () => {
-    const tone = make({ skill: 'tone', facet: 'copper', step: 2 });
+    const tone = make({ skill: 'tone', facet: 'warms', step: 2 });
     const right = (tone.solution as { right: number }).right;
     const other = (right + 1) % 3;
     expect(comparisonOf(tone, { kind: 'choice', index: other })!.answered.zones[0].colour).not.toEqual(
       comparisonOf(tone, { kind: 'choice', index: right })!.answered.zones[0].colour,
     );
-    const share = make({ skill: 'grey', facet: 'middle', step: 1 });
+    const share = make({ skill: 'grey', facet: 'share', step: 1 });
     expect(comparisonOf(share, figure(0.25))!.answered.zones[0].greyShare).toBe(0.25);
     expect(comparisonOf(make({ skill: 'ratio', facet: 'total', step: 1 }), figure(10))).toBeNull();
   });

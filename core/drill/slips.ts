@@ -28,9 +28,17 @@ function readingSlip({ about, reads, solution, deceits }: Item, response: Respon
       { levels: Math.abs(off) },
     );
   if (reads === 'white')
-    return reason(off > 0 ? 'drill.grey.readTooMuch' : 'drill.grey.readTooLittle', 'L3', {
-      share: Math.abs(off),
-    });
+    return reason(
+      solution.value === 0
+        ? 'drill.grey.readWhereNone'
+        : off > 0
+          ? 'drill.grey.readTooMuch'
+          : 'drill.grey.readTooLittle',
+      'L3',
+      {
+        share: Math.abs(off),
+      },
+    );
   return null;
 }
 

@@ -6,6 +6,7 @@ import {
   type Lab,
   differenceOf,
   levelOfLightness,
+  lightnessOfLevel,
 } from '../colour';
 import { type TressLook, strandLook } from '../draw';
 import {
@@ -20,6 +21,7 @@ import {
 } from '../hair';
 import { type Mix, strandUnder } from '../process';
 import type { Shade } from '../product';
+import { seededRandom } from '../random';
 import type { Apart } from './item';
 import { Unfit } from './random-draw';
 
@@ -168,13 +170,34 @@ export interface Staging {
   form?: HairForm;
   /** 0 dull to 1 glossy; by the condition of the hair when left out. */
   shine?: number;
+  /** Whether it hangs beside others it is compared with: then just as it is. */
+  compared?: boolean;
 }
 
-/** How the hair of a subject looks in a light. */
+/** Heads of one level and tone differ by a little that no eye tells: so much in levels, and in a* and b*. */
+const HEADS_DIFFER = { levels: 0.06, ab: 0.4 };
+
+/** A lock as it hangs on one head of many, its white strands as they are. */
+function ofOneHead(look: TressLook, seed: number): TressLook {
+  const random = seededRandom(seed);
+  const [levels, a, b] = [HEADS_DIFFER.levels, HEADS_DIFFER.ab, HEADS_DIFFER.ab].map(
+    (most) => (2 * random() - 1) * most,
+  );
+  const zones = look.zones.map((zone) => {
+    const { colour } = zone;
+    const l = lightnessOfLevel(levelOfLightness(colour.l) + levels);
+    return { ...zone, colour: { l, a: colour.a + a, b: colour.b + b } };
+  });
+  return { ...look, zones };
+}
+
+/** How the hair of a subject looks in a light: of one head, by its seed. */
 export function lookOfSubject(
   subject: Subject,
-  { light, seed, form = 'straight', shine }: Staging,
+  { light, seed, form = 'straight', shine, compared = false }: Staging,
 ): TressLook {
-  const look = strandLook([{ from: 0, to: 1, strand: strandOfSubject(subject) }], light, form, seed);
+  const strand = strandOfSubject(subject);
+  const plain = strandLook([{ from: 0, to: 1, strand }], light, form, seed);
+  const look = compared ? plain : ofOneHead(plain, seed);
   return shine === undefined ? look : { ...look, shine };
 }

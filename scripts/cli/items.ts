@@ -18,6 +18,7 @@ import { HOUSE_RULES, choicesOf, houseRulesSchema } from '../../core/rules';
 import { answerWords } from '../../web/features/drill/answer-words';
 import { termWords } from '../../web/features/drill/words';
 import { i18n } from '../../web/lib/i18n';
+import '../../web/lib/words/reasons';
 
 /** One question of a drill in words, for worksheets, other systems, and whoever reads the questions through. */
 export interface PrintedItem {
@@ -101,7 +102,7 @@ export function printedItem(item: Item): PrintedItem {
           : form.kind === 'share'
             ? 'fraction'
             : null,
-    tolerance: solution.kind === 'figure' ? solution.full : null,
+    tolerance: solution.kind === 'figure' ? Math.round(solution.full * 100) / 100 : null,
     reasons: why.map(sentence),
   };
 }

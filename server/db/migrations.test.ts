@@ -309,3 +309,52 @@ describe('questions asked anew', () => {
     await migrate(h.db);
   });
 });
+
+/** A reading test whose plan names single levels and tones. */
+describe('levels and tones in groups', () => {
+  const { h, room } = inClassroom();
+
+  it('plans of tests name the group, and can be asked before and after', async () => {
+    await downTo(h.db, '027_plays');
+    const slots = (...facets: [string, string][]) =>
+      facets.map(([skill, facet]) => ({ skill, facet, step: 2 }));
+    const plan = slots(
+      ['level', '4'],
+      ['predict', '7'],
+      ['toner', '9'],
+      ['tone', 'gold'],
+      ['grey', 'low'],
+      ['developer', 'artificial'],
+    );
+    await h
+      .db('reading_tests')
+      .where({ id: room.testId })
+      .update({ plan: JSON.stringify(plan) });
+    await migrate(h.db);
+    const planNow = async () => (await h.db('reading_tests').where({ id: room.testId }).first('plan')).plan;
+    expect(await planNow()).toEqual(
+      slots(
+        ['level', 'darkLevels'],
+        ['predict', 'mediumLevels'],
+        ['toner', 'lightLevels'],
+        ['tone', 'warms'],
+        ['grey', 'share'],
+        ['developer', 'dyed'],
+      ),
+    );
+    // Someone who begins it now is asked by it.
+    await room.classmate.post(`/api/my/reading-tests/${room.testId}/sittings`).expect(200);
+    await downTo(h.db, '027_plays');
+    expect(await planNow()).toEqual(
+      slots(
+        ['level', '4'],
+        ['predict', '6'],
+        ['toner', '9'],
+        ['tone', 'gold'],
+        ['grey', 'middle'],
+        ['developer', 'artificial'],
+      ),
+    );
+    await migrate(h.db);
+  });
+});

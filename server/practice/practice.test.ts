@@ -12,7 +12,7 @@ import { assignmentBody, inClassroom, freshId, PRACTICE_BODY } from '../testing/
 
 const { h, room } = inClassroom();
 
-const SPEC: ItemSpec = { skill: 'level', facet: '6', step: 2, seed: 7 };
+const SPEC: ItemSpec = { skill: 'level', facet: 'mediumLevels', step: 2, seed: 7 };
 const answered = (change: Partial<DrillAnswer> = {}): DrillAnswer => ({
   id: freshId(),
   classId: room.classId,
@@ -46,7 +46,7 @@ describe('answers from a device', () => {
     expect(mine.answers).toBe(2);
     expect(mine.minutesThisWeek).toBe(1.5);
     expect(mine.practices).toEqual([expect.objectContaining({ id: room.practiceId, minutesThisWeek: 1.5 })]);
-    expect(mine.memory.facets['level 6'].card.reps).toBe(2);
+    expect(mine.memory.facets['level mediumLevels'].card.reps).toBe(2);
   });
 
   it('count the time that can have passed, and are kept beyond it', async () => {
@@ -64,7 +64,7 @@ describe('answers from a device', () => {
     const wrong = answered({ response: { kind: 'figure', value: 2 } });
     await send(room.classmate, { ...wrong, score: 1 } as DrillAnswer).expect(200);
     const row = await h.db('drill_answers').where({ id: wrong.id }).first();
-    expect(row).toMatchObject({ score: 0, reading: { of: 'level', truth: 6, given: 2 } });
+    expect(row).toMatchObject({ score: 0, reading: { of: 'level', truth: 7, given: 2 } });
   });
 
   it('are refused for good, each with a reason, and the rest is kept', async () => {

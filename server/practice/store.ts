@@ -15,6 +15,7 @@ import {
   type Item,
   type Scope,
   type Skill,
+  facetToday,
 } from '@cimbel/core/drill';
 import type { Line } from '@cimbel/core/product';
 import { houseRulesSchema, type HouseRules } from '@cimbel/core/rules';
@@ -86,7 +87,7 @@ type ProfileRow = Pick<DrillAnswerRow, (typeof OF_PROFILE)[number]>;
 
 const asProfileAnswer = (row: ProfileRow): ProfileAnswer => ({
   skill: row.skill,
-  facet: row.facet,
+  facet: facetToday(row.skill, row.facet),
   step: row.step,
   score: row.score,
   assisted: row.assisted,

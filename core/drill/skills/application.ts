@@ -5,12 +5,20 @@ import { term } from '../item';
 import { judgementFacets, hasJudgements, judge } from '../judgement';
 import type { ItemRequest, MadeItem, SkillMaker } from '../maker';
 
+/** Heads grow faster and slower than the mean by so much: an answer within it is as right. */
+const GROWTH_SPREAD = 0.1;
+
 /** How long a regrowth has been growing, from its centimetres (A5). */
 function weeksOf({ draw, step }: ItemRequest): MadeItem {
   const tenths = step <= 2 ? draw.pick([10, 20, 25, 30, 40]) : draw.int(6, 60);
   const cm = tenths / 10;
   const value = weeksToGrow(cm);
-  const solution = { kind: 'figure', value, full: 1, near: 2 } as const;
+  const solution = {
+    kind: 'figure',
+    value,
+    full: Math.max(1, value * GROWTH_SPREAD),
+    near: Math.max(2, 2 * value * GROWTH_SPREAD),
+  } as const;
   const params = {
     cm,
     month: GROWTH.cmAMonth,
@@ -23,7 +31,6 @@ function weeksOf({ draw, step }: ItemRequest): MadeItem {
     form: { kind: 'figure', unit: 'weeks', decimals: 0 },
     solution,
     slips: wrongFigures(solution, [
-      [cm * 4, reason('drill.application.centimetreAMonth', 'A5', params)],
       [cm * GROWTH.cmAMonth * (52 / 12), reason('drill.application.weeksWrongWay', 'A5', params)],
       [cm / GROWTH.cmAMonth, reason('drill.application.months', 'A5', params)],
     ]),

@@ -36,7 +36,10 @@ function stretched({ draw, step }: ItemRequest, among: readonly Condition[]): Te
     outcome,
     ...rounded,
     facts: [
-      term(`fact.stretch.${outcome}`, outcome === 'snaps' ? { stretches: rounded.stretches } : rounded),
+      term(
+        `fact.stretch.${outcome}`,
+        outcome === 'snaps' || outcome === 'runsOn' ? { stretches: rounded.stretches } : rounded,
+      ),
     ],
   };
 }
@@ -239,13 +242,15 @@ const SIGNS = {
   springsBack: 'goOn',
   warmButMoving: 'goOn',
   drying: 'moisten',
+  crustAtEdge: 'moisten',
 } as const;
 const ACTIONS = ['rinse', 'goOn', 'moisten', 'heat', 'secondCoat'] as const;
 type Action = (typeof ACTIONS)[number];
 type Sign = keyof typeof SIGNS;
 function stop({ draw }: ItemRequest): MadeItem {
-  const sign: Sign = draw.pick(Object.keys(SIGNS) as Sign[]);
-  const right: Action = SIGNS[sign];
+  // What is asked for first, then what asks for it: neither alarm nor calm is a habit.
+  const right: Action = draw.pick(['rinse', 'goOn', 'moisten'] as const);
+  const sign: Sign = draw.pick((Object.keys(SIGNS) as Sign[]).filter((one) => SIGNS[one] === right));
   const words = (action: Action) => term(`option.action.${action}`);
   return {
     ask: term('condition.stop'),

@@ -9,7 +9,7 @@ import { insist } from '../random-draw';
 /** Where a first visit may end when the lift goes through dye as well (C4): levels through dye count double. */
 function throughDye({ draw }: ItemRequest): MadeItem {
   const condition = draw.pick(['strong', 'fair'] as const);
-  const dyed = draw.int(2, 5);
+  const dyed = draw.int(1, 6);
   const kind = draw.pick(['permanent', 'buildUp', 'boxDye'] as const);
   const value = dyed + Math.floor(levelsInOneVisit(condition, false) / THROUGH_DYE_COUNTS);
   insist(value <= 9, 'past what is asked');

@@ -1,6 +1,6 @@
 import { FORMULA_LINES, SHIPPED_LINES, stockFraction, blendVol } from '../../product';
 import { reason } from '../../reason';
-import { mayDilute, dilutionRuling, DILUTION_RULINGS } from '../../rules';
+import { mayDilute, dilutionRuling, DILUTION_RULINGS, type DilutionRuling } from '../../rules';
 import { wrongFigures, chooseAmong } from '../choice';
 import { houseFact } from '../context';
 import { type Term, term } from '../item';
@@ -21,6 +21,9 @@ const TASKS = [
 ] as const;
 type Task = (typeof TASKS)[number];
 const PLAIN_FROM = 4;
+
+/** Developer is weighed in whole grams (M4). */
+const isWhole = (grams: number) => Math.abs(grams - Math.round(grams)) < 1e-9;
 
 function taskBelow(stock: number, { draw, step }: ItemRequest): Task {
   return draw.pick(TASKS.filter(({ vol, task }) => vol < stock && (task !== 'plain' || step >= PLAIN_FROM)));
@@ -50,8 +53,9 @@ function thinned(making: ItemRequest): MadeItem {
   const stock = draw.pick(step <= 2 ? [20, 40] : [20, 30, 40]);
   const task = taskBelow(stock, making);
   const wanted = task.vol;
-  const total = draw.pick(step <= 2 ? [40, 60, 80, 120] : [45, 50, 75, 90, 100]);
+  const total = draw.pick(step <= 2 ? [40, 60, 80, 100, 120] : [45, 50, 60, 75, 90, 105, 120, 150]);
   const fraction = stockFraction(stock, wanted);
+  insist(isWhole(total * fraction), 'a scale shows whole grams of developer');
   const [ofStock, ofWater] = [total * fraction, total * (1 - fraction)];
   const value = facet === 'stock' ? ofStock : ofWater;
   const solution = bowlSolution(value);
@@ -92,7 +96,7 @@ function thinned(making: ItemRequest): MadeItem {
 function pour(making: ItemRequest): MadeItem {
   const { draw, step, rules } = making;
   const withWater = rules.diluteDeveloper !== 'never' && draw.chance(0.6);
-  const total = draw.pick(step <= 2 ? [60, 80, 120] : [50, 75, 90, 100]);
+  const total = draw.pick(step <= 2 ? [60, 80, 120] : [48, 60, 75, 90, 105, 120]);
   const [high, low] = withWater
     ? [draw.pick(step <= 2 ? [20, 40] : [20, 30, 40]), 0]
     : draw.pick([[40, 20], [30, 10], [40, 10]]); // prettier-ignore
@@ -101,6 +105,7 @@ function pour(making: ItemRequest): MadeItem {
       ({ vol, task: name }) => vol < high && vol > low && (name !== 'plain' || step >= PLAIN_FROM),
     ),
   );
+  insist(isWhole((total * (task.vol - low)) / (high - low)), 'a scale shows whole grams of developer');
   return {
     ask: withWater
       ? term('dilution.pourWater', { high, total })
@@ -187,8 +192,9 @@ function between(making: ItemRequest): MadeItem {
   insist(tasks.length > 0, 'nothing between these two');
   const task = draw.pick(tasks);
   const wanted = task.vol;
-  const total = draw.pick([60, 80, 90, 120]);
+  const total = draw.pick([45, 60, 75, 80, 90, 105, 120]);
   const ofHigh = (total * (wanted - low)) / (high - low);
+  insist(isWhole(ofHigh), 'a scale shows whole grams of developer');
   const solution = bowlSolution(ofHigh);
   const params = {
     low,
@@ -225,27 +231,36 @@ function between(making: ItemRequest): MadeItem {
 /** Lines that come with a developer of their own, lighteners among them. */
 const WITH_DEVELOPER = SHIPPED_LINES.filter(({ developersVol }) => developersVol.some((vol) => vol > 0));
 
-/** Is it allowed here? By the line or by the class, as the house rule has it. */
+/** Who decides it, or that nobody has: a maker that says nothing has not permitted it. */
+type Ruling = DilutionRuling | 'lineSilent';
+const RULINGS: readonly Ruling[] = [...DILUTION_RULINGS, 'lineSilent'];
+
+/** Is it allowed here? By the line, where the class leaves it to the line. */
 function allowed({ draw, rules }: ItemRequest): MadeItem {
-  const line = draw.pick(WITH_DEVELOPER);
-  const ruling = dilutionRuling(line, rules);
+  const says = draw.pick(['permits', 'forbids', 'silent'] as const);
+  const line = draw.pick(WITH_DEVELOPER.filter(({ mayDilute }) => mayDilute === (says === 'permits')));
+  const ruling: Ruling = says === 'silent' ? 'lineSilent' : dilutionRuling(line, rules);
+  const params: Record<string, string> = says === 'silent' ? {} : { line: line.name };
   return {
-    ask: term('dilution.allowed', { line: line.name }),
+    ask: term(says === 'silent' ? 'dilution.allowedUnknown' : 'dilution.allowed', params),
     facts: [
-      term(line.mayDilute ? 'fact.lineMayDilute' : 'fact.lineMayNotDilute', { line: line.name }),
+      says === 'silent'
+        ? term('fact.lineSilent')
+        : term(says === 'permits' ? 'fact.lineMayDilute' : 'fact.lineMayNotDilute', { line: line.name }),
       houseFact(rules, 'diluteDeveloper'),
     ],
-    ...chooseAmong(
+    ...chooseAmong<Ruling>(
       draw,
       { value: ruling, words: term(`option.ruling.${ruling}`, { ruling }) },
-      DILUTION_RULINGS.map((other) => ({
+      RULINGS.map((other) => ({
         value: other,
         words: term(`option.ruling.${other}`, { ruling: other }),
-        slip: reason(`drill.dilution.notRuling.${other}`, 'D5', { line: line.name }),
+        slip: reason(`drill.dilution.notRuling.${other}`, 'D5'),
       })),
-      (value) => value === dilutionRuling(line, rules),
+      (value) => value === ruling,
+      { options: 5 },
     ),
-    why: [reason(`drill.dilution.ruling.${ruling}`, 'D5', { line: line.name })],
+    why: [reason(`drill.dilution.ruling.${ruling}`, 'D5', params)],
   };
 }
 
@@ -253,7 +268,9 @@ function allowed({ draw, rules }: ItemRequest): MadeItem {
 export const dilution: SkillMaker = {
   facets: ({ rules }) => [
     ...(rules.diluteDeveloper === 'never' ? [] : ['stock', 'water']),
-    ...['strength', 'between', 'pour', 'allowed'],
+    ...['strength', 'between', 'pour'],
+    // Where the class decides it for every line there is nothing to find out.
+    ...(rules.diluteDeveloper === 'ifLinePermits' ? ['allowed'] : []),
     ...judgementFacets('dilution'),
   ],
   make: (making) => {

@@ -20,13 +20,13 @@ const grey = (level: number, white: number): Subject => ({
   porosity: 'normal',
 });
 
-/** Shares each facet asks for: in quarters at the first steps, in tenths from then on. Ends included, so that no one answer is always near. */
-const QUARTERS = { low: [0, 25], middle: [50], high: [75, 100] } as const;
-const TENTHS = { low: [10, 20, 30], middle: [40, 50, 60], high: [70, 80, 90] } as const;
+/** Shares that are asked for, per cent: in quarters at the first steps, in tenths from then on. */
+const QUARTERS = [0, 25, 50, 75, 100];
+const TENTHS = [10, 20, 30, 40, 50, 60, 70, 80, 90];
 
-function shareOf({ draw, step, scope, facet }: ItemRequest): MadeItem {
+function shareOf({ draw, step, scope }: ItemRequest): MadeItem {
   const stepPercent = step <= 2 ? 25 : 10;
-  const percent = draw.pick<number>((stepPercent === 25 ? QUARTERS : TENTHS)[facet as keyof typeof TENTHS]);
+  const percent = draw.pick(stepPercent === 25 ? QUARTERS : TENTHS);
   const subject = grey(draw.pick(levelsOf(scope, 1, DARK_ENOUGH)), percent / 100);
   const light = lightFor(scope, step, draw.pick);
   const form = step >= 2 ? draw.pick(['straight', 'wavy', 'curly'] as const) : 'straight';
@@ -222,15 +222,19 @@ export const greyShare: SkillMaker = {
     scope.minLevel > DARK_ENOUGH
       ? []
       : [
-          'middle',
-          'low',
-          'high',
+          'share',
           'where',
           'rest',
           ...(levelsOf(scope, 3, DARK_ENOUGH).length > 0 ? ['natural', 'parted'] : []),
         ],
   make: (making) => {
-    const makers: Record<string, (m: ItemRequest) => MadeItem> = { where, rest, natural, parted };
-    return (makers[making.facet] ?? shareOf)(making);
+    const makers: Record<string, (m: ItemRequest) => MadeItem> = {
+      share: shareOf,
+      where,
+      rest,
+      natural,
+      parted,
+    };
+    return makers[making.facet](making);
   },
 };

@@ -172,6 +172,76 @@ function read(line: Line, making: ItemRequest): MadeItem {
   };
 }
 
+interface Mistaken {
+  shade: Shade;
+  /** What the label that was taken says. */
+  why: (label: string) => Reason;
+}
+
+/** Labels that are taken for the one that is looked for: by another line's numbering, turned round, or of another tone. */
+function mistaken(line: Line, shade: Shade, making: ItemRequest): Mistaken[] {
+  const { draw } = making;
+  const { primary, secondary } = shade.tone;
+  const fashion = (tone: Shade['tone']): Shade => ({ ...shade, tone, series: 'fashion' });
+  const two = secondary !== undefined && secondary !== primary;
+  const ofTone = (family: ToneFamily): Shade =>
+    fashion({ primary: family, ...(two && family !== secondary ? { secondary } : {}) });
+  const elsewhere = draw.shuffled(formulaLines(making)).flatMap((other): Mistaken[] => {
+    const sign = other.id === line.id ? undefined : signOf(other, primary);
+    const here = sign === undefined ? undefined : line.key.signs[sign];
+    return here === undefined || here === primary || here === 'neutral'
+      ? []
+      : [
+          {
+            shade: ofTone(here),
+            why: () =>
+              reason('drill.label.foundElsewhere', 'T2', {
+                line: line.name,
+                other: other.name,
+                sign: sign!,
+                tone: primary,
+                own: here,
+              }),
+          },
+        ];
+  });
+  const others = draw
+    .shuffled(
+      familiesOf(line).filter((family) => family !== primary && family !== secondary && family !== 'neutral'),
+    )
+    .map((family): Mistaken => ({
+      shade: ofTone(family),
+      why: (label) => reason('drill.label.foundOther', 'T2', { line: line.name, label, tone: family }),
+    }));
+  const near = misreadings(line, shade, making)
+    .filter(({ why: { code } }) => NEAR_MISREADINGS.includes(code))
+    .map(({ shade: misread, why: { code } }): Mistaken => ({
+      shade: misread,
+      why: (label) =>
+        reason(`${code}Found`, 'T2', {
+          line: line.name,
+          label,
+          ...(primary === 'neutral' ? {} : { tone: primary }),
+          ...(two ? { second: secondary } : {}),
+        }),
+    }));
+  return [
+    ...near,
+    ...elsewhere.slice(0, 1),
+    ...others.slice(0, 2),
+    ...elsewhere.slice(1),
+    ...others.slice(2),
+  ];
+}
+/** Misreadings of one part of a label, that are met in looking for one as well. */
+const NEAR_MISREADINGS = [
+  'drill.label.swapped',
+  'drill.label.secondLeftOut',
+  'drill.label.notIntense',
+  'drill.label.notDoubled',
+  'drill.label.notSingle',
+];
+
 function find(line: Line, making: ItemRequest): MadeItem {
   const { draw } = making;
   const shade = drawn(line, making);
@@ -179,9 +249,11 @@ function find(line: Line, making: ItemRequest): MadeItem {
     wanted.series === 'extraNatural'
       ? `${writeLabel(line, wanted.level!, { primary: 'neutral' })}${writeLabel(line, 1, { primary: 'neutral' })!.slice(-1)}`
       : writeLabel(line, wanted.level!, wanted.tone);
-  const wrong = misreadings(line, shade, making).flatMap(({ shade: misread, why }) => {
-    const label = asLabel(misread);
-    return label === null ? [] : [{ value: label, words: term('option.label', { label }), slip: why }];
+  const wrong = mistaken(line, shade, making).flatMap((misread) => {
+    const label = asLabel(misread.shade);
+    return label === null
+      ? []
+      : [{ value: label, words: term('option.label', { label }), slip: misread.why(label) }];
   });
   insist(asLabel(shade) === shade.label, 'this label is not what its numbering writes');
   return {

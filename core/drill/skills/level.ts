@@ -1,13 +1,16 @@
 import {
   TONE_FAMILIES,
   TONES,
+  type Tone,
   type ToneFamily,
   type Light,
+  neutralLab,
+  toneLab,
   levelOfLightness,
   differenceOf,
 } from '../../colour';
 import { reason } from '../../reason';
-import { lightFor, levelsOf } from '../context';
+import { lightFor, levelsOf, levelsOfSpan, spansIn, type Scope } from '../context';
 import { type Deceit, term } from '../item';
 import { judgementFacets, hasJudgements, judge } from '../judgement';
 import { type ItemRequest, type MadeItem, at, type BySteps, type SkillMaker } from '../maker';
@@ -18,8 +21,13 @@ const SHINES = { dull: 0.15, shiny: 1 } as const;
 
 const untouched = (level: number): Subject => ({ kind: 'natural', level, white: 0, porosity: 'normal' });
 
+/** Levels of a scope that can be read in some light of it. */
+const readable = (scope: Scope): number[] =>
+  levelsOf(scope).filter((level) => scope.lights.some((light) => keepsLevel(untouched(level), light, false)));
+
 function subjectOf({ draw, step, facet, scope }: ItemRequest): Subject {
-  const level = Number(facet) + (step >= 4 && Number(facet) < scope.maxLevel && draw.chance(0.5) ? 0.5 : 0);
+  const whole = draw.pick(levelsOfSpan(facet, readable(scope)));
+  const level = whole + (step >= 4 && whole < scope.maxLevel && draw.chance(0.5) ? 0.5 : 0);
   const toned = step >= 3 && draw.chance(0.7);
   // The palest hair carries no full copper or red.
   const tones = TONE_FAMILIES.filter(
@@ -28,12 +36,12 @@ function subjectOf({ draw, step, facet, scope }: ItemRequest): Subject {
   return toned ? { kind: 'toned', level, tone: { primary: draw.pick(tones) }, white: 0 } : untouched(level);
 }
 
-/** Tones that look lighter than their level, and those whose own dye makes them look darker (L2, L4). */
-const LOOKS_LIGHTER: readonly ToneFamily[] = ['beige', 'gold', 'warmBrown'];
-const LOOKS_DEEP: readonly ToneFamily[] = ['copper', 'red', 'mahogany', 'violet'];
-
-/** Levels that a lamp has to shift a tress by before the reason names it. */
+/** Levels that a lamp or a dye has to shift a tress by before the reason names it. */
 const TELLING_SHIFT = 0.1;
+
+/** Levels by which hair of a tone is drawn darker than the neutral of its level. */
+const darkeningByTone = (level: number, tone: Tone): number =>
+  levelOfLightness(neutralLab(level).l) - levelOfLightness(toneLab(level, tone).l);
 
 /**
  * What makes this tress look lighter or darker than it is, what weighs most first (L2).
@@ -41,10 +49,10 @@ const TELLING_SHIFT = 0.1;
  */
 export function deceitsOf(subject: Subject, surface: 'dull' | 'shiny' | null, light: Light): Deceit[] {
   const deceits: Deceit[] = [];
-  const tone = subject.kind === 'toned' ? subject.tone.primary : null;
-  if (tone && LOOKS_LIGHTER.includes(tone)) deceits.push({ code: 'warm', way: 'lighter', rule: 'L2' });
-  else if (tone && LOOKS_DEEP.includes(tone)) deceits.push({ code: 'deep', way: 'darker', rule: 'L4' });
-  else if (tone) deceits.push({ code: 'cool', way: 'darker', rule: 'L2' });
+  const tone = subject.kind === 'toned' ? subject.tone : null;
+  // What its own dye takes of the light is seen, of warm tones too: no tone here is drawn as light as the neutral.
+  if (tone && darkeningByTone(subject.level, tone) >= TELLING_SHIFT)
+    deceits.push({ code: 'deep', way: 'darker', rule: 'L4' });
   if (surface === 'dull') deceits.push({ code: 'dull', way: 'lighter', rule: 'L2' });
   if (surface === 'shiny') deceits.push({ code: 'shiny', way: 'darker', rule: 'L2' });
   const shift =
@@ -114,7 +122,7 @@ function acrossTones(making: ItemRequest): MadeItem {
   return {
     ask: term('level.across', { level }),
     pictures: subjects.map((subject, i) => ({
-      look: lookOfSubject(subject, { light: 'daylight', seed: draw.seed(), shine: 0.6 }),
+      look: lookOfSubject(subject, { light: 'daylight', seed: draw.seed(), shine: 0.6, compared: true }),
       caption: term('option.letter', { letter: 'ABCD'[i] }),
     })),
     form: {
@@ -154,9 +162,7 @@ function acrossTones(making: ItemRequest): MadeItem {
 /** Skill 1: the level of a tress; cool, warm, shiny or dull, under three lights; across tones; and what cures a doubt. */
 export const level: SkillMaker = {
   facets: ({ scope }) => [
-    ...levelsOf(scope)
-      .filter((depth) => scope.lights.some((light) => keepsLevel(untouched(depth), light, false)))
-      .map(String),
+    ...spansIn(readable(scope)),
     ...(levelsOf(scope, 4, 8).length > 0 && scope.lights.includes('daylight') ? ['acrossTones'] : []),
     ...judgementFacets('level'),
   ],

@@ -64,7 +64,7 @@ function byLevel(making: ItemRequest): MadeItem {
     light,
     ask: term('order.light'),
     pictures: shown.map((which, i) => ({
-      look: lookOfSubject(subjects[which], { light, seed: draw.seed(), shine: 0.6 }),
+      look: lookOfSubject(subjects[which], { light, seed: draw.seed(), shine: 0.6, compared: true }),
       caption: letters(count)[i],
     })),
     form: { kind: 'order', from: term('end.lightest'), to: term('end.darkest') },

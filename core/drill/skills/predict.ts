@@ -1,11 +1,12 @@
 import { reason } from '../../reason';
 import { type Counter, underlayAt, counterAt, COUNTERS } from '../../rules';
 import { chooseAmong } from '../choice';
-import { houseFact, levelsOf } from '../context';
+import { houseFact, levelsOf, levelsOfSpan, lightFor, spansIn, type Scope } from '../context';
 import { term } from '../item';
 import { judgementFacets, hasJudgements, judge } from '../judgement';
 import { type ItemRequest, type MadeItem, at, type SkillMaker } from '../maker';
 import { insist } from '../random-draw';
+import { type Subject, lookOfSubject } from '../subject';
 import { BEAM_LEVELS, beam } from './beam';
 import { underlayTerm, otherUnderlays } from './underlay';
 
@@ -15,12 +16,24 @@ const counterTerm = (counter: Counter) => term('option.counter', { counter });
 const VIOLETS: readonly Counter[] = ['violet', 'softViolet', 'traceViolet'];
 const otherDose = (counter: Counter, other: Counter) => VIOLETS.includes(counter) && VIOLETS.includes(other);
 
+/** The hair as it comes in, before it is lightened. */
+function hairBefore(
+  { draw, scope, step }: ItemRequest,
+  natural: number,
+): Pick<MadeItem, 'pictures' | 'light'> {
+  const light = lightFor(scope, step, draw.pick);
+  const subject: Subject = { kind: 'natural', level: natural, white: 0, porosity: 'normal' };
+  const look = lookOfSubject(subject, { light, seed: draw.seed(), shine: 0.6 });
+  return { pictures: [{ look, caption: term('caption.now') }], light };
+}
+
 function pigment(making: ItemRequest, natural: number, target: number): MadeItem {
   const { draw, step, rules } = making;
   const shows = underlayAt(target, rules);
   const atStart = underlayAt(natural, rules);
   return {
     ask: term('predict.pigment', { natural, target }),
+    ...hairBefore(making, natural),
     facts: [houseFact(rules, 'underlay')],
     ...chooseAmong(
       draw,
@@ -80,6 +93,7 @@ function counter(making: ItemRequest, natural: number, target: number): MadeItem
   };
   return {
     ask: term('predict.counter', { natural, target }),
+    ...hairBefore(making, natural),
     facts: [houseFact(rules, 'underlay')],
     ...chooseAmong(
       draw,
@@ -97,10 +111,13 @@ function counter(making: ItemRequest, natural: number, target: number): MadeItem
   };
 }
 
+/** Levels of a scope that something in it can be lightened to. */
+const reachable = (scope: Scope): number[] => levelsOf(scope, Math.max(3, scope.minLevel + 1), 10);
+
 /** Skill 4: the pigment that will show, what neutralises it, how much of that, and when it is kept (U1–U6). */
 export const predict: SkillMaker = {
   facets: ({ scope }) => [
-    ...levelsOf(scope, Math.max(3, scope.minLevel + 1), 10).map(String),
+    ...spansIn(reachable(scope)),
     ...(levelsOf(scope, BEAM_LEVELS.from, BEAM_LEVELS.to).length > 0 ? ['beam'] : []),
     ...judgementFacets('predict'),
   ],
@@ -109,7 +126,7 @@ export const predict: SkillMaker = {
     if (hasJudgements('predict', facet)) return judge('predict', making);
     if (facet === 'beam') return beam(making, draw.pick(levelsOf(scope, BEAM_LEVELS.from, BEAM_LEVELS.to)));
     // Whole levels only: between two rows of the table good schools give either name.
-    const target = Number(facet);
+    const target = draw.pick(levelsOfSpan(facet, reachable(scope)));
     const naturals = levelsOf(scope, 1, target - 1);
     insist(naturals.length > 0, 'nothing darker in this span');
     const natural = draw.pick(naturals);

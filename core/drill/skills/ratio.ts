@@ -41,13 +41,18 @@ function mixedIn({ draw, step }: ItemRequest): { product: string; ratio: number 
 }
 const gramsFor = ({ draw, step }: ItemRequest) =>
   draw.pick(
-    step <= 2 ? [20, 30, 40, 50, 60] : step <= 4 ? [24, 35, 45, 48, 55, 75] : [22.5, 37.5, 42, 64, 71],
+    step <= 2
+      ? [20, 30, 40, 50, 60]
+      : step <= 4
+        ? [24, 34, 36, 44, 48, 56, 75]
+        : [22, 38, 42, 46, 58, 64, 71],
   );
 
 function fromColour(making: ItemRequest): MadeItem {
   const colour = gramsFor(making);
   const { product, ratio } = mixedIn(making);
   const bowl = bowlFromColour(colour, ratio);
+  insist(Number.isInteger(bowl.developerGrams), 'developer is weighed in whole grams');
   const wantsTotal = making.facet === 'total';
   const value = wantsTotal ? bowl.totalGrams : bowl.developerGrams;
   const solution = bowlSolution(value);
@@ -78,8 +83,9 @@ function fromColour(making: ItemRequest): MadeItem {
 function fromTotal(making: ItemRequest): MadeItem {
   const { draw, step } = making;
   const { product, ratio } = mixedIn(making);
-  const total = draw.pick(step <= 2 ? [60, 90, 120] : [70, 100, 125, 150, 180]);
+  const total = draw.pick(step <= 2 ? [60, 90, 120, 150] : [66, 70, 96, 100, 125, 140, 150, 180]);
   const bowl = bowlFromTotal(total, ratio);
+  insist(Number.isInteger(bowl.colourGrams), 'colour is weighed in whole grams');
   const solution = bowlSolution(bowl.colourGrams);
   const params = { colour: bowl.colourGrams, ratio, parts: 1 + ratio, developer: bowl.developerGrams, total };
   return {
@@ -103,6 +109,7 @@ function tubes({ draw, step }: ItemRequest): MadeItem {
   const ratio = draw.pick([1, 1.5, 2]);
   const colour = (quarters * tube) / 4;
   const total = colour * (1 + ratio);
+  insist(Number.isInteger(colour) && Number.isInteger(total), 'a bowl is weighed in whole grams');
   const value = quarters / 4;
   const solution = { kind: 'figure', value, full: 0.01, near: 0.13 } as const;
   const params = { total, ratio, parts: 1 + ratio, colour, tube, count: value };
@@ -125,7 +132,7 @@ function parts({ draw, step }: ItemRequest): MadeItem {
     step <= 2 ? [1, 1, 2] : draw.pick([[1, 2, 3], [1, 1, 3], [2, 3, 1], [0.5, 1, 1.5]]), // prettier-ignore
   );
   const all = shares.reduce((a, b) => a + b, 0);
-  const each = draw.pick(step <= 2 ? [10, 15] : [8, 10, 12, 15]);
+  const each = draw.pick(step <= 2 ? [8, 10, 12, 15] : [8, 10, 12, 14, 16]);
   const colour = all * each;
   const split = splitByParts(colour, shares);
   const solution = bowlSolution(split[0]);
@@ -182,6 +189,9 @@ function corrector(making: ItemRequest): MadeItem {
   };
 }
 
+/** Grams that a corrector may be off in a careful bowl (M4). */
+const CORRECTOR_WITHIN = 0.5;
+
 /** The same at the scale: shade, corrector by the drop and developer in one bowl. */
 function weigh(making: ItemRequest): MadeItem {
   const { draw } = making;
@@ -200,8 +210,8 @@ function weigh(making: ItemRequest): MadeItem {
     solution: {
       kind: 'amounts',
       grams: [colour, grams, developer],
-      full: [weighingToleranceGrams(colour), 0.3, weighingToleranceGrams(developer)],
-      near: [2 * weighingToleranceGrams(colour), 0.6, 2 * weighingToleranceGrams(developer)],
+      full: [weighingToleranceGrams(colour), CORRECTOR_WITHIN, weighingToleranceGrams(developer)],
+      near: [2 * weighingToleranceGrams(colour), 2 * CORRECTOR_WITHIN, 2 * weighingToleranceGrams(developer)],
     },
     why: [reason('drill.ratio.corrector', 'F10', params), reason('drill.ratio.tolerance', 'M4')],
   };

@@ -157,40 +157,6 @@ function active(making: ItemRequest): MadeItem {
   };
 }
 
-/** R2: how often what is looked at, at least. */
-const WATCHED = {
-  lightenerStrong: 'everyFiveToTen',
-  lightenerGentle: 'everyFiveToTen',
-  acidGloss: 'everyTwoToThree',
-} as const;
-/** The most watchful first. */
-const WATCHES = ['everyTwoToThree', 'everyFiveToTen', 'everyTwenty', 'onceHalfWay', 'onlyAtEnd'] as const;
-function check({ draw }: ItemRequest): MadeItem {
-  const product = draw.pick(['lightenerStrong', 'lightenerGentle', 'acidGloss'] as const);
-  const on = draw.pick(['fineHair', 'coarseHair', 'lightened', 'foils', 'openHead'] as const);
-  // Who looks more often than asked makes no mistake: that is no wrong answer to offer.
-  const suffices = (watch: (typeof WATCHES)[number]) =>
-    WATCHES.indexOf(watch) <= WATCHES.indexOf(WATCHED[product]);
-  return {
-    ask: term('timing.check', { product }),
-    facts: [term(`fact.on.${on}`)],
-    ...chooseAmong(
-      draw,
-      {
-        value: WATCHED[product] as (typeof WATCHES)[number],
-        words: term('option.watch', { watch: WATCHED[product] }),
-      },
-      WATCHES.map((watch) => ({
-        value: watch,
-        words: term('option.watch', { watch }),
-        slip: reason(`drill.timing.watchedOnly.${watch}`, 'R2', { product }),
-      })),
-      suffices,
-    ),
-    why: [reason('drill.timing.watch', 'R2', { product, watch: WATCHED[product] })],
-  };
-}
-
 /** Plans of looks, as minutes; gaps between what is asked and what is careless are not offered. */
 const PLANS = {
   lightener: [
@@ -258,6 +224,7 @@ function pace({ draw, step }: ItemRequest): MadeItem {
   insist(value <= 50, 'lightener is spent by then');
   return {
     ask: term(`timing.pace.${what}`, { usual }),
+    facts: [term('fact.pace', { factor: params.factor })],
     form: MINUTES,
     solution,
     slips: wrongFigures(solution, [
@@ -271,7 +238,7 @@ function pace({ draw, step }: ItemRequest): MadeItem {
 
 /** Skill 12: when to start, look, move and rinse; how long the mix serves; the pace of hair (A1–A9, M5, R1–R8). */
 export const timing: SkillMaker = {
-  facets: () => ['rinse', 'start', 'clock', 'active', 'check', 'looks', 'pace', ...judgementFacets('timing')],
+  facets: () => ['rinse', 'start', 'clock', 'active', 'looks', 'pace', ...judgementFacets('timing')],
   make: (making) => {
     if (hasJudgements('timing', making.facet)) return judge('timing', making);
     const makers: Record<string, (m: ItemRequest) => MadeItem> = {
@@ -279,7 +246,6 @@ export const timing: SkillMaker = {
       start,
       clock,
       active,
-      check,
       looks,
       pace,
     };

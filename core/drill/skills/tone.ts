@@ -13,6 +13,12 @@ const FAMILY_APART: BySteps = [9, 7, 5.5, 4.5, 3.5];
 const SECOND_APART: BySteps = [6, 6, 5, 4, 3];
 const COOLER_APART: BySteps = [7, 5.5, 4.5, 3.5, 2.5];
 const COLOURED = TONE_FAMILIES.filter((family) => family !== 'neutral');
+/** Tones that are practised together: what is practised does not say which of them it is. */
+const TONE_GROUPS = {
+  cools: ['ash', 'violet', 'matte', 'pearl'],
+  warms: ['beige', 'gold', 'warmBrown', 'copper'],
+  reds: ['copper', 'red', 'mahogany', 'violet'],
+} as const satisfies Record<string, readonly ToneFamily[]>;
 
 /** Pairs of tones, first and second, that some line sells: a shade that is not made is never asked for. */
 const SOLD: readonly Required<Tone>[] = (() => {
@@ -131,7 +137,12 @@ function coolest(making: ItemRequest): MadeItem {
   return {
     ask: term('tone.coolest', { level }),
     pictures: families.map((primary, i) => ({
-      look: lookOfSubject(toned(level, { primary }), { light, seed: draw.seed(), shine: 0.7 }),
+      look: lookOfSubject(toned(level, { primary }), {
+        light,
+        seed: draw.seed(),
+        shine: 0.7,
+        compared: true,
+      }),
       caption: term('option.letter', { letter: LETTERS[i] }),
     })),
     light,
@@ -169,7 +180,8 @@ function coolest(making: ItemRequest): MadeItem {
 
 /** Skill 2: the family, then primary and secondary tone, and which of four is the coolest (T1, T2). */
 export const tone: SkillMaker = {
-  facets: ({ scope }) => (levelsOf(scope, 4, 9).length > 0 ? ['cooler', ...COLOURED, 'two'] : []),
+  facets: ({ scope }) =>
+    levelsOf(scope, 4, 9).length > 0 ? ['cooler', ...Object.keys(TONE_GROUPS), 'two'] : [],
   make: (making) => {
     const { draw, facet, step } = making;
     if (facet === 'cooler') return coolest(making);
@@ -186,7 +198,9 @@ export const tone: SkillMaker = {
       ];
       return named(making, truth, others, SECOND_APART, 'tone.two');
     }
-    const truth: Tone = { primary: facet as ToneFamily };
+    const group = TONE_GROUPS[facet as keyof typeof TONE_GROUPS];
+    insist(group !== undefined, 'no such group of tones');
+    const truth: Tone = { primary: draw.pick(group) };
     const pool = step <= 2 ? TONE_FAMILIES : draw.chance(0.5) ? TONE_FAMILIES : COLOURED;
     return named(
       making,

@@ -15,6 +15,7 @@ import {
   WISHES,
   AS_WISHED,
   MOST_SHIFT,
+  levelLeft,
   mistakesAmong,
   comesNear,
 } from './toner-finish';
@@ -74,7 +75,12 @@ export function tonerLaid({ draw, step, rules, scope }: ItemRequest, level: numb
     'deeper hair takes all of it, and is asked for now and then',
   );
   const isThinned = level >= THINNED_FROM && draw.chance(THINNED_SHARE);
-  const right = draw.pick(trieds.filter(({ dose }) => !isThinned || dose !== 'whole'));
+  // What comes as near and is called otherwise is neither offered nor asked for.
+  const called = trieds.filter(
+    ({ dose, reading }) => reading.tone === wish && (!isThinned || dose !== 'whole'),
+  );
+  insist(called.length > 0, 'nothing comes out that is called by the wish');
+  const right = draw.pick(called);
   insist(tried.get(right.shade)!.filter(fits).length === 1, 'it comes out as wished in another dose, too');
   // Hair that comes out as wished in any dose would make every dose right.
   const wrong = shades.filter((shade) => !leastOf(shade));
@@ -96,7 +102,7 @@ export function tonerLaid({ draw, step, rules, scope }: ItemRequest, level: numb
       dose,
       hair: level,
       depth: shade.level!,
-      level: Math.round(reading.level * 2) / 2,
+      level: levelLeft(reading, level),
       tone: reading.tone,
       wish,
       right: right.shade.label,
@@ -143,7 +149,7 @@ export function tonerLaid({ draw, step, rules, scope }: ItemRequest, level: numb
         label: right.shade.label,
         dose: right.dose,
         tone: wish,
-        leaves: Math.round(right.reading.level * 2) / 2,
+        leaves: levelLeft(right.reading, level),
       }),
     ],
   };

@@ -22,6 +22,10 @@ const areOpposite = (family: ToneFamily, other: ToneFamily) =>
     .sort()
     .join() === 'cool,warm';
 
+/** The level that is left, to the half: a toner never lightens, so what its tone hides of the depth is no lift (F4, L4). */
+export const levelLeft = (reading: HairReading, hair: number): number =>
+  Math.min(hair, Math.round(reading.level * 2) / 2);
+
 /** Whether a finish is near the wish, though it need not be it: little apart, within a level, and on its side of neutral. */
 export const comesNear = (deltaE: number, reading: HairReading, level: number, wish: ToneFamily) =>
   deltaE <= NEAR && Math.abs(reading.level - level) <= 1 && !areOpposite(reading.tone, wish);

@@ -4,7 +4,7 @@ import { type Shade, shadesOf } from '../../product';
 import { reason } from '../../reason';
 import { tonerLevels, underlayAt } from '../../rules';
 import { chooseAmong } from '../choice';
-import { levelsOf, lineNamed, lightFor, houseFact } from '../context';
+import { levelsOf, levelsOfSpan, lineNamed, lightFor, houseFact, spansIn } from '../context';
 import { term } from '../item';
 import { judgementFacets, hasJudgements, judge } from '../judgement';
 import { type BySteps, type SkillMaker, type ItemRequest, at } from '../maker';
@@ -17,6 +17,7 @@ import {
   WISHES,
   AS_WISHED,
   MOST_SHIFT,
+  levelLeft,
   mistakesAmong,
   comesNear,
 } from './toner-finish';
@@ -36,7 +37,7 @@ interface Tried {
 /** Skill 14: the finish that is wanted, and what the hair model makes of each shade (F4, F5, U2). */
 export const toner: SkillMaker = {
   facets: ({ scope }) => [
-    ...levelsOf(scope, 5, 10).map(String),
+    ...spansIn(levelsOf(scope, 5, 10)),
     ...(levelsOf(scope, LAID.from, LAID.to).length > 0 ? ['laid'] : []),
     ...judgementFacets('toner'),
   ],
@@ -46,7 +47,7 @@ export const toner: SkillMaker = {
     if (facet === 'laid') return tonerLaid(making, draw.pick(levelsOf(scope, LAID.from, LAID.to)));
     const lineId: TonerLine = draw.pick(Object.keys(TONER_LINES) as TonerLine[]);
     const line = lineNamed(lineId);
-    const level = Number(facet);
+    const level = draw.pick(levelsOfSpan(facet, levelsOf(scope, 5, 10)));
     const wish = draw.pick(WISHES);
     const goal = toneLab(level, { primary: wish });
     const readingOf = ({ subject }: Tried): HairReading => readStrand(strandOfSubject(subject));
@@ -62,6 +63,7 @@ export const toner: SkillMaker = {
     insist(allowed.includes(right.shade.level!), 'the model reaches it with a depth this class does not use');
     insist(right.deltaE <= AS_WISHED, 'the model does not get there');
     insist(Math.abs(readingOf(right).level - level) <= MOST_SHIFT, 'it changes the level');
+    insist(readingOf(right).tone === wish, 'what it leaves is not called by the wish');
     const apart = others.filter(({ deltaE }) => deltaE >= right.deltaE + at(NEARER_BY, step));
     const wrong = mistakesAmong(apart, level, wish, draw);
     const slipOf = (tried: Tried) => {
@@ -71,7 +73,7 @@ export const toner: SkillMaker = {
         label: shade.label,
         hair: level,
         depth: shade.level!,
-        level: Math.round(leaves.level * 2) / 2,
+        level: levelLeft(leaves, level),
         tone: leaves.tone,
         wish,
       };
@@ -136,7 +138,7 @@ export const toner: SkillMaker = {
           underlay: underlayAt(level, rules),
           label: right.shade.label,
           tone: wish,
-          leaves: Math.round(readingOf(right).level * 2) / 2,
+          leaves: levelLeft(readingOf(right), level),
         }),
       ],
       apart: {

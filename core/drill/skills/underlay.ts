@@ -2,7 +2,7 @@ import { differenceOf } from '../../colour';
 import { reason } from '../../reason';
 import { type Underlay, underlayAt, UNDERLAY_TABLE } from '../../rules';
 import { chooseAmong } from '../choice';
-import { levelsOf, lightFor, houseFact } from '../context';
+import { levelsOf, levelsOfSpan, lightFor, houseFact, spansIn, type Scope } from '../context';
 import { term } from '../item';
 import { type ItemRequest, at, type SkillMaker } from '../maker';
 import { insist } from '../random-draw';
@@ -29,17 +29,21 @@ export function otherUnderlays(
   return step >= 3 ? far.sort((a, b) => a.levelsAway - b.levelsAway) : draw.shuffled(far);
 }
 
+/** Levels of a scope whose underlying pigment can be read in some light of it. */
+const readable = (scope: Scope): number[] =>
+  levelsOf(scope, 2, 10).filter((level) =>
+    scope.lights.some((light) => keepsLevel(bared(level), light, false)),
+  );
+
 /** Skill 3: the pigment that shows on hair being lightened, and the level reached, read from it (U1). */
 export const underlay: SkillMaker = {
-  facets: ({ scope }) =>
-    levelsOf(scope, 2, 10)
-      .filter((level) => scope.lights.some((light) => keepsLevel(bared(level), light, false)))
-      .map(String),
+  facets: ({ scope }) => spansIn(readable(scope)),
   make: (making) => {
     const { draw, step, facet, rules, scope } = making;
     const byName = draw.chance(0.5);
     const halves = !byName && step >= 4;
-    const level = Number(facet) + (halves && Number(facet) < scope.maxLevel && draw.chance(0.5) ? 0.5 : 0);
+    const whole = draw.pick(levelsOfSpan(facet, readable(scope)));
+    const level = whole + (halves && whole < scope.maxLevel && draw.chance(0.5) ? 0.5 : 0);
     const subject = bared(level);
     const light = lightFor(scope, step, draw.pick);
     insist(keepsLevel(subject, light, halves), 'this lamp changes the level');
@@ -63,6 +67,16 @@ export const underlay: SkillMaker = {
         facts: [houseFact(rules, 'underlay')],
         form: { kind: 'level', halves },
         solution: { kind: 'figure', value: level, full: 0.01, near: halves ? 0.5 : 1 },
+        slips: levelsOf({ ...scope, minLevel: 1, maxLevel: 10 })
+          .filter((other) => underlayAt(other, rules) !== right)
+          .map((other) => ({
+            answer: other,
+            why: reason(other > level ? 'drill.underlay.readLighter' : 'drill.underlay.readDarker', 'U1', {
+              given: other,
+              shows: underlayAt(other, rules),
+              underlay: right,
+            }),
+          })),
         deceits: [
           { code: 'pigmentLighter', way: 'lighter', rule: 'U1' },
           { code: 'pigmentDarker', way: 'darker', rule: 'U1' },

@@ -17,7 +17,7 @@ const answer = (id: string): DrillAnswer => ({
   id,
   classId: null,
   practiceId: null,
-  spec: { skill: 'level', facet: '6', step: 1, seed: 1 },
+  spec: { skill: 'level', facet: 'mediumLevels', step: 1, seed: 1 },
   edition: DRILL_EDITION,
   ...PLAIN_CONTEXT,
   ownLines: [],
