@@ -228,6 +228,8 @@ export const draftSchema = z.object({
   /** Version the device last saw; a newer one by another device is not overwritten unasked. */
   version: z.number().int().min(0),
   writer: z.string().min(1).max(64),
+  /** Which of its writer's saves it is, always more than the one before; what was long on its way is not written over newer. */
+  sequence: z.number().int().min(0).default(0),
   /** Which attempt it is of, from 1: what is left of an earlier one is not written into another. */
   attempt: attemptNumberSchema,
 });
@@ -243,6 +245,8 @@ export const submissionSchema = z.object({
   id: z.uuid(),
   answer: recordCardSchema,
   attempt: attemptNumberSchema,
+  /** What the device last saw of the draft, and who it is: newer work of another is not handed over unasked. */
+  seen: z.object({ version: z.number().int().min(0), writer: z.string().min(1).max(64) }).optional(),
 });
 export type Submission = z.infer<typeof submissionSchema>;
 

@@ -49,8 +49,8 @@ function browserAt(base) {
       const set = response.headers.getSetCookie().map((one) => one.split(';')[0]);
       if (set.length > 0) cookie = set.join('; ');
       const text = await response.text();
-      // What is refused has been answered.
-      answered = response.status < 500;
+      // Whatever is refused was not done: a trial that counts it as answered measures refusals.
+      answered = response.ok;
       if (response.ok)
         answer = response.headers.get('content-type')?.includes('json') ? JSON.parse(text) : {};
     } catch {

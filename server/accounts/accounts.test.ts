@@ -76,6 +76,20 @@ describe('demo accounts', () => {
     await h.close();
   });
 
+  it('do not open by a foreign name that points to this computer', async () => {
+    const h = await harness({ demo: true });
+    const { account } = await demoOf(h);
+    const host = 'cimbel.example.test';
+    const page = browser(h.app);
+    expect((await page.get('/api/session').set('Host', host)).body.demo).toBeNull();
+    const refused = await page
+      .post('/api/demo-session', { accountId: account.id })
+      .set({ Host: host, Origin: `http://${host}` })
+      .expect(403);
+    expect(refused.body.error.code).toBe('demo.onlyHere');
+    await h.close();
+  });
+
   it('are not there without the demo, though their password is printed and they are still in the data', async () => {
     const h = await harness({ demo: false });
     const { account, email } = await demoOf(h);

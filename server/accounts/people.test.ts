@@ -145,4 +145,30 @@ describe('passwords and sessions', () => {
     await signIn(room.student, 'a third long one').expect(200);
     await h.db('tries').delete();
   });
+
+  it('count what was wrong alone: a college behind one address does not lock itself out', async () => {
+    const pointsOf = async (kind: string) =>
+      (await h.db('tries').where('key', 'like', `${kind}:%`)).reduce((sum, { points }) => sum + points, 0);
+    await Promise.all(
+      Array.from({ length: 12 }, () =>
+        signIn(browser(h.app), PASSWORD, 'classmate@example.test').then(({ status }) => status),
+      ),
+    );
+    await h.db('tries').where('key', 'like', 'account:%').delete();
+    await signIn(browser(h.app), PASSWORD, 'classmate@example.test').expect(200);
+    expect(await pointsOf('source')).toBe(0);
+    await signIn(browser(h.app), 'wrong and long enough', 'classmate@example.test').expect(401);
+    expect(await pointsOf('source')).toBe(1);
+    const look = (code: string) => browser(h.app).post('/api/codes/look', { code });
+    const { body } = await room.educator
+      .post(`/api/classes/${room.classId}/slips`, { studentIds: [room.student.account.id] })
+      .expect(201);
+    for (let i = 0; i < 5; i++) await look(body[0].code).expect(200);
+    expect(await pointsOf('code')).toBe(0);
+    await look('AAAAABBBBB').expect(422);
+    expect(await pointsOf('code')).toBe(1);
+    await h.db('tries').where('key', 'like', 'code:%').update({ points: 100 });
+    await look(body[0].code).expect(429);
+    await h.db('tries').delete();
+  });
 });

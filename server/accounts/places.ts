@@ -64,6 +64,15 @@ export async function claimInto(db: Knex, accountId: string, code: string, now: 
         subject: accountId,
       });
     }
+    // Dates of its own come along where the account has none there.
+    await trx('assignment_students')
+      .where({ student_id: there })
+      .whereNotIn(
+        'assignment_id',
+        trx('assignment_students').where({ student_id: accountId }).select('assignment_id'),
+      )
+      .update({ student_id: accountId });
+    await trx('assignment_students').where({ student_id: there }).delete();
     await trx('users').where({ id: there }).delete();
   });
 }

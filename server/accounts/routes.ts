@@ -13,7 +13,7 @@ import type { Knex } from 'knex';
 import { HttpError, invalidField, notFound } from '../http/errors';
 import { isFromHere, route, type Call, type Route } from '../http/route';
 import { endSessions, openSessions, signInAs, signOut } from '../http/session';
-import { countCode, countSignIn } from '../http/tries';
+import { countSignIn, tryCode } from '../http/tries';
 import { dataOf, deleteAccount } from '../classes/person';
 import { record } from '../log/store';
 import { takeCode, tellCode } from './codes';
@@ -105,8 +105,10 @@ export const accountRoutes = (): Route[] => [
       const known = isKnownDevice(secret, req, user);
       const counted = await countSignIn(db, { email: body.email, source: req.ip ?? '', known });
       // Without the demo its accounts are as good as not there.
-      if (!(await isPassword(user, body.password)) || (user!.demo && !demo))
+      if (!(await isPassword(user, body.password)) || (user!.demo && !demo)) {
+        await counted.failed();
         throw new HttpError(401, 'session.wrong', 'Email and password do not belong together.');
+      }
       await counted.succeeded();
       if (user!.demo && !isFromHere(req)) throw demoOnlyHere();
       return open(call, toAccount(user!));
@@ -140,8 +142,8 @@ export const accountRoutes = (): Route[] => [
     who: 'anyone',
     body: registerSchema,
     handle: async (call) => {
-      if (call.body.code) await countCode(call.db, call.req.ip ?? '');
-      const account = await register(call, call.body);
+      const making = () => register(call, call.body);
+      const account = call.body.code ? await tryCode(call.db, call.req.ip ?? '', making) : await making();
       call.res.status(201);
       return account;
     },
@@ -212,10 +214,7 @@ export const accountRoutes = (): Route[] => [
     path: '/api/codes/look',
     who: 'anyone',
     body: codeSchema,
-    handle: async ({ db, now, body, req }) => {
-      await countCode(db, req.ip ?? '');
-      return tellCode(db, body.code, now());
-    },
+    handle: ({ db, now, body, req }) => tryCode(db, req.ip ?? '', () => tellCode(db, body.code, now())),
   }),
   route({
     method: 'post',
@@ -223,8 +222,8 @@ export const accountRoutes = (): Route[] => [
     who: 'anyone',
     body: useCodeSchema,
     handle: async (call) => {
-      await countCode(call.db, call.req.ip ?? '');
-      return open(call, await openByCode(call.db, call.body, call.now()));
+      const { db, body, now, req } = call;
+      return open(call, await tryCode(db, req.ip ?? '', () => openByCode(db, body, now())));
     },
   }),
   route({
@@ -233,8 +232,7 @@ export const accountRoutes = (): Route[] => [
     who: 'student',
     body: codeSchema,
     handle: async ({ db, me, now, body, req, res }) => {
-      await countCode(db, req.ip ?? '');
-      await claimInto(db, me.id, body.code, now());
+      await tryCode(db, req.ip ?? '', () => claimInto(db, me.id, body.code, now()));
       res.status(201);
     },
   }),

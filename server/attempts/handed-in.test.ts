@@ -82,6 +82,46 @@ describe('what is handed in', () => {
     expect(await write('three', 0)).toBe('attempt.newerElsewhere');
   });
 
+  it('is not gone over by a save of its own writer that was long on its way', async () => {
+    await fresh();
+    const write = (sequence: number, visits: number) => {
+      const written = draft('one', 9);
+      return saveDraft(
+        h.db,
+        assignment,
+        studentId(),
+        { ...written, answer: { ...written.answer, visits }, version: 0, sequence },
+        h.clock.now,
+      );
+    };
+    const visitsNow = async () =>
+      (await h.db('attempts').where({ student_id: studentId() }).orderBy('number', 'desc').first()).answer
+        .visits;
+    await write(5, 1);
+    await write(7, 3);
+    // Answered as saved: what came after it is what its writer wants.
+    await write(6, 2);
+    expect(await visitsNow()).toBe(3);
+    await write(8, 4);
+    expect(await visitsNow()).toBe(4);
+  });
+
+  it('is not taken from a device that has not seen what another has written since', async () => {
+    await fresh();
+    await saveDraft(h.db, assignment, studentId(), draft('one', 0), h.clock.now);
+    await saveDraft(h.db, assignment, studentId(), draft('two', 1), h.clock.now);
+    const handIn = (version: number, writer: string) =>
+      room.student.post(`/api/my/assignments/${room.assignmentId}/submission`, {
+        id: randomUUID(),
+        answer: modelCard,
+        attempt: 1,
+        seen: { version, writer },
+      });
+    const { body } = await handIn(1, 'one').expect(409);
+    expect(body.error.code).toBe('attempt.newerElsewhere');
+    await handIn(1, 'two').expect(200);
+  });
+
   it('is not taken for marks once the model answer is out', async () => {
     await fresh();
     await room.educator.patch(`/api/assignments/${room.assignmentId}`, { released: true }).expect(200);

@@ -79,6 +79,8 @@ export const attemptStubsOf = (db: Knex, assignmentIds: string[]): Promise<Attem
 export const attemptsOfStudent = (db: Knex, assignmentId: string, studentId: string): Promise<AttemptRow[]> =>
   db('attempts').where({ assignment_id: assignmentId, student_id: studentId }).orderBy('number');
 
+const newerElsewhere = () =>
+  new HttpError(409, 'attempt.newerElsewhere', 'A newer version was saved on another device.');
 const handedIn = () =>
   new HttpError(409, 'attempt.handedIn', 'This answer has been handed in and can no longer change.');
 
@@ -110,7 +112,7 @@ export async function saveDraft(
   db: Knex,
   assignment: Pick<AssignmentForMe, 'id'> & Ending,
   studentId: string,
-  { answer, version, writer, attempt }: DraftWrite,
+  { answer, version, writer, sequence = 0, attempt }: Omit<DraftWrite, 'sequence'> & Partial<DraftWrite>,
   now: Date,
 ): Promise<DraftSaved> {
   const name = { assignment_id: assignment.id, student_id: studentId, number: attempt };
@@ -121,17 +123,17 @@ export async function saveDraft(
   const begins = attempt === 1 && assignment.minutes === null;
   const { rows } = await db.raw<{ rows: { version: number }[] }>(
     begins
-      ? `insert into attempts (assignment_id, student_id, number, answer, version, writer, updated_at, begun_at)
-         values (:assignment, :student, 1, :answer::jsonb, 1, :writer, :now, :now)
+      ? `insert into attempts (assignment_id, student_id, number, answer, version, writer, sequence, updated_at, begun_at)
+         values (:assignment, :student, 1, :answer::jsonb, 1, :writer, :sequence, :now, :now)
          on conflict (assignment_id, student_id, number) do update
            set answer = excluded.answer, version = attempts.version + 1,
-               writer = excluded.writer, updated_at = excluded.updated_at
+               writer = excluded.writer, sequence = excluded.sequence, updated_at = excluded.updated_at
            where attempts.submitted_at is null
-             and (attempts.version <= :version or attempts.writer = :writer)
+             and (attempts.version <= :version or (attempts.writer = :writer and attempts.sequence <= :sequence))
          returning version`
-      : `update attempts set answer = :answer::jsonb, version = version + 1, writer = :writer, updated_at = :now
+      : `update attempts set answer = :answer::jsonb, version = version + 1, writer = :writer, sequence = :sequence, updated_at = :now
           where assignment_id = :assignment and student_id = :student and number = :number
-            and submitted_at is null and (version <= :version or writer = :writer)
+            and submitted_at is null and (version <= :version or (writer = :writer and sequence <= :sequence))
          returning version`,
     {
       assignment: assignment.id,
@@ -140,6 +142,7 @@ export async function saveDraft(
       answer: JSON.stringify(answer),
       version,
       writer,
+      sequence,
       now,
     },
   );
@@ -147,7 +150,10 @@ export async function saveDraft(
   const attemptRow = await db('attempts').where(name).first();
   if (attemptRow?.submitted_at) throw handedIn();
   if (!attemptRow) throw new HttpError(409, 'attempt.notBegun', 'This attempt has not been begun.');
-  throw new HttpError(409, 'attempt.newerElsewhere', 'A newer version was saved on another device.');
+  // Of the same writer it was on its way for long: what has come after it is what it wants.
+  if (attemptRow.writer === writer)
+    return { version: attemptRow.version, updatedAt: attemptRow.updated_at.toISOString() };
+  throw newerElsewhere();
 }
 
 /**
@@ -258,7 +264,7 @@ async function handInMarked(
   trx: Knex,
   assignment: AssignmentForMe,
   studentId: string,
-  { answer, grade, attempt: number, ...submission }: Submission & { grade: Grade },
+  { answer, grade, attempt: number, seen, ...submission }: Submission & { grade: Grade },
   now: Date,
   asOfEnd: boolean,
 ): Promise<AttemptRow> {
@@ -278,6 +284,13 @@ async function handInMarked(
   if (!attemptRow) throw new HttpError(409, 'attempt.notBegun', 'This attempt has not been begun.');
   if (attemptRow.submission_id === submission.id) return attemptRow;
   if (attemptRow.submitted_at) throw handedIn();
+  if (
+    seen &&
+    attemptRow.version > seen.version &&
+    attemptRow.writer !== seen.writer &&
+    attemptRow.writer !== 'hand-in'
+  )
+    throw newerElsewhere();
   checkTime(assignment, attemptRow, now);
   await checkOpen(trx, assignment, now, asOfEnd);
   const taken = await trx('attempts').where({ submission_id: submission.id }).first();

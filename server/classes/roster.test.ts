@@ -53,6 +53,24 @@ describe('the roster', () => {
     expect(lists.map(({ status }) => status).sort()).toEqual([201, 422, 422]);
   });
 
+  it('has a place with dates of its own claimed into an account there is, which then has them', async () => {
+    await add({ name: 'Dana Own' }).expect(201);
+    const { id } = await placeOf('Dana Own');
+    const dueAt = '2026-04-01T18:00:00.000Z';
+    await h.db('assignment_students').insert({
+      assignment_id: room.assignmentId,
+      student_id: id,
+      due_at: dueAt,
+    });
+    const slip = await slipFor(id);
+    await room.classmate.post('/api/my/places', { code: slip.code }).expect(201);
+    const own = await h.db('assignment_students').where({ assignment_id: room.assignmentId });
+    expect(own).toEqual([
+      expect.objectContaining({ student_id: room.classmate.account.id, due_at: new Date(dueAt) }),
+    ]);
+    await h.db('assignment_students').delete();
+  });
+
   it('has a place claimed by its slip, once, and signs in from then on by address and password', async () => {
     await add({ name: 'Claire Monde' }).expect(201);
     const { id } = await placeOf('Claire Monde');

@@ -28,6 +28,7 @@ import * as liftAndToner from './migrations/025_lift_and_toner';
 import * as notTaken from './migrations/026_not_taken';
 import * as plays from './migrations/027_plays';
 import * as groups from './migrations/028_groups';
+import * as orderOfSaves from './migrations/029_order_of_saves';
 import { SCHEMA, SCHEMA_AFTER } from './schema';
 
 const MIGRATIONS: Record<string, { up: (knex: Knex) => Promise<void>; down: (knex: Knex) => Promise<void> }> =
@@ -60,6 +61,7 @@ const MIGRATIONS: Record<string, { up: (knex: Knex) => Promise<void>; down: (kne
     '026_not_taken': notTaken,
     '027_plays': plays,
     '028_groups': groups,
+    '029_order_of_saves': orderOfSaves,
   };
 
 /** Migrations are code in the bundle rather than files on disk, so that one file is the whole server. */

@@ -2,7 +2,7 @@
  * The database as the migrations make it, so that a fresh installation begins at once. Made by `npm run schema`; a test
  * proves it equal to the long way.
  */
-export const SCHEMA_AFTER = '028_groups';
+export const SCHEMA_AFTER = '029_order_of_saves';
 export const SCHEMA = String.raw`CREATE FUNCTION public.keep_former_grade() RETURNS trigger
     LANGUAGE plpgsql
     AS $$
@@ -89,6 +89,7 @@ CREATE TABLE public.attempts (
     number integer DEFAULT 1 NOT NULL,
     begun_at timestamp with time zone,
     not_taken text,
+    sequence bigint DEFAULT '0'::bigint NOT NULL,
     CONSTRAINT attempts_handed_in_whole CHECK ((((submission_id IS NULL) = (submitted_at IS NULL)) AND ((submitted_at IS NULL) = (grade IS NULL))))
 );
 CREATE TABLE public.class_educators (
@@ -247,7 +248,8 @@ CREATE TABLE public.plays (
 );
 CREATE TABLE public.practice_contacts (
     session text NOT NULL,
-    heard_at timestamp with time zone NOT NULL
+    heard_at timestamp with time zone NOT NULL,
+    left_s real DEFAULT '0'::real NOT NULL
 );
 CREATE TABLE public.practices (
     id uuid DEFAULT gen_random_uuid() NOT NULL,

@@ -16,6 +16,11 @@ export class HttpError extends Error {
     super(message);
   }
 
+  /** Whether it says what is wrong with a field, by its path. */
+  isOfField(path: string): boolean {
+    return this.fields?.some((field) => field.path === path) ?? false;
+  }
+
   toBody(): ErrorBody {
     const { code, message, fields, reasons } = this;
     return { error: { code, message, ...(fields ? { fields } : {}), ...(reasons ? { reasons } : {}) } };

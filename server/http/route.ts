@@ -62,9 +62,12 @@ async function callerOf({ db, demo }: Services, req: Request): Promise<Account |
 }
 
 const LOOPBACK = /^(::1|(::ffff:)?127\.\d+\.\d+\.\d+)$/;
-/** Whether a request comes from this very computer, and not through a proxy on it. */
+/** Names under which this computer calls itself; a foreign name that points here is a page of somebody else's. */
+const OWN_NAME = /^(localhost|127\.\d+\.\d+\.\d+|\[::1\])(:\d+)?$/i;
+/** Whether a request comes from this very computer by its own name, and not through a proxy on it. */
 export const isFromHere = ({ socket, headers }: Pick<Request, 'socket' | 'headers'>): boolean =>
   LOOPBACK.test(socket.remoteAddress ?? '') &&
+  OWN_NAME.test(headers.host ?? '') &&
   headers['x-forwarded-for'] === undefined &&
   headers.forwarded === undefined;
 

@@ -41,28 +41,52 @@ async function count(db: Knex, kind: Kind, key: string): Promise<void> {
   }
 }
 
+/** Counts a wrong try that was made; how many there are by now is asked before the next. */
+async function countWrong(db: Knex, kind: Kind, key: string): Promise<void> {
+  await count(db, kind, key).catch((refused: unknown) => {
+    if (!(refused instanceof HttpError)) throw refused;
+  });
+}
+
+/** @throws HttpError 429 where there have been too many wrong ones. */
+async function refuseIfMany(db: Knex, kind: Kind, key: string): Promise<void> {
+  const counted = await limitersOf(db)[kind].get(key);
+  if (counted && counted.consumedPoints >= LIMITS[kind]) throw tooMany();
+}
+
 /**
  * One try at an account. Whoever has signed in to it on this device before is counted apart, so that a neighbour who tries
- * its password cannot lock out its owner; `source` is the address it comes from.
+ * its password cannot lock out its owner. Of an address, which a whole college may share, only wrong ones count.
+ *
+ * @param source The address it comes from.
  */
 export async function countSignIn(
   db: Knex,
   { email, source, known }: { email: string; source: string; known: boolean },
-): Promise<{ succeeded: () => Promise<void> }> {
+): Promise<{ succeeded: () => Promise<void>; failed: () => Promise<void> }> {
   const account = `${email} ${known ? 'known' : source}`;
-  if (!known) await count(db, 'source', source);
+  if (!known) await refuseIfMany(db, 'source', source);
   await count(db, 'account', account);
   return {
     succeeded: async () => {
-      const { account: accounts, source: sources } = limitersOf(db);
-      await accounts.delete(account);
-      if (!known) await sources.reward(source);
+      await limitersOf(db).account.delete(account);
+    },
+    failed: async () => {
+      if (!known) await countWrong(db, 'source', source);
     },
   };
 }
 
-/** One try at a one-time code. */
-export const countCode = (db: Knex, source: string): Promise<void> => count(db, 'code', source);
+/** One try at a one-time code; of an address only wrong ones count. What went wrong beside the code is no wrong code. */
+export async function tryCode<T>(db: Knex, source: string, use: () => Promise<T>): Promise<T> {
+  await refuseIfMany(db, 'code', source);
+  try {
+    return await use();
+  } catch (error) {
+    if (error instanceof HttpError && error.isOfField('code')) await countWrong(db, 'code', source);
+    throw error;
+  }
+}
 
 /** Forgets the tries at an account, wherever they came from. */
 export async function unlock(db: Knex, email: string): Promise<void> {

@@ -8,7 +8,7 @@ import {
 import type { ReadingProfile } from '@cimbel/core/drill';
 import { ledAtLeast, ledByMe, ownClass, seenClass, type ClassRow } from '../classes/access';
 import { route, type Call, type Route } from '../http/route';
-import { secondsSinceHeard } from './pace';
+import { hear } from './pace';
 import { createPractice, readingProfileOfStudent, keepAnswers, practiceOf, type PracticeRow } from './store';
 
 async function ownPractice(call: Call): Promise<PracticeRow | null> {
@@ -46,7 +46,8 @@ export const practiceRoutes = (): Route[] => [
     path: '/api/my/practice',
     who: 'student',
     handle: async ({ db, me, now, req }) => {
-      await secondsSinceHeard(db, req, now());
+      const heard = await hear(db, req, now());
+      await heard.giveBack(heard.seconds);
       return practiceOf(db, me.id, now());
     },
   }),
@@ -56,7 +57,7 @@ export const practiceRoutes = (): Route[] => [
     who: 'student',
     body: drillAnswersSchema,
     handle: async ({ db, me, now, body, req }) =>
-      keepAnswers(db, me.id, body.answers, await secondsSinceHeard(db, req, now()), now()),
+      keepAnswers(db, me.id, body.answers, await hear(db, req, now()), now()),
   }),
   route({
     method: 'get',

@@ -20,7 +20,7 @@ import {
 import type { Line } from '@cimbel/core/product';
 import { houseRulesSchema, type HouseRules } from '@cimbel/core/rules';
 import type { Knex } from 'knex';
-import { countedOf } from './pace';
+import { countedOf, type TimeHeard } from './pace';
 import { linesOfVersions, ownLinesOf } from '../shade-books/store';
 
 export interface PracticeRow {
@@ -279,20 +279,21 @@ async function itemOf(
 }
 
 /**
- * Keeps answers once each, in the order they were given; `passed` is how many seconds they can have taken in all. An answer that is refused is refused for good, so that a
- * device does not send it for ever.
+ * Keeps answers once each, in the order they were given, and counts of their time what there is of it. An answer that is
+ * refused is refused for good, so that a device does not send it for ever.
  */
 export async function keepAnswers(
   db: Knex,
   studentId: string,
   answers: readonly DrillAnswer[],
-  passed: number,
+  heard: TimeHeard,
   now: Date,
 ): Promise<DrillAnswersKept> {
   const counted = countedOf(
     answers.map(({ seconds }) => seconds),
-    passed,
+    heard.seconds,
   );
+  await heard.giveBack(Math.max(0, heard.seconds - counted.reduce((sum, seconds) => sum + seconds, 0)));
   const classes = await classesOfStudent(db, studentId);
   const practices = await db('practices').whereIn(
     'class_id',

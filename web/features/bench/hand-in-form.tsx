@@ -1,3 +1,4 @@
+import type { Submission } from '@cimbel/contract';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -29,6 +30,8 @@ export function HandInForm({
   attempt,
   url,
   answer,
+  seen,
+  onNewer,
   open,
   late,
   latePercent,
@@ -40,6 +43,10 @@ export function HandInForm({
   attempt: number;
   url: string;
   answer: object;
+  /** What the device last saw of the draft on the server. */
+  seen: () => Promise<NonNullable<Submission['seen']>>;
+  /** The server has newer work of another device. */
+  onNewer: () => void;
   /** Parts that are still open and would get no marks. */
   open: number;
   late: boolean;
@@ -55,12 +62,16 @@ export function HandInForm({
   const client = useQueryClient();
   const [asking, setAsking] = useState(false);
   const handIn = useMutation({
-    mutationFn: () =>
+    mutationFn: async () =>
       api<{ resultReady: boolean }>('POST', `${url}/submission`, {
         id: submissionId(me.id, id, attempt),
         attempt,
         answer,
+        seen: await seen(),
       }),
+    onError: (error) => {
+      if (asApiError(error).code === 'attempt.newerElsewhere') onNewer();
+    },
     onSuccess: async ({ resultReady }) => {
       await client.invalidateQueries({ queryKey: ['my-assignments'] });
       await client.invalidateQueries({ queryKey });

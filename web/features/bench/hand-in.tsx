@@ -24,6 +24,8 @@ export function HandIn({ assignment, draft }: { assignment: StudentAssignment; d
           attempt={attempt}
           url={`/api/my/assignments/${id}`}
           answer={draft.answer}
+          seen={draft.seen}
+          onNewer={draft.meetNewer}
           open={left}
           late={late}
           latePercent={latePercent}

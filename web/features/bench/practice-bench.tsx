@@ -119,6 +119,8 @@ export function PracticeBench({
     save: 'saved',
     savedAt: null,
     settle: async () => undefined,
+    seen: async () => ({ version: 0, writer: 'practice' }),
+    meetNewer: () => undefined,
   };
   return (
     <Bench

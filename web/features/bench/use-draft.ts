@@ -69,6 +69,8 @@ export function useDraft<A extends object>(exercise: Drafted<A>, studentId: stri
   const sent = useRef<A | null>(start.unsent ? null : start.state.present);
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
   const sending = useRef(false);
+  /** Which of this tab's saves was the last; begun by the clock, so that a reload goes on beyond it. */
+  const sequence = useRef(0);
   /** False until what another tab left has been sent. */
   const isOwn = useRef(start.isOwn);
   /** The newest `send`, for timers set by an older one. */
@@ -80,12 +82,14 @@ export function useDraft<A extends object>(exercise: Drafted<A>, studentId: stri
     sending.current = true;
     const answer = latest.current;
     setSave('saving');
+    sequence.current = Math.max(sequence.current + 1, Date.now());
     try {
       const saved = await api<DraftSaved>('PUT', `${url}/draft`, {
         answer,
         version: version.current,
         attempt,
         writer: await writerFor(isOwn.current),
+        sequence: sequence.current,
       });
       isOwn.current = true;
       version.current = saved.version;
@@ -167,6 +171,10 @@ export function useDraft<A extends object>(exercise: Drafted<A>, studentId: stri
     save,
     savedAt,
     settle,
+    /** What this tab last saw of the draft on the server, and who it is. */
+    seen: useCallback(async () => ({ version: version.current, writer: await writerFor(isOwn.current) }), []),
+    /** The server has newer work of another: which of the two goes on is asked. */
+    meetNewer: useCallback(() => setSave('conflict'), []),
   };
 }
 /** An answer being written; what only shows where it is kept needs no more. */
