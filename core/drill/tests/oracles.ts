@@ -596,7 +596,34 @@ const application = (item: Item) =>
   // A centimetre and a quarter a month, twelve months in fifty-two weeks (A5).
   item.facet === 'weeks' ? figure(item, (ask(item).cm / 1.25) * (52 / 12)) : judgement(item);
 
+/** What is to be seen where a thing went wrong, by the picture alone. */
+const SEEN: Record<string, (zones: Item['question']['pictures'][number]['look']['zones']) => boolean> = {
+  rootFirst: ([root, lengths]) => root.colour.l > lengths.colour.l + 3,
+  overlap: ([above, band, below]) => band.colour.l < Math.min(above.colour.l, below.colour.l) - 2,
+  noBase: ([{ greyShare, grey, colour }]) => greyShare >= 0.5 && grey.l > colour.l + 10,
+  rinsedEarly: ([{ colour }]) => colour.b > neutralLab(levelOfLightness(colour.l)).b + 2,
+  noFiller: ([{ colour }]) => colour.a < neutralLab(levelOfLightness(colour.l)).a - 2,
+  pulledThrough: ([lengths, ends]) => ends.colour.l < lengths.colour.l - 3,
+  tooMuchOpposite: ([{ colour }]) => colour.l > 45 && colour.b < 8,
+  tonerTooLight: ([{ colour }]) => colour.b > neutralLab(levelOfLightness(colour.l)).b + 4,
+};
+/** One cause and one cure each (C6, C12). */
+const CURES: Record<string, string> = {
+  rootFirst: 'depositOnRoot', overlap: 'removerOnBand', noBase: 'baseForWhite', rinsedEarly: 'demiOver', noFiller: 'warmThin',
+  pulledThrough: 'removerOnEnds', tooMuchOpposite: 'clarify', tonerTooLight: 'tonerAtLevel',
+}; // prettier-ignore
+const mishap = (item: Item) => {
+  const done = item.question.facts
+    .find(({ code }) => code.startsWith('fact.wasDone.'))!
+    .code.split('.')
+    .at(-1)!;
+  hold(SEEN[done](item.question.pictures[0].look.zones), 'it does not look like that', item);
+  const right = item.facet === 'cure' ? CURES[done] : done;
+  onlyRight(item, ({ code }) => code === `option.${item.facet}.${right}`);
+};
+
 const correction = (item: Item) => {
+  if (item.facet === 'wentWrong' || item.facet === 'cure') return mishap(item);
   if (item.facet !== 'throughDye') return judgement(item);
   const bears = { strong: 7, fair: 4 }[askWords(item).condition]!;
   figure(item, ask(item).dyed + Math.floor(bears / 2));
