@@ -30,6 +30,8 @@ export interface Memory {
   facets: Record<string, FacetMemory>;
   /** How far up the five steps of difficulty a skill has been climbed, 1–5 with fractions, and answers so far. */
   reach: Record<Skill, { step: number; answers: number }>;
+  /** The same over all skills: where one that was never asked begins. */
+  overall: { step: number; answers: number };
 }
 
 const scheduler = fsrs({ enable_fuzz: false, request_retention: 0.9 });
@@ -39,7 +41,11 @@ export const facetKey = (skill: Skill, facet: string) => `${skill} ${facet}`;
 const nothingReached = () =>
   Object.fromEntries(SKILLS.map((skill) => [skill, { step: 1, answers: 0 }])) as Memory['reach'];
 /** Memory of a student who has answered nothing. */
-export const emptyMemory = (): Memory => ({ facets: {}, reach: nothingReached() });
+export const emptyMemory = (): Memory => ({
+  facets: {},
+  reach: nothingReached(),
+  overall: { step: 1, answers: 0 },
+});
 
 const gradeOf = (score: number): Grade => (score >= 1 ? Rating.Good : score > 0 ? Rating.Hard : Rating.Again);
 
@@ -51,9 +57,18 @@ const gradeOf = (score: number): Grade => (score >= 1 ? Rating.Good : score > 0 
 const UP = 0.15;
 const TARGET_RIGHT = 0.75;
 const FAST_ANSWERS = 8;
+/** Answers over all skills by which a student is placed; they move as fast. */
+const PLACING_ANSWERS = 12;
+/** A skill that was never asked begins so many steps under what the others have shown. */
+const BEGINS_UNDER = 0.5;
 const FAST = 3;
-function climbed(from: { step: number; answers: number }, step: DrillStep, score: number) {
-  const size = from.answers < FAST_ANSWERS ? UP * FAST : UP;
+function climbed(
+  from: { step: number; answers: number },
+  step: DrillStep,
+  score: number,
+  fastFor = FAST_ANSWERS,
+) {
+  const size = from.answers < fastFor ? UP * FAST : UP;
   const move = score * size - (1 - score) * size * (TARGET_RIGHT / (1 - TARGET_RIGHT));
   // An item far from the student's place says little that is new.
   const telling =
@@ -62,6 +77,15 @@ function climbed(from: { step: number; answers: number }, step: DrillStep, score
     step: Math.min(5, Math.max(1, from.step + move * telling)),
     answers: from.answers + 1,
   };
+}
+
+/** Answers in a skill after which it is known by them alone. */
+const KNOWN_AFTER = 4;
+/** Where a student stands in a skill, 1–5 with fractions: by its own answers, and while they are few by all others as well. */
+export function reachedIn({ reach, overall }: Memory, skill: Skill): number {
+  const { step, answers } = reach[skill];
+  const own = Math.min(1, answers / KNOWN_AFTER);
+  return own * step + (1 - own) * Math.max(1, overall.step - BEGINS_UNDER);
 }
 
 /** The memory after one more answer. Assisted answers leave it as it is. */
@@ -75,7 +99,11 @@ export function afterAnswer(memory: Memory, answered: Answered): Memory {
   const { card: next } = scheduler.next(card, when, gradeOf(score));
   return {
     facets: { ...memory.facets, [key]: { skill, facet, card: next } },
-    reach: { ...memory.reach, [skill]: climbed(memory.reach[skill], step, score) },
+    reach: {
+      ...memory.reach,
+      [skill]: climbed({ ...memory.reach[skill], step: reachedIn(memory, skill) }, step, score),
+    },
+    overall: climbed(memory.overall, step, score, PLACING_ANSWERS),
   };
 }
 

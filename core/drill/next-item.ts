@@ -1,7 +1,7 @@
 import type { DrillContext } from './context';
 import { facetsOf, generate } from './generate';
 import type { ItemSpec, Item } from './item';
-import { type Memory, facetKey, recallOf, isDue } from './memory';
+import { type Memory, facetKey, reachedIn, recallOf, isDue } from './memory';
 import { drawFrom } from './random-draw';
 import { type Skill, isByEye, type DrillStep, SKILLS } from './skill';
 
@@ -38,7 +38,7 @@ function wantOf(
   isNewHere: (key: string) => boolean,
 ): number {
   const known = memory.facets[facetKey(skill, facet)];
-  const { step } = memory.reach[skill];
+  const step = reachedIn(memory, skill);
   const weakness = (5 - step) / 5;
   if (known) {
     const slipping = 1 - recallOf(known, now);
@@ -52,16 +52,21 @@ function wantOf(
 
 /** More than anything else weighs, once the question is not the one just asked. */
 const TAKEN_UP = 6;
+/** How often a mistake at one facet is taken up again in a sitting, unless it is made once more the same way. */
+const TAKEN_UP_TIMES = 2;
 /**
- * Facets at which the same mistake was made twice in this sitting, and which have not been asked since: they come up
- * within the next three questions.
+ * Facets at which a mistake was made and which have not been asked since: each comes up again within the next three
+ * questions, with another between, so that it is not the last answer that is remembered.
  */
 function takenUp({ before }: PracticeRequest): ReadonlySet<string> {
   const facets = new Set<string>();
   before.forEach(({ idea, skill, facet }, i) => {
-    const twice = idea && before.slice(0, i).some((askedItem) => askedItem.idea === idea);
     const since = before.slice(i + 1);
-    if (twice && !since.some((askedItem) => askedItem.skill === skill && askedItem.facet === facet))
+    const isSame = (asked: AskedItem) => asked.skill === skill && asked.facet === facet;
+    if (!idea || since.length === 0 || since.some(isSame)) return;
+    const earlier = before.slice(0, i);
+    const twice = earlier.some((asked) => asked.idea === idea);
+    if (twice || earlier.filter((asked) => isSame(asked) && asked.idea).length < TAKEN_UP_TIMES)
       facets.add(facetKey(skill, facet));
   });
   return facets;
@@ -111,7 +116,7 @@ export function nextSpec(
     if (want > most) [best, most] = [candidate, want];
   }
   const { skill, facet } = best;
-  return { skill, facet, step: stepFor(wanted.memory.reach[skill].step, draw.chance), seed: draw.seed() };
+  return { skill, facet, step: stepFor(reachedIn(wanted.memory, skill), draw.chance), seed: draw.seed() };
 }
 
 /** Names what a question asks: two that read and look alike have the same name. */

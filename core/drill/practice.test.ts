@@ -3,7 +3,7 @@ import { seedFrom } from '../random';
 import { analyseSlots } from './analysis';
 import { PLAIN_CONTEXT } from './context';
 import { facetsOf, generate } from './generate';
-import { type Answered, memoryOf, afterAnswer, emptyMemory } from './memory';
+import { type Answered, memoryOf, afterAnswer, emptyMemory, reachedIn } from './memory';
 import { dueCount, nextSpec, type AskedItem, nextItem, questionName } from './next-item';
 import { beyondChance, readingProfileOf, startOfWeek } from './reading-profile';
 import { practise, expert, ofAbility, guesser, biasedBy } from './simulated-students';
@@ -52,7 +52,7 @@ describe('memory', () => {
       fc.property(answered, fc.array(answered, { maxLength: 30 }), (answered, before) => {
         const memory = memoryOf(before);
         const own = { ...answered, assisted: false };
-        const was = memory.reach[answered.skill].step;
+        const was = reachedIn(memory, answered.skill);
         const right = afterAnswer(memory, { ...own, score: 1 }).reach[answered.skill].step;
         const wrong = afterAnswer(memory, { ...own, score: 0 }).reach[answered.skill].step;
         expect(right).toBeGreaterThanOrEqual(was);
@@ -141,6 +141,38 @@ describe('what comes next', () => {
     const answers = practise(expert, ['care'], PLAIN_CONTEXT, { answers: 40, seed: 3, start: START });
     const names = answers.map((spec) => questionName(generate(spec, PLAIN_CONTEXT)));
     expect(new Set(names).size).toBe(40);
+  });
+
+  it('takes up a mistake made once, with another question between, and in other words', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 2 ** 31 }), (seed) => {
+        const missed = {
+          skill: 'developer',
+          facet: 'task',
+          idea: 'developer drill.developer.liftsPast',
+        } as const;
+        const before: AskedItem[] = [missed];
+        const came: number[] = [];
+        for (let i = 0; i < 3; i++) {
+          const wanted = { skills: SKILLS, memory: emptyMemory(), now: START, seed: seed + i, before };
+          const { spec, item } = nextItem(wanted, PLAIN_CONTEXT)!;
+          if (spec.skill === 'developer' && spec.facet === 'task') came.push(i);
+          before.push({ ...spec, name: questionName(item), idea: null });
+        }
+        expect(came).toHaveLength(1);
+        expect(came[0]).toBeGreaterThan(0);
+      }),
+      { numRuns: 30 },
+    );
+  });
+
+  it('meets a good student at step 3 in the first five minutes, and is not below 4 for an expert after forty', () => {
+    for (const seed of [1, 2, 3]) {
+      const good = run(ofAbility(4), SKILLS, 25, seed);
+      expect(Math.max(...good.map(({ step }) => step))).toBeGreaterThanOrEqual(3);
+      const late = run(expert, SKILLS, 80, seed).slice(40);
+      expect(Math.min(...late.map(({ step }) => step))).toBeGreaterThanOrEqual(4);
+    }
   });
 
   it('is nothing where the scope has nothing', () => {

@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useTranslation } from 'react-i18next';
 import { useParams, useSearchParams } from 'react-router';
 import { MyResultHeading } from '../features/marking/result-headings';
+import { PractiseThis } from '../features/marking/practise-this';
 import { ResultView } from '../features/marking/result-view';
 import { api } from '../lib/api';
 import { InUnits } from '../lib/units';
@@ -31,6 +32,7 @@ export function StudentResultPage() {
     <InUnits units={result.houseRules.units}>
       <ResultView
         result={result}
+        action={(mark) => <PractiseThis mark={mark} />}
         heading={
           <MyResultHeading result={result}>
             <ButtonLink to={`/due/${assignmentId}/again`}>{t('bench.tryAgain')}</ButtonLink>

@@ -1,4 +1,6 @@
 import type { ReactNode } from 'react';
+import { CircleCheck, CircleX } from 'lucide-react';
+import { useTranslation } from 'react-i18next';
 import { useShortcuts } from '../../lib/shortcuts';
 import { Key } from '../../ui/key';
 
@@ -30,6 +32,7 @@ export function ChoiceForm({
   /** Shown in place of the words, which name it. */
   picture?: (index: number) => ReactNode;
 }) {
+  const { t } = useTranslation();
   useShortcuts(closed ? {} : Object.fromEntries(options.map((_, i) => [String(i + 1), () => onPress(i)])));
   return (
     <div role="group" aria-label={label} className="grid gap-1.5 sm:grid-cols-2">
@@ -46,6 +49,16 @@ export function ChoiceForm({
             <Key>{i + 1}</Key>
           </span>
           {picture?.(i) ?? text}
+          {state === 'right' || state === 'wrong' ? (
+            <span className="ms-auto">
+              {state === 'right' ? (
+                <CircleCheck aria-hidden className="text-good size-5" />
+              ) : (
+                <CircleX aria-hidden className="text-bad size-5" />
+              )}
+              <span className="sr-only">{t(`reading.option.${state}`)}</span>
+            </span>
+          ) : null}
         </button>
       ))}
     </div>

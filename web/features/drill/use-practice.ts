@@ -10,7 +10,9 @@ export const PRACTICE = ['my-practice'] as const;
 /** What the server knows, and what this device has answered since and not been able to send. */
 export function memoryWithWaiting(practice: MyPractice, studentId: string): Memory {
   // Kept on a device from before there were as many skills.
-  let memory: Memory = { ...practice.memory, reach: { ...emptyMemory().reach, ...practice.memory.reach } };
+  // What a device kept before skills and places were added has none of them.
+  const { reach, overall } = emptyMemory();
+  let memory: Memory = { overall, ...practice.memory, reach: { ...reach, ...practice.memory.reach } };
   const ownLines = practice.classes.flatMap((one) => one.ownLines ?? []);
   for (const { edition, spec, rules, scope, response, assisted, at } of queueOf(studentId).waiting()) {
     try {
