@@ -11,8 +11,9 @@ export const PRACTICE = ['my-practice'] as const;
 export function memoryWithWaiting(practice: MyPractice, studentId: string): Memory {
   // Kept on a device from before there were as many skills.
   // What a device kept before skills and places were added has none of them.
-  const { reach, overall } = emptyMemory();
-  let memory: Memory = { overall, ...practice.memory, reach: { ...reach, ...practice.memory.reach } };
+  const none = emptyMemory();
+  const kept: Partial<Memory> = practice.memory;
+  let memory: Memory = { ...none, ...kept, reach: { ...none.reach, ...kept.reach } };
   const ownLines = practice.classes.flatMap((one) => one.ownLines ?? []);
   for (const { edition, spec, rules, scope, response, assisted, at } of queueOf(studentId).waiting()) {
     try {

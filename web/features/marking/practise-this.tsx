@@ -1,7 +1,6 @@
 import type { Criterion } from '@cimbel/core/exercise';
 import type { Skill } from '@cimbel/core/drill';
 import type { CriterionMark } from '@cimbel/core/mark';
-import { Dumbbell } from 'lucide-react';
 import { useTranslation } from 'react-i18next';
 import { ButtonLink } from '../../ui/button';
 import '../../lib/words/craft';
@@ -32,8 +31,7 @@ export function PractiseThis({ mark: { criterion, points, max } }: { mark: Crite
     <ButtonLink
       to={`/reading/practice?skills=${SKILLS_OF[criterion].join(',')}&minutes=5`}
       weight="quiet"
-      className="text-sm"
-      icon={<Dumbbell aria-hidden className="size-4" />}
+      className="text-sm whitespace-nowrap"
       aria-label={t('result.practiseOf', { criterion: t(`craft:criterion.${criterion}`) })}
     >
       {t('result.practise')}
