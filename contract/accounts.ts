@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { isCommonPassword } from './password';
 import { oneTimeCodeSchema } from './people';
 import { emailSchema, oneLine } from './text';
 
@@ -15,7 +16,11 @@ export const accountSchema = z.object({
 });
 export type Account = z.infer<typeof accountSchema>;
 
-const passwordSchema = z.string().min(10).max(200);
+const passwordSchema = z
+  .string()
+  .min(10)
+  .max(200)
+  .refine((password) => !isCommonPassword(password), { params: { code: 'commonPassword' } });
 /** Eight signs without look-alikes, written in two groups; typed with or without the dash, in any case. */
 export const joinCodeSchema = z
   .string()

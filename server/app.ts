@@ -60,7 +60,13 @@ export function createApp(parts: AppParts): Express {
   // Alive is not ready: a supervisor that restarts a hanging process asks the first, a load balancer the second.
   app.get('/healthz', (_req, res) => void res.json({ ok: true }));
   app.get('/readyz', async (_req, res) => {
-    await parts.db.raw('select 1').timeout(READY_WITHIN_MS);
+    // Read and written: a full disk still answers what is asked of it.
+    await parts.db
+      .raw(
+        `insert into tries (key, points, expire) values ('ready:', 0, 0)
+         on conflict (key) do update set points = 0`,
+      )
+      .timeout(READY_WITHIN_MS);
     res.json({ ready: true });
   });
 
@@ -74,6 +80,7 @@ export function createApp(parts: AppParts): Express {
     next();
   });
   mount(api, allRoutes(), parts);
+  api.use(unknownAddress);
   app.use((req, res, next) => (req.path.startsWith('/api/') ? api(req, res, next) : next()));
 
   if (parts.webFolder) app.use(builtApplication(parts.webFolder));

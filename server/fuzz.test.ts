@@ -36,7 +36,7 @@ const STRANGE = [
   '"text"', '[]', 'null', '17', '{}', '{"name":null}', '{"name":"\\u0000"}', '{"name":"\\ud800"}', '{"title":"a\\u0000b"}',
   '{"\\u0000":1}', '{"__proto__":{"a":1}}', '{"name":{"toString":1}}', '{"name":"\\u202e\\u0007\\n"}', '{"id":"\\udfff"}',
   '{"email":"a@b\\u0000.test","password":"\\ud83d"}', `{"name":"${'x'.repeat(3000)}"}`, '{"minutesAWeek":1e309}',
-  '{"answers":[{"id":"\\u0000"}]}', `${'['.repeat(400)}${']'.repeat(400)}`, '{"a":', '\u0000', '{"dueAt":"275760-09-13T00:00:00.001Z"}',
+  '{"answers":[{"id":"\\u0000"}]}', `${'['.repeat(400)}${']'.repeat(400)}`, `{"answer":${'['.repeat(60_000)}${']'.repeat(60_000)}}`, '{"a":', '\u0000', '{"dueAt":"275760-09-13T00:00:00.001Z"}',
 ]; // prettier-ignore
 const HEADERS: readonly Record<string, string>[] = [
   { 'Content-Type': 'application/json; charset=utf-7' },

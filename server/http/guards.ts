@@ -21,13 +21,16 @@ export const sameOriginWrites: RequestHandler = (req, _res, next) => {
 /** What no database keeps: a NUL, or half of a pair of surrogates. */
 const UNSTORABLE = /\p{Surrogate}|\0/u;
 
-/** Where in a body there is text that cannot be kept; null where there is none. */
-function unstorable(value: unknown, at = ''): string | null {
+/** Deepest that anything of ours goes: a body nested further is nobody's work. */
+const DEEPEST = 40;
+/** Where in a body there is text that cannot be kept; null where there is none. @throws HttpError 422 for one nested too deep */
+function unstorable(value: unknown, at = '', depth = 0): string | null {
+  if (depth > DEEPEST) throw new HttpError(422, 'request.tooDeep', 'The body is nested too deeply.');
   if (typeof value === 'string') return UNSTORABLE.test(value) ? at : null;
   if (typeof value !== 'object' || value === null) return null;
   for (const [name, one] of Object.entries(value)) {
     const here = at === '' ? name : `${at}.${name}`;
-    const found = UNSTORABLE.test(name) ? here : unstorable(one, here);
+    const found = UNSTORABLE.test(name) ? here : unstorable(one, here, depth + 1);
     if (found !== null) return found;
   }
   return null;
@@ -59,6 +62,18 @@ function unreadable(error: { status?: unknown; type?: unknown }): HttpError | nu
     : null;
 }
 
+/** What the database says of rows that others hold, or have meanwhile taken away (SQLSTATE). */
+const OF_ROWS: Record<string, () => HttpError> = {
+  '23505': () => new HttpError(409, 'request.taken', 'This was done at the same time elsewhere. Look again.'),
+  '23503': () => new HttpError(409, 'request.goneMeanwhile', 'What this belongs to was removed meanwhile.'),
+  '53100': () => cannotWrite(),
+  '25006': () => cannotWrite(),
+};
+const cannotWrite = () =>
+  new HttpError(503, 'server.cannotWrite', 'The disk of the server is full or cannot be written to.');
+const ofRows = ({ code }: { code?: unknown } = {}): HttpError | null =>
+  (typeof code === 'string' && Object.hasOwn(OF_ROWS, code) && OF_ROWS[code]()) || null;
+
 const noDatabase = () =>
   new HttpError(
     503,
@@ -71,8 +86,13 @@ export const errorAnswer =
   (error, req, res, next) => {
     if (res.headersSent) return next(error);
     const known =
-      error instanceof HttpError ? error : isUnreachable(error) ? noDatabase() : unreadable(error);
-    if (!known) log.error({ err: error, requestId: req.id }, 'unexpected error');
+      error instanceof HttpError
+        ? error
+        : isUnreachable(error)
+          ? noDatabase()
+          : (ofRows(error) ?? unreadable(error));
+    // What the database refuses is told, and looked into as well: it is never what was meant to happen.
+    if (!known || ofRows(error)) log.error({ err: error, requestId: req.id }, 'unexpected error');
     const answer =
       known ??
       new HttpError(500, 'server.unexpected', `Something went wrong here. Request ${String(req.id)}.`);
