@@ -52,22 +52,26 @@ function wantOf(
 
 /** More than anything else weighs, once the question is not the one just asked. */
 const TAKEN_UP = 6;
-/** How often a mistake at one facet is taken up again in a sitting, unless it is made once more the same way. */
+/** How often mistakes at one facet are taken up again in a sitting; made once more in the same way, twice as often. */
 const TAKEN_UP_TIMES = 2;
 /**
  * Facets at which a mistake was made and which have not been asked since: each comes up again within the next three
- * questions, with another between, so that it is not the last answer that is remembered.
+ * questions, with another between, so that it is not the last answer that is remembered. Of two questions running at most
+ * one is such a one, so that who errs much goes on to other things as well.
  */
 function takenUp({ before }: PracticeRequest): ReadonlySet<string> {
   const facets = new Set<string>();
+  const last = before.at(-1);
+  const isOf = (one: AskedItem, other: AskedItem) => one.skill === other.skill && one.facet === other.facet;
+  if (last && before.slice(-4, -1).some((asked) => asked.idea && isOf(asked, last))) return facets;
   before.forEach(({ idea, skill, facet }, i) => {
     const since = before.slice(i + 1);
-    const isSame = (asked: AskedItem) => asked.skill === skill && asked.facet === facet;
+    const isSame = (asked: AskedItem) => isOf(asked, before[i]);
     if (!idea || since.length === 0 || since.some(isSame)) return;
     const earlier = before.slice(0, i);
     const twice = earlier.some((asked) => asked.idea === idea);
-    if (twice || earlier.filter((asked) => isSame(asked) && asked.idea).length < TAKEN_UP_TIMES)
-      facets.add(facetKey(skill, facet));
+    const times = earlier.filter((asked) => isSame(asked) && asked.idea).length;
+    if (times < (twice ? 2 : 1) * TAKEN_UP_TIMES) facets.add(facetKey(skill, facet));
   });
   return facets;
 }

@@ -32,7 +32,7 @@ export function StudentResultPage() {
     <InUnits units={result.houseRules.units}>
       <ResultView
         result={result}
-        action={(mark) => <PractiseThis mark={mark} />}
+        below={(mark) => <PractiseThis mark={mark} />}
         heading={
           <MyResultHeading result={result}>
             <ButtonLink to={`/due/${assignmentId}/again`}>{t('bench.tryAgain')}</ButtonLink>

@@ -5,6 +5,7 @@ import { term } from '../item';
 import { judgementFacets, hasJudgements, judge } from '../judgement';
 import type { ItemRequest, MadeItem, SkillMaker } from '../maker';
 import { insist } from '../random-draw';
+import { cardError } from './card-error';
 import { mishap } from './mishap';
 
 /** Where a first visit may end when the lift goes through dye as well (C4): levels through dye count double. */
@@ -39,10 +40,11 @@ function throughDye({ draw }: ItemRequest): MadeItem {
 
 /** Skill 18: what went wrong and what puts it right, what is in the hair, and how many visits (C4, C6, C8, C10, C12). */
 export const correction: SkillMaker = {
-  facets: () => ['wentWrong', 'cure', ...judgementFacets('correction'), 'throughDye'],
+  facets: () => ['wentWrong', 'cure', 'onCard', ...judgementFacets('correction'), 'throughDye'],
   make: (making) => {
     const { facet } = making;
     if (facet === 'wentWrong' || facet === 'cure') return mishap(making, facet);
+    if (facet === 'onCard') return cardError(making);
     return hasJudgements('correction', facet) ? judge('correction', making) : throughDye(making);
   },
 };

@@ -275,13 +275,89 @@ function find(line: Line, making: ItemRequest): MadeItem {
   };
 }
 
-/** Skill 8: read a label in its own line's numbering, and find the label of a wanted shade (T2). Own lines take part. */
+/** Permanent lines that do the same work by other keys and other ratios. */
+const TWINS = ['tarnwick', 'ostrel', 'velm'] as const;
+interface Carried {
+  label: string;
+  /** Grams of developer. */
+  developer: number;
+}
+
+/**
+ * A formula of one line mixed with another: its shade by the other's numbering, its developer by the other's ratio (T2, M1).
+ * What is copied from the card is the mistake to be met, label or ratio or both.
+ */
+function carriedOver(making: ItemRequest): MadeItem {
+  const { draw, step } = making;
+  const [from, to] = draw.shuffled(TWINS).map((id) => lineNamed(id));
+  const shade = drawn(from, { ...making, step: Math.min(step, 3) as typeof step });
+  const same = shadesOf(to).find(
+    (other) => sameShade({ ...other, level: shade.level }, shade) && other.level === shade.level,
+  );
+  insist(same !== undefined && shade.series === 'fashion', 'the other line has no such shade');
+  const [ratioFrom, ratioTo] = [from.ratios[0], to.ratios[0]];
+  insist(ratioFrom !== ratioTo, 'both are mixed alike');
+  const colour = draw.pick([20, 30, 40, 50, 60]);
+  const own: Carried = { label: same.label, developer: colour * ratioTo };
+  const copied = colour * ratioFrom;
+  insist(Number.isInteger(own.developer) && Number.isInteger(copied), 'a scale shows whole grams');
+  // The signs of the card in the other line, or, where they say nothing there, the tone next to it.
+  const sign = signOf(from, shade.tone.primary);
+  const meant = sign === undefined ? undefined : to.key.signs[sign];
+  const otherTone =
+    meant !== undefined && meant !== shade.tone.primary && meant !== 'neutral'
+      ? meant
+      : draw.pick(familiesOf(to).filter((family) => family !== shade.tone.primary && family !== 'neutral'));
+  const trap = writeLabel(to, shade.level!, { primary: otherTone });
+  insist(
+    trap !== null && shadesOf(to).some(({ label }) => label === trap),
+    'no such label to be mistaken for it',
+  );
+  const words = ({ label, developer }: Carried) => term('option.carried', { label, developer });
+  const params = {
+    from: from.name,
+    to: to.name,
+    ratio: ratioFrom,
+    own: ratioTo,
+    tone: shade.tone.primary,
+    other: otherTone,
+    colour,
+    developer: own.developer,
+  };
+  const wrongLabel = (label: string) => reason('drill.label.carriedLabel', 'T2', { ...params, label });
+  const wrongRatio = reason('drill.label.carriedRatio', 'M1', params);
+  return {
+    ask: term('label.carried', {
+      from: from.name,
+      label: shade.label,
+      colour,
+      developer: copied,
+      to: to.name,
+    }),
+    facts: [term('fact.mixed', { line: to.name, ratio: ratioTo })],
+    lineId: to.id,
+    ...chooseAmong<Carried>(
+      draw,
+      { value: own, words: words(own) },
+      [
+        { value: { label: trap, developer: own.developer }, slip: wrongLabel(trap) },
+        { value: { label: own.label, developer: copied }, slip: wrongRatio, near: 0.25 },
+        { value: { label: trap, developer: copied }, slip: wrongLabel(trap) },
+      ].map((candidate) => ({ ...candidate, words: words(candidate.value) })),
+      ({ label, developer }) => label === own.label && developer === own.developer,
+    ),
+    why: [reason('drill.label.carriedOver', 'T2', { ...params, label: own.label })],
+  };
+}
+
+/** Skill 8: read a label in its own line's numbering, find the label of a shade, and carry it over (T2). Own lines take part. */
 export const label: SkillMaker = {
   facets: (context) =>
     levelsOf(context.scope, 4, 9).length === 0
       ? []
-      : formulaLines(context).flatMap(({ id }) => [`read:${id}`, `find:${id}`]),
+      : [...formulaLines(context).flatMap(({ id }) => [`read:${id}`, `find:${id}`]), 'carried'],
   make: (making) => {
+    if (making.facet === 'carried') return carriedOver(making);
     const [, way, lineId] = /^(read|find):(.+)$/.exec(making.facet)!;
     const line = lineNamed(lineId, making);
     return way === 'read' ? read(line, making) : find(line, making);

@@ -209,6 +209,20 @@ const label = (item: Item) => {
       : code === 'option.shadeOne' || code === 'option.shadeTwo'
         ? `${params.level} ${params.primary} ${params.secondary ?? ''}`
         : `${params.level} ${code.replace('option.', '')}`;
+  if (item.facet === 'carried') {
+    const { from, label: written, to } = askWords(item);
+    const other = SHIPPED_LINES.find(({ name }) => name === from)!;
+    const reading = readLabel(other, written);
+    hold(reading.ok && line.name === to, 'a card that cannot be read', item);
+    const { level: depth, tone: wanted } = reading.shade;
+    const grams = ask(item).colour * line.ratios[0];
+    return onlyRight(
+      item,
+      ({ params }) =>
+        says(String(params.label)) === `${depth} ${wanted.primary} ${wanted.secondary ?? ''}` &&
+        params.developer === grams,
+    );
+  }
   if (item.question.ask.code === 'label.read')
     return onlyRight(item, (option) => words(option) === says(askWords(item).label));
   const wanted = words(item.question.facts[0]);
@@ -622,7 +636,21 @@ const mishap = (item: Item) => {
   onlyRight(item, ({ code }) => code === `option.${item.facet}.${right}`);
 };
 
-const correction = (item: Item) => {
+/** One line alone is written as wrong, by its words; a card that another school writes so is not asked. */
+const onCard = (item: Item, { rules }: DrillContext) => {
+  onlyRight(item, ({ code }) => code.endsWith('.wrong'));
+  const { solution } = item;
+  const { form } = item.question;
+  hold(form.kind === 'choice' && solution.kind === 'choice', 'not a choice', item);
+  hold(
+    form.options[solution.right].code !== 'onCard.toner.line.wrong' || rules.tonerProduct === 'lowStrength',
+    'another school tones so',
+    item,
+  );
+};
+
+const correction = (item: Item, context: DrillContext) => {
+  if (item.facet === 'onCard') return onCard(item, context);
   if (item.facet === 'wentWrong' || item.facet === 'cure') return mishap(item);
   if (item.facet !== 'throughDye') return judgement(item);
   const bears = { strong: 7, fair: 4 }[askWords(item).condition]!;

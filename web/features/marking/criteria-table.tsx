@@ -16,13 +16,15 @@ const isRight = ({ code, loss }: Said) => (loss === undefined ? IS_RIGHT.test(co
 /** The worst first: what lost most of its points. */
 const byLoss = (a: CriterionMark, b: CriterionMark) => a.share - b.share;
 
-/** Every criterion with its mark and why; `action` adds a cell for the educator. */
+/** Every criterion with its mark and why; `action` adds a cell for the educator, `below` what comes under the reasons. */
 export function CriteriaTable({
   result,
   action,
+  below,
 }: {
   result: Pick<Result, 'grade' | 'changes'>;
   action?: (mark: CriterionMark) => ReactNode;
+  below?: (mark: CriterionMark) => ReactNode;
 }) {
   const { t } = useTranslation(['ui', 'craft']);
   return (
@@ -67,6 +69,7 @@ export function CriteriaTable({
                   ) : null}
                   <MarkChanges changes={changes} />
                 </ul>
+                {below?.(mark)}
               </th>
               <td className="py-2 text-end whitespace-nowrap">
                 <strong className="text-lg">{points}</strong> / {max}

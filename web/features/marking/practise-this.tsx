@@ -31,7 +31,7 @@ export function PractiseThis({ mark: { criterion, points, max } }: { mark: Crite
     <ButtonLink
       to={`/reading/practice?skills=${SKILLS_OF[criterion].join(',')}&minutes=5`}
       weight="quiet"
-      className="text-sm whitespace-nowrap"
+      className="-ms-2 text-sm"
       aria-label={t('result.practiseOf', { criterion: t(`craft:criterion.${criterion}`) })}
     >
       {t('result.practise')}

@@ -18,6 +18,7 @@ export function ResultView({
   result,
   heading,
   action,
+  below,
   ceilingAction,
   answerAction,
 }: {
@@ -27,6 +28,8 @@ export function ResultView({
   /** What the educator may do about the plan as a whole. */
   answerAction?: ReactNode;
   action?: (mark: CriterionMark) => ReactNode;
+  /** Stands under the reasons of a criterion. */
+  below?: (mark: CriterionMark) => ReactNode;
 }) {
   const { t } = useTranslation(['ui', 'craft']);
   const { grade, modelAnswer, answer, lines } = result;
@@ -72,7 +75,7 @@ export function ResultView({
             </Sheet>
           ) : null}
           <Sheet>
-            <CriteriaTable result={result} action={action} />
+            <CriteriaTable result={result} action={action} below={below} />
           </Sheet>
           <Sheet>
             <HouseRulesUsed uses={grade.houseRules} />
