@@ -29,6 +29,20 @@ async function answerByKey(page: Page): Promise<void> {
   if (!told) await page.keyboard.press('Enter');
 }
 
+/** Answers what comes until a level is to be given, the figures of one picture beside it; how many were answered before. */
+async function untilALevelIsAsked(page: Page): Promise<number> {
+  for (let answered = 0; answered < 40; answered++) {
+    await expect(page.getByText(/· step \d of 5/)).toBeVisible();
+    await expect(verdict(page)).toBeHidden();
+    if (await page.getByRole('button', { name: /^5, / }).isVisible()) return answered;
+    await answerByKey(page);
+    await expect(verdict(page)).toBeVisible();
+    await page.keyboard.press('Enter');
+    await expect(verdict(page)).toBeHidden();
+  }
+  throw new Error('No level was asked in forty questions.');
+}
+
 test('a practice with the keyboard alone, from the screen check to the summary', async ({ page }) => {
   await walkIn(page, 'Hana Morikese');
   await page.goto('/reading');
@@ -71,11 +85,29 @@ test('keys pressed faster than the screen is drawn answer once', async ({ page }
   await expect(page.getByText(/· step \d of 5/)).toBeVisible();
   // All in one task of the page, as no hand can.
   await page.evaluate(() => {
-    for (const key of ['9', '9', 'Enter', 'Enter', 'Enter'])
+    for (const key of ['1', '1', 'Enter', 'Enter', 'Enter'])
       window.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true }));
   });
   await expect(page.getByText(/left · 1 answer$/)).toBeVisible();
   await page.waitForTimeout(500);
+  await expect(page.getByText(/left · 1 answer$/)).toBeVisible();
+});
+
+test('a practice goes on where it was after a look into the handbook', async ({ page }) => {
+  await screenChecked(page);
+  await register(page, 'a student', unique('Reader'));
+  await page.goto('/reading/practice?skills=ratio');
+  const question = page.getByRole('heading', { level: 2 });
+  await answerByKey(page);
+  await expect(page.getByText(/left · 1 answer$/)).toBeVisible();
+  await expect(verdict(page)).toBeVisible();
+  await page.keyboard.press('Enter');
+  await expect(verdict(page)).toBeHidden();
+  const asked = await question.innerText();
+  await page.getByRole('link', { name: 'Handbook' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Handbook' })).toBeVisible();
+  await page.goBack();
+  await expect(question).toHaveText(asked);
   await expect(page.getByText(/left · 1 answer$/)).toBeVisible();
 });
 
@@ -85,8 +117,8 @@ test('an answer wrong by a level is drawn beside the truth and can be nudged unt
   await screenChecked(page);
   await walkIn(page, 'Hana Morikese');
   await page.goto('/reading/practice?skills=level');
-  for (let tries = 0; tries < 6; tries++) {
-    await expect(page.getByRole('heading', { level: 2 })).toBeVisible();
+  for (let tries = 0; tries < 12; tries++) {
+    await untilALevelIsAsked(page);
     await page.getByRole('button', { name: /^10, / }).click();
     await expect(verdict(page)).toBeVisible();
     if (await page.getByRole('button', { name: 'Move it until it matches' }).isVisible()) break;
@@ -106,7 +138,7 @@ test('figures help, and mark the answer as assisted even when they are hidden ag
   const name = unique('Assisted');
   await register(page, 'a student', name);
   await page.goto('/reading/practice?skills=level');
-  await expect(page.getByText(/· step \d of 5/)).toBeVisible();
+  const before = await untilALevelIsAsked(page);
   await page.keyboard.press('a');
   await expect(page.getByText(/^L\* \d+/)).toBeVisible();
   await page.keyboard.press('a');
@@ -114,14 +146,15 @@ test('figures help, and mark the answer as assisted even when they are hidden ag
   await page.getByRole('button', { name: /^5, / }).click();
   await expect(verdict(page)).toBeVisible();
   await page.keyboard.press('Enter');
-  await page.getByRole('button', { name: /^5, / }).click();
-  await expect(page.getByText(/left · 2 answers$/)).toBeVisible();
+  await expect(verdict(page)).toBeHidden();
+  await answerByKey(page);
+  await expect(page.getByText(new RegExp(`left · ${before + 2} answers$`))).toBeVisible();
   await expect
     .poll(async () => {
       const { answers, assisted } = await (await page.request.get('/api/my/reading-profile')).json();
       return { answers, assisted };
     })
-    .toEqual({ answers: 1, assisted: 1 });
+    .toEqual({ answers: before + 1, assisted: 1 });
 });
 
 test('the screen check finds a just visible step, and says so when it is missed', async ({ page }) => {

@@ -76,12 +76,17 @@ function takenUp({ before }: PracticeRequest): ReadonlySet<string> {
   return facets;
 }
 
+/** A chosen skill that was not met for twice as many questions as there are skills is next: none is chosen in vain. */
+const OVERDUE = 3;
+
 /** Away from what was just asked, so that one reading does not lean on the last. */
 function variety({ before, skills }: PracticeRequest, skill: Skill, facet: string): number {
+  const round = 2 * skills.length;
+  const isOverdue = before.length >= round && !before.slice(-round).some((spec) => spec.skill === skill);
   const last = before.slice(-3).reverse();
   const sameFacet = last.findIndex((spec) => spec.skill === skill && spec.facet === facet);
   const sameSkill = skills.length > 1 ? last.filter((spec) => spec.skill === skill).length : 0;
-  return (sameFacet >= 0 ? -4 + sameFacet : 0) - 0.9 * sameSkill;
+  return (sameFacet >= 0 ? -4 + sameFacet : 0) - 0.9 * sameSkill + (isOverdue ? OVERDUE : 0);
 }
 
 /** The step of an item for a student between two steps: the nearer one more often. */

@@ -175,6 +175,30 @@ describe('what comes next', () => {
     }
   });
 
+  it('leaves no chosen skill out for long, whatever is due and whatever is got wrong', () => {
+    const skills: Skill[] = ['level', 'order', 'ratio'];
+    fc.assert(
+      fc.property(
+        fc.array(answered, { maxLength: 40 }),
+        fc.infiniteStream(fc.boolean()),
+        fc.nat(),
+        (answers, isWrong, seed) => {
+          const memory = memoryOf(answers);
+          const before: AskedItem[] = [];
+          for (let i = 0; i < 40; i++) {
+            const wanted = { skills, memory, now: START + 31 * DAY, seed: seed + i, before };
+            const { skill, facet } = nextSpec(wanted, PLAIN_CONTEXT)!;
+            before.push({ skill, facet, idea: isWrong.next().value ? 'reversed' : null });
+          }
+          // Twice the number of skills, then one mistake before each of the others that wait as well.
+          for (let i = 0; i + 11 <= before.length; i++)
+            expect(new Set(before.slice(i, i + 11).map((asked) => asked.skill))).toEqual(new Set(skills));
+        },
+      ),
+      { numRuns: 100 },
+    );
+  });
+
   it('is nothing where the scope has nothing', () => {
     const pale = { ...PLAIN_CONTEXT, scope: { ...PLAIN_CONTEXT.scope, minLevel: 8 } };
     expect(

@@ -37,6 +37,7 @@ export function PracticePage() {
       run={start.run}
       memory={start.memory}
       waiting={waiting}
+      place={`cimbel.practice.${me.id}.${params.toString()}`}
       onAnswer={(answer) => {
         queue.add(answer);
         void queue.flush();

@@ -19,7 +19,8 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { newId } from '../../lib/id';
 import { useShortcuts } from '../../lib/shortcuts';
-import { makeNext } from '../../workers/drill-maker';
+import { forget, keep, readKept } from '../../lib/storage';
+import { makeItem, makeNext } from '../../workers/drill-maker';
 import type { DrillMade } from '../../workers/drill.worker';
 import { paintInWorker } from '../../workers/tress-painter';
 import { Button } from '../../ui/button';
@@ -47,9 +48,9 @@ export interface PracticeRun {
 const drawSeed = () => crypto.getRandomValues(new Uint32Array(1))[0];
 
 /** The next question, made while the last one is being looked at. */
-function useNext(run: PracticeRun, memory: Memory) {
+function useNext(run: PracticeRun, memory: Memory, asked: readonly AskedItem[]) {
   const wide = useIsWide();
-  const before = useRef<AskedItem[]>([]);
+  const before = useRef<AskedItem[]>([...asked]);
   const ready = useRef<Promise<DrillMade | null> | null>(null);
   const prepare = useCallback(
     (from: Memory) => {
@@ -81,7 +82,23 @@ function useNext(run: PracticeRun, memory: Memory) {
   }, [memory, prepare]);
   /** What was asked and what came of it: the next question goes by it. */
   const note = (asked: AskedItem) => (before.current = [...before.current, asked].slice(-60));
-  return { prepare, take, note };
+  return { prepare, take, note, before };
+}
+
+/** What of a sitting is kept while its page is left. */
+interface KeptSitting {
+  /** When it began, ms since 1970. */
+  begun: number;
+  done: Done[];
+  ideas: readonly (string | null)[];
+  before: readonly AskedItem[];
+  /** The question that is open; null between two. */
+  spec: ItemSpec | null;
+}
+/** The sitting that was left here, while its minutes are not over. */
+function keptSitting(place: string | null, minutes: number): KeptSitting | null {
+  const kept = place === null ? null : readKept<KeptSitting>(place, 'tab');
+  return kept && Date.now() < kept.begun + minutes * 60_000 ? kept : null;
 }
 
 /** A sitting of practice: questions until the minutes are over or the student has had enough. */
@@ -92,6 +109,7 @@ export function PracticeRun({
   waiting,
   onLeave,
   preview = false,
+  place = null,
 }: {
   run: PracticeRun;
   memory: Memory;
@@ -101,24 +119,27 @@ export function PracticeRun({
   waiting: number;
   onLeave: () => void;
   preview?: boolean;
+  /** Name under which the sitting is kept in this tab, so that who leaves for a page of the handbook goes on; null for not at all. */
+  place?: string | null;
 }) {
   const { t } = useTranslation();
+  const [kept] = useState(() => keptSitting(place, run.minutes));
   const [memory, setMemory] = useState(known);
   const [made, setMade] = useState<DrillMade | 'making' | 'nothing' | 'failed'>('making');
   const [toldOf, setTold] = useState<{ spec: ItemSpec; told: AnswerFeedback } | null>(null);
-  const [ideas, setIdeas] = useState<readonly (string | null)[]>([]);
+  const [ideas, setIdeas] = useState<readonly (string | null)[]>(kept?.ideas ?? []);
   const [assisted, setAssisted] = useState(false);
-  const [done, setDone] = useState<Done[]>([]);
+  const [done, setDone] = useState<Done[]>(kept?.done ?? []);
   const [ended, setEnded] = useState(false);
-  const [begun] = useState(() => Date.now());
-  const [now, setNow] = useState(begun);
+  const [begun] = useState(() => kept?.begun ?? Date.now());
+  const [now, setNow] = useState(() => Date.now());
   const shownAt = useRef(0);
   // Keys can come faster than the screen is drawn: a question is answered once, and left once.
   const answered = useRef<ItemSpec | null>(null);
   const moving = useRef(false);
   /** The question whose figures were looked at: it stays assisted, though they be hidden again. */
   const helped = useRef<ItemSpec | null>(null);
-  const { prepare, take, note } = useNext(run, memory);
+  const { prepare, take, note, before } = useNext(run, memory, kept?.before ?? []);
 
   const show = useCallback(async () => {
     if (moving.current) return;
@@ -135,9 +156,23 @@ export function PracticeRun({
   }, [take]);
   const first = useRef(true);
   useEffect(() => {
-    if (first.current) void show();
+    if (!first.current) return;
     first.current = false;
-  }, [show]);
+    // The question one was at; where there is none, or it is no longer made, another.
+    const again = kept?.spec ? makeItem(kept.spec, run.context).catch(() => null) : Promise.resolve(null);
+    void again.then((drillMade) => {
+      if (!drillMade) return show();
+      shownAt.current = Date.now();
+      setMade(drillMade);
+    });
+  }, [show, kept, run]);
+  const open = typeof made === 'object' && toldOf?.spec !== made.spec ? made.spec : null;
+  useEffect(() => {
+    if (!place) return;
+    if (ended) forget(place, 'tab');
+    else if (made !== 'making')
+      keep(place, { begun, done, ideas, before: before.current, spec: open } satisfies KeptSitting, 'tab');
+  }, [place, ended, made, begun, done, ideas, before, open]);
   useEffect(() => {
     const timer = setInterval(() => setNow(Date.now()), 1000);
     return () => clearInterval(timer);
