@@ -63,7 +63,7 @@ function takenUp({ before }: PracticeRequest): ReadonlySet<string> {
   const facets = new Set<string>();
   const last = before.at(-1);
   const isOf = (one: AskedItem, other: AskedItem) => one.skill === other.skill && one.facet === other.facet;
-  if (last && before.slice(-4, -1).some((asked) => asked.idea && isOf(asked, last))) return facets;
+  if (last && before.slice(0, -1).findLast((asked) => isOf(asked, last))?.idea) return facets;
   before.forEach(({ idea, skill, facet }, i) => {
     const since = before.slice(i + 1);
     const isSame = (asked: AskedItem) => isOf(asked, before[i]);
@@ -76,8 +76,9 @@ function takenUp({ before }: PracticeRequest): ReadonlySet<string> {
   return facets;
 }
 
-/** A chosen skill that was not met for twice as many questions as there are skills is next: none is chosen in vain. */
-const OVERDUE = 3;
+/** Over all that a facet wants of itself, under what is taken up again. A chosen skill that was not met for twice as many
+ * questions as there are skills is next: none is chosen in vain. */
+const OVERDUE = 5;
 
 /** Away from what was just asked, so that one reading does not lean on the last. */
 function variety({ before, skills }: PracticeRequest, skill: Skill, facet: string): number {
