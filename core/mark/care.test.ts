@@ -19,7 +19,9 @@ describe('the joint of new growth and lightened lengths', () => {
     const { card } = solved('four-centimetres-grown');
     expect(card.care).toContainEqual(expect.objectContaining({ do: 'protect', zones: ['mids'] }));
     expect(orderOf('four-centimetres-grown', () => ({})).codes).toContain('mark.order.protected');
-    const bare = orderOf('four-centimetres-grown', () => ({ care: [] }));
+    const bare = orderOf('four-centimetres-grown', ({ care }) => ({
+      care: care.filter((one) => one.do !== 'protect'),
+    }));
     expect(bare.codes).toContain('mark.order.unprotected');
     expect(bare.share).toBeCloseTo(0.4);
     const inFoil = orderOf('four-centimetres-grown', ({ steps }) => ({
@@ -50,6 +52,34 @@ describe('the joint of new growth and lightened lengths', () => {
     const before = mids(best, 0);
     // Cream spares the joint and not the lengths below it (H53).
     expect(mids({ ...over, care: [] }, end) - before).toBeCloseTo(mids(over, end) - before, 6);
+  });
+});
+
+describe('what lifted or removed', () => {
+  it.each(['short-and-pale', 'dark-band'])(
+    'is washed out before the next bowl; only rinsed it costs little, and is said (R5) – %s',
+    (id) => {
+      const washed = orderOf(id, () => ({}));
+      expect(washed.codes).toContain('mark.order.washedOut');
+      expect(washed.points).toBe(100);
+      const rinsed = orderOf(id, () => ({ care: [] }));
+      expect(rinsed.codes).toContain('mark.order.notWashedOut');
+      expect(rinsed.share).toBeCloseTo(0.8);
+      expect(rinsed.points).toBeLessThan(100);
+      expect(rinsed.points).toBeGreaterThan(97);
+    },
+  );
+
+  it('is not washed out by a wash on other hair, nor after the next bowl is on', () => {
+    const [elsewhere, late] = [
+      orderOf('first-blonde', ({ care }) => ({
+        care: care.map((one) => ({ ...one, zones: ['regrowth'] }) as typeof one),
+      })),
+      orderOf('first-blonde', ({ care }) => ({
+        care: care.map((one) => ({ ...one, start: one.start + 30 })),
+      })),
+    ];
+    for (const { codes } of [elsewhere, late]) expect(codes).toContain('mark.order.notWashedOut');
   });
 });
 

@@ -1,7 +1,7 @@
 import { type Application, type Bowl, type RecordCard, colourGrams, complete, bowlVol } from '../card';
 import { partName } from '../case';
 import { type Criterion, CRITERION_WEIGHTS, CRITERIA, isOpenIn, type BenchStep } from '../exercise';
-import type { MixRole } from '../method';
+import { type MixRole, tonesBared } from '../method';
 import type { Line } from '../product';
 import { fractionOfHead, regionOf } from '../hair';
 import { CEILINGS } from '../rules';
@@ -334,10 +334,14 @@ const downAt = ({ outcomes }: HeadLeft, places: readonly string[]): number =>
     ),
   );
 
+/** A shade two levels and more deeper than the rules have it is no toner for bared hair, however soon it is wiped off (F4). */
+const isNoToner = ({ fault, loss }: Finding, { goal, technique }: WorkedPlace): boolean =>
+  fault.name === 'depth.tooDark' && loss >= 1 && tonesBared(goal, technique);
+
 /**
  * How far each crucial decision of a plan is wrong, 0–1: by the rows it brings the head down when it is put alone into the
  * model answer, and by no more than its place is down in this plan. Another way to the wished head is no wrong decision; a
- * way that the rules forbid, and a decision of the client, is wrong whatever comes of it.
+ * way that the rules forbid, a toner that is none, and a decision of the client, is wrong whatever comes of it.
  */
 export function wrongDecisions(crucial: readonly CrucialDecision[], decided: MarkedPlan): number[] {
   const { context, left } = decided;
@@ -352,6 +356,7 @@ export function wrongDecisions(crucial: readonly CrucialDecision[], decided: Mar
       const best = context.modelParts.find(({ goal }) => partName(goal.part) === place);
       if (!own || !best) return 0;
       if (decision.criteria.includes('route') && !own.ruling.allowed && own.steps.length > 0) return 1;
+      if (faults.some((finding) => finding.place === place && isNoToner(finding, own))) return 1;
       const ofRole = ({ steps }: WorkedPlace) =>
         steps.find(({ role }) => decision.role === null || role === decision.role);
       const alone = decidedAlone(decision, context.modelAnswer.card, own, ofRole(own), ofRole(best));

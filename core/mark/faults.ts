@@ -107,6 +107,8 @@ export const FAULTS = {
     'meltLeftHard',
     'areasLeftOut',
     'treatedUnrinsed',
+    'washedOut',
+    'notWashedOut',
   ],
   timing: [
     'open',

@@ -270,3 +270,27 @@ describe('the marks of a whole service', () => {
     expect(points).toBe(max);
   });
 });
+
+describe('a toner deeper than the rules have it', () => {
+  const deeperBy = (levels: number) => {
+    const toned = gradingOf('creamy-pearl');
+    const { card } = toned.modelAnswer;
+    const deeper = (label: string) => label.replace(/^\d+/, (level) => String(Number(level) - levels));
+    const grade = markCard(toned, {
+      ...card,
+      bowls: card.bowls.map((bowl) => ({
+        ...bowl,
+        shades: bowl.shades.map((shade) => ({ ...shade, label: deeper(shade.label) })),
+      })),
+    });
+    return { mark: (100 * grade.points) / grade.max, wrong: grade.crucial!.some(({ wrong }) => wrong) };
+  };
+
+  it('by two levels is a wrong decision, however soon it is looked at and wiped off; by one it is not (F4)', () => {
+    const [one, two] = [deeperBy(1), deeperBy(2)];
+    expect(two.wrong).toBe(true);
+    expect(two.mark).toBeLessThanOrEqual(70);
+    expect(one.wrong).toBe(false);
+    expect(one.mark).toBeGreaterThan(75);
+  });
+});

@@ -111,6 +111,7 @@ const STANDARD = {
     washOpen: 0.2,
     areaSeen: 0.6,
     treatedUnrinsed: 0.3,
+    notWashedOut: 0.2,
   },
   timing: {
     off: [

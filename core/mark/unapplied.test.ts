@@ -46,6 +46,22 @@ describe('a bowl that was mixed and never put on', () => {
   });
 });
 
+describe('a toner that was mixed and left in its bowl', () => {
+  it.each(['short-and-pale', 'woven-light', 'layers-of-black'])(
+    'is right as mixed, and the route is not done: a heavy fault – %s',
+    (id) => {
+      const toned = gradingOf(id);
+      const { card } = toned.modelAnswer;
+      const last = card.steps.at(-1)!.bowl;
+      const grade = markCard(toned, { ...card, steps: card.steps.filter(({ bowl }) => bowl !== last) });
+      expect(of(grade, 'depth').share).toBe(1);
+      expect(of(grade, 'route').share).toBeLessThanOrEqual(0.4);
+      expect(of(grade, 'route').findings.map(({ code }) => code)).toContain('mark.route.unfinished');
+      expect((100 * grade.points) / grade.max).toBeLessThanOrEqual(85);
+    },
+  );
+});
+
 describe('a field that was left open', () => {
   it('is said to be open, and never quoted as nought', () => {
     const readings = Object.fromEntries(

@@ -175,7 +175,7 @@ const lifts = ({ target, natural, present }: PlaceGoal, technique: Technique): b
 
 /** The same by what was coloured, lightened and is wished, whatever reshaped the hair. */
 function rulingsByColour(goal: PlaceGoal, byColourAlone: number): TechniqueRuling[] {
-  const { natural, present, history, target, condition } = goal;
+  const { natural, present, history, target, condition, part } = goal;
   const up = target.level - present;
   const limit = levelsToday(goal);
   const palest = target.level > TOP_OF_TEN;
@@ -276,14 +276,18 @@ function rulingsByColour(goal: PlaceGoal, byColourAlone: number): TechniqueRulin
       // With the dye out of it the hair is lightened from its own level, or from where layers of dye hold it (P1, C4).
       const levels = target.level - from;
       const allowed = levels <= bears && !pale;
-      say(
-        'removeThenColour',
-        allowed,
-        allowed ? 'removeThenLighten' : 'beyondCondition',
-        allowed ? 'P1' : 'C4',
-        { levels, natural, level: target.level, limit: bears, condition },
-      );
-      lighten();
+      const removeFirst = () =>
+        say(
+          'removeThenColour',
+          allowed,
+          allowed ? 'removeThenLighten' : 'beyondCondition',
+          allowed ? 'P1' : 'C4',
+          { levels, natural, level: target.level, limit: bears, condition },
+        );
+      // Strands woven out are lightened as they are where they bear it: a remover in foils gains nothing before lightener.
+      if (part.woven) lighten();
+      removeFirst();
+      if (!part.woven) lighten();
     }
     say('liftWithColour', false, 'colourLiftsNothing', 'P1', { levels: up });
     say('highLift', false, 'colourLiftsNothing', 'P1', { levels: up });

@@ -140,6 +140,8 @@ export const PRICES = {
     areaSeen: 0.6,
     /** Treated or sealed before it was rinsed. */
     treatedUnrinsed: 0.3,
+    /** What lifted or removed only rinsed before the next bowl. */
+    notWashedOut: 0.2,
   },
   timing: {
     /** Fraction of the right time that is missing or too much. */

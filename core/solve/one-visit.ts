@@ -91,6 +91,8 @@ export const plannedPlaces = (clientCase: ClientCase, rules: HouseRules): Planne
 
 /** A step down the list of routes costs as much as this ΔE: the plainest that gets there is taken. */
 const ROUTE_PRICE = 2.5;
+/** So does a bowl before the last: hair, time and a product more. */
+const BEFORE_PRICE = 2;
 
 /** Parts that are alike in what they are and what is wished for take one route together. */
 function alike(goals: readonly PlaceGoal[]): PlaceGoal[][] {
@@ -139,7 +141,10 @@ function chooseTechniques(
       if (deltaE > NO_PLAN_DELTA_E) return end(technique, missed);
       const short = plans.some((plan) => plan!.deltaE[0] > REACHED_DELTA_E) ? SHORT_PRICE : 0;
       const cost =
-        plans.reduce((sum, plan) => sum + plan!.cost, 0) / plans.length + ROUTE_PRICE * rank + short;
+        plans.reduce((sum, plan) => sum + plan!.cost, 0) / plans.length +
+        ROUTE_PRICE * rank +
+        BEFORE_PRICE * Math.max(0, tried[0].requiredMixes.length - 1) +
+        short;
       if (!best || cost < best.cost - 1e-9) best = { places: tried, cost };
       end(
         technique,

@@ -38,7 +38,7 @@ import { type TriedTechnique, type SolvedVisit, oneVisit } from './one-visit';
 import { readingsOf } from './readings';
 
 /** Raised whenever the same case could get another solution; stored with every grade. */
-export const SOLVER_VERSION = 6;
+export const SOLVER_VERSION = 7;
 
 export interface PartChoice {
   /** Name of the part. */

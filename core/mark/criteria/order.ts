@@ -1,7 +1,7 @@
 import type { Application } from '../../card';
 import { uppermostHistory, presentLevel } from '../../case';
 import { neighboursOf, zoneOf, type PlaceId } from '../../hair';
-import { HEAD_START } from '../../method';
+import { HEAD_START, type MixRole } from '../../method';
 import { lossAt, PRICES, washBefore } from '../../rules';
 import { type MarkingContext, placeParams, isLeftoverStep } from '../context';
 import { type Finding, finding } from '../finding';
@@ -149,6 +149,31 @@ function layerOrder({ parts, played }: MarkingContext): Finding[] {
   });
 }
 
+/** What lifted or removed is washed out before the next bowl: what stays goes on working, or lets the colour darken again (R5). */
+function washedOut({ parts, card }: MarkingContext): Finding[] {
+  const bowls = new Map<string, boolean>();
+  for (const { goal, requiredMixes } of parts) {
+    const worked = requiredMixes.flatMap(({ worked }) => worked ?? []);
+    for (let i = 1; i < worked.length; i++) {
+      const [{ role, bowl, application, written }, after] = [worked[i - 1], worked[i]];
+      // Left in, it is no matter of a wash.
+      if (!WASHED_OUT.includes(role) || written.some(({ ends }) => ends === 'stay')) continue;
+      const washed = card.care.some(
+        (care) =>
+          care.do === 'wash' &&
+          care.zones.includes(goal.part.zone) &&
+          care.start >= application.start &&
+          care.start <= after.application.start,
+      );
+      bowls.set(bowl.name, washed && (bowls.get(bowl.name) ?? true));
+    }
+  }
+  return [...bowls].map(([first, washed]) =>
+    washed ? is(0, 'washedOut', 'R5', { first }) : is(price.notWashedOut, 'notWashedOut', 'R5', { first }),
+  );
+}
+const WASHED_OUT: readonly MixRole[] = ['lighten', 'remove'];
+
 /** A1, A9: ends are refreshed at the end, and from a leftover only when its bowl is there. */
 function refreshLast({ parts }: MarkingContext): Finding[] {
   const others = parts
@@ -225,6 +250,7 @@ export function markOrder(context: MarkingContext): Finding[] {
     keptApart,
     melted,
     layerOrder,
+    washedOut,
     treatedUnrinsed,
     refreshLast,
     dry,

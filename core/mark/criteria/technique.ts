@@ -5,6 +5,7 @@ import { isLightener, conditionOf, type WashKind } from '../../process';
 import { levelsByColour, refreshWay, PRICES } from '../../rules';
 import { type MarkingContext, DEPOSITS_TO_VOL, placeParams, partOf } from '../context';
 import { type Finding, finding } from '../finding';
+import { placesOfIdleColour } from '../idle-bowls';
 import { placeOutcome, conditionRank } from '../outcome';
 import type { WorkedPlace, WorkedApplication } from '../worked-place';
 import { fault } from '../faults';
@@ -21,6 +22,7 @@ export function markRoute(context: MarkingContext): Finding[] {
     rules,
     clientCase.lineIds.flatMap((id) => lineOf(id) ?? []),
   );
+  const idle = placesOfIdleColour(context);
   const ofPart = (part: WorkedPlace): Finding => {
     const place = partName(part.goal.part);
     const at = { ...placeParams(part.goal), route: part.technique };
@@ -43,11 +45,13 @@ export function markRoute(context: MarkingContext): Finding[] {
       );
     }
     const missing = part.requiredMixes.find(({ worked }) => !worked);
-    // A toner that is left out is paid for where its shades and its time would stand.
-    if (missing && missing.mix.role !== 'colour')
+    // A toner that is left out is paid for where its shades and its time would stand; mixed and left in the bowl, it has
+    // shades, and what was not done is the route.
+    const isIdle = missing?.mix.role === 'colour' && idle.has(part.goal.part.zone);
+    if (missing && (missing.mix.role !== 'colour' || isIdle))
       return finding(
         place,
-        price.cannot,
+        isIdle && forgives(context, part) ? price.leftOut : price.cannot,
         fault('route.unfinished', 'F4', { ...at, missing: missing.mix.role }),
       );
     if (part.leftover) {
