@@ -14,7 +14,8 @@ import { HttpError, invalidField, notFound } from '../http/errors';
 import { isFromHere, route, type Call, type Route } from '../http/route';
 import { endSessions, openSessions, signInAs, signOut } from '../http/session';
 import { countSignIn, tryCode } from '../http/tries';
-import { dataOf, deleteAccount } from '../classes/person';
+import { ownDataOf } from '../classes/own-data';
+import { deleteAccount } from '../classes/person';
 import { record } from '../log/store';
 import { takeCode, tellCode } from './codes';
 import { isKnownDevice, knowDevice } from './known-device';
@@ -166,8 +167,8 @@ export const accountRoutes = (): Route[] => [
     method: 'get',
     path: '/api/account/data.json',
     who: 'student',
-    handle: async ({ db, me, res }) => {
-      res.attachment('my-data.json').json(await dataOf(db, me.id, null));
+    handle: async ({ db, me, now, res }) => {
+      res.attachment('my-data.json').json(await ownDataOf(db, me.id, now()));
     },
   }),
   route({

@@ -13,6 +13,7 @@ const RESPONSES: Record<string, (id: string) => PromiseLike<{ body: unknown }>> 
   list: () => room.student.get('/api/my/assignments'),
   exercise: (id) => room.student.get(`/api/my/assignments/${id}`),
   'what is asked': (id) => room.student.post(`/api/my/assignments/${id}/reveal`, { question: 'reactions' }),
+  'what is kept of me': () => room.student.get('/api/account/data.json'),
   'before the clock runs': (id) =>
     room.student.post(`/api/my/assignments/${id}/simulation`, { bowls: [], steps: [] }),
   picture: (id) =>

@@ -35,11 +35,22 @@ function rowsOf(db: Knex, table: KeptTable, studentId: string, classId: string |
   }
 }
 
+/** What is kept of a student, by table. */
+export interface StudentData {
+  format: 'cimbel-student-data';
+  /** Version of the format. */
+  version: 1;
+  /** The account. */
+  student: object | undefined;
+  /** Rows, by table. */
+  tables: Record<string, object[]>;
+}
+
 /**
  * What is kept of a student, by table, to be taken along; hashes and secrets left out. Of one class, which is all that those
  * who lead it may see; of all classes for the owner of the account.
  */
-export async function dataOf(db: Knex, studentId: string, classId: string | null): Promise<object> {
+export async function dataOf(db: Knex, studentId: string, classId: string | null): Promise<StudentData> {
   const user = await db('users').where({ id: studentId }).first('id', 'name', 'email', 'role', 'created_at');
   const tables: Record<string, object[]> = {};
   for (const table of KEPT_OF_STUDENT) tables[table] = await rowsOf(db, table, studentId, classId);
@@ -51,8 +62,11 @@ export async function dataOf(db: Knex, studentId: string, classId: string | null
     about.where({ actor_id: studentId }).orWhere({ subject_id: studentId }),
   );
   tables.log = await (classId === null ? log : log.where({ class_id: classId }));
-  return { format: 'cimbel-student-data', version: 1, student: user, ...tables };
+  return { format: 'cimbel-student-data', version: 1, student: user, tables };
 }
+
+/** The same as it is written to a file: the tables beside the account. */
+export const asFile = ({ tables, ...account }: StudentData): object => ({ ...account, ...tables });
 
 /** Whether a student has, or had, a place in another class than one; what is theirs as a person is then not one class's. */
 export const isElsewhere = async (

@@ -16,7 +16,7 @@ import { route, type Call, type Route } from '../http/route';
 import { logOfClass } from '../log/store';
 import { ownClass, ownedClass, seenClass, type ClassRow } from './access';
 import { addEducator, removeEducator } from './educators';
-import { dataOf, deleteStudent } from './person';
+import { asFile, dataOf, deleteStudent } from './person';
 import { addPlaces, changePlace, joinClass, makeSlips, renewJoinCode, rosterOf, setJoining } from './roster';
 import { classDetail, classesOf, createClass } from './store';
 import { exportOf } from './export';
@@ -114,7 +114,7 @@ export const classRoutes = (): Route[] => [
     who: 'educator',
     reach: placeInMyClass,
     handle: async ({ db, reached, res }) => {
-      res.attachment('student.json').json(await dataOf(db, reached.studentId, reached.inClass.id));
+      res.attachment('student.json').json(asFile(await dataOf(db, reached.studentId, reached.inClass.id)));
     },
   }),
   route({
