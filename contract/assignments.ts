@@ -27,6 +27,7 @@ import type { standingSchema } from './classes';
 import type { Rights } from './people';
 import { libraryExerciseSchema } from './exercises';
 import { attemptNumberSchema, withTerms, type Terms } from './terms';
+import type { AnswerComment } from './pile';
 import { oneLine } from './text';
 
 /** An exercise set to a class or to some of it. */
@@ -339,6 +340,8 @@ export interface Result {
   lateLoss: number;
   /** Number and digest of the hand-in; null before. */
   receipt: Receipt | null;
+  /** What educators say of it, oldest first. */
+  comments: AnswerComment[];
   /** Every attempt that was handed in, first to last. */
   attempts: { attemptId: string; number: number; points: number; submittedAt: string; counts: boolean }[];
 }

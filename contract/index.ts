@@ -5,5 +5,6 @@ export * from './classes';
 export * from './exercises';
 export * from './terms';
 export * from './assignments';
+export * from './pile';
 export * from './drills';
 export * from './shade-books';

@@ -170,6 +170,9 @@ export const LOG_ACTIONS = [
   'assignment.regraded',
   'attempt.handedIn',
   'attempt.mark',
+  'attempt.markBack',
+  'attempt.comment',
+  'attempt.commentBack',
 ] as const;
 export type LogAction = (typeof LOG_ACTIONS)[number];
 

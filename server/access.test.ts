@@ -66,6 +66,7 @@ const address = (path: string) =>
     .replace(':studentId', room.student.account.id)
     .replace(':sessionId', sessionId)
     .replace(':invitationId', invitationId)
+    .replace(':commentId', attemptId)
     .replace(':accountId', room.otherEducator.account.id);
 
 describe('every route, by everyone', () => {
@@ -119,8 +120,12 @@ describe('every route, by everyone', () => {
   );
 
   const ofClass = /:(classId|assignmentId|testId|practiceId)/;
+  const ofMarking = /:assignmentId\/(pile|comments)/;
   it.each(
-    guarded.filter(({ who, method, path }) => who === 'educator' && method !== 'get' && ofClass.test(path)),
+    guarded.filter(
+      ({ who, method, path }) =>
+        who === 'educator' && method !== 'get' && ofClass.test(path) && !ofMarking.test(path),
+    ),
   )('$name is closed to an educator of the class who only marks', async ({ method, path }) => {
     expect((await marker.send(method, address(path), {})).status).toBe(403);
   });
@@ -130,10 +135,13 @@ describe('every route, by everyone', () => {
       `/api/assignments/${room.assignmentId}`,
       `/api/reading-tests/${room.testId}`,
       `/api/attempts/${attemptId}`,
+      `/api/assignments/${room.assignmentId}/pile`,
     ])
       await marker.get(path).expect(200);
     // What is wrong with it is said, so it was reached.
     await marker.post(`/api/attempts/${attemptId}/mark-changes`).expect(422);
+    for (const { method, path } of guarded.filter((one) => one.method !== 'get' && ofMarking.test(one.path)))
+      expect((await marker.send(method, address(path), {})).status).toBe(422);
   });
 
   it.each(guarded.filter(({ who, path }) => who === 'student' && path.includes(':')))(

@@ -1,6 +1,7 @@
 import { peopleRoutes } from './accounts/people-routes';
 import { accountRoutes } from './accounts/routes';
 import { assignmentRoutes } from './assignments/routes';
+import { pileRoutes } from './attempts/pile-routes';
 import { attemptRoutes } from './attempts/routes';
 import { classRoutes } from './classes/routes';
 import { exerciseRoutes } from './exercises/routes';
@@ -19,6 +20,7 @@ export const allRoutes = (): Route[] => [
   ...exerciseRoutes(),
   ...assignmentRoutes(),
   ...attemptRoutes(),
+  ...pileRoutes(),
   ...practiceRoutes(),
   ...readingRoutes(),
   ...sittingRoutes(),

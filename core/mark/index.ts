@@ -6,6 +6,7 @@ export * from './finding';
 export * from './house-rules-used';
 export * from './educator-ruling';
 export * from './mark-card';
+export { pileOf, type AnswerGroup, type PiledAnswer, type PiledFault } from './pile';
 export * from './misconception';
 export * from './case-preview';
 export * from './default-rubric';

@@ -158,9 +158,63 @@ export function standingOf(
   };
 }
 
+/** An attempt whose mark is changed. */
+export type Marked = Pick<AttemptRow, 'id' | 'grade' | 'assignment_id' | 'student_id'>;
+
+/** Who changes marks, when, and in which class; and what names the changes that are made together. */
+export interface Changing {
+  educatorId: string;
+  classId: string;
+  now: Date;
+  batch?: string;
+}
+
+/**
+ * Changes one mark, in a transaction that holds the attempt.
+ * @throws HttpError 422 where the exercise does not mark that criterion, or the points are more than it has.
+ */
+export async function applyChange(
+  trx: Knex,
+  attempt: Marked,
+  changes: readonly MarkChange[],
+  change: MarkChangeWrite,
+  { educatorId, classId, now, batch }: Changing,
+): Promise<void> {
+  const grade = effectiveGrade(attempt.grade!, changes);
+  const mark =
+    change.criterion === 'ceiling'
+      ? grade.capPoints !== null && grade.dangers.length === 0
+        ? { points: grade.capPoints, max: grade.max }
+        : undefined
+      : grade.criteria.find(({ criterion }) => criterion === change.criterion);
+  if (!mark) throw invalidField('criterion', 'notMarked', 'This exercise does not mark that criterion.');
+  if (change.points > mark.max) {
+    throw invalidField('points', 'tooMany', `At most ${mark.max} points can be given for this criterion.`);
+  }
+  await trx('mark_changes').insert({
+    attempt_id: attempt.id,
+    educator_id: educatorId,
+    criterion: change.criterion,
+    from_points: mark.points,
+    to_points: change.points,
+    reason: change.reason,
+    made_at: now,
+    batch: batch ?? null,
+  });
+  await record(trx, {
+    at: now,
+    actor: educatorId,
+    action: 'attempt.mark',
+    classId,
+    subject: attempt.student_id,
+    before: { criterion: change.criterion, points: mark.points },
+    after: { criterion: change.criterion, points: change.points, reason: change.reason },
+  });
+}
+
 export async function changeMark(
   db: Knex,
-  attempt: Pick<AttemptRow, 'id' | 'grade' | 'assignment_id' | 'student_id'>,
+  attempt: Marked,
   educatorId: string,
   change: MarkChangeWrite,
   now: Date,
@@ -168,36 +222,8 @@ export async function changeMark(
   await db.transaction(async (trx) => {
     await trx('attempts').where({ id: attempt.id }).forUpdate().first();
     const changes = (await markChangesOf(trx, [attempt.id])).get(attempt.id) ?? [];
-    const grade = effectiveGrade(attempt.grade!, changes);
-    const mark =
-      change.criterion === 'ceiling'
-        ? grade.capPoints !== null && grade.dangers.length === 0
-          ? { points: grade.capPoints, max: grade.max }
-          : undefined
-        : grade.criteria.find(({ criterion }) => criterion === change.criterion);
-    if (!mark) throw invalidField('criterion', 'notMarked', 'This exercise does not mark that criterion.');
-    if (change.points > mark.max) {
-      throw invalidField('points', 'tooMany', `At most ${mark.max} points can be given for this criterion.`);
-    }
-    await trx('mark_changes').insert({
-      attempt_id: attempt.id,
-      educator_id: educatorId,
-      criterion: change.criterion,
-      from_points: mark.points,
-      to_points: change.points,
-      reason: change.reason,
-      made_at: now,
-    });
     const assignment = await trx('assignments').where({ id: attempt.assignment_id }).first('class_id');
-    const { class_id } = rowOf(assignment, 'assignments');
-    await record(trx, {
-      at: now,
-      actor: educatorId,
-      action: 'attempt.mark',
-      classId: class_id,
-      subject: attempt.student_id,
-      before: { criterion: change.criterion, points: mark.points },
-      after: { criterion: change.criterion, points: change.points, reason: change.reason },
-    });
+    const { class_id: classId } = rowOf(assignment, 'assignments');
+    await applyChange(trx, attempt, changes, change, { educatorId, classId, now });
   });
 }

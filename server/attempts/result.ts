@@ -2,6 +2,7 @@ import type { Result } from '@cimbel/contract';
 import { withGiven } from '@cimbel/core/exercise';
 import type { Knex } from 'knex';
 import type { AssignmentRow } from '../assignments/row';
+import { commentsOf } from './comments';
 import { markChangesOf, countingOf, effectiveGrade, isLate, lateLoss, pointsOf, worthOf } from './marks';
 import { attemptsOfStudent, receiptOf, type AttemptRow } from './store';
 
@@ -11,6 +12,7 @@ export async function resultOf(
   assignment: AssignmentRow,
   attempt: AttemptRow,
   studentName: string,
+  askerId: string,
 ): Promise<Result> {
   const { model_answer, open_steps: open } = assignment;
   const attempts = await attemptsOfStudent(db, assignment.id, attempt.student_id);
@@ -39,6 +41,7 @@ export async function resultOf(
     late: isLate(attempt, assignment),
     lateLoss: loss,
     receipt: receiptOf(attempt),
+    comments: (await commentsOf(db, [attempt], askerId)).get(attempt.id) ?? [],
     attempts: attempts
       .filter(({ submitted_at }) => submitted_at !== null)
       .map((attemptRow) => ({

@@ -238,7 +238,7 @@ export const attemptRoutes = (): Route[] => [
     path: '/api/my/assignments/:assignmentId/result',
     who: 'student',
     reach: myResult,
-    handle: ({ db, me, reached }) => resultOf(db, reached.assignment, reached.attempt, me.name),
+    handle: ({ db, me, reached }) => resultOf(db, reached.assignment, reached.attempt, me.name, me.id),
   }),
   route({
     method: 'get',
@@ -248,7 +248,7 @@ export const attemptRoutes = (): Route[] => [
     handle: async (call): Promise<EducatorResult> => {
       const { assignment, attempt, studentName } = call.reached;
       return {
-        ...(await resultOf(call.db, assignment, attempt, studentName)),
+        ...(await resultOf(call.db, assignment, attempt, studentName, call.me.id)),
         ...(await neighbours(call, call.reached)),
         plays: await playsOf(call.db, assignment, attempt.student_id),
       };

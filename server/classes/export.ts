@@ -6,6 +6,14 @@ export const WORK_OF_CLASS = [
   ['reveals', 'assignment_id in (select id from assignments where class_id = :id)'],
   ['plays', 'assignment_id in (select id from assignments where class_id = :id)'],
   [
+    'answer_states',
+    'attempt_id in (select a.id from attempts a join assignments s on s.id = a.assignment_id where s.class_id = :id)',
+  ],
+  [
+    'comments',
+    'attempt_id in (select a.id from attempts a join assignments s on s.id = a.assignment_id where s.class_id = :id)',
+  ],
+  [
     'mark_changes',
     'attempt_id in (select a.id from attempts a join assignments s on s.id = a.assignment_id where s.class_id = :id)',
   ],

@@ -1,3 +1,4 @@
+import type { LogAction } from '@cimbel/contract';
 import type { Knex } from 'knex';
 import { OF_STUDENT, setForStudents } from '../assignments/access';
 import { isShown, type AssignmentRow } from '../assignments/row';
@@ -44,6 +45,14 @@ async function openSittings(
   );
 }
 
+/** What the log says of a mark or a comment is told with the mark, in the tables of both. */
+const TOLD_WITH_THE_MARK: readonly string[] = [
+  'attempt.mark',
+  'attempt.markBack',
+  'attempt.comment',
+  'attempt.commentBack',
+] satisfies LogAction[];
+
 /**
  * What is kept of a student, for the student. Marks, and what questions are drawn from, tell the answer: they are left out
  * until they are out for the student on the page as well, and the file names what it holds back.
@@ -72,12 +81,15 @@ export async function ownDataOf(db: Knex, studentId: string, now: Date): Promise
         ),
         mark_changes: ofShown(tables.mark_changes),
         former_grades: ofShown(tables.former_grades),
+        answer_states: ofShown(tables.answer_states),
+        comments: ofShown(tables.comments),
         sittings: sittings.map((sitting) => (open.has(sitting.id) ? sitting : { ...sitting, items: null })),
         sitting_answers: (tables.sitting_answers as { sitting_id: string }[]).map((answer) =>
           open.has(answer.sitting_id) ? answer : { ...answer, score: null, reading: null },
         ),
-        // A change of a mark is told with the mark, among the changes of marks.
-        log: (tables.log as { action: string }[]).filter(({ action }) => action !== 'attempt.mark'),
+        log: (tables.log as { action: string }[]).filter(
+          ({ action }) => !TOLD_WITH_THE_MARK.includes(action),
+        ),
       },
     }),
     held_back: {

@@ -56,6 +56,8 @@ export async function dataOf(db: Knex, studentId: string, classId: string | null
   for (const table of KEPT_OF_STUDENT) tables[table] = await rowsOf(db, table, studentId, classId);
   const of = (table: KeptTable) => tables[table].map((row) => (row as { id: string }).id);
   tables.mark_changes = await db('mark_changes').whereIn('attempt_id', of('attempts'));
+  tables.answer_states = await db('answer_states').whereIn('attempt_id', of('attempts'));
+  tables.comments = await db('comments').whereIn('attempt_id', of('attempts'));
   tables.former_grades = await db('former_grades').whereIn('attempt_id', of('attempts'));
   tables.sitting_answers = await db('sitting_answers').whereIn('sitting_id', of('sittings'));
   const log = db('log').where((about) =>

@@ -29,6 +29,7 @@ import * as notTaken from './migrations/026_not_taken';
 import * as plays from './migrations/027_plays';
 import * as groups from './migrations/028_groups';
 import * as orderOfSaves from './migrations/029_order_of_saves';
+import * as pile from './migrations/030_pile';
 import { SCHEMA, SCHEMA_AFTER } from './schema';
 
 const MIGRATIONS: Record<string, { up: (knex: Knex) => Promise<void>; down: (knex: Knex) => Promise<void> }> =
@@ -62,6 +63,7 @@ const MIGRATIONS: Record<string, { up: (knex: Knex) => Promise<void>; down: (kne
     '027_plays': plays,
     '028_groups': groups,
     '029_order_of_saves': orderOfSaves,
+    '030_pile': pile,
   };
 
 /** Migrations are code in the bundle rather than files on disk, so that one file is the whole server. */

@@ -199,7 +199,7 @@ describe('one exercise for two', () => {
         const wasGrade = before.attempts.find((one) => one.id === attempt.id)!.grade;
         expect(attempt.grade?.points).toBe(wasGrade?.points);
         if (!attempt.submitted_at) continue;
-        const result = await resultOf(h.db, assignment, attempt, 'Someone');
+        const result = await resultOf(h.db, assignment, attempt, 'Someone', attempt.student_id);
         const sum = result.grade.criteria.reduce((all, mark) => all + mark.points, 0);
         expect(result.grade.points).toBe(Math.min(sum, result.grade.capPoints ?? sum));
         expect(JSON.stringify(result.grade)).not.toMatch(/"away"|"service\.|counterTone|levelReading/);

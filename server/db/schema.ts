@@ -2,7 +2,7 @@
  * The database as the migrations make it, so that a fresh installation begins at once. Made by `npm run schema`; a test
  * proves it equal to the long way.
  */
-export const SCHEMA_AFTER = '029_order_of_saves';
+export const SCHEMA_AFTER = '030_pile';
 export const SCHEMA = String.raw`CREATE FUNCTION public.keep_former_grade() RETURNS trigger
     LANGUAGE plpgsql
     AS $$
@@ -29,6 +29,14 @@ CREATE FUNCTION public.keep_log() RETURNS trigger
     begin
       raise exception 'what is in the log stays as it is' using errcode = 'check_violation';
     end $$;
+CREATE TABLE public.answer_states (
+    attempt_id uuid NOT NULL,
+    educator_id uuid NOT NULL,
+    state text NOT NULL,
+    points numeric(6,2) NOT NULL,
+    at timestamp with time zone NOT NULL,
+    CONSTRAINT answer_states_state_check CHECK ((state = ANY (ARRAY['looked'::text, 'talk'::text])))
+);
 CREATE TABLE public.assignment_students (
     assignment_id uuid NOT NULL,
     student_id uuid NOT NULL,
@@ -122,6 +130,14 @@ CREATE TABLE public.codes (
     expires_at timestamp with time zone NOT NULL,
     CONSTRAINT codes_kind_check CHECK ((kind = ANY (ARRAY['invitation'::text, 'place'::text, 'reset'::text])))
 );
+CREATE TABLE public.comments (
+    id uuid DEFAULT gen_random_uuid() NOT NULL,
+    attempt_id uuid NOT NULL,
+    educator_id uuid NOT NULL,
+    text text NOT NULL,
+    about text,
+    made_at timestamp with time zone NOT NULL
+);
 CREATE TABLE public.drill_answers (
     id uuid NOT NULL,
     student_id uuid NOT NULL,
@@ -213,7 +229,8 @@ CREATE TABLE public.mark_changes (
     to_points numeric(6,2) NOT NULL,
     reason text NOT NULL,
     made_at timestamp with time zone NOT NULL,
-    before jsonb
+    before jsonb,
+    batch uuid
 );
 CREATE SEQUENCE public.mark_changes_id_seq
     START WITH 1
@@ -240,6 +257,14 @@ CREATE VIEW public.members AS
     memberships.number
    FROM public.memberships
   WHERE (memberships.state = 'active'::text);
+CREATE TABLE public.phrases (
+    id uuid DEFAULT gen_random_uuid() NOT NULL,
+    educator_id uuid NOT NULL,
+    text text NOT NULL,
+    about text,
+    used integer DEFAULT 1 NOT NULL,
+    used_at timestamp with time zone NOT NULL
+);
 CREATE TABLE public.plays (
     assignment_id uuid NOT NULL,
     student_id uuid NOT NULL,
@@ -377,6 +402,8 @@ CREATE TABLE public.users (
 ALTER TABLE ONLY public.former_grades ALTER COLUMN id SET DEFAULT nextval('public.former_grades_id_seq'::regclass);
 ALTER TABLE ONLY public.log ALTER COLUMN id SET DEFAULT nextval('public.log_id_seq'::regclass);
 ALTER TABLE ONLY public.mark_changes ALTER COLUMN id SET DEFAULT nextval('public.mark_changes_id_seq'::regclass);
+ALTER TABLE ONLY public.answer_states
+    ADD CONSTRAINT answer_states_pkey PRIMARY KEY (attempt_id);
 ALTER TABLE ONLY public.assignment_students
     ADD CONSTRAINT assignment_students_pkey PRIMARY KEY (assignment_id, student_id);
 ALTER TABLE ONLY public.assignments
@@ -399,6 +426,8 @@ ALTER TABLE ONLY public.codes
     ADD CONSTRAINT codes_hash_unique UNIQUE (hash);
 ALTER TABLE ONLY public.codes
     ADD CONSTRAINT codes_pkey PRIMARY KEY (id);
+ALTER TABLE ONLY public.comments
+    ADD CONSTRAINT comments_pkey PRIMARY KEY (id);
 ALTER TABLE ONLY public.drill_answers
     ADD CONSTRAINT drill_answers_pkey PRIMARY KEY (id);
 ALTER TABLE ONLY public.exercise_versions
@@ -415,6 +444,10 @@ ALTER TABLE ONLY public.memberships
     ADD CONSTRAINT memberships_class_id_number_unique UNIQUE (class_id, number);
 ALTER TABLE ONLY public.memberships
     ADD CONSTRAINT memberships_pkey PRIMARY KEY (class_id, student_id);
+ALTER TABLE ONLY public.phrases
+    ADD CONSTRAINT phrases_educator_id_text_unique UNIQUE (educator_id, text);
+ALTER TABLE ONLY public.phrases
+    ADD CONSTRAINT phrases_pkey PRIMARY KEY (id);
 ALTER TABLE ONLY public.plays
     ADD CONSTRAINT plays_pkey PRIMARY KEY (assignment_id, student_id, digest);
 ALTER TABLE ONLY public.practice_contacts
@@ -445,12 +478,15 @@ ALTER TABLE ONLY public.users
     ADD CONSTRAINT users_email_unique UNIQUE (email);
 ALTER TABLE ONLY public.users
     ADD CONSTRAINT users_pkey PRIMARY KEY (id);
+CREATE INDEX answer_states_educator_id_index ON public.answer_states USING btree (educator_id);
 CREATE INDEX assignment_students_student_id_index ON public.assignment_students USING btree (student_id);
 CREATE INDEX assignments_exercise_id_index ON public.assignments USING btree (exercise_id);
 CREATE INDEX attempts_student_id_index ON public.attempts USING btree (student_id);
 CREATE INDEX class_educators_educator_id_index ON public.class_educators USING btree (educator_id);
 CREATE INDEX classes_educator_id_index ON public.classes USING btree (educator_id);
 CREATE INDEX codes_user_id_index ON public.codes USING btree (user_id);
+CREATE INDEX comments_attempt_id_index ON public.comments USING btree (attempt_id);
+CREATE INDEX comments_educator_id_index ON public.comments USING btree (educator_id);
 CREATE INDEX drill_answers_class_id_answered_at_index ON public.drill_answers USING btree (class_id, answered_at);
 CREATE INDEX drill_answers_class_id_index ON public.drill_answers USING btree (class_id);
 CREATE INDEX drill_answers_practice_id_answered_at_index ON public.drill_answers USING btree (practice_id, answered_at);
@@ -463,6 +499,7 @@ CREATE INDEX log_actor_id_id_index ON public.log USING btree (actor_id, id);
 CREATE INDEX log_class_id_id_index ON public.log USING btree (class_id, id);
 CREATE INDEX log_subject_id_id_index ON public.log USING btree (subject_id, id);
 CREATE INDEX mark_changes_attempt_id_index ON public.mark_changes USING btree (attempt_id);
+CREATE INDEX mark_changes_batch_index ON public.mark_changes USING btree (batch);
 CREATE INDEX mark_changes_educator_id_index ON public.mark_changes USING btree (educator_id);
 CREATE INDEX memberships_student_id_index ON public.memberships USING btree (student_id);
 CREATE INDEX practices_class_id_index ON public.practices USING btree (class_id);
@@ -473,6 +510,10 @@ CREATE INDEX sittings_student_id_index ON public.sittings USING btree (student_i
 CREATE TRIGGER attempts_keep_former_grade AFTER UPDATE OF grade ON public.attempts FOR EACH ROW EXECUTE FUNCTION public.keep_former_grade();
 CREATE TRIGGER attempts_keep_handed_in BEFORE UPDATE ON public.attempts FOR EACH ROW EXECUTE FUNCTION public.keep_handed_in();
 CREATE TRIGGER log_kept BEFORE DELETE OR UPDATE ON public.log FOR EACH ROW EXECUTE FUNCTION public.keep_log();
+ALTER TABLE ONLY public.answer_states
+    ADD CONSTRAINT answer_states_attempt_id_foreign FOREIGN KEY (attempt_id) REFERENCES public.attempts(id) ON DELETE CASCADE;
+ALTER TABLE ONLY public.answer_states
+    ADD CONSTRAINT answer_states_educator_id_foreign FOREIGN KEY (educator_id) REFERENCES public.users(id) ON DELETE RESTRICT;
 ALTER TABLE ONLY public.assignment_students
     ADD CONSTRAINT assignment_students_assignment_id_foreign FOREIGN KEY (assignment_id) REFERENCES public.assignments(id) ON DELETE CASCADE;
 ALTER TABLE ONLY public.assignment_students
@@ -493,6 +534,10 @@ ALTER TABLE ONLY public.codes
     ADD CONSTRAINT codes_made_by_foreign FOREIGN KEY (made_by) REFERENCES public.users(id) ON DELETE SET NULL;
 ALTER TABLE ONLY public.codes
     ADD CONSTRAINT codes_user_id_foreign FOREIGN KEY (user_id) REFERENCES public.users(id) ON DELETE CASCADE;
+ALTER TABLE ONLY public.comments
+    ADD CONSTRAINT comments_attempt_id_foreign FOREIGN KEY (attempt_id) REFERENCES public.attempts(id) ON DELETE CASCADE;
+ALTER TABLE ONLY public.comments
+    ADD CONSTRAINT comments_educator_id_foreign FOREIGN KEY (educator_id) REFERENCES public.users(id) ON DELETE RESTRICT;
 ALTER TABLE ONLY public.drill_answers
     ADD CONSTRAINT drill_answers_class_id_foreign FOREIGN KEY (class_id) REFERENCES public.classes(id) ON DELETE SET NULL;
 ALTER TABLE ONLY public.drill_answers
@@ -515,6 +560,8 @@ ALTER TABLE ONLY public.memberships
     ADD CONSTRAINT memberships_class_id_foreign FOREIGN KEY (class_id) REFERENCES public.classes(id) ON DELETE CASCADE;
 ALTER TABLE ONLY public.memberships
     ADD CONSTRAINT memberships_student_id_foreign FOREIGN KEY (student_id) REFERENCES public.users(id) ON DELETE CASCADE;
+ALTER TABLE ONLY public.phrases
+    ADD CONSTRAINT phrases_educator_id_foreign FOREIGN KEY (educator_id) REFERENCES public.users(id) ON DELETE CASCADE;
 ALTER TABLE ONLY public.plays
     ADD CONSTRAINT plays_assignment_id_foreign FOREIGN KEY (assignment_id) REFERENCES public.assignments(id) ON DELETE CASCADE;
 ALTER TABLE ONLY public.plays

@@ -3,6 +3,8 @@ import type { CodeRow } from '../accounts/codes';
 import type { UserRow } from '../accounts/store';
 import type { AssignmentRow } from '../assignments/row';
 import type { RegradeRow } from '../assignments/regrade';
+import type { CommentRow, PhraseRow } from '../attempts/comments';
+import type { AnswerStateRow } from '../attempts/pile';
 import type { PlayRow } from '../attempts/plays';
 import type { RevealRow } from '../attempts/reveals';
 import type { AttemptRow } from '../attempts/store';
@@ -28,6 +30,9 @@ declare module 'knex/types/tables' {
     attempts: Read<AttemptRow>;
     reveals: Read<RevealRow>;
     plays: Read<PlayRow>;
+    answer_states: Read<AnswerStateRow>;
+    comments: Read<CommentRow>;
+    phrases: Read<PhraseRow>;
     regrades: Read<RegradeRow>;
     practices: Read<PracticeRow>;
     drill_answers: Read<DrillAnswerRow>;

@@ -136,6 +136,7 @@ describe('a result', () => {
       answer,
       grade: markCard(gradingOf(id), answer),
       changes: [],
+      comments: [],
       submittedAt: '2026-03-02T18:00:00.000Z',
       receipt: null,
       dueAt: '2026-03-03T18:00:00.000Z',
