@@ -19,6 +19,7 @@ import {
   timeIt,
   unique,
   washFirst,
+  washOut,
   playCard,
 } from './pages';
 
@@ -236,6 +237,7 @@ test('lighten, then tone: watched under the clock, wiped and rinsed zone by zone
     await expect(student.getByText(/Bowl A, mid-lengths: off at minute 3\d/)).toBeVisible();
   });
   await stepTo(student, 'Apply');
+  await washOut(student, 42);
   await putOn(student, 'B', ['regrowth', 'mid-lengths', 'ends'], { start: 42 });
   await stepTo(student, 'Process');
   await timeIt(student, 'B', 'regrowth, mid-lengths, ends', { minutes: 20, looks: 'every 3 min' });

@@ -274,6 +274,13 @@ export async function putOn(
   if (stops) await form.getByRole('checkbox', { name: 'No overlap onto coloured hair' }).check();
 }
 
+/** A gentle wash of every place at a minute: lightener is washed out before it is toned. */
+export async function washOut(page: Page, minute: number): Promise<void> {
+  const between = page.getByRole('region', { name: 'Between the bowls' });
+  await between.getByRole('button', { name: 'Wash', exact: true }).click();
+  await between.getByRole('spinbutton', { name: 'At minute: Wash' }).fill(String(minute));
+}
+
 /** How long a bowl processes on its zones, and how often a strand is checked. */
 export async function timeIt(
   page: Page,

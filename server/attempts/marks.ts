@@ -159,7 +159,7 @@ export function standingOf(
 }
 
 /** An attempt whose mark is changed. */
-export type Marked = Pick<AttemptRow, 'id' | 'grade' | 'assignment_id' | 'student_id'>;
+export type MarkedAttempt = Pick<AttemptRow, 'id' | 'grade' | 'assignment_id' | 'student_id'>;
 
 /** Who changes marks, when, and in which class; and what names the changes that are made together. */
 export interface Changing {
@@ -175,7 +175,7 @@ export interface Changing {
  */
 export async function applyChange(
   trx: Knex,
-  attempt: Marked,
+  attempt: MarkedAttempt,
   changes: readonly MarkChange[],
   change: MarkChangeWrite,
   { educatorId, classId, now, batch }: Changing,
@@ -214,7 +214,7 @@ export async function applyChange(
 
 export async function changeMark(
   db: Knex,
-  attempt: Marked,
+  attempt: MarkedAttempt,
   educatorId: string,
   change: MarkChangeWrite,
   now: Date,

@@ -15,7 +15,7 @@ import { isReleased, maxPoints } from '../assignments/row';
 import { educatorView } from '../assignments/view';
 import { record } from '../log/store';
 import { commentsOf, handedInOf, phrasesOf } from './comments';
-import { applyChange, markChangesOf, type Marked } from './marks';
+import { applyChange, markChangesOf, type MarkedAttempt } from './marks';
 
 export interface AnswerStateRow {
   attempt_id: string;
@@ -149,7 +149,7 @@ export async function markAlike(
       .forUpdate()
       .select('id');
     await handedInOf(trx, assignment.id, attemptIds);
-    const attempts: Marked[] = await trx('attempts')
+    const attempts: MarkedAttempt[] = await trx('attempts')
       .whereIn('id', attemptIds)
       .orderBy('id')
       .select('id', 'grade', 'assignment_id', 'student_id');
