@@ -47,7 +47,7 @@ export interface PileAnswer {
   stateBy: string | null;
   /** Its points are others than they were when that was said. */
   moved: boolean;
-  /** Faults of less than half a criterion, which not all of the group have. */
+  /** What it has besides what its group shares, worst first. */
   besides: PiledFault[];
   /** Comments, oldest first. */
   comments: AnswerComment[];

@@ -129,6 +129,7 @@ async function educatorPages(page: Page): Promise<string[]> {
     `/classes/${id}`,
     `/classes/${id}/new-exercise`,
     `/assignments/${set.id}`,
+    `/assignments/${set.id}/pile`,
     `/answers/${students[1].standings[set.id].attemptId}`,
     `/classes/${id}/reading`,
     '/shade-books',

@@ -77,6 +77,13 @@ const VIEWS = {
       return `/assignments/${assignments.find(({ title }) => title.startsWith('First time')).id}`;
     },
   },
+  pile: {
+    as: EDUCATOR,
+    go: async (page) => {
+      const { assignments } = await classroom(page);
+      return `/assignments/${assignments.find(({ title }) => title.startsWith('Retouch')).id}/pile`;
+    },
+  },
   library: { as: EDUCATOR, go: async () => '/library' },
   practice: {
     as: STUDENT,

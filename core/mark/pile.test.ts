@@ -44,6 +44,32 @@ describe('a pile of answers', () => {
     expect(early.shared.every(({ criterion }) => criterion === 'timing')).toBe(true);
   });
 
+  it('lays an answer with one fault more to the others of that fault, and one with two apart', () => {
+    const strongAndShort: RecordCard = { ...withVol(40), steps: short.steps };
+    const noneNatural: RecordCard = {
+      ...strongAndShort,
+      bowls: strongAndShort.bowls.map((bowl, i) =>
+        i === 0 ? { ...bowl, shades: [{ label: '5:1', grams: 30 }] } : bowl,
+      ),
+    };
+    const pile = pileOf([...class_, answer('g', strongAndShort), answer('h', noneNatural)]);
+    const of = (id: string) => pile.find(({ answers }) => answers.some((one) => one.id === id))!;
+    expect(of('g')).toBe(of('b'));
+    const own = of('g').answers.find(({ id }) => id === 'g')!;
+    expect(own.besides[0].criterion).toBe('timing');
+    expect(of('h').answers.map(({ id }) => id)).toEqual(['h']);
+  });
+
+  it('divides no group by a reading or by grams while there is another fault', () => {
+    const readings = Object.fromEntries(
+      Object.entries(best.readings).map(([place, reading]) => [place, { ...reading, level: 2 }]),
+    );
+    const misread = { ...short, readings };
+    const pile = pileOf([answer('e', short), answer('i', misread), answer('j', { ...best, readings })]);
+    expect(pile.map(({ answers }) => answers.map(({ id }) => id).sort())).toEqual([['e', 'i'], ['j']]);
+    expect(pile[1].shared.map(({ criterion }) => criterion)).toEqual(['reading']);
+  });
+
   it('says of each answer what it has besides, and nothing twice', () => {
     for (const { answers, shared } of pileOf(class_)) {
       const names = shared.map(({ criterion, said }) => `${criterion} ${said.code}`);

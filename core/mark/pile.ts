@@ -27,61 +27,119 @@ export interface PiledFault {
 export interface AnswerGroup {
   /** Names its faults; two groups of one pile never have the same. */
   name: string;
-  /** What would hurt the client in each of them, as it is said of the first. */
+  /** What would hurt the client in each of them, as it is said of one of them. */
   dangers: Reason[];
-  /** Faults that cost half of a criterion or more, in each of them, as they are said of the first; worst first. */
+  /** Faults that cost half of a criterion or more, in each of them, as they are said of one of them; worst first. */
   shared: PiledFault[];
   /** Ways of thinking that show in every one of them. */
   misconceptions: Misconception[];
-  /** Its answers, fewest points first, with what each has besides: faults of less than half a criterion. */
+  /** Its answers, fewest points first, with what each has besides, worst first. */
   answers: { id: string; points: number; besides: PiledFault[] }[];
 }
 
 /** Places are named in figures of a reason; that a mistake was made at one place or at two is the same mistake. */
 const nameOfFault = ({ criterion, said: { code } }: PiledFault): string => `${criterion} ${code}`;
 
-/** Faults of a grade that cost something, worst first. Grades of old versions say no loss: there the criterion decides. */
-function faultsOf({ criteria }: PiledGrade): { heavy: PiledFault[]; light: PiledFault[] } {
-  const all = criteria.flatMap(({ criterion, findings, share }) =>
-    findings.map((said) => ({ criterion, said, loss: said.loss ?? 1 - share })),
-  );
-  const ranked = all.filter(({ loss }) => loss > 0).sort((a, b) => b.loss - a.loss);
-  const once = (faults: typeof ranked): PiledFault[] => {
-    const known = new Map<string, PiledFault>();
-    for (const { criterion, said } of faults) {
-      const name = nameOfFault({ criterion, said });
-      if (!known.has(name)) known.set(name, { criterion, said });
-    }
-    return [...known.values()];
+/** Criteria that say little of how somebody worked: small things, which divide no group while there is another fault. */
+const ASIDE: readonly Criterion[] = ['reading', 'prediction', 'ratio', 'amount', 'aftercare'];
+
+/** What of an answer says where it belongs. */
+interface Laid {
+  id: string;
+  grade: PiledGrade;
+  /** Faults that cost something, worst first, each once. */
+  faults: PiledFault[];
+  /** Names of its dangers, and of the faults of half a criterion or more that divide groups. */
+  marks: ReadonlySet<string>;
+}
+
+/** An answer with its faults. Grades of old versions say no loss: there the criterion decides. */
+function laid({ id, grade }: PiledAnswer): Laid {
+  const ranked = grade.criteria
+    .flatMap(({ criterion, findings, share }) =>
+      findings.map((said) => ({ criterion, said, loss: said.loss ?? 1 - share })),
+    )
+    .filter(({ loss }) => loss > 0)
+    .sort((a, b) => b.loss - a.loss);
+  const once = new Map<string, PiledFault>();
+  for (const { criterion, said } of ranked) {
+    const name = nameOfFault({ criterion, said });
+    if (!once.has(name)) once.set(name, { criterion, said });
+  }
+  const heavy = ranked.filter(({ loss }) => loss >= WRONG_FROM);
+  const telling = heavy.filter(({ criterion }) => !ASIDE.includes(criterion));
+  const dividing = telling.length + grade.dangers.length > 0 ? telling : heavy;
+  return {
+    id,
+    grade,
+    faults: [...once.values()],
+    marks: new Set([...grade.dangers.map(({ code }) => code), ...dividing.map(nameOfFault)]),
   };
-  const heavy = once(ranked.filter(({ loss }) => loss >= WRONG_FROM));
-  const names = new Set(heavy.map(nameOfFault));
-  return { heavy, light: once(ranked).filter((fault) => !names.has(nameOfFault(fault))) };
+}
+
+/** Answers with the very same faults. */
+interface Alike {
+  /** Their faults, as one text. */
+  name: string;
+  marks: ReadonlySet<string>;
+  answers: Laid[];
+}
+
+/** An answer may have one fault more than its group and still lie in it. */
+const MOST_MORE = 1;
+/** Whether answers with some faults lie in the group of those that have just these. */
+const belongTo = (marks: ReadonlySet<string>, faults: ReadonlySet<string>): boolean =>
+  marks.size - faults.size <= (faults.size > 0 ? MOST_MORE : 0) &&
+  [...faults].every((fault) => marks.has(fault));
+
+/** Of all sets of faults that answers have, the one in which most of them lie; of two the one that says more. */
+function biggest(left: readonly Alike[]): { of: Alike; members: Alike[] } {
+  const countOf = (members: readonly Alike[]) =>
+    members.reduce((sum, { answers }) => sum + answers.length, 0);
+  return left
+    .map((of) => ({ of, members: left.filter(({ marks }) => belongTo(marks, of.marks)) }))
+    .map((found) => ({ ...found, count: countOf(found.members) }))
+    .sort(
+      (a, b) => b.count - a.count || b.of.marks.size - a.of.marks.size || (a.of.name < b.of.name ? -1 : 1),
+    )[0];
 }
 
 /**
  * Answers to one exercise by what was got wrong in them: those with the same dangers and the same faults of half a criterion
- * or more lie together, whatever the grams and the words. Biggest group first, of groups alike in size the one with fewer
- * points; every answer is in one of them. The order in which they come changes nothing but which answer speaks for its group.
+ * or more lie together, whatever the grams and the words, and with them those that have one such fault besides. Small things
+ * divide no group. Biggest group first, of groups alike in size the one with fewer points; every answer is in one of them. The
+ * order in which they come changes nothing.
  */
 export function pileOf(answers: readonly PiledAnswer[]): AnswerGroup[] {
-  const groups = new Map<string, AnswerGroup>();
-  const sorted = [...answers].sort((a, b) => a.grade.points - b.grade.points || (a.id < b.id ? -1 : 1));
-  for (const { id, grade } of sorted) {
-    const { heavy, light } = faultsOf(grade);
-    const dangers = [...new Set(grade.dangers.map(({ code }) => code))].sort();
-    const name = JSON.stringify([dangers, heavy.map(nameOfFault).sort()]);
-    const thinking = grade.misconceptions.map((misconception) => misconception.name);
-    const group = groups.get(name);
-    groups.set(name, {
-      name,
-      dangers: group?.dangers ?? grade.dangers,
-      shared: group?.shared ?? heavy,
-      misconceptions: group ? group.misconceptions.filter((one) => thinking.includes(one)) : thinking,
-      answers: [...(group?.answers ?? []), { id, points: grade.points, besides: light }],
-    });
+  const byPoints = (a: Laid, b: Laid) => a.grade.points - b.grade.points || (a.id < b.id ? -1 : 1);
+  const byMarks = new Map<string, Alike>();
+  for (const one of answers.map(laid).sort(byPoints)) {
+    const name = JSON.stringify([...one.marks].sort());
+    byMarks.set(name, { name, marks: one.marks, answers: [...(byMarks.get(name)?.answers ?? []), one] });
   }
-  return [...groups.values()].sort(
+  let left = [...byMarks.values()];
+  const groups: AnswerGroup[] = [];
+  while (left.length > 0) {
+    const { of, members } = biggest(left);
+    const lying = members.flatMap((alike) => alike.answers).sort(byPoints);
+    // One that has these faults and no other speaks for the rest.
+    const [first] = of.answers;
+    groups.push({
+      name: of.name,
+      dangers: first.grade.dangers,
+      shared: first.faults.filter((fault) => of.marks.has(nameOfFault(fault))),
+      misconceptions: first.grade.misconceptions
+        .map(({ name }) => name)
+        .filter((one) => lying.every(({ grade }) => grade.misconceptions.some(({ name }) => name === one))),
+      answers: lying.map(({ id, grade, faults }) => ({
+        id,
+        points: grade.points,
+        besides: faults.filter((fault) => !of.marks.has(nameOfFault(fault))),
+      })),
+    });
+    left = left.filter((alike) => !members.includes(alike));
+  }
+  return groups.sort(
     (a, b) =>
       b.answers.length - a.answers.length ||
       a.answers[0].points - b.answers[0].points ||

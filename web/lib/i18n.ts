@@ -181,7 +181,7 @@ const inOunces = teach(i18next.createInstance(), 'flOz');
 /** English here is written as in Britain, day before month. */
 const DATES_OF: Record<string, string> = { en: 'en-GB' };
 
-export type Namespace = 'ui' | 'craft' | 'drill' | 'reasons' | 'people' | 'assigning' | 'handbook';
+export type Namespace = 'ui' | 'craft' | 'drill' | 'reasons' | 'people' | 'assigning' | 'handbook' | 'pile';
 
 /** Files of words in other languages: by language, then by the name of the file, as English has it. */
 export type WordFiles = Record<string, Record<string, () => Promise<object>>>;

@@ -18,9 +18,10 @@ import { PageTitle } from '../ui/page-title';
 import '../lib/words/craft';
 import '../lib/words/educating';
 import '../lib/words/bench';
+import '../lib/words/pile';
 
 export function AssignmentPage() {
-  const { t } = useTranslation(['ui', 'craft', 'assigning']);
+  const { t } = useTranslation(['ui', 'craft', 'assigning', 'pile']);
   const { assignmentId } = useParams();
   const [regrading, setRegrading] = useState(false);
   const query = useQuery({
@@ -54,6 +55,11 @@ export function AssignmentPage() {
             <TermsLine terms={assignment.terms} />
           </p>
         </div>
+        {done > 0 ? (
+          <ButtonLink weight="main" to={`/assignments/${assignment.id}/pile`}>
+            {t('pile:open')}
+          </ButtonLink>
+        ) : null}
         {assignment.editable ? (
           <ButtonLink to={`/classes/${assignment.classId}/new-exercise?edit=${assignment.id}`}>
             {t('exercise.edit')}

@@ -1,25 +1,20 @@
-import type { EducatorResult } from '@cimbel/contract';
 import type { CriterionMark } from '@cimbel/core/mark';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useParams } from 'react-router';
+import { answerQuery } from '../features/marking/answer-query';
 import { ChangeMarkDialog } from '../features/marking/change-mark';
+import { AnswerComments } from '../features/pile/answer-comments';
 import { AcceptDialog } from '../features/marking/regrade-dialog';
 import { ReviewHeading } from '../features/marking/result-headings';
 import { ResultView } from '../features/marking/result-view';
-import { api } from '../lib/api';
 import { InUnits } from '../lib/units';
 import { Button } from '../ui/button';
 import { Failure, Loading } from '../ui/panel';
 import '../lib/words/craft';
 import '../lib/words/educating';
 import '../lib/words/bench';
-
-const answerQuery = (attemptId: string) => ({
-  queryKey: ['answer', attemptId],
-  queryFn: () => api<EducatorResult>('GET', `/api/attempts/${attemptId}`),
-});
 
 /** What of the mark is being changed: a criterion, or the ceiling. */
 type Changing = Pick<CriterionMark, 'points' | 'max'> & { criterion: CriterionMark['criterion'] | 'ceiling' };
@@ -56,6 +51,7 @@ export function ReviewPage() {
               {t('review.change')}
             </Button>
           )}
+          comments={<AnswerComments result={result} />}
           answerAction={
             dangers.length === 0 && result.grade.points < max ? (
               <Button onClick={() => setAccepting(true)}>{t('regrade.accept')}</Button>

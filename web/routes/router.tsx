@@ -84,6 +84,10 @@ export const router = createBrowserRouter([
             lazy: async () => ({ Component: (await import('./reading-profile')).StudentReadingProfilePage }),
           },
           {
+            path: '/assignments/:assignmentId/pile',
+            lazy: async () => ({ Component: (await import('./pile')).PilePage }),
+          },
+          {
             path: '/reading-tests/:testId',
             lazy: async () => ({ Component: (await import('./test-results')).TestResultsPage }),
           },

@@ -2,6 +2,7 @@ import type { Result } from '@cimbel/contract';
 import { useQuery } from '@tanstack/react-query';
 import { useTranslation } from 'react-i18next';
 import { useParams, useSearchParams } from 'react-router';
+import { CommentList } from '../features/marking/comments';
 import { MyResultHeading } from '../features/marking/result-headings';
 import { PractiseThis } from '../features/marking/practise-this';
 import { ResultView } from '../features/marking/result-view';
@@ -32,6 +33,11 @@ export function StudentResultPage() {
     <InUnits units={result.houseRules.units}>
       <ResultView
         result={result}
+        comments={
+          result.comments.length > 0 ? (
+            <CommentList comments={result.comments} assignmentId={result.assignmentId} />
+          ) : null
+        }
         below={(mark) => <PractiseThis mark={mark} />}
         heading={
           <MyResultHeading result={result}>

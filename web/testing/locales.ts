@@ -7,6 +7,7 @@ import { HANDBOOK } from '../lib/words/handbook';
 import { HOUSE_RULES_WORDS } from '../lib/words/house-rules';
 import { LAB } from '../lib/words/lab';
 import { PEOPLE } from '../lib/words/people';
+import { PILE } from '../lib/words/pile';
 import { ANSWER_WORDS, QUESTION_WORDS } from '../lib/words/questions';
 import { READING } from '../lib/words/reading';
 import { REASONS } from '../lib/words/reasons';
@@ -20,6 +21,7 @@ export const LOCALES = {
     craft: CRAFT,
     people: PEOPLE,
     assigning: ASSIGNING,
+    pile: PILE,
     handbook: HANDBOOK,
     drill: { ...DRILLS, ...QUESTION_WORDS },
     reasons: { ...REASONS, drill: ANSWER_WORDS },

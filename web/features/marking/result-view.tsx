@@ -12,6 +12,7 @@ import { WhyThis } from './model-answer';
 import { OutcomeView } from './outcome-view';
 import '../../lib/words/craft';
 import '../../lib/words/bench';
+import '../../lib/words/pile';
 
 /** A handed-in plan: marks with reasons, what it would have done, its card beside the computed one. */
 export function ResultView({
@@ -19,11 +20,14 @@ export function ResultView({
   heading,
   action,
   below,
+  comments = null,
   ceilingAction,
   answerAction,
 }: {
   result: Result;
   heading: ReactNode;
+  /** What was said of the answer, and what may be done about that; null for nothing. */
+  comments?: ReactNode;
   ceilingAction?: ReactNode;
   /** What the educator may do about the plan as a whole. */
   answerAction?: ReactNode;
@@ -31,7 +35,7 @@ export function ResultView({
   /** Stands under the reasons of a criterion. */
   below?: (mark: CriterionMark) => ReactNode;
 }) {
-  const { t } = useTranslation(['ui', 'craft']);
+  const { t } = useTranslation(['ui', 'craft', 'pile']);
   const { grade, modelAnswer, answer, lines } = result;
   return (
     <div className="mx-auto flex w-full max-w-7xl flex-col gap-4 px-4 py-4 wide:px-8">
@@ -58,6 +62,12 @@ export function ResultView({
           <OutcomeView result={result} />
         </div>
         <div className="flex flex-col gap-4">
+          {comments ? (
+            <Sheet className="flex flex-col gap-2">
+              <h2 className="text-lg">{t('pile:comment.title')}</h2>
+              {comments}
+            </Sheet>
+          ) : null}
           <Decided result={result} action={ceilingAction} />
           {grade.misconceptions.length > 0 ? (
             <Sheet className="flex flex-col gap-1">
