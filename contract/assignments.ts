@@ -30,8 +30,16 @@ import { attemptNumberSchema, withTerms, type Terms } from './terms';
 import type { AnswerComment } from './pile';
 import { oneLine } from './text';
 
+/**
+ * In which figures an exercise is set: as it is written; in others, the same for all, close enough for the client's note; or
+ * in up to five sets of others, a level and a tone apart and without the note, of which each student has one.
+ */
+export const SET_AS = ['asWritten', 'shared', 'own'] as const;
+export type SetAs = (typeof SET_AS)[number];
+
 /** An exercise set to a class or to some of it. */
 export const newAssignmentSchema = withTerms({
+  variants: z.enum(SET_AS).default('asWritten'),
   exercise: libraryExerciseSchema,
   /** The educator's own exercise that this is; a new one is made where it is left out. */
   exerciseId: z.uuid().optional(),
@@ -74,6 +82,10 @@ export interface EducatorAssignment {
   houseRules: HouseRules;
   /** The model answer. */
   modelAnswer: ModelAnswer;
+  /** In which figures it is set. */
+  setAs: SetAs;
+  /** The case in other figures with its answer, by number from 1; empty where it is set as written. */
+  variants: { number: number; clientCase: ClientCase; modelAnswer: ModelAnswer }[];
   /** Steps of the bench that are worked. */
   open: BenchStep[];
   /** What is wrong with the card that is to be put right; null where the card starts empty. */
@@ -112,6 +124,8 @@ export interface EducatorAssignment {
     grade: Grade | null;
     /** Whether the educator changed a mark by hand. */
     changed: boolean;
+    /** Which variant the student has, from 1; null where all have the same figures. */
+    variant: number | null;
     /** Why the last attempt could not be taken when its time was up, by code; null where it was or is still worked. */
     notTaken: string | null;
   })[];

@@ -109,7 +109,10 @@ export async function makeClassByHand(page: Page, name: string): Promise<string>
   return (await page.getByTitle('Students join with it').innerText()).trim();
 }
 
-/** Sets a shipped case for the class that is open; `steps` is what the student works, by default what suits the case. */
+/**
+ * Sets a shipped case for the class that is open; `steps` is what the student works, by default what suits the case, and
+ * `figures` in which it is set, by default those that are written.
+ */
 export async function setExercise(
   page: Page,
   {
@@ -118,7 +121,8 @@ export async function setExercise(
     steps,
     slip,
     release = 'as soon as they submit',
-  }: { from: string; title: string; steps?: string; slip?: string; release?: string },
+    figures = 'as written',
+  }: { from: string; title: string; steps?: string; slip?: string; release?: string; figures?: string },
 ): Promise<void> {
   await page.getByRole('link', { name: 'Assign an exercise' }).click();
   await page.getByLabel('Start from').selectOption({ label: from });
@@ -126,6 +130,9 @@ export async function setExercise(
   if (steps) await page.getByRole('radio', { name: steps, exact: true }).click();
   if (slip) await page.getByLabel('Error in the record card').selectOption({ label: slip });
   await expect(page.getByRole('heading', { name: 'Model answer' })).toBeVisible();
+  // A case that ships is varied unless it is said otherwise; most journeys know what is written.
+  await expect(page.getByRole('radio', { name: 'varied, the same for all' })).toBeChecked();
+  await page.getByRole('radio', { name: figures, exact: true }).click();
   const released = page.getByRole('radio', { name: release });
   await released.click();
   await expect(released).toBeChecked();

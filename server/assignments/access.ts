@@ -4,6 +4,7 @@ import type { Knex } from 'knex';
 import { HttpError } from '../http/errors';
 import type { Call } from '../http/route';
 import type { AssignmentRow } from './row';
+import { withVariantOf } from './variants';
 
 export type AssignmentOfClass = AssignmentRow & { class_name: string };
 export type LedAssignment = AssignmentOfClass & { rights: Rights };
@@ -24,7 +25,7 @@ export const seenAssignment = assignmentLed('marking');
 /** The assignment, for an educator who may do everything in its class. */
 export const ownAssignment = assignmentLed('all');
 
-/** Whose dates, attempts and working time are one student's. */
+/** Whose dates, attempts, working time and figures are one student's. */
 export type AssignmentForMe = AssignmentOfClass & { extra_time_share: number };
 
 /** Assignments with what holds for those they are set to. */
@@ -39,17 +40,17 @@ export const OF_STUDENT = [
   'set_for.extra_time_share',
 ] as const;
 
-/** An assignment with a student's own dates; null where it is not set to them. */
+/** An assignment with a student's own dates and figures; null where it is not set to them. */
 export async function assignmentFor(
   db: Knex,
   assignmentId: string,
   studentId: string,
 ): Promise<AssignmentForMe | null> {
-  const row = await setForStudents(db)
+  const row: AssignmentForMe | undefined = await setForStudents(db)
     .where({ 'assignments.id': assignmentId, 'set_for.student_id': studentId })
     .select('assignments.*', 'classes.name as class_name', ...OF_STUDENT)
     .first();
-  return row ?? null;
+  return row ? withVariantOf(db, row, studentId) : null;
 }
 
 /** The assignment, for a student it is set to. */

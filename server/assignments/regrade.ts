@@ -1,5 +1,5 @@
 import type { EducatorAssignment, Regrade, RegradeAsked, RegradePreview } from '@cimbel/contract';
-import { MOST_ACCEPTED } from '@cimbel/core/mark';
+import { type Grade, MOST_ACCEPTED, type MarkingInput } from '@cimbel/core/mark';
 import { withGiven } from '@cimbel/core/exercise';
 import { figuresOf, withRowNames } from '@cimbel/core/rules';
 import type { Knex } from 'knex';
@@ -7,6 +7,7 @@ import { markChangesOf, effectiveGrade } from '../attempts/marks';
 import { markingOf, type AttemptRow } from '../attempts/store';
 import { maxPoints, type AssignmentRow } from './row';
 import { HttpError, invalidField } from '../http/errors';
+import { asOfStudent, variantNumber, variantsOf, withVariantOf } from './variants';
 import type { Heavy } from '../jobs/heavy';
 import { record } from '../log/store';
 
@@ -60,11 +61,45 @@ async function standardAsked(
     throw invalidField('accept', 'unknown', 'No answer of this exercise has this id. Choose one that is in.');
   if (attempt.grade!.dangers.length > 0)
     throw new HttpError(422, 'regrade.danger', 'A plan that would hurt the client cannot be taken as right.');
-  const card = withGiven(attempt.answer, assignment.model_answer.card, assignment.open_steps);
+  if (assignment.variants === 'own')
+    throw new HttpError(
+      422,
+      'regrade.ownFigures',
+      'Each student has figures of their own, so that a plan that is right for one is not for the next. Change the mark by hand.',
+    );
+  const mine = await withVariantOf(db, assignment, attempt.student_id);
+  const card = withGiven(attempt.answer, mine.model_answer.card, mine.open_steps);
   const accepted = [...judgement.accepted, card];
   if (accepted.length > MOST_ACCEPTED)
     throw new HttpError(422, 'regrade.manyRight', 'Ten plans are right already. Take one back first.');
   return { ...assignment, house_rules, rubric, judgement: { ...judgement, accepted } };
+}
+
+/** Marks answers each by the figures their student has, in their order. */
+async function markEach(
+  db: Knex,
+  heavy: Heavy,
+  assignment: AssignmentRow,
+  attempts: readonly Pick<AttemptRow, 'answer' | 'student_id'>[],
+): Promise<Grade[]> {
+  const variants = (await variantsOf(db, [assignment])).get(assignment.id);
+  const groups = new Map<number, { input: MarkingInput; at: number[] }>();
+  attempts.forEach(({ student_id }, at) => {
+    const number = variants ? variantNumber(assignment.id, student_id, variants.length) : 0;
+    const known = groups.get(number);
+    if (known) known.at.push(at);
+    else groups.set(number, { input: markingOf(asOfStudent(assignment, student_id, variants)), at: [at] });
+  });
+  const grades: Grade[] = [];
+  for (const { input, at } of groups.values()) {
+    const made = await heavy(
+      'mark',
+      input,
+      at.map((i) => attempts[i].answer),
+    );
+    at.forEach((i, nth) => (grades[i] = made[nth]));
+  }
+  return grades;
 }
 
 /** What marking again would change, answer by answer, before it is done. What was changed by hand stays. */
@@ -74,7 +109,7 @@ export async function previewRegrade(
   assignment: AssignmentRow,
   asked: RegradeAsked,
 ): Promise<RegradePreview> {
-  const input = markingOf(await standardAsked(db, assignment, asked));
+  const next = await standardAsked(db, assignment, asked);
   const attempts: (AttemptRow & { student_name: string })[] = await db('attempts')
     .join('users', 'users.id', 'attempts.student_id')
     .where({ assignment_id: assignment.id })
@@ -85,14 +120,10 @@ export async function previewRegrade(
     attempts.map(({ id }) => id),
   );
   const found: RegradePreview['changes'] = [];
-  const max = maxPoints(input.rubric);
+  const max = maxPoints(next.rubric);
   for (let from = 0; from < attempts.length; from += CHUNK) {
     const chunk = attempts.slice(from, from + CHUNK);
-    const grades = await heavy(
-      'mark',
-      input,
-      chunk.map(({ answer }) => answer),
-    );
+    const grades = await markEach(db, heavy, next, chunk);
     for (const [i, { id, grade, student_name: studentName }] of chunk.entries()) {
       const by = changes.get(id) ?? [];
       const [before, after] = [grade!, grades[i]].map((grade) => effectiveGrade(grade, by).points);
@@ -177,7 +208,7 @@ export async function startRegrade(
   });
 }
 
-type Read = Pick<AttemptRow, 'id' | 'answer'> & { points: number; max: number };
+type Read = Pick<AttemptRow, 'id' | 'student_id' | 'answer'> & { points: number; max: number };
 
 /** The next answers after an id, with no more of their old grades than is compared. */
 const readAfter = (db: Knex, assignmentId: string, after: string): Promise<Read[]> =>
@@ -187,7 +218,12 @@ const readAfter = (db: Knex, assignmentId: string, after: string): Promise<Read[
     .where('id', '>', after)
     .orderBy('id')
     .limit(CHUNK)
-    .select('id', 'answer', db.raw(`(grade->>'points')::float as points, (grade->>'max')::float as max`));
+    .select(
+      'id',
+      'student_id',
+      'answer',
+      db.raw(`(grade->>'points')::float as points, (grade->>'max')::float as max`),
+    );
 
 /**
  * Writes grades and how far it has come, both or neither, and only while no newer standard has begun.
@@ -228,16 +264,11 @@ export async function runRegrade(
   const assignment: AssignmentRow | undefined = await db('assignments').where({ id: assignmentId }).first();
   if (!state || !assignment || state.finished_at !== null) return;
   const run = { assignment_id: assignmentId, standard: state.standard };
-  const input = markingOf(assignment);
   let after = state.after_id;
   for (;;) {
     const rows = await readAfter(db, assignmentId, after);
     if (rows.length === 0) break;
-    const made = await heavy(
-      'mark',
-      input,
-      rows.map(({ answer }) => answer),
-    );
+    const made = await markEach(db, heavy, assignment, rows);
     const grades = rows.map(({ id }, i) => ({ id, grade: JSON.stringify(made[i]) }));
     const changed = rows.filter(({ points, max }, i) => made[i].points !== points || made[i].max !== max);
     if (!(await write(db, { ...run, after_id: after }, grades, changed.length, clock()))) return;

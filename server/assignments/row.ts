@@ -1,4 +1,4 @@
-import type { Counted, LateRule, Release, StudentTerms, Terms } from '@cimbel/contract';
+import type { Counted, LateRule, Release, SetAs, StudentTerms, Terms } from '@cimbel/contract';
 import type { BenchStep, Rubric, ExerciseWithAnswer } from '@cimbel/core/exercise';
 import type { ClientCase } from '@cimbel/core/case';
 import type { RecordCard } from '@cimbel/core/card';
@@ -16,6 +16,9 @@ export interface AssignmentRow {
   exercise_id: string;
   class_id: string;
   title: string;
+  /** In which figures it is set; others than the written ones are in `assignment_variants`. */
+  variants: SetAs;
+  /** As written; on a row that is a student's own, in the figures the student has, as are model answer and card. */
   client_case: ClientCase;
   lines: Line[];
   house_rules: HouseRules;

@@ -1,4 +1,4 @@
-import type { AssignmentChange, ExerciseContent, NewAssignment } from '@cimbel/contract';
+import type { AssignmentChange, ExerciseContent, NewAssignment, SetAs } from '@cimbel/contract';
 import type { ClientCase } from '@cimbel/core/case';
 import { cardWithSlip } from '@cimbel/core/mark';
 import type { Line } from '@cimbel/core/product';
@@ -11,6 +11,7 @@ import { record } from '../log/store';
 import { lineForCase } from '../shade-books/store';
 import type { AssignmentRow } from './row';
 import { checkStudents, columnsOfTerms, writeStudents } from './terms';
+import { drawVariants, writeVariants } from './variants';
 import { rowOf } from '../db/rows';
 
 /** The lines a case names, shipped or of who sets it or whose class it is, as they are now. */
@@ -42,6 +43,7 @@ async function prepared(
   owner: ClassRow,
   educatorId: string,
   exercise: ExerciseContent,
+  setAs: SetAs,
 ) {
   const { clientCase, slip: slipName } = exercise;
   const lines = await linesOf(db, clientCase, [educatorId, owner.educator_id], 'exercise.clientCase');
@@ -68,13 +70,21 @@ async function prepared(
       'noRoom',
       'This case leaves no room for that slip. Choose another one.',
     );
-  return {
+  const variants = await drawVariants(
+    heavy,
+    setAs,
+    { clientCase, modelAnswer },
+    { lines, rules: owner.house_rules, slip: slipName },
+  );
+  const columns = {
     ...columnsOf(exercise),
     lines: JSON.stringify(lines),
     house_rules: JSON.stringify(owner.house_rules),
     model_answer: JSON.stringify(modelAnswer),
     card: card ? JSON.stringify(card) : null,
+    variants: setAs,
   };
+  return { columns, variants };
 }
 
 /** Sets an exercise to a class, the educator's own or a new one, with the answer that its rules give. */
@@ -83,10 +93,10 @@ export async function createAssignment(
   heavy: Heavy,
   owner: ClassRow,
   educatorId: string,
-  { exercise, exerciseId, ...terms }: NewAssignment,
+  { exercise, exerciseId, variants: setAs, ...terms }: NewAssignment,
   now: Date,
 ): Promise<{ id: string }> {
-  const columns = await prepared(db, heavy, owner, educatorId, exercise);
+  const { columns, variants } = await prepared(db, heavy, owner, educatorId, exercise, setAs);
   if (new Date(terms.dueAt) <= now)
     throw invalidField('dueAt', 'past', 'The due time has passed. Choose a later one.');
   await checkStudents(db, owner.id, terms);
@@ -108,6 +118,7 @@ export async function createAssignment(
         created_at: now,
       })
       .returning('id');
+    await writeVariants(trx, row.id, variants);
     await writeStudents(trx, row.id, terms);
     await record(trx, {
       at: now,
@@ -115,7 +126,7 @@ export async function createAssignment(
       action: 'assignment.set',
       classId: owner.id,
       subject: row.id,
-      after: { title: exercise.title, ...terms, rubric: exercise.rubric },
+      after: { title: exercise.title, ...terms, variants: setAs, rubric: exercise.rubric },
     });
     return row;
   });
@@ -128,18 +139,24 @@ export const hasBegun = async (db: Knex, assignmentId: string): Promise<boolean>
 export async function editAssignment(
   db: Knex,
   heavy: Heavy,
-  { id, class_id, exercise_id }: Pick<AssignmentRow, 'id' | 'class_id' | 'exercise_id'>,
+  {
+    id,
+    class_id,
+    exercise_id,
+    variants: setAs,
+  }: Pick<AssignmentRow, 'id' | 'class_id' | 'exercise_id' | 'variants'>,
   educatorId: string,
   exercise: ExerciseContent,
   now: Date,
 ): Promise<void> {
   const owner = rowOf(await db('classes').where({ id: class_id }).first(), 'classes');
-  const columns = await prepared(db, heavy, owner, educatorId, exercise);
+  const { columns, variants } = await prepared(db, heavy, owner, educatorId, exercise, setAs);
   await db.transaction(async (trx) => {
     await trx('assignments').where({ id }).forUpdate().first();
     if (await hasBegun(trx, id))
       throw new HttpError(409, 'exercise.begun', 'Someone has begun; the exercise can no longer be changed.');
     const before = rowOf(await trx('assignments').where({ id }).first(), 'assignments');
+    await writeVariants(trx, id, variants);
     const { version } = await saveExercise(trx, exercise_id, exercise, now, id);
     const [after] = await trx('assignments')
       .where({ id })

@@ -8,6 +8,7 @@ import { formerStandard } from './regrade';
 import { isClosed, isReleased, maxPoints, termsOf } from './row';
 import { studentTermsOf } from './terms';
 import { rowOf } from '../db/rows';
+import { variantNumber, variantsOf } from './variants';
 
 /** An assignment as the educator of its class sees it: who has handed in what, beside the model answer. */
 export async function educatorView(
@@ -15,12 +16,13 @@ export async function educatorView(
   assignment: LedAssignment,
   now: Date,
 ): Promise<EducatorAssignment> {
-  const [students, attempts, own, terms, exercise] = await Promise.all([
+  const [students, attempts, own, terms, exercise, varied] = await Promise.all([
     studentsOf(db, assignment.class_id),
     attemptsOf(db, [assignment.id]),
     db('set_for').where({ assignment_id: assignment.id }).select('student_id', 'due_at'),
     studentTermsOf(db, assignment.id),
     db('exercises').where({ id: assignment.exercise_id }).first('version'),
+    variantsOf(db, [assignment]),
   ]);
   const [points, changes, former] = await Promise.all([
     pointsOf(db, attempts),
@@ -30,6 +32,7 @@ export async function educatorView(
     ),
     formerStandard(db, assignment),
   ]);
+  const variants = varied.get(assignment.id) ?? [];
   const dueOf = new Map<string, Date>(own.map((one) => [one.student_id, one.due_at]));
   const rows = students.flatMap(({ id, name }) => {
     const due_at = dueOf.get(id);
@@ -44,6 +47,7 @@ export async function educatorView(
       ...standingOf(theirs, mine, points),
       grade: counting?.grade ? effectiveGrade(counting.grade, markChanges) : null,
       changed: markChanges.length > 0,
+      variant: variants.length > 1 ? variantNumber(assignment.id, id, variants.length) : null,
       notTaken: theirs.find(({ not_taken }) => not_taken !== null)?.not_taken ?? null,
     };
   });
@@ -62,6 +66,12 @@ export async function educatorView(
     lines: assignment.lines,
     houseRules: assignment.house_rules,
     modelAnswer: assignment.model_answer,
+    setAs: assignment.variants,
+    variants: variants.map(({ number, client_case, model_answer }) => ({
+      number,
+      clientCase: client_case,
+      modelAnswer: model_answer,
+    })),
     open: assignment.open_steps,
     slip: assignment.slip,
     rubric: assignment.rubric,

@@ -17,6 +17,7 @@ import { assignedToMe, begunByMe, openToMe, type AssignmentForMe } from '../assi
 import { ledByMe } from '../classes/access';
 import { isShown } from '../assignments/row';
 import { checkCard } from '../assignments/check-card';
+import { withVariantOf } from '../assignments/variants';
 import { HttpError, invalid, notFound } from '../http/errors';
 import { route, type Call, type Route } from '../http/route';
 import { keptPicture } from '../jobs/picture-cache';
@@ -73,7 +74,11 @@ async function answerInMyClass(call: Call): Promise<(HandedIn & { studentName: s
     .first();
   if (!assignment) return null;
   const student = await db('users').where({ id: attempt.student_id }).first('name');
-  return { attempt, assignment, studentName: rowOf(student, 'users').name };
+  return {
+    attempt,
+    assignment: await withVariantOf(db, assignment, attempt.student_id),
+    studentName: rowOf(student, 'users').name,
+  };
 }
 
 const attemptAsked = z.object({ attempt: z.coerce.number().int().min(1).optional() });

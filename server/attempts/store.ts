@@ -251,13 +251,16 @@ export async function handIn(
   return handIn(db, heavy, ofStudent(fresh, assignment), studentId, submission, when, asOfEnd);
 }
 
-/** An assignment as it is now, with the dates that hold for the student. */
+/** An assignment as it is now, with the dates and figures that hold for the student. */
 const ofStudent = (row: AssignmentRow, mine: AssignmentForMe): AssignmentForMe => ({
   ...mine,
   ...row,
   opens_at: mine.opens_at,
   due_at: mine.due_at,
   attempts_allowed: mine.attempts_allowed,
+  client_case: mine.client_case,
+  model_answer: mine.model_answer,
+  card: mine.card,
 });
 
 async function handInMarked(

@@ -3,6 +3,7 @@ import { exerciseForStudent, mainRegion } from '@cimbel/core/exercise';
 import type { Knex } from 'knex';
 import { OF_STUDENT, isAhead, opensLater, setForStudents, type AssignmentForMe } from '../assignments/access';
 import { exerciseOf, isClosed, isShown, maxPoints } from '../assignments/row';
+import { asOfStudent, variantsOf } from '../assignments/variants';
 import { keptLit } from './look-cache';
 import { pointsOf, standingOf } from './marks';
 import { playsOf } from './plays';
@@ -87,6 +88,7 @@ async function soFar(db: Knex, assignment: AssignmentForMe, attempts: readonly A
 const LISTED = [
   'assignments.id',
   'assignments.title',
+  'assignments.variants',
   'assignments.client_case',
   'assignments.rubric',
   'assignments.release',
@@ -105,7 +107,7 @@ export async function studentList(
   studentId: string,
   now: Date,
 ): Promise<StudentAssignmentSummary[]> {
-  const assignments: AssignmentForMe[] = await setForStudents(db)
+  const listed: AssignmentForMe[] = await setForStudents(db)
     .where('set_for.student_id', studentId)
     // Of a class that is put away what was handed in stays to be read.
     .where((open) =>
@@ -121,6 +123,10 @@ export async function studentList(
     )
     .orderBy('set_for.due_at')
     .select(...LISTED, ...OF_STUDENT);
+  const variants = await variantsOf(db, listed);
+  const assignments = listed.map((assignment) =>
+    asOfStudent(assignment, studentId, variants.get(assignment.id)),
+  );
   const all: AttemptRow[] = await db('attempts').where({ student_id: studentId }).orderBy('number');
   const points = await pointsOf(db, all);
   return assignments.map((assignment) => {

@@ -21,6 +21,7 @@ export const WORK_OF_CLASS = [
     'former_grades',
     'attempt_id in (select a.id from attempts a join assignments s on s.id = a.assignment_id where s.class_id = :id)',
   ],
+  ['assignment_variants', 'assignment_id in (select id from assignments where class_id = :id)'],
   ['assignment_students', 'assignment_id in (select id from assignments where class_id = :id)'],
   ['attempts', 'assignment_id in (select id from assignments where class_id = :id)'],
   ['regrades', 'assignment_id in (select id from assignments where class_id = :id)'],

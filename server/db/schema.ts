@@ -2,7 +2,7 @@
  * The database as the migrations make it, so that a fresh installation begins at once. Made by `npm run schema`; a test
  * proves it equal to the long way.
  */
-export const SCHEMA_AFTER = '030_pile';
+export const SCHEMA_AFTER = '031_variants';
 export const SCHEMA = String.raw`CREATE FUNCTION public.keep_former_grade() RETURNS trigger
     LANGUAGE plpgsql
     AS $$
@@ -45,6 +45,13 @@ CREATE TABLE public.assignment_students (
     attempts integer,
     extra_time_share real
 );
+CREATE TABLE public.assignment_variants (
+    assignment_id uuid NOT NULL,
+    number smallint NOT NULL,
+    client_case jsonb NOT NULL,
+    model_answer jsonb NOT NULL,
+    card jsonb
+);
 CREATE TABLE public.assignments (
     id uuid DEFAULT gen_random_uuid() NOT NULL,
     class_id uuid NOT NULL,
@@ -76,8 +83,10 @@ CREATE TABLE public.assignments (
     last_due_at timestamp with time zone NOT NULL,
     exercise_version integer DEFAULT 1 NOT NULL,
     plays_allowed integer DEFAULT 30 NOT NULL,
+    variants text DEFAULT 'asWritten'::text NOT NULL,
     CONSTRAINT assignments_counted_check CHECK ((counted = ANY (ARRAY['best'::text, 'last'::text]))),
     CONSTRAINT assignments_late_check CHECK ((late = ANY (ARRAY['refused'::text, 'taken'::text, 'reduced'::text]))),
+    CONSTRAINT assignments_variants_check CHECK ((variants = ANY (ARRAY['asWritten'::text, 'shared'::text, 'own'::text]))),
     CONSTRAINT exercises_release_check CHECK ((release = ANY (ARRAY['onSubmit'::text, 'onDue'::text, 'manual'::text])))
 );
 CREATE TABLE public.attempts (
@@ -406,6 +415,8 @@ ALTER TABLE ONLY public.answer_states
     ADD CONSTRAINT answer_states_pkey PRIMARY KEY (attempt_id);
 ALTER TABLE ONLY public.assignment_students
     ADD CONSTRAINT assignment_students_pkey PRIMARY KEY (assignment_id, student_id);
+ALTER TABLE ONLY public.assignment_variants
+    ADD CONSTRAINT assignment_variants_pkey PRIMARY KEY (assignment_id, number);
 ALTER TABLE ONLY public.assignments
     ADD CONSTRAINT assignments_pkey PRIMARY KEY (id);
 ALTER TABLE ONLY public.attempts
@@ -518,6 +529,8 @@ ALTER TABLE ONLY public.assignment_students
     ADD CONSTRAINT assignment_students_assignment_id_foreign FOREIGN KEY (assignment_id) REFERENCES public.assignments(id) ON DELETE CASCADE;
 ALTER TABLE ONLY public.assignment_students
     ADD CONSTRAINT assignment_students_student_id_foreign FOREIGN KEY (student_id) REFERENCES public.users(id) ON DELETE RESTRICT;
+ALTER TABLE ONLY public.assignment_variants
+    ADD CONSTRAINT assignment_variants_assignment_id_foreign FOREIGN KEY (assignment_id) REFERENCES public.assignments(id) ON DELETE CASCADE;
 ALTER TABLE ONLY public.assignments
     ADD CONSTRAINT assignments_exercise_id_foreign FOREIGN KEY (exercise_id) REFERENCES public.exercises(id) ON DELETE RESTRICT;
 ALTER TABLE ONLY public.attempts

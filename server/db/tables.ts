@@ -3,6 +3,7 @@ import type { CodeRow } from '../accounts/codes';
 import type { UserRow } from '../accounts/store';
 import type { AssignmentRow } from '../assignments/row';
 import type { RegradeRow } from '../assignments/regrade';
+import type { VariantRow } from '../assignments/variants';
 import type { CommentRow, PhraseRow } from '../attempts/comments';
 import type { AnswerStateRow } from '../attempts/pile';
 import type { PlayRow } from '../attempts/plays';
@@ -27,6 +28,7 @@ declare module 'knex/types/tables' {
     memberships: Read<MembershipRow>;
     exercises: Read<ExerciseRow>;
     assignments: Read<AssignmentRow>;
+    assignment_variants: Read<VariantRow>;
     attempts: Read<AttemptRow>;
     reveals: Read<RevealRow>;
     plays: Read<PlayRow>;

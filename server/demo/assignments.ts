@@ -172,7 +172,11 @@ export async function seedAssignments(
       hereAndNow,
       owner,
       owner.educator_id,
-      { exercise, ...termsSchema.parse({ ...terms, dueAt: dueAt.toISOString(), release }) },
+      {
+        exercise,
+        variants: 'asWritten',
+        ...termsSchema.parse({ ...terms, dueAt: dueAt.toISOString(), release }),
+      },
       made,
     );
     return rowOf(await db('assignments').where({ id: row.id }).first(), 'assignments');

@@ -1,13 +1,16 @@
 import { seedFrom } from '@cimbel/core';
-import { markCard, type MarkingInput } from '@cimbel/core/mark';
+import { equalVariant, markCard, type MarkingInput, type ProvedVariant } from '@cimbel/core/mark';
 import { showSimulation } from '@cimbel/core/simulate';
 import { solveCase } from '@cimbel/core/solve';
 import type { ClientCase } from '@cimbel/core/case';
 import { type RecordCard, type HairWork, complete } from '@cimbel/core/card';
+import type { VariantRange } from '@cimbel/core/exercise';
 import type { Line } from '@cimbel/core/product';
+import type { HouseRules } from '@cimbel/core/rules';
 import { LRUCache } from 'lru-cache';
 import { createHash } from 'node:crypto';
 import { tressPng } from './picture';
+import { secretRandom } from './secret-random';
 
 /** Exercises that are marked at about the same time, of a few classes. */
 const MOST_KEPT = 60;
@@ -44,6 +47,15 @@ export const HEAVY = {
       seedFrom(id),
       tells,
     ),
+  /** Draws a variant of a case that turns on the same decisions; null where none was found. */
+  variant: (
+    secret: string,
+    base: ProvedVariant,
+    lines: readonly Line[],
+    rules: HouseRules,
+    range: VariantRange,
+    besides: readonly ClientCase[],
+  ) => equalVariant(base, lines, rules, range, secretRandom(secret), besides),
   picture: tressPng,
 };
 export type HeavyName = keyof typeof HEAVY;

@@ -5,9 +5,9 @@ import { useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useParams } from 'react-router';
 import { TermsLine } from '../features/assigning/terms-line';
+import { AnswerByVariant } from '../features/marking/answer-by-variant';
 import { AnswersTable } from '../features/marking/answers-table';
 import { AssignmentActions } from '../features/marking/assignment-actions';
-import { ModelAnswerPanel } from '../features/marking/model-answer';
 import { RegradeDialog } from '../features/marking/regrade-dialog';
 import { api } from '../lib/api';
 import { dateTime } from '../lib/i18n';
@@ -87,11 +87,7 @@ export function AssignmentPage() {
       )}
       <div className="grid items-start gap-4 wide:grid-cols-[3fr_2fr]">
         <InUnits units={assignment.houseRules.units}>
-          <ModelAnswerPanel
-            solution={assignment.modelAnswer}
-            lines={assignment.lines}
-            houseRules={assignment.houseRules}
-          />
+          <AnswerByVariant assignment={assignment} />
         </InUnits>
         <Sheet className="flex flex-col gap-2">
           <h2 className="text-lg">{t('bench.thinkingOfClass')}</h2>

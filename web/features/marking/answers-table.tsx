@@ -14,6 +14,7 @@ import { Link } from 'react-router';
 import { dateTime } from '../../lib/i18n';
 import '../../lib/words/craft';
 import '../../lib/words/educating';
+import '../../lib/words/assigning';
 
 /** One student's answer to something set, by criterion. */
 export interface AnswerRow extends Standing {
@@ -22,6 +23,8 @@ export interface AnswerRow extends Standing {
   changed: boolean;
   /** Why the last attempt could not be taken when its time was up, by code; null where it was. */
   notTaken?: string | null;
+  /** Which variant the student has, from 1; null where all have the same figures. */
+  variant?: number | null;
   grade: {
     criteria: { criterion: string; points: number; max: number }[];
     /** Points by method, before any ceiling. */
@@ -43,7 +46,7 @@ export interface MarkedCriterion {
 }
 
 function useColumns(marked: readonly MarkedCriterion[]) {
-  const { t } = useTranslation(['ui', 'craft']);
+  const { t } = useTranslation(['ui', 'craft', 'assigning']);
   return useMemo(
     () => [
       column.accessor('name', {
@@ -64,6 +67,11 @@ function useColumns(marked: readonly MarkedCriterion[]) {
           <span className={original.submittedAt ? '' : 'text-quiet'}>
             {original.submittedAt ? dateTime(original.submittedAt) : t(`student.state.${original.state}`)}
             {original.late ? <span className="text-warn ms-2">{t('class.late')}</span> : null}
+            {original.variant ? (
+              <span className="text-quiet ms-2">
+                {t('assigning:variants.short', { number: original.variant })}
+              </span>
+            ) : null}
             {original.notTaken ? (
               <span className="text-bad block text-sm">{t('exercise.notTaken')}</span>
             ) : null}

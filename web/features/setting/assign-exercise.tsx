@@ -20,6 +20,7 @@ import { TermsFields } from '../assigning/terms-fields';
 import { formOfTerms, termsFaults, termsOfForm } from '../assigning/terms-form';
 import { ExerciseEditor, linesOf } from './exercise-editor';
 import { ofExercise, type ExerciseForm } from './exercise-form';
+import { SetAsField } from './set-as-field';
 import { useComposed } from './use-composed';
 import { useSaveExercise } from './use-save-exercise';
 import '../../lib/words/educating';
@@ -56,6 +57,7 @@ export function AssignExercise({
           caseId: `own:${editing.exerciseId}`,
           own: editing.exerciseId,
           terms: formOfTerms(editing.terms),
+          setAs: editing.setAs,
         }
       : start,
     place,
@@ -64,7 +66,12 @@ export function AssignExercise({
   );
   const { form, exercise, set } = composed;
   const terms = termsOfForm(form.terms);
-  const wanted = { exercise, ...(form.own ? { exerciseId: form.own } : {}), ...terms };
+  const wanted = {
+    exercise,
+    ...(form.own ? { exerciseId: form.own } : {}),
+    variants: form.setAs,
+    ...terms,
+  };
   const parsed = newAssignmentSchema.safeParse(wanted);
   const saveDraft = useSaveExercise(composed);
   const assign = useMutation({
@@ -105,6 +112,7 @@ export function AssignExercise({
       more={
         <Sheet className="flex flex-col gap-4">
           <h2 className="text-lg">{t('assigning:terms.title')}</h2>
+          <SetAsField value={form.setAs} fixed={editing !== null} onChange={(setAs) => set({ setAs })} />
           <TermsFields
             terms={form.terms}
             students={detail.students}

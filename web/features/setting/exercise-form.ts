@@ -1,4 +1,4 @@
-import type { Exercise, ExerciseContent, ShippedCaseTold } from '@cimbel/contract';
+import type { Exercise, ExerciseContent, SetAs, ShippedCaseTold } from '@cimbel/contract';
 import { NO_RULING, type EducatorRuling, type Misconception } from '@cimbel/core/mark';
 import { type Rubric, BENCH_STEPS, FORMULATE, type BenchStep } from '@cimbel/core/exercise';
 import type { ClientCase } from '@cimbel/core/case';
@@ -23,6 +23,8 @@ export interface ExerciseForm {
   /** By what it is found again in the library. */
   tags: string[];
   terms: TermsForm;
+  /** In which figures it is set. */
+  setAs: SetAs;
 }
 
 /** Where an exercise begins that is made from nothing. */
@@ -74,6 +76,8 @@ export const fresh = (shipped?: Pick<ShippedCaseTold, 'id' | 'clientCase' | 'ope
     judgement: NO_RULING,
     tags: [],
     terms: freshTerms(),
+    // Figures of a case that ships are no secret.
+    setAs: shipped ? 'shared' : 'asWritten',
   };
 };
 
