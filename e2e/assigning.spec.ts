@@ -28,6 +28,12 @@ async function addStudent(
   if (part.extra) await page.getByLabel(named(w, 'Extra time for', name)).selectOption(part.extra);
 }
 
+const settingStepIn = (page: Page, w: Words, name: string) =>
+  page
+    .getByRole('navigation', { name: w('Steps of setting an exercise') })
+    .getByRole('button', { name: w(name) })
+    .click();
+
 async function submit(page: Page, w: Words): Promise<void> {
   const steps = page.getByRole('navigation', { name: w('Order of the service') });
   await steps.getByRole('button', { name: w('Submit') }).click();
@@ -75,6 +81,7 @@ for (const [language, w] of Object.entries(WORDS))
         await educator.getByLabel(w('Title')).fill(name);
         await educator.getByLabel(w('Add a tag')).fill(`${tag}, week 4`);
         await educator.getByLabel(w('Add a tag')).press('Enter');
+        await settingStepIn(educator, w, 'Work');
         await educator.getByRole('radio', { name: whole(w, 'Mix') }).click();
         await expect(educator.getByRole('heading', { name: w('Model answer') })).toBeVisible();
         await educator.getByRole('button', { name: w('Save to library') }).click();
@@ -94,11 +101,15 @@ for (const [language, w] of Object.entries(WORDS))
       await educator.getByRole('button', { name: named(w, 'Assign', title) }).click();
       await educator.getByRole('dialog').getByRole('link').first().click();
       await expect(educator.getByRole('heading', { name: w('Model answer') })).toBeVisible();
+      await settingStepIn(educator, w, 'Class and dates');
       await educator.getByRole('radio', { name: w('chosen students') }).click();
       await educator.getByLabel(w('Time limit')).fill('20');
-      await educator.getByRole('radio', { name: w('accepted, with points off') }).click();
-      await educator.getByLabel(w('Points off when late')).fill('50');
+      // Where results show when it is due, nothing can come late.
+      const reduced = educator.getByRole('radio', { name: w('accepted, with points off') });
+      await expect(reduced).toBeDisabled();
       await educator.getByRole('radio', { name: w('as soon as they submit') }).click();
+      await reduced.click();
+      await educator.getByLabel(w('Points off when late')).fill('50');
       await addStudent(educator, w, names[0], { attempts: '2', extra: '0.5' });
       await addStudent(educator, w, names[1], { due: local(72) });
       await addStudent(educator, w, names[2]);

@@ -13,6 +13,7 @@ import {
   register,
   saved,
   setExercise,
+  settingStep,
   startExercise,
   stepTo,
   test,
@@ -405,13 +406,14 @@ test('an educator changes a case, sees the plan follow, and takes it out and in 
   await page.getByLabel('Start from').selectOption({ label: 'A quiet brown for winter' });
   const key = page.getByRole('region', { name: 'Model answer' });
   await expect(key).toContainText('Quillet Gel');
-  await page.getByText('Head, desired result and shelf').click();
   const zone = page.getByRole('group', { name: 'mid-lengths' });
   await zone.getByLabel('Natural level').selectOption('4');
+  await settingStep(page, 'Wish and shelf');
   await zone.getByLabel('Target level').selectOption('9');
   await page.getByRole('checkbox', { name: 'Wrenfell Powder' }).check();
   await page.getByRole('checkbox', { name: 'Calder Powder' }).check();
   await expect(key).toContainText('lighten, then tone');
+  await settingStep(page, 'Client');
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Export as case pack' }).click();
   const file = await (await download).path();
@@ -428,6 +430,7 @@ test('an educator changes a case, sees the plan follow, and takes it out and in 
   await expect(page.getByText('wrong.json cannot be read')).toBeVisible();
   await page.getByLabel('Import case pack', { exact: true }).last().setInputFiles(file);
   await expect(key).toContainText('lighten, then tone');
+  await settingStep(page, 'Wish and shelf');
   await zone.getByRole('checkbox', { name: 'Include in service' }).uncheck();
   await expect(page.getByText('No desired result.')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Assign', exact: true })).toBeDisabled();

@@ -65,11 +65,25 @@ test('an exercise nobody answered can be deleted, after asking; a half-made one 
   await page.getByLabel('Title').fill('Half made');
   await page.reload();
   await expect(page.getByLabel('Title')).toHaveValue('Half made');
-  await page.getByRole('button', { name: 'Clear the form' }).click();
+  await page.getByLabel('Title').fill('Half made, in part');
+  // The letters of a word are one step; starting over is one that can be taken back.
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByLabel('Title')).toHaveValue('Half made');
+  await page.getByRole('button', { name: 'Start over' }).click();
   await expect(page.getByLabel('Title')).toHaveValue('');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByLabel('Title')).toHaveValue('Half made');
+  await page.getByRole('button', { name: 'Start over' }).click();
   await page.goBack();
   const title = unique('To be deleted');
-  await setExercise(page, { from: 'A golden gloss', title, release: 'when I release them' });
+  await test.step('what was just assigned is taken back into its form', async () => {
+    await setExercise(page, { from: 'A golden gloss', title, release: 'when I release them' });
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(page.getByLabel('Title')).toHaveValue(title);
+    await expect(page.getByLabel('Start from')).toContainText(`${title} (not assigned yet)`);
+    await page.getByRole('button', { name: 'Assign', exact: true }).click();
+    await expect(page.getByRole('heading', { name: title })).toBeVisible();
+  });
   await page.getByRole('button', { name: 'Delete assignment' }).click();
   await page.getByRole('dialog').getByRole('button', { name: 'Cancel' }).click();
   await page.getByRole('button', { name: 'Delete assignment' }).click();

@@ -109,6 +109,16 @@ export async function makeClassByHand(page: Page, name: string): Promise<string>
   return (await page.getByTitle('Students join with it').innerText()).trim();
 }
 
+/** Goes to a step of the page an exercise is composed on. */
+export const settingStep = (
+  page: Page,
+  name: 'Client' | 'Wish and shelf' | 'Work' | 'Marks' | 'Class and dates',
+) =>
+  page
+    .getByRole('navigation', { name: 'Steps of setting an exercise' })
+    .getByRole('button', { name })
+    .click();
+
 /**
  * Sets a shipped case for the class that is open; `steps` is what the student works, by default what suits the case, and
  * `figures` in which it is set, by default those that are written.
@@ -127,9 +137,11 @@ export async function setExercise(
   await page.getByRole('link', { name: 'Assign an exercise' }).click();
   await page.getByLabel('Start from').selectOption({ label: from });
   await page.getByLabel('Title').fill(title);
+  await settingStep(page, 'Work');
   if (steps) await page.getByRole('radio', { name: steps, exact: true }).click();
   if (slip) await page.getByLabel('Error in the record card').selectOption({ label: slip });
   await expect(page.getByRole('heading', { name: 'Model answer' })).toBeVisible();
+  await settingStep(page, 'Class and dates');
   // A case that ships is varied unless it is said otherwise; most journeys know what is written.
   await expect(page.getByRole('radio', { name: 'varied, the same for all' })).toBeChecked();
   await page.getByRole('radio', { name: figures, exact: true }).click();

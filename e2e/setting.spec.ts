@@ -7,6 +7,7 @@ import {
   mixBowl,
   readZone,
   register,
+  settingStep,
   startExercise,
   stepTo,
   test,
@@ -37,9 +38,6 @@ test('a head of two regions, grey at the face, from nothing: previewed, kept as 
     const root = educator.getByRole('group', { name: 'regrowth' });
     await root.getByLabel('Natural level').selectOption('5');
     await root.getByLabel('Percentage of grey').selectOption('0.5');
-    await root.getByRole('checkbox', { name: 'Include in service' }).check();
-    await root.getByLabel('Target level').selectOption('5');
-    await root.getByLabel('Tone').selectOption('gold');
     const lengths = educator.getByRole('group', { name: 'mid-lengths' });
     await lengths.getByRole('button', { name: 'Add to the history' }).click();
     await lengths
@@ -48,24 +46,31 @@ test('a head of two regions, grey at the face, from nothing: previewed, kept as 
       .getByRole('combobox')
       .selectOption('5');
     await expect(lengths.getByText('Shows level 5 today.')).toBeVisible();
+    await educator.getByRole('button', { name: 'No desired result.' }).click();
+    await root.getByRole('checkbox', { name: 'Include in service' }).check();
+    await root.getByLabel('Target level').selectOption('5');
+    await root.getByLabel('Tone').selectOption('gold');
     await found(educator);
     await expect(answer(educator)).toContainText('20 vol');
   });
 
   await test.step('the face is told apart on the head sheet, and is the greyer of two regions', async () => {
+    await settingStep(educator, 'Client');
     await educator.getByRole('button', { name: 'front hairline' }).click();
     const areas = educator.getByRole('group', { name: 'Areas of the region: front' });
     await areas.getByRole('button', { name: 'temples' }).click();
     await expect(areas.getByRole('button', { name: 'temples' })).toHaveAttribute('aria-pressed', 'true');
     const behind = educator.getByRole('group', { name: 'regrowth (rest of the head)' });
-    await expect(behind.getByLabel('Target level')).toHaveValue('5');
     await behind.getByLabel('Percentage of grey').selectOption('0.1');
+    await settingStep(educator, 'Wish and shelf');
+    await expect(behind.getByLabel('Target level')).toHaveValue('5');
     await found(educator);
     await expect(answer(educator)).toContainText('Regrowth (front)');
     await expect(answer(educator)).toContainText('Regrowth (rest of the head)');
   });
 
   await test.step('it is seen as a student will see it, and nothing of that is kept', async () => {
+    await settingStep(educator, 'Work');
     await educator.getByRole('radio', { name: 'Read, mix and process' }).click();
     await educator.getByRole('button', { name: 'Preview as a student' }).click();
     await expect(educator.getByText('“Its length.”')).toBeHidden();
@@ -80,6 +85,7 @@ test('a head of two regions, grey at the face, from nothing: previewed, kept as 
     await educator.reload();
     await expect(educator.getByLabel('Start from')).toContainText(`${title} (not assigned yet)`);
     await found(educator);
+    await settingStep(educator, 'Class and dates');
     await educator.getByRole('radio', { name: 'as soon as they submit' }).click();
     await educator.getByRole('button', { name: 'Assign', exact: true }).click();
     await expect(educator.getByRole('heading', { name: title })).toBeVisible();

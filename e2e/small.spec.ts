@@ -12,6 +12,7 @@ import {
   registerByHand,
   saved,
   setExercise,
+  settingStep,
   startExercise,
   stepTo,
   test,
@@ -123,6 +124,7 @@ test('from an empty head: what is out of reach is said while setting, and cannot
   await page.getByLabel('Client', { exact: true }).fill('Mrs Orlane');
   const zone = page.getByRole('group', { name: 'mid-lengths' });
   await zone.getByLabel('Natural level').selectOption('3');
+  await settingStep(page, 'Wish and shelf');
   await zone.getByRole('checkbox', { name: 'Include in service' }).check();
   await zone.getByLabel('Target level').selectOption('8');
   await expect(page.getByText('There is no plan for this.')).toBeVisible();
@@ -132,7 +134,9 @@ test('from an empty head: what is out of reach is said while setting, and cannot
   await expect(answer).toContainText('vol');
   await expect(assign).toBeEnabled();
   await assign.click();
-  await expect(page.getByText('Enter a title.')).toBeVisible();
+  // What is missing leads to where it is put right.
+  await page.getByRole('button', { name: 'Enter a title.' }).click();
+  await expect(page.getByLabel('Title')).toBeFocused();
   await page.getByLabel('Title').fill('A level lighter');
   await assign.click();
   await expect(page.getByRole('heading', { name: 'A level lighter' })).toBeVisible();

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { SHIPPED_CASES } from '../cases';
 import { PLACE_IDS, AREAS } from '../hair';
 import { clientCaseSchema } from './client-case';
-import { firstCaseFault, withRegionsJoined, withAreaIn, withRegion, withZone } from './editing';
+import { caseFaults, firstCaseFault, withRegionsJoined, withAreaIn, withRegion, withZone } from './editing';
 
 const kases = SHIPPED_CASES.map(({ clientCase }) => clientCase);
 
@@ -62,6 +62,28 @@ describe('a case in the form', () => {
       head: { zones: kases[0].head.zones },
       wish: kases[0].wish,
     });
+  });
+
+  it('gives a new zone the natural level and the white of the hair it grows on', () => {
+    const [first] = kases;
+    const head = {
+      ...first.head,
+      zones: first.head.zones
+        .filter(({ zone }) => zone === 'mids')
+        .map((zone) => ({ ...zone, naturalLevel: 4.5, greyShare: 0.3 })),
+    };
+    const grown = withZone({ ...first, head }, 'regrowth', true);
+    expect(grown.head.zones.map(({ zone }) => zone)).toEqual(['regrowth', 'mids']);
+    expect(grown.head.zones[0]).toMatchObject({ naturalLevel: 4.5, greyShare: 0.3, history: [] });
+  });
+
+  it('names all that is wrong, each field of each place once', () => {
+    const [first] = kases;
+    expect(caseFaults(first)).toEqual([]);
+    const zones = first.head.zones.map((zone) => ({ ...zone, lengthCm: 0, greyShare: 2 }));
+    const faults = caseFaults({ ...first, lineIds: [], head: { ...first.head, zones } });
+    expect(faults).toHaveLength(1 + 2 * zones.length);
+    expect(new Set(faults).size).toBe(faults.length);
   });
 
   it('names the first field that is wrong', () => {

@@ -54,6 +54,16 @@ function meltsLeft({ melts }: ClientCase, head: Head): ClientCase['melts'] {
   return left && left.length > 0 ? left : undefined;
 }
 
+/** A new zone, of the natural level and white of the hair it grows on: one head has one pigment, unless it is said otherwise. */
+function likeNeighbour(place: PlaceId, there: readonly ZoneOfHead[]): ZoneOfHead {
+  const at = ZONES.indexOf(placeParts(place).zone);
+  const far = ({ zone }: ZoneOfHead) => Math.abs(ZONES.indexOf(placeParts(zone).zone) - at);
+  const nearest = [...there].sort((a, b) => far(a) - far(b))[0];
+  if (!nearest) return plainZone(place);
+  const { naturalLevel, greyShare, resistant } = nearest;
+  return { ...plainZone(place), naturalLevel, greyShare, ...(resistant ? { resistant } : {}) };
+}
+
 /** A zone of a region put on the head or taken off it; its wish goes with it, and the order stays root to tip. */
 export function withZone(clientCase: ClientCase, place: PlaceId, on: boolean): ClientCase {
   const { head } = clientCase;
@@ -64,7 +74,7 @@ export function withZone(clientCase: ClientCase, place: PlaceId, on: boolean): C
       const id = placeIn(name, zone);
       const found = there.find((zone) => zone.zone === id);
       if (id !== place) return found ? [found] : [];
-      return on ? [found ?? plainZone(id)] : [];
+      return on ? [found ?? likeNeighbour(id, there)] : [];
     });
   });
   const left = zones.some(({ zone }) => placeParts(zone).region === own);
@@ -189,6 +199,19 @@ export const withRegionsJoined = (clientCase: ClientCase, from: RegionName, to: 
 export function firstCaseFault(clientCase: ClientCase): string | null {
   const parsed = clientCaseSchema.safeParse(clientCase);
   return parsed.success ? null : parsed.error.issues[0].path.join('.');
+}
+
+/** All that is wrong with a case, by path, each field of each place once. */
+export function caseFaults(clientCase: ClientCase): string[] {
+  const parsed = clientCaseSchema.safeParse(clientCase);
+  if (parsed.success) return [];
+  const faults = new Map<string, string>();
+  for (const { path } of parsed.error.issues) {
+    const fault = path.join('.');
+    const name = JSON.stringify(fieldOfFault(clientCase, fault));
+    if (!faults.has(name)) faults.set(name, fault);
+  }
+  return [...faults.values()];
 }
 
 /** Which field a fault is in, and the place of the head it is about; null where it is about no single one. */

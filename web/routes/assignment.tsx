@@ -9,6 +9,7 @@ import { AnswerByVariant } from '../features/marking/answer-by-variant';
 import { AnswersTable } from '../features/marking/answers-table';
 import { AssignmentActions } from '../features/marking/assignment-actions';
 import { RegradeDialog } from '../features/marking/regrade-dialog';
+import { JustAssigned } from '../features/setting/just-assigned';
 import { api } from '../lib/api';
 import { dateTime } from '../lib/i18n';
 import { InUnits } from '../lib/units';
@@ -75,6 +76,7 @@ export function AssignmentPage() {
           </>
         )}
       </div>
+      <JustAssigned assignment={assignment} />
       {assignment.version < assignment.newestVersion ? (
         <Notice kind="info">
           {t('assigning:terms.newer', { version: assignment.version, newest: assignment.newestVersion })}

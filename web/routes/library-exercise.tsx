@@ -34,6 +34,7 @@ export function LibraryExercisePage() {
     <EditExercise
       key={exerciseId ?? from ?? ''}
       exercise={exercise}
+      from={source && `copy.${source.id}`}
       start={source ? copyOf(source, t('bench.copyOf', { title: source.title })) : null}
       books={books.data!}
       own={own.data!}

@@ -44,6 +44,7 @@ function Editor({ detail }: { detail: ClassDetail }) {
       books={books.data!}
       own={own.data!}
       start={start}
+      from={mine ? mine.id : source ? `copy.${source.id}` : null}
       editing={edit ? editing.data! : null}
     />
   );

@@ -9,7 +9,7 @@ import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { draftOf, draftProblems, FRESH, lineOfDraft, type LineDraft } from '../features/shade-books/draft';
 import { LineForm } from '../features/shade-books/line-form';
 import { problemWords } from '../features/shade-books/problem-words';
-import { useUndo } from '../features/shade-books/use-undo';
+import { useUndo } from '../lib/use-undo';
 import { api } from '../lib/api';
 import { useShortcuts } from '../lib/shortcuts';
 import { forget, keep, readKept } from '../lib/storage';

@@ -10,7 +10,8 @@ export function Choice<T extends string>({
 }: {
   label: string;
   value: T | null;
-  options: readonly { value: T; text: string }[];
+  /** A choice that does not go with the rest can be seen and not taken. */
+  options: readonly { value: T; text: string; disabled?: boolean }[];
   onChange: (value: T) => void;
   disabled?: boolean;
 }) {
@@ -27,6 +28,7 @@ export function Choice<T extends string>({
         <Radio
           key={option.value}
           value={option.value}
+          disabled={option.disabled}
           className="border-strong-line bg-raised data-checked:border-accent data-checked:bg-accent data-checked:text-on-accent min-h-10 rounded-sm border px-3 py-1.5 data-disabled:opacity-60"
         >
           {option.text}

@@ -13,7 +13,7 @@ import '../../lib/words/assigning';
 import { Choice } from '../../ui/choice';
 import { Field, Input, NumberInput } from '../../ui/field';
 import { StudentsFields, type Named } from './student-terms';
-import type { TermsForm } from './terms-form';
+import { lateHolds, withRelease, type TermsForm } from './terms-form';
 import '../../lib/words/educating';
 
 /** For whom an exercise is set, from when, until when, how often, against what time, and what becomes of what is late. */
@@ -107,14 +107,23 @@ export function TermsFields({
           />
         </Field>
       ) : null}
-      <Field
-        label={t('terms.late')}
-        hint={terms.release === 'onDue' && terms.late !== 'refused' ? t('terms.lateNeverComes') : undefined}
-      >
+      <Field label={t('terms.release')}>
+        <Choice
+          label={t('terms.release')}
+          value={terms.release}
+          options={RELEASES.map((value) => ({ value, text: t(`ui:set.releases.${value}`) }))}
+          onChange={(release) => onChange(withRelease(terms, release))}
+        />
+      </Field>
+      <Field label={t('terms.late')} hint={terms.release === 'onDue' ? t('terms.lateNeverComes') : undefined}>
         <Choice
           label={t('terms.late')}
           value={terms.late}
-          options={LATE_RULES.map((value) => ({ value, text: t(`terms.lates.${value}`) }))}
+          options={LATE_RULES.map((value) => ({
+            value,
+            text: t(`terms.lates.${value}`),
+            disabled: !lateHolds(terms, value),
+          }))}
           onChange={(late) => set({ late })}
         />
       </Field>
@@ -129,14 +138,6 @@ export function TermsFields({
           />
         </Field>
       ) : null}
-      <Field label={t('terms.release')}>
-        <Choice
-          label={t('terms.release')}
-          value={terms.release}
-          options={RELEASES.map((value) => ({ value, text: t(`ui:set.releases.${value}`) }))}
-          onChange={(release) => set({ release })}
-        />
-      </Field>
       <StudentsFields
         terms={terms}
         students={students}

@@ -1,6 +1,14 @@
-import { termsSchema } from '@cimbel/contract';
+import { LATE_RULES, termsSchema } from '@cimbel/contract';
 import fc from 'fast-check';
-import { formOfTerms, freshStudent, freshTerms, termsFaults, termsOfForm } from './terms-form';
+import {
+  formOfTerms,
+  freshStudent,
+  freshTerms,
+  lateHolds,
+  termsFaults,
+  termsOfForm,
+  withRelease,
+} from './terms-form';
 
 const STUDENT = 'b3f1c1de-6f0a-4b57-9a55-0d5b0b6c3b11';
 const minute = fc
@@ -36,5 +44,20 @@ describe('terms in the form', () => {
     expect(termsFaults({ ...fresh, students: [late] }).get('students.0.dueAt')).toBe('afterDue');
     expect(termsFaults({ ...fresh, minutes: 4 }).has('minutes')).toBe(true);
     expect(termsFaults({ ...fresh, minutes: 5 }).has('minutes')).toBe(false);
+  });
+
+  it('hold together: where results show when due, nothing late is accepted', () => {
+    for (const late of LATE_RULES) {
+      expect(withRelease({ release: 'manual', late }, 'onDue').late).toBe('refused');
+      expect(withRelease({ release: 'onDue', late: 'refused' }, 'manual').late).toBe('refused');
+      for (const release of ['manual', 'onSubmit'] as const) {
+        expect(withRelease({ release: 'manual', late }, release).late).toBe(late);
+        expect(lateHolds({ release }, late)).toBe(true);
+      }
+      expect(lateHolds({ release: 'onDue' }, late)).toBe(late === 'refused');
+    }
+    // What an older version let be chosen is shown as what it comes to.
+    const older = { ...termsOfForm(freshTerms()), release: 'onDue', late: 'taken' } as const;
+    expect(formOfTerms(older).late).toBe('refused');
   });
 });

@@ -50,7 +50,7 @@ export const freshTerms = (): TermsForm => ({
   release: 'onDue',
   attempts: 1,
   counted: 'best',
-  late: 'taken',
+  late: 'refused',
   latePercent: 10,
   minutes: null,
   plays: USUAL_PLAYS,
@@ -67,7 +67,7 @@ export const freshStudent = (studentId: string): StudentTermsForm => ({
 });
 
 export const formOfTerms = ({ opensAt, dueAt, students, ...rest }: Terms): TermsForm => ({
-  ...rest,
+  ...withRelease(rest, rest.release),
   opens: localTime(opensAt),
   due: localTime(dueAt),
   students: students.map(({ opensAt: opens, dueAt: due, ...one }) => ({
@@ -75,6 +75,20 @@ export const formOfTerms = ({ opensAt, dueAt, students, ...rest }: Terms): Terms
     opens: localTime(opens),
     due: localTime(due),
   })),
+});
+
+/** When results show as soon as it is due, nobody can hand in after that for marks: late work is not accepted. */
+export const lateHolds = ({ release }: Pick<TermsForm, 'release'>, late: LateRule): boolean =>
+  release !== 'onDue' || late === 'refused';
+
+/** Terms with another release; a rule on lateness that does not go with it gives way. */
+export const withRelease = <T extends Pick<TermsForm, 'release' | 'late'>>(
+  terms: T,
+  release: Release,
+): T => ({
+  ...terms,
+  release,
+  late: lateHolds({ release }, terms.late) ? terms.late : 'refused',
 });
 
 /** The form as it is sent; what is no date yet is left for the schema to refuse. */

@@ -12,7 +12,7 @@ import { Button } from '../../ui/button';
 import { Key } from '../../ui/key';
 import { PageTitle } from '../../ui/page-title';
 import { Notice } from '../../ui/panel';
-import { StepLine } from './step-line';
+import { StepLine } from '../../ui/step-line';
 import type { DraftOf } from './use-draft';
 import { Apply } from './apply';
 import { CardDialog } from './card-dialog';
@@ -134,6 +134,7 @@ export function Bench({
       <div className={BODY}>
         {title ?? <BenchTitle assignment={assignment} />}
         <StepLine
+          label={t('bench.service')}
           steps={steps}
           current={step}
           complete={(workStep) => isStepComplete(workStep, card, assignment)}

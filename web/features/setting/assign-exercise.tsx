@@ -10,9 +10,8 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { Save } from 'lucide-react';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { useNavigate } from 'react-router';
+import { useLocation, useNavigate } from 'react-router';
 import { api } from '../../lib/api';
-import { forget } from '../../lib/storage';
 import '../../lib/words/assigning';
 import { Button } from '../../ui/button';
 import { Notice, Sheet } from '../../ui/panel';
@@ -20,7 +19,10 @@ import { TermsFields } from '../assigning/terms-fields';
 import { formOfTerms, termsFaults, termsOfForm } from '../assigning/terms-form';
 import { ExerciseEditor, linesOf } from './exercise-editor';
 import { ofExercise, type ExerciseForm } from './exercise-form';
+import { useFaultsBeside } from './faults-beside';
+import type { AssignedFrom } from './just-assigned';
 import { SetAsField } from './set-as-field';
+import { SETTING_FORM } from './setting-steps';
 import { useComposed } from './use-composed';
 import { useSaveExercise } from './use-save-exercise';
 import '../../lib/words/educating';
@@ -34,21 +36,27 @@ export function AssignExercise({
   books,
   own,
   start,
+  from,
   editing,
 }: {
   detail: ClassDetail;
   books: ShadeBooks;
   own: readonly Exercise[];
-  /** The exercise to begin with; what was left half made on this device where there is none. */
+  /** The exercise to begin with; null for an empty head. */
   start: Partial<ExerciseForm> | null;
+  /** Name of what it begins with, to keep a draft by; null for an empty head. */
+  from: string | null;
   /** The assignment that is changed; null where a new one is made. */
   editing: EducatorAssignment | null;
 }) {
   const { t } = useTranslation(['ui', 'assigning']);
   const client = useQueryClient();
   const navigate = useNavigate();
+  const { pathname, search } = useLocation();
   const [tried, setTried] = useState(false);
-  const place = editing ? null : `cimbel.new-exercise.${detail.id}`;
+  const place = ['cimbel.new-exercise', detail.id, editing && `${editing.id}.${editing.version}`, from]
+    .filter(Boolean)
+    .join('.');
   const composed = useComposed(
     editing
       ? {
@@ -73,6 +81,7 @@ export function AssignExercise({
     ...terms,
   };
   const parsed = newAssignmentSchema.safeParse(wanted);
+  const faultsBeside = useFaultsBeside();
   const saveDraft = useSaveExercise(composed);
   const assign = useMutation({
     mutationFn: async (): Promise<{ id: string }> => {
@@ -83,10 +92,11 @@ export function AssignExercise({
       return { id: editing.id };
     },
     onSuccess: async ({ id }) => {
-      if (place !== null) forget(place);
+      composed.done();
       for (const queryKey of [['class', detail.id], ['exercises'], ['assignment', id]])
         await client.invalidateQueries({ queryKey });
-      await navigate(`/assignments/${id}`);
+      const from: AssignedFrom = { assigned: { back: `${pathname}${search}`, place, form } };
+      await navigate(`/assignments/${id}`, { state: editing ? null : from });
     },
   });
   return (
@@ -101,9 +111,7 @@ export function AssignExercise({
           ? { to: `/assignments/${editing.id}`, text: editing.title }
           : { to: `/classes/${detail.id}`, text: detail.name }
       }
-      wrong={(field) =>
-        tried && !parsed.success && parsed.error.issues.some(({ path }) => path.includes(field))
-      }
+      faults={tried && !parsed.success ? faultsBeside(parsed.error.issues) : []}
       error={assign.error ?? saveDraft.error}
       onSubmit={() => {
         setTried(true);
@@ -121,27 +129,31 @@ export function AssignExercise({
           />
         </Sheet>
       }
+      said={
+        saveDraft.isSuccess && !saveDraft.isPending ? (
+          <Notice kind="good">{t('bench.draftSaved')}</Notice>
+        ) : null
+      }
       buttons={
         <>
-          {tried && !parsed.success ? <Notice kind="bad">{t('error.request.invalid')}</Notice> : null}
-          {saveDraft.isSuccess && !saveDraft.isPending ? (
-            <Notice kind="good">{t('bench.draftSaved')}</Notice>
-          ) : null}
-          <Button type="submit" weight="main" disabled={assign.isPending || !composed.settled}>
+          {editing ? null : (
+            <Button
+              icon={<Save aria-hidden className="size-4" />}
+              aria-label={t('bench.saveDraft')}
+              disabled={saveDraft.isPending || !exerciseSchema.safeParse(exercise).success}
+              onClick={() => saveDraft.mutate()}
+            >
+              <span className="max-wide:hidden">{t('bench.saveDraft')}</span>
+            </Button>
+          )}
+          <Button
+            type="submit"
+            form={SETTING_FORM}
+            weight="main"
+            disabled={assign.isPending || !composed.settled}
+          >
             {t(assign.isPending ? 'set.assigning' : editing ? 'bench.saveChanges' : 'set.assign')}
           </Button>
-          {editing ? null : (
-            <>
-              <Button
-                icon={<Save aria-hidden className="size-4" />}
-                disabled={saveDraft.isPending || !exerciseSchema.safeParse(exercise).success}
-                onClick={() => saveDraft.mutate()}
-              >
-                {t('bench.saveDraft')}
-              </Button>
-              <Button onClick={composed.clear}>{t('set.clear')}</Button>
-            </>
-          )}
         </>
       }
     />

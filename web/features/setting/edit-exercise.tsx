@@ -12,7 +12,6 @@ import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { api } from '../../lib/api';
 import { dateTime } from '../../lib/i18n';
-import { forget } from '../../lib/storage';
 import '../../lib/words/assigning';
 import { Button } from '../../ui/button';
 import { Field, Select } from '../../ui/field';
@@ -21,6 +20,8 @@ import { AssignDialog } from '../assigning/assign-dialog';
 import { useClass } from '../people/use-class';
 import { ExerciseEditor, linesOf } from './exercise-editor';
 import { ofExercise, ofLibrary, type ExerciseForm } from './exercise-form';
+import { useFaultsBeside } from './faults-beside';
+import { SETTING_FORM } from './setting-steps';
 import { useComposed } from './use-composed';
 import { useSaveExercise } from './use-save-exercise';
 import '../../lib/words/educating';
@@ -75,14 +76,17 @@ function Versions({
 export function EditExercise({
   exercise,
   start,
+  from,
   books,
   own,
   classes,
 }: {
   /** What is edited; null for a new one. */
   exercise: Exercise | null;
-  /** What a new one begins with; what was left half made on this device where it is null. */
+  /** What a new one begins with; null for an empty head. */
   start: Partial<ExerciseForm> | null;
+  /** Name of what it begins with, to keep a draft by; null for an empty head. */
+  from: string | null;
   books: ShadeBooks;
   own: readonly Exercise[];
   classes: readonly ClassSummary[];
@@ -95,10 +99,11 @@ export function EditExercise({
   const houseRules = inClass?.houseRules ?? DEFAULT_HOUSE_RULES;
   const composed = useComposed(
     exercise ? ofLibrary(exercise) : start,
-    exercise ? null : PLACE,
+    [PLACE, exercise ? `${exercise.id}.${exercise.version}` : from].filter(Boolean).join('.'),
     linesOf(books),
     houseRules,
   );
+  const faultsBeside = useFaultsBeside();
   const { form, set } = composed;
   const save = useSaveExercise(composed);
   const parsed = libraryExerciseSchema.safeParse(composed.exercise);
@@ -137,25 +142,25 @@ export function EditExercise({
             ) : null}
           </>
         }
-        wrong={(field) =>
-          tried && !parsed.success && parsed.error.issues.some(({ path }) => path.includes(field))
-        }
+        faults={tried && !parsed.success ? faultsBeside(parsed.error.issues) : []}
         error={save.error}
         onSubmit={() => {
           setTried(true);
-          if (parsed.success) save.mutate(undefined, { onSuccess: () => forget(PLACE) });
+          if (parsed.success) save.mutate(undefined, { onSuccess: composed.done });
         }}
+        said={
+          save.isSuccess && !save.isPending ? (
+            <Notice kind="good">{t('assigning:library.saved', { version: save.data.version })}</Notice>
+          ) : null
+        }
         buttons={
           <>
-            {tried && !parsed.success ? <Notice kind="bad">{t('error.request.invalid')}</Notice> : null}
-            {save.isSuccess && !save.isPending ? (
-              <Notice kind="good">{t('assigning:library.saved', { version: save.data.version })}</Notice>
-            ) : null}
             <Button
               type="submit"
+              form={SETTING_FORM}
               weight="main"
               icon={<Save aria-hidden className="size-4" />}
-              disabled={save.isPending || composed.fault !== null}
+              disabled={save.isPending || composed.faults.length > 0}
             >
               {t('assigning:library.save')}
             </Button>
@@ -163,9 +168,7 @@ export function EditExercise({
               <Button icon={<Send aria-hidden className="size-4" />} onClick={() => setAssigning(true)}>
                 {t('assigning:library.assign')}
               </Button>
-            ) : (
-              <Button onClick={composed.clear}>{t('set.clear')}</Button>
-            )}
+            ) : null}
           </>
         }
       />

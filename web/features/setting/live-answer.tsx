@@ -52,7 +52,7 @@ export function LiveAnswer({
       aria-label={t('set.keyLive')}
       aria-busy={preview.isBehind}
       tabIndex={0}
-      className="top-16 flex h-fit flex-col gap-3 xl:sticky xl:max-h-[calc(100dvh-5rem)] xl:overflow-y-auto"
+      className="top-16 flex h-fit flex-col gap-3 xl:sticky xl:max-h-[calc(100dvh-9rem)] xl:overflow-y-auto"
     >
       {preview.isBehind && !waiting ? (
         <p role="status" className="text-quiet text-sm">

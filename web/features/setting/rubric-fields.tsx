@@ -23,7 +23,7 @@ export function RubricFields({
       </legend>
       <div className="grid gap-x-6 gap-y-1 sm:grid-cols-2">
         {CRITERIA.filter((criterion) => isOpenIn(open, criterion)).map((criterion) => (
-          <label key={criterion} className="flex items-center justify-between gap-2">
+          <label key={criterion} className="grid grid-cols-[1fr_5rem] items-center gap-2">
             {t(`craft:criterion.${criterion}`)}
             <NumberInput
               aria-label={t('set.pointsOf', { criterion: t(`craft:criterion.${criterion}`) })}

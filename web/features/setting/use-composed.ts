@@ -7,8 +7,9 @@ import type { Line } from '@cimbel/core/product';
 import type { HouseRules } from '@cimbel/core/rules';
 import { useEffect, useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { keep, readKept } from '../../lib/storage';
-import { firstCaseFault } from '@cimbel/core/case';
+import { forget, keep, readKept } from '../../lib/storage';
+import { useUndo } from '../../lib/use-undo';
+import { caseFaults, firstCaseFault } from '@cimbel/core/case';
 import { fresh, type ExerciseForm } from './exercise-form';
 import { usePreview } from './use-preview';
 import '../../lib/words/bench';
@@ -19,28 +20,56 @@ function keptForm(place: string): Partial<ExerciseForm> | null {
   return kept?.clientCase && firstCaseFault(kept.clientCase)?.includes('history') ? null : kept;
 }
 
+/** What a change is of, where letters of one text follow one another; null where it is a step of its own. */
+function typedIn(before: ExerciseForm, part: Partial<ExerciseForm>): string | null {
+  if (part.title !== undefined && Object.keys(part).length === 1) return 'title';
+  const next = part.clientCase;
+  if (!next) return null;
+  const was = before.clientCase;
+  const changed = Object.keys(next).filter(
+    (name) => next[name as keyof ClientCase] !== was[name as keyof ClientCase],
+  );
+  if (changed.join() === 'client') return next.client.name === was.client.name ? 'note' : 'name';
+  const said = Object.keys(next.facts.told ?? {}).find(
+    (name) =>
+      next.facts.told?.[name as keyof typeof next.facts.told] !==
+      was.facts.told?.[name as keyof typeof next.facts.told],
+  );
+  return changed.join() === 'facts' && said ? said : null;
+}
+
 /**
- * An exercise while it is composed: the form, the answer that its case has under a school's rules, and what it comes to.
+ * An exercise while it is composed: the form with its past, the answer that its case has under a school's rules, and what it comes to.
  *
- * @param start What the form begins with; what was left half made on this device where it is null.
- * @param place Where it is kept on this device; null where what is changed stands on the server.
+ * @param start What the form begins with where nothing of it was left half made on this device.
+ * @param place Where it is kept on this device.
  */
 export function useComposed(
   start: Partial<ExerciseForm> | null,
-  place: string | null,
+  place: string,
   lines: readonly Line[],
   houseRules: HouseRules,
 ) {
   const { t } = useTranslation();
-  const [form, setForm] = useState<ExerciseForm>(() => ({
+  const [kept] = useState(() => keptForm(place));
+  const base = JSON.stringify({ ...fresh(), ...start });
+  const {
+    value: form,
+    change,
+    undo,
+    redo,
+  } = useUndo<ExerciseForm>(() => ({
     ...fresh(),
+    ...start,
     // What was kept by an older version of the form lacks what has been added since.
-    ...(start ?? (place === null ? null : keptForm(place))),
+    ...kept,
   }));
   const [allTheSame, setAllTheSame] = useState(false);
   useEffect(() => {
-    if (place !== null) keep(place, form);
-  }, [place, form]);
+    // What is as it began is no draft.
+    if (JSON.stringify(form) === base) forget(place);
+    else keep(place, form);
+  }, [place, form, base]);
   const { open, slip, title } = form;
   // A head that began empty bears the name of its exercise.
   const clientCase: ClientCase = form.clientCase.title
@@ -53,7 +82,7 @@ export function useComposed(
   const rubric =
     form.rubric ??
     (miss ? cardRubric(miss.grade, open) : modelAnswer ? defaultRubric(modelAnswer, clientCase, open) : {});
-  const fault = firstCaseFault(clientCase);
+  const faults = caseFaults(clientCase);
   const missed = (modelAnswer?.missed ?? []).length > 0;
   const exercise: ExerciseContent & { tags: string[] } = {
     title,
@@ -67,16 +96,25 @@ export function useComposed(
   };
   return {
     form,
-    set: (part: Partial<ExerciseForm>) => setForm((before) => ({ ...before, ...part })),
-    clear: () => setForm(fresh()),
+    set: (part: Partial<ExerciseForm>) => change((before) => ({ ...before, ...part }), typedIn(form, part)),
+    /** Back to what it began with: that, too, can be taken back. */
+    startOver: () => change({ ...fresh(), ...start }),
+    undo,
+    redo,
+    /** Whether it is as it began. */
+    isAsBegun: JSON.stringify(form) === base,
+    /** Whether it goes on from what was left half made on this device. */
+    isResumed: kept !== null && start !== null,
+    /** It is where it belongs: nothing of it is left on this device. */
+    done: () => forget(place),
     clientCase,
     preview,
     solution: modelAnswer,
     misses,
     miss,
     rubric,
-    /** The first thing that is wrong with the case; null where nothing is. */
-    fault,
+    /** What is wrong with the case, by path. */
+    faults,
     missed,
     allTheSame,
     setAllTheSame,
@@ -84,7 +122,7 @@ export function useComposed(
     /** Whether its answer is known and is of what stands in the form, so that it may be assigned. */
     settled:
       !preview.isBehind &&
-      fault === null &&
+      faults.length === 0 &&
       preview.data?.ok !== false &&
       (!missed || allTheSame) &&
       (slip === null || miss !== undefined),

@@ -1,6 +1,6 @@
-import { TOP_OF_TEN, type LevelScale } from '@cimbel/core/colour';
+import { TOP_OF_TEN } from '@cimbel/core/colour';
 import { POROSITIES, MOST_LAYERS, type ZoneOfHead } from '@cimbel/core/hair';
-import { conditionOfZone, presentLevel, type ClientCase, type Target } from '@cimbel/core/case';
+import { conditionOfZone, presentLevel, type ClientCase } from '@cimbel/core/case';
 import { CONDITIONS, TYPICAL } from '@cimbel/core/process';
 import { useTranslation } from 'react-i18next';
 import { placeWord } from '../../lib/i18n';
@@ -8,23 +8,21 @@ import { Field, NumberInput, Tick } from '../../ui/field';
 import { Pick } from '../bench/pick';
 import { PastFields } from '../hair/past-fields';
 import { PlacePictures } from './place-pictures';
-import { WishFields, levelsUpTo } from './wish-fields';
+import { levelsUpTo } from './wish-fields';
 import '../../lib/words/craft';
 import '../../lib/words/educating';
 import '../../lib/words/bench';
 
 const GREYS = Array.from({ length: 11 }, (_, i) => i / 10);
 
-/** One zone of the head: what it is, what was done to it, and what is wished for it. */
+/** One zone of the head: what it is, and what was done to it. */
 export function ZoneFields({
   clientCase,
   zone,
-  scale,
   onChange,
 }: {
   clientCase: ClientCase;
   zone: ZoneOfHead;
-  scale: LevelScale;
   onChange: (clientCase: ClientCase) => void;
 }) {
   const { t } = useTranslation(['ui', 'craft']);
@@ -37,14 +35,12 @@ export function ZoneFields({
         zones: clientCase.head.zones.map((one) => (one.zone === zone.zone ? next : one)),
       },
     });
-  const wish = clientCase.wish[zone.zone];
-  const setWish = (next: Target | null) => {
-    const { [zone.zone]: _, ...others } = clientCase.wish;
-    onChange({ ...clientCase, wish: next ? { ...others, [zone.zone]: next } : others });
-  };
   const level = presentLevel(zone);
   return (
-    <fieldset className="border-line grid grid-cols-2 gap-x-3 gap-y-2 rounded-sm border p-3 sm:grid-cols-4">
+    <fieldset
+      data-field={`place.${zone.zone}`}
+      className="border-line grid grid-cols-2 gap-x-3 gap-y-2 rounded-sm border p-3 sm:grid-cols-4"
+    >
       <legend className="font-display px-1 text-lg font-semibold first-letter:uppercase">{name}</legend>
       <Field label={t('bench.lengthCm')}>
         <NumberInput
@@ -104,26 +100,6 @@ export function ZoneFields({
         />
         {zone.history.length > 0 ? (
           <p className="text-quiet text-sm">{t('bench.showsToday', { level })}</p>
-        ) : null}
-      </div>
-      <div className="col-span-2 flex flex-wrap items-end gap-3 sm:col-span-4">
-        <Tick
-          label={t('bench.hasWish')}
-          on={Boolean(wish)}
-          onChange={(on) => setWish(on ? { level, tone: { primary: 'neutral' } } : null)}
-        />
-        {wish && !wish.vivid && Math.abs(wish.level - level) <= 0.5 ? (
-          <Tick
-            label={t('set.shine')}
-            on={wish.shine === true}
-            onChange={(on) => {
-              const { shine: _, ...plain } = wish;
-              setWish(on ? { ...plain, shine: true } : plain);
-            }}
-          />
-        ) : null}
-        {wish ? (
-          <WishFields wish={wish} scale={scale} overGrey={zone.greyShare > 0} onChange={setWish} />
         ) : null}
       </div>
     </fieldset>

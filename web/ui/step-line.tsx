@@ -1,16 +1,19 @@
 import { Check } from 'lucide-react';
 import { useEffect, useRef } from 'react';
 import { useTranslation } from 'react-i18next';
-import '../../lib/words/bench';
+import '../lib/words/bench';
 
-/** The order of the service: where one is, what is complete, what is open. Going anywhere is free. */
+/** Steps in their order: where one is, what is complete, what is open. Going anywhere is free. */
 export function StepLine<Step extends string>({
+  label,
   steps,
   current,
   complete,
   name,
   onGo,
 }: {
+  /** What the steps are of. */
+  label: string;
   steps: readonly Step[];
   current: Step;
   complete: (step: Step) => boolean;
@@ -24,7 +27,7 @@ export function StepLine<Step extends string>({
     row.current?.querySelector('[aria-current]')?.scrollIntoView({ inline: 'center', block: 'nearest' });
   }, [current]);
   return (
-    <nav ref={row} aria-label={t('bench.service')} className="overflow-x-auto">
+    <nav ref={row} aria-label={label} className="overflow-x-auto">
       <ol className="border-strong-line flex min-w-max border-b-2">
         {steps.map((step, i) => {
           const here = step === current;

@@ -1,4 +1,3 @@
-import type { LevelScale } from '@cimbel/core/colour';
 import {
   DENSITIES,
   DIAMETERS,
@@ -9,33 +8,24 @@ import {
   HAIR_FORMS,
 } from '@cimbel/core/hair';
 import { TOLD, type ClientCase } from '@cimbel/core/case';
-import type { Line } from '@cimbel/core/product';
 import { useTranslation } from 'react-i18next';
 import { capital } from '../../lib/i18n';
 import { Field, Input, NumberInput, Textarea, Tick } from '../../ui/field';
 import { Sheet } from '../../ui/panel';
 import { withZone } from '@cimbel/core/case';
 import { Pick } from '../bench/pick';
-import { MeltFields } from './melt-fields';
-import { PlacementFields } from './placement-fields';
 import { RegionFields } from './region-fields';
-import { ShelfFields } from './shelf-fields';
 import { ZoneFields } from './zone-fields';
 import '../../lib/words/craft';
 import '../../lib/words/educating';
 import '../../lib/words/bench';
 
-/** The whole case: client, head zone by zone, what the client knows, the wish, and the lines at hand. */
-export function CaseFields({
+/** Who comes: the client, the head zone by zone, and what the client knows and says. */
+export function ClientFields({
   clientCase,
-  lines,
-  scale,
   onChange,
 }: {
   clientCase: ClientCase;
-  lines: readonly Line[];
-  /** Levels the class has numbers for. */
-  scale: LevelScale;
   onChange: (clientCase: ClientCase) => void;
 }) {
   const { t } = useTranslation(['ui', 'craft']);
@@ -50,6 +40,7 @@ export function CaseFields({
         <h2 className="text-lg">{t('set.head')}</h2>
         <Field label={t('set.client')}>
           <Input
+            data-field="client"
             maxLength={60}
             value={client.name}
             onChange={({ target }) => onChange({ ...clientCase, client: { ...client, name: target.value } })}
@@ -108,18 +99,10 @@ export function CaseFields({
               ))}
             </fieldset>
             {zones.map((zone) => (
-              <ZoneFields
-                key={zone.zone}
-                clientCase={clientCase}
-                zone={zone}
-                scale={scale}
-                onChange={onChange}
-              />
+              <ZoneFields key={zone.zone} clientCase={clientCase} zone={zone} onChange={onChange} />
             ))}
           </section>
         ))}
-        <PlacementFields clientCase={clientCase} scale={scale} onChange={onChange} />
-        <MeltFields clientCase={clientCase} onChange={onChange} />
       </Sheet>
       <Sheet className="grid gap-x-6 gap-y-2 sm:grid-cols-2">
         <h2 className="text-lg sm:col-span-2">{t('bench.clientKnows')}</h2>
@@ -194,27 +177,6 @@ export function CaseFields({
             />
           </Field>
         ))}
-      </Sheet>
-      <Sheet>
-        <fieldset className="grid gap-x-6 sm:grid-cols-2">
-          <legend className="font-display mb-1 text-lg font-semibold">{t('bench.linesAtHand')}</legend>
-          {lines.map(({ id, name, kind }) => (
-            <Tick
-              key={id}
-              label={t('set.lineKind', { name, kind: t(`craft:kind.${kind}`) })}
-              on={clientCase.lineIds.includes(id)}
-              onChange={(on) =>
-                onChange({
-                  ...clientCase,
-                  lineIds: lines
-                    .map((line) => line.id)
-                    .filter((name) => (name === id ? on : clientCase.lineIds.includes(name))),
-                })
-              }
-            />
-          ))}
-        </fieldset>
-        <ShelfFields clientCase={clientCase} lines={lines} onChange={onChange} />
       </Sheet>
     </div>
   );
