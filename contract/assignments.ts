@@ -147,6 +147,8 @@ export interface StudentTermsShown {
   latePercent: number | null;
   /** Nothing can be handed in for marks any more. */
   closed: boolean;
+  /** When what is being worked then is handed in as it stands, ISO 8601; null where work is taken after it is due. */
+  handedInAt: string | null;
   /** How often it may be handed in, and how often it has been. */
   attempts: number;
   /** Attempts that are handed in. */

@@ -5,7 +5,7 @@ import { createApp } from './app';
 import { connect, migrateAt, sessionPool } from './db/database';
 import { seedDemo } from './demo/seed';
 import { runRegrade, unfinishedRegrades } from './assignments/regrade';
-import { handInWhenTimeIsUp } from './attempts/store';
+import { dueUnderWay, handInWhenTimeIsUp } from './attempts/store';
 import { workerPool } from './jobs/pool';
 import { jobQueue, prune } from './jobs/queue';
 
@@ -46,6 +46,7 @@ async function main(): Promise<void> {
     {
       regrade: (id) => runRegrade(db, work.of(`regrade ${id}`), id, now),
       timeUp: (id) => handInWhenTimeIsUp(db, work.of(`time up ${id}`), id, now()),
+      due: () => dueUnderWay(db, now()),
       prune: () => prune(db, now()),
     },
     log,

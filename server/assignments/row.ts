@@ -116,12 +116,26 @@ export function takenUntil({
   closed_at,
   released_at,
 }: Timed): Date | null {
+  const byDates = endsByDates({ late, due_at, release, last_due_at });
   const ends = [
-    ...(late === 'refused' ? [due_at] : []),
-    ...(release === 'onDue' ? [last_due_at] : []),
+    ...(byDates ? [byDates] : []),
     ...(closed_at ? [closed_at] : []),
     ...(released_at ? [released_at] : []),
   ];
+  return ends.length > 0 ? new Date(Math.min(...ends.map((end) => end.getTime()))) : null;
+}
+
+/**
+ * When nothing is taken any more by the dates alone, whoever closes or releases it: the due time where nothing late is, or
+ * when results show as soon as it is due; null where work is taken after that.
+ */
+export function endsByDates({
+  late,
+  due_at,
+  release,
+  last_due_at,
+}: Pick<Timed, 'late' | 'due_at' | 'release' | 'last_due_at'>): Date | null {
+  const ends = [...(late === 'refused' ? [due_at] : []), ...(release === 'onDue' ? [last_due_at] : [])];
   return ends.length > 0 ? new Date(Math.min(...ends.map((end) => end.getTime()))) : null;
 }
 

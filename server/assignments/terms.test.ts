@@ -7,7 +7,7 @@ import {
 } from '@cimbel/contract';
 import { EMPTY_CARD, type RecordCard } from '@cimbel/core/card';
 import { randomUUID } from 'node:crypto';
-import { handInWhenTimeIsUp } from '../attempts/store';
+import { dueUnderWay, handInWhenTimeIsUp } from '../attempts/store';
 import { hereAndNow } from '../jobs/heavy';
 import { ask, assignmentBody, inClassroom, type Browser } from '../testing/harness';
 
@@ -379,5 +379,77 @@ describe('work against the clock', () => {
     const { rows } = (await room.educator.get(`/api/assignments/${id}`).expect(200)).body;
     const row = rows.find(({ studentId }: { studentId: string }) => studentId === room.student.account.id);
     expect(row.notTaken).toBe('class.archived');
+  });
+});
+
+describe('work without a clock that is still being written when nothing is taken any more', () => {
+  const written = async (student: typeof room.student, id: string, time: string) => {
+    at(`2026-03-02T${time}Z`);
+    const draft = { answer: { ...EMPTY_CARD, visits: 1 }, version: 0, writer: time, attempt: 1 };
+    await student.put(mine(id, '/draft'), draft).expect(200);
+    const attempt = await h
+      .db('attempts')
+      .where({ assignment_id: id, student_id: student.account.id })
+      .first();
+    return attempt!.id;
+  };
+  /** What the job of every minute does. */
+  const sweep = async (time: string) => {
+    at(`2026-03-02T${time}Z`);
+    const ended = await dueUnderWay(h.db, h.clock.now);
+    for (const id of ended) await handInWhenTimeIsUp(h.db, hereAndNow, id, h.clock.now);
+    return ended;
+  };
+  const due = '2026-03-02T18:30:00.000Z';
+  const submitted = async (id: string) =>
+    (await h.db('attempts').where({ id }).first('submitted_at'))!.submitted_at;
+
+  it.each([
+    ['nothing late is taken', { late: 'refused', release: 'manual' } as const],
+    ['results show when it is due', { late: 'taken', release: 'onDue' } as const],
+  ])('is handed in as of then where %s, and is not late', async (_, rules) => {
+    const id = await setOne({ ...rules, dueAt: due });
+    const attempt = await written(room.student, id, '18:20:00');
+    expect((await room.student.get(mine(id))).body.handedInAt).toBe(due);
+    expect(await sweep('18:30:59')).not.toContain(attempt);
+    expect(await sweep('18:31:01')).toContain(attempt);
+    expect(await submitted(attempt)).toEqual(new Date(due));
+    const { rows } = (await room.educator.get(`/api/assignments/${id}`).expect(200)).body;
+    const row = rows.find(({ studentId }: { studentId: string }) => studentId === room.student.account.id);
+    expect(row).toMatchObject({ state: 'handedIn', late: false });
+    expect(await sweep('18:32:00')).not.toContain(attempt);
+  });
+
+  it('is left alone where it was written on after that, where late work is taken, and where it was closed by hand', async () => {
+    const refused = { late: 'refused', release: 'manual', dueAt: due } as const;
+    const onward = await written(room.student, await setOne(refused), '18:20:00');
+    await h
+      .db('attempts')
+      .where({ id: onward })
+      .update({ updated_at: new Date('2026-03-02T18:31:30Z') });
+    const taken = await written(room.student, await setOne({ ...refused, late: 'taken' }), '18:20:00');
+    const closedOne = await setOne(refused);
+    const closed = await written(room.student, closedOne, '18:20:00');
+    await room.educator.patch(`/api/assignments/${closedOne}`, { closed: true }).expect(200);
+    const ended = await sweep('18:35:00');
+    for (const attempt of [onward, taken, closed]) {
+      expect(ended).not.toContain(attempt);
+      expect(await submitted(attempt)).toBeNull();
+    }
+  });
+
+  it('goes by the student’s own due time', async () => {
+    const id = await setOne({
+      late: 'refused',
+      dueAt: due,
+      students: [own(room.student, { dueAt: '2026-03-02T19:30:00.000Z' })],
+    });
+    const later = await written(room.student, id, '18:20:00');
+    const usual = await written(room.classmate, id, '18:21:00');
+    const ended = await sweep('18:40:00');
+    expect(ended).toContain(usual);
+    expect(ended).not.toContain(later);
+    expect(await sweep('19:31:01')).toContain(later);
+    expect(await submitted(later)).toEqual(new Date('2026-03-02T19:30:00Z'));
   });
 });

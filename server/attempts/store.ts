@@ -4,7 +4,7 @@ import type { Grade, MarkingInput } from '@cimbel/core/mark';
 import type { Knex } from 'knex';
 import { createHash, randomUUID } from 'node:crypto';
 import { assignmentFor, type AssignmentForMe } from '../assignments/access';
-import { isClosed, takenUntil, type AssignmentRow } from '../assignments/row';
+import { endsByDates, isClosed, takenUntil, type AssignmentRow } from '../assignments/row';
 import { checkCard, onlyMixed } from '../assignments/check-card';
 import { HttpError, invalidField } from '../http/errors';
 import type { Heavy } from '../jobs/heavy';
@@ -321,7 +321,9 @@ async function handInMarked(
   return row;
 }
 
-/** Hands in what is there of an attempt whose time is up, as it stood when it was. Says when to look again, where it is not yet. */
+/**
+ * Hands in what is there of an attempt whose time is up, as it stood when it was: after its minutes, or, without any, when
+ * nothing is taken any more by the dates, unless it was written on after that. Says when to look again, where it is not yet. */
 export async function handInWhenTimeIsUp(
   db: Knex,
   heavy: Heavy,
@@ -331,8 +333,10 @@ export async function handInWhenTimeIsUp(
   const attempt: AttemptRow | undefined = await db('attempts').where({ id: attemptId }).first();
   if (!attempt || attempt.submitted_at) return null;
   const assignment = await assignmentFor(db, attempt.assignment_id, attempt.student_id);
-  const end = assignment && endOf(assignment, attempt);
-  if (!assignment || !end) return null;
+  if (!assignment) return null;
+  const timed = endOf(assignment, attempt);
+  const end = timed ?? endsByDates(assignment);
+  if (!end || (!timed && attempt.updated_at.getTime() > end.getTime() + GRACE_MS)) return null;
   // What was on its way when the time was up goes first.
   if (now.getTime() < end.getTime() + GRACE_MS) return { again: new Date(end.getTime() + GRACE_MS) };
   const submission = { id: randomUUID(), answer: onlyMixed(attempt.answer), attempt: attempt.number };
@@ -345,6 +349,30 @@ export async function handInWhenTimeIsUp(
     await db('attempts').where({ id: attemptId }).whereNull('submitted_at').update({ not_taken: error.code });
   }
   return null;
+}
+
+/** Days after its end in which what was being worked is still handed in: a server that was down catches up. */
+const CAUGHT_UP_DAYS = 7;
+
+/** Attempts without a time limit that were being worked when nothing was taken any more by the dates, and are not handed in. */
+export async function dueUnderWay(db: Knex, now: Date): Promise<string[]> {
+  const over = new Date(now.getTime() - GRACE_MS);
+  const longAgo = new Date(now.getTime() - CAUGHT_UP_DAYS * 24 * 3600_000);
+  const { rows } = await db.raw<{ rows: { id: string }[] }>(
+    `select a.id from attempts a
+       join assignments s on s.id = a.assignment_id
+       join set_for f on f.assignment_id = s.id and f.student_id = a.student_id
+       join classes c on c.id = s.class_id
+      cross join lateral (select least(
+        case when s.late = 'refused' then f.due_at end,
+        case when s.release = 'onDue' then s.last_due_at end) as ends_at) e
+      where a.submitted_at is null and a.not_taken is null and a.version > 0
+        and s.minutes is null and s.closed_at is null and c.archived_at is null
+        and e.ends_at < :over and e.ends_at > :longAgo
+        and a.updated_at <= e.ends_at + interval '1 minute'`,
+    { over, longAgo },
+  );
+  return rows.map(({ id }) => id);
 }
 
 /** Attempts against the clock that are not handed in yet: those whose time is up, and until when the others run. */

@@ -2,7 +2,7 @@ import type { StudentAssignmentView, StudentAssignmentSummary, StudentTermsShown
 import { exerciseForStudent, mainRegion } from '@cimbel/core/exercise';
 import type { Knex } from 'knex';
 import { OF_STUDENT, isAhead, opensLater, setForStudents, type AssignmentForMe } from '../assignments/access';
-import { exerciseOf, isClosed, isShown, maxPoints } from '../assignments/row';
+import { endsByDates, exerciseOf, isClosed, isShown, maxPoints } from '../assignments/row';
 import { asOfStudent, variantsOf } from '../assignments/variants';
 import { keptLit } from './look-cache';
 import { pointsOf, standingOf } from './marks';
@@ -26,6 +26,7 @@ function shownTerms(
     late: handedIn.length === 0 && now > assignment.due_at,
     latePercent: assignment.late === 'reduced' ? assignment.late_percent : null,
     closed,
+    handedInAt: endsByDates(assignment)?.toISOString() ?? null,
     attempts: assignment.attempts_allowed,
     handedIn: handedIn.length,
     minutes: minutesOf(assignment),

@@ -8,7 +8,13 @@ const open: Jobs[] = [];
 const queue = async (work: Partial<QueueWork>) => {
   const jobs = await jobQueue(
     h.url,
-    { regrade: async () => undefined, timeUp: async () => null, prune: async () => undefined, ...work },
+    {
+      regrade: async () => undefined,
+      timeUp: async () => null,
+      due: async () => [],
+      prune: async () => undefined,
+      ...work,
+    },
     log,
   );
   open.push(jobs);

@@ -16,6 +16,8 @@ export interface QueueWork {
   regrade: (assignmentId: string) => Promise<void>;
   /** Says when to look again, where the time is not up yet. */
   timeUp: (attemptId: string) => Promise<{ again: Date } | null>;
+  /** Attempts that the dates have ended, to be handed in. */
+  due: () => Promise<string[]>;
   prune: () => Promise<void>;
 }
 
@@ -24,6 +26,8 @@ const LOST_AFTER_S = 60;
 const RETRIES = 5;
 /** Attempts whose time is up at once that are taken up together. */
 const TOGETHER = 60;
+/** Due times are looked at every minute. */
+const DUE_AT = '* * * * *';
 /** At a quiet hour. */
 const PRUNED_AT = '17 3 * * *';
 
@@ -33,7 +37,7 @@ const PRUNED_AT = '17 3 * * *';
  */
 export async function jobQueue(
   url: string,
-  { regrade, timeUp, prune }: QueueWork,
+  { regrade, timeUp, due, prune }: QueueWork,
   log: Logger,
 ): Promise<Jobs> {
   const boss = new PgBoss({ connectionString: url, schema: 'jobs', max: 3 });
@@ -43,6 +47,7 @@ export async function jobQueue(
   const options = { retryLimit: RETRIES, retryDelay: 1, retryBackoff: true, expireInSeconds: LOST_AFTER_S };
   await boss.createQueue('regrade', { name: 'regrade', policy: 'stately', ...options });
   await boss.createQueue('time-up', { name: 'time-up', ...options });
+  await boss.createQueue('due', { name: 'due', policy: 'stately', ...options });
   await boss.createQueue('prune', { name: 'prune', policy: 'stately', ...options });
   await boss.work<{ assignmentId: string }>('regrade', { pollingIntervalSeconds: 1 }, async ([job]) =>
     regrade(job.data.assignmentId),
@@ -65,6 +70,10 @@ export async function jobQueue(
       if (failed) throw failed.reason;
     },
   );
+  await boss.work('due', { pollingIntervalSeconds: 5 }, async () => {
+    for (const attemptId of await due()) await lookAgain(attemptId, new Date(0));
+  });
+  await boss.schedule('due', DUE_AT);
   await boss.work('prune', { pollingIntervalSeconds: 60 }, prune);
   await boss.schedule('prune', PRUNED_AT);
   return {

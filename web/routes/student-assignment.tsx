@@ -48,6 +48,9 @@ function Working({ assignment }: { assignment: StudentAssignment }) {
             {assignment.notTaken ? (
               <Notice kind="bad">{t('bench.notTaken', { why: t(`error.${assignment.notTaken}`) })}</Notice>
             ) : null}
+            {assignment.closed && !assignment.notTaken ? (
+              <Notice kind="warn">{t('error.attempt.closed')}</Notice>
+            ) : null}
             <SaveLine draft={draft} />
             {assignment.time ? (
               <TimeLeft assignment={{ ...assignment, time: assignment.time }} answer={answer} />

@@ -1,6 +1,7 @@
 import type { StudentAssignment } from '@cimbel/contract';
 import type { RecordCard } from '@cimbel/core/card';
 import { useTranslation } from 'react-i18next';
+import { dateTime } from '../../lib/i18n';
 import { Notice } from '../../ui/panel';
 import { HandInForm } from './hand-in-form';
 import type { DraftOf } from './use-draft';
@@ -10,13 +11,16 @@ import '../../lib/words/bench';
 
 export function HandIn({ assignment, draft }: { assignment: StudentAssignment; draft: DraftOf<RecordCard> }) {
   const { t } = useTranslation();
-  const { id, attempt, attempts, late, latePercent, closed, open, lines } = assignment;
+  const { id, attempt, attempts, late, latePercent, closed, handedInAt, open, lines } = assignment;
   const left = open.filter((step) => !isStepComplete(step, draft.answer, assignment)).length;
   return (
     <div className="flex flex-col gap-4">
       <h2 className="text-2xl">{t('bench.handIn.title')}</h2>
       <RecordCardView plan={draft.answer} lines={lines} title={t('bench.card')} />
       {attempts > 1 ? <p className="text-quiet">{t('student.attemptOf', { attempt, attempts })}</p> : null}
+      {handedInAt && !closed ? (
+        <p className="text-quiet">{t('bench.handIn.atDue', { when: dateTime(handedInAt) })}</p>
+      ) : null}
       {closed ? <Notice kind="warn">{t('error.attempt.closed')}</Notice> : null}
       {closed ? null : (
         <HandInForm

@@ -49,6 +49,7 @@ function begun(exercise: KnownExercise): StudentAssignment {
     late: false,
     latePercent: null,
     closed: false,
+    handedInAt: null,
     attempts: 1,
     handedIn: 0,
     attempt: 1,
