@@ -30,9 +30,6 @@ async function classroom(page) {
   return (await page.request.get(`${base}/api/classes/${first.id}`)).json();
 }
 
-const desk = async (page) =>
-  (await page.request.get(`${base}/api/classes/${(await classroom(page)).id}/reading`)).json();
-
 const VIEWS = {
   'student-home': { as: STUDENT, go: async () => '/due' },
   roster: {
@@ -41,7 +38,15 @@ const VIEWS = {
     then: (page) => page.getByLabel('Names').fill('Noor Havel, 2101\nTomas Rell, 2102\nIda Brandt, 2103'),
   },
   class: { as: EDUCATOR, go: async (page) => `/classes/${(await classroom(page)).id}` },
-  'new-exercise': { as: EDUCATOR, go: async (page) => `/classes/${(await classroom(page)).id}/new-exercise` },
+  'new-exercise': {
+    as: EDUCATOR,
+    go: async (page) => `/classes/${(await classroom(page)).id}/new-exercise`,
+    then: async (page) => {
+      await page.getByLabel('Start from').selectOption({ label: 'Dark root, pale ends, one gold' });
+      await page.getByRole('button', { name: 'Next: Wish and shelf' }).click();
+      await page.getByRole('heading', { name: 'Routes' }).waitFor();
+    },
+  },
   'bench-consult': {
     as: STUDENT,
     go: async (page) => `/due/${await assignmentNamed('First time')(page)}?step=consult`,
@@ -98,7 +103,6 @@ const VIEWS = {
   'reading-desk': { as: EDUCATOR, go: async (page) => `/classes/${(await classroom(page)).id}/reading` },
   'shade-book': { as: EDUCATOR, go: async () => '/shade-books/shipped/ostrel' },
   'house-rules': { as: EDUCATOR, go: async (page) => `/classes/${(await classroom(page)).id}/house-rules` },
-  'test-results': { as: EDUCATOR, go: async (page) => `/reading-tests/${(await desk(page)).tests[0].id}` },
   lab: { as: EDUCATOR, go: async () => '/lab' },
 };
 

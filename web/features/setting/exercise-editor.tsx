@@ -149,6 +149,8 @@ export function ExerciseEditor({
   const go = (to: SettingStep) => {
     setSeen((was) => (was.includes(step) ? was : [...was, step]));
     setStep(to);
+    // A step begins at its head.
+    window.scrollTo(0, 0);
   };
   const goTo = (fault: SettingFault) => {
     flushSync(() => go(fault.step));
