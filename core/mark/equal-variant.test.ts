@@ -2,11 +2,11 @@ import { SHIPPED_CASES } from '../cases';
 import { BENCH_STEPS, MOST_VARIANTS } from '../exercise';
 import { seededRandom } from '../random';
 import { gradingOf } from '../testing/solved';
-import { equalVariant, markCard, type ProvedVariant, standardFor } from '.';
+import { COPIED_MOST, defaultRubric, equalVariant, markCard, type ProvedVariant, standardFor } from '.';
 
-function variantsOf(id: string, range: 'close' | 'wide', seed = 1) {
+function variantsOf(id: string, seed = 1) {
   const { clientCase } = SHIPPED_CASES.find((shipped) => shipped.id === id)!;
-  const { modelAnswer, lines, rules, rubric } = gradingOf(id);
+  const { modelAnswer, lines, rules } = gradingOf(id);
   const base = { clientCase, modelAnswer };
   const random = seededRandom(seed);
   const found: ProvedVariant[] = [];
@@ -15,9 +15,9 @@ function variantsOf(id: string, range: 'close' | 'wide', seed = 1) {
       base,
       lines,
       rules,
-      range,
+      false,
       random,
-      found.map((one) => one.clientCase),
+      found.map((one) => one.modelAnswer),
     );
     if (!variant) break;
     found.push(variant);
@@ -26,18 +26,18 @@ function variantsOf(id: string, range: 'close' | 'wide', seed = 1) {
     modelAnswer: variant.modelAnswer,
     lines,
     rules,
-    rubric,
+    rubric: defaultRubric(variant.modelAnswer, variant.modelAnswer.clientCase),
     open: [...BENCH_STEPS],
   });
   return { base, found, marking };
 }
 
 describe('variants of equal difficulty', () => {
-  it.each(['one-lighter', 'short-and-pale', 'layers-of-black', 'dream-of-silver'])(
-    'are five for a class, turning on the same decisions – %s',
+  it.each(['one-lighter', 'glassy-white', 'gold-eight', 'half-grey-gold'])(
+    'turn on the same decisions, and nobody copies: an answer to one earns no more than a pass elsewhere – %s',
     (id) => {
-      const { base, found, marking } = variantsOf(id, 'wide');
-      expect(found).toHaveLength(MOST_VARIANTS);
+      const { base, found, marking } = variantsOf(id);
+      expect(found.length).toBeGreaterThanOrEqual(3);
       const turnsOn = (variant: ProvedVariant) =>
         standardFor(marking(variant))
           .crucial.map(({ criteria, places, role }) => JSON.stringify([criteria, places, role]))
@@ -49,35 +49,19 @@ describe('variants of equal difficulty', () => {
           base.modelAnswer.choices.map(({ technique }) => technique),
         );
         expect(visits).toHaveLength(base.modelAnswer.visits.length);
+        for (const other of [base, ...found]) {
+          const { points, max } = markCard(marking(variant), other.modelAnswer.card);
+          if (other === variant) expect(points).toBe(max);
+          else expect((100 * points) / max).toBeLessThanOrEqual(COPIED_MOST);
+        }
       }
     },
   );
 
-  it('let nobody copy: the answer to one is not full marks in most others', () => {
-    const { found, marking } = variantsOf('one-lighter', 'wide');
-    const copied = found.flatMap((mine) =>
-      found
-        .filter((other) => other !== mine)
-        .map((other) => markCard(marking(mine), other.modelAnswer.card).points),
-    );
-    for (const variant of found)
-      expect(markCard(marking(variant), variant.modelAnswer.card).points).toBe(100);
-    expect(copied.filter((points) => points < 90).length).toBeGreaterThan(copied.length / 2);
-  });
-
-  it('differ from the case and from one another in what a formula hangs on', () => {
-    const { base, found } = variantsOf('one-lighter', 'close');
-    expect(found.length).toBeGreaterThan(0);
-    const levels = [base, ...found].map(({ clientCase }) =>
-      clientCase.head.zones.map(({ naturalLevel }) => naturalLevel).join(),
-    );
-    expect(new Set(levels).size).toBe(levels.length);
-  });
-
   it('are not made up where no draw turns on the same', () => {
     const { clientCase } = SHIPPED_CASES.find(({ id }) => id === 'one-lighter')!;
     const { modelAnswer, lines, rules } = gradingOf('one-lighter');
-    // Always the middle of every range: the levels of the case itself.
-    expect(equalVariant({ clientCase, modelAnswer }, lines, rules, 'close', () => 0.5)).toBeNull();
+    // Always the middle of every range: the levels of the case itself, to which its own answer is one.
+    expect(equalVariant({ clientCase, modelAnswer }, lines, rules, true, () => 0.5)).toBeNull();
   });
 });

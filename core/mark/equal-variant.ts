@@ -1,11 +1,11 @@
 import type { ClientCase } from '../case';
-import { BENCH_STEPS, type VariantRange, variantOf } from '../exercise';
+import { BENCH_STEPS, variantOf } from '../exercise';
 import type { Line } from '../product';
 import type { Random } from '../random';
 import type { HouseRules } from '../rules';
 import { type ModelAnswer, solveCase } from '../solve';
 import { defaultRubric } from './default-rubric';
-import { standardFor } from './mark-card';
+import { markCard, standardFor } from './mark-card';
 import { typicalErrors } from './slips/typical-errors';
 
 /** A variant of a case, and the answer that proves it. */
@@ -40,6 +40,16 @@ const turnsOn = (modelAnswer: ModelAnswer, lines: readonly Line[], rules: HouseR
 /** Furthest that the mean mark of plans with common errors may be from that of the case, in points of 100. */
 export const MEAN_WITHIN = 10;
 
+/** Most that the answer to the case, or to another of its variants, may earn: copying does not pay. */
+export const COPIED_MOST = 85;
+
+/** What a card earns on another head than its own, of 100. */
+function copied({ card }: ModelAnswer, on: ModelAnswer, lines: readonly Line[], rules: HouseRules): number {
+  const rubric = defaultRubric(on, on.clientCase);
+  const { points, max } = markCard({ modelAnswer: on, lines, rules, rubric, open: [...BENCH_STEPS] }, card);
+  return (100 * points) / max;
+}
+
 /** Mean mark of plans with common errors, in points of 100; null where the case leaves room for none. */
 function meanOfErrors(modelAnswer: ModelAnswer, lines: readonly Line[], rules: HouseRules): number | null {
   const rubric = defaultRubric(modelAnswer, modelAnswer.clientCase);
@@ -49,41 +59,39 @@ function meanOfErrors(modelAnswer: ModelAnswer, lines: readonly Line[], rules: H
     : errors.reduce((sum, { grade: { points, max } }) => sum + (100 * points) / max, 0) / errors.length;
 }
 
-/** Figures by which a formula of one head is right or wrong on another: levels and tones of wish and hair. */
-const figuresOf = ({ head, wish, placements = [] }: ClientCase): string =>
-  JSON.stringify([
-    head.zones.map(({ zone, naturalLevel }) => [zone, naturalLevel]),
-    Object.entries(wish).map(([place, { level, tone }]) => [place, level, tone]),
-    placements.map(({ zones, target: { level, tone } }) => [zones, level, tone]),
-  ]);
-
 /**
  * Draws a variant until the search proves that it turns on the same decisions as its case: the same techniques, as many
- * bowls and appointments, the same crucial decisions, and common errors that cost as much. At most {@link MOST_DRAWS} times.
+ * bowls and appointments, the same crucial decisions, and common errors that cost as much, and that the answer to the case is
+ * not one to it. At most {@link MOST_DRAWS} times.
  *
- * @param besides What it must differ from in levels or tones beside the case itself.
+ * @param besides Other variants, whose answers must be none to it either, nor its own to them.
  * @returns null where none of the draws was equal.
  */
 export function equalVariant(
   { clientCase, modelAnswer }: ProvedVariant,
   lines: readonly Line[],
   rules: HouseRules,
-  range: VariantRange,
+  keepsTones: boolean,
   random: Random,
-  besides: readonly ClientCase[] = [],
+  besides: readonly ModelAnswer[] = [],
 ): ProvedVariant | null {
-  const taken = new Set([clientCase, ...besides].map(figuresOf));
   const ways = waysOf(modelAnswer);
   const decisions = turnsOn(modelAnswer, lines, rules);
   const mean = meanOfErrors(modelAnswer, lines, rules);
   for (let draw = 0; draw < MOST_DRAWS; draw++) {
-    const drawn = variantOf(clientCase, range, random);
-    if (taken.has(figuresOf(drawn))) continue;
+    const drawn = variantOf(clientCase, keepsTones, random);
     const solved = solveCase(drawn, lines, rules);
     if (!solved.ok || waysOf(solved.modelAnswer) !== ways) continue;
     if (turnsOn(solved.modelAnswer, lines, rules) !== decisions) continue;
     const drawnMean = meanOfErrors(solved.modelAnswer, lines, rules);
     if (mean !== null && drawnMean !== null && Math.abs(drawnMean - mean) > MEAN_WITHIN) continue;
+    const others = [modelAnswer, ...besides];
+    const pays = others.some(
+      (other) =>
+        copied(other, solved.modelAnswer, lines, rules) > COPIED_MOST ||
+        (other !== modelAnswer && copied(solved.modelAnswer, other, lines, rules) > COPIED_MOST),
+    );
+    if (pays) continue;
     return { clientCase: drawn, modelAnswer: solved.modelAnswer };
   }
   return null;

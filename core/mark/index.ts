@@ -5,7 +5,7 @@ export { DANGER_MOST } from './dangers';
 export * from './finding';
 export * from './house-rules-used';
 export * from './educator-ruling';
-export { equalVariant, MOST_DRAWS, type ProvedVariant } from './equal-variant';
+export { COPIED_MOST, equalVariant, type ProvedVariant } from './equal-variant';
 export * from './mark-card';
 export { pileOf, type AnswerGroup, type PiledAnswer, type PiledFault } from './pile';
 export * from './misconception';

@@ -74,7 +74,7 @@ async function prepared(
     heavy,
     setAs,
     { clientCase, modelAnswer },
-    { lines, rules: owner.house_rules, slip: slipName },
+    { title: exercise.title, lines, rules: owner.house_rules, slip: slipName },
   );
   const columns = {
     ...columnsOf(exercise),

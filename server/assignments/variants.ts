@@ -1,7 +1,7 @@
 import type { SetAs } from '@cimbel/contract';
 import type { ClientCase } from '@cimbel/core/case';
 import type { RecordCard } from '@cimbel/core/card';
-import { MOST_VARIANTS, type VariantRange } from '@cimbel/core/exercise';
+import { MOST_VARIANTS } from '@cimbel/core/exercise';
 import { cardWithSlip, type Misconception, type ProvedVariant } from '@cimbel/core/mark';
 import type { Line } from '@cimbel/core/product';
 import type { HouseRules } from '@cimbel/core/rules';
@@ -26,11 +26,15 @@ export interface VariantRow {
 /** Fewest variants that are a variant for each: with one, neighbours have the same. */
 const FEWEST_OWN = 2;
 
-/** How many are drawn and how far they may be from the case: what the whole class has may keep its note. */
-const DRAWN_AS: Record<Exclude<SetAs, 'asWritten'>, { most: number; least: number; range: VariantRange }> = {
-  shared: { most: 1, least: 1, range: 'close' },
-  own: { most: MOST_VARIANTS, least: FEWEST_OWN, range: 'wide' },
+/** Most and fewest that are drawn. */
+const DRAWN_AS: Record<Exclude<SetAs, 'asWritten'>, { most: number; least: number }> = {
+  shared: { most: 1, least: 1 },
+  own: { most: MOST_VARIANTS, least: FEWEST_OWN },
 };
+
+/** A title that names a tone, in the language of the cases that ship, holds for the variants as well. */
+const NAMES_A_TONE =
+  /\b(ash\w*|pearl\w*|violet|gold\w*|beige|copper\w*|red\w*|mahogany|brown|brass\w*|cool\w*|warm\w*|honey|sand|neutral|rose|silver)\b/i;
 
 /**
  * Draws the variants an assignment is set in, from a secret that is not kept: nobody who has the case can work out its
@@ -42,15 +46,24 @@ export async function drawVariants(
   heavy: Heavy,
   as: SetAs,
   base: ProvedVariant,
-  { lines, rules, slip }: { lines: readonly Line[]; rules: HouseRules; slip: Misconception | null },
+  {
+    title,
+    lines,
+    rules,
+    slip,
+  }: { title: string; lines: readonly Line[]; rules: HouseRules; slip: Misconception | null },
 ): Promise<Omit<VariantRow, 'assignment_id'>[]> {
   if (as === 'asWritten') return [];
-  const { most, least, range } = DRAWN_AS[as];
+  const { most, least } = DRAWN_AS[as];
+  const keepsTones = NAMES_A_TONE.test(title);
   const secret = randomBytes(32).toString('hex');
   const found: Omit<VariantRow, 'assignment_id'>[] = [];
+  let inVain = 0;
   for (let number = 1; number <= most; number++) {
-    const besides = found.map(({ client_case }) => client_case);
-    const drawn = await heavy('variant', `${secret} ${number}`, base, lines, rules, range, besides);
+    const besides = found.map(({ model_answer }) => model_answer);
+    const drawn = await heavy('variant', `${secret} ${number}`, base, lines, rules, keepsTones, besides);
+    // Looked for twice in vain, the next would be as well.
+    if (!drawn && ++inVain > 1) break;
     if (!drawn) continue;
     const { clientCase, modelAnswer } = drawn;
     const card = slip ? cardWithSlip(slip, { card: modelAnswer.card, modelAnswer, lines }) : null;

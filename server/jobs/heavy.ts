@@ -1,10 +1,9 @@
 import { seedFrom } from '@cimbel/core';
 import { equalVariant, markCard, type MarkingInput, type ProvedVariant } from '@cimbel/core/mark';
 import { showSimulation } from '@cimbel/core/simulate';
-import { solveCase } from '@cimbel/core/solve';
+import { type ModelAnswer, solveCase } from '@cimbel/core/solve';
 import type { ClientCase } from '@cimbel/core/case';
 import { type RecordCard, type HairWork, complete } from '@cimbel/core/card';
-import type { VariantRange } from '@cimbel/core/exercise';
 import type { Line } from '@cimbel/core/product';
 import type { HouseRules } from '@cimbel/core/rules';
 import { LRUCache } from 'lru-cache';
@@ -53,9 +52,9 @@ export const HEAVY = {
     base: ProvedVariant,
     lines: readonly Line[],
     rules: HouseRules,
-    range: VariantRange,
-    besides: readonly ClientCase[],
-  ) => equalVariant(base, lines, rules, range, secretRandom(secret), besides),
+    keepsTones: boolean,
+    besides: readonly ModelAnswer[],
+  ) => equalVariant(base, lines, rules, keepsTones, secretRandom(secret), besides),
   picture: tressPng,
 };
 export type HeavyName = keyof typeof HEAVY;
