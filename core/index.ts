@@ -1,2 +1,3 @@
 export * from './reason';
 export * from './random';
+export * from './correlation';

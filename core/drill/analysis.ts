@@ -1,3 +1,4 @@
+import { correlation } from '../correlation';
 import type { DrillMark } from './mark';
 
 /** Marks of one finished sitting, by slot; a question not reached counts as not right. */
@@ -21,18 +22,6 @@ export interface SlotFacts {
 }
 
 export const LEAST_SITTINGS = 5;
-
-function correlation(xs: readonly number[], ys: readonly number[]): number | null {
-  const mean = (values: readonly number[]) => values.reduce((a, b) => a + b, 0) / values.length;
-  const [mx, my] = [mean(xs), mean(ys)];
-  let [sxy, sxx, syy] = [0, 0, 0];
-  xs.forEach((x, i) => {
-    sxy += (x - mx) * (ys[i] - my);
-    sxx += (x - mx) ** 2;
-    syy += (ys[i] - my) ** 2;
-  });
-  return sxx < 1e-12 || syy < 1e-12 ? null : sxy / Math.sqrt(sxx * syy);
-}
 
 /** What each slot of a test says over many sittings. */
 export function analyseSlots(sittings: readonly SittingMarks[], slots: number): SlotFacts[] {

@@ -4,6 +4,7 @@ export type { CrucialDecision } from './crucial-decisions';
 export { DANGER_MOST } from './dangers';
 export * from './finding';
 export * from './house-rules-used';
+export * from './item-statistics';
 export * from './educator-ruling';
 export { COPIED_MOST, equalVariant, type ProvedVariant } from './equal-variant';
 export * from './mark-card';

@@ -87,6 +87,7 @@ function teach(words: I18n, units: Units): I18n {
   formatter.add('points', number(2));
   formatter.add('whole', number(0));
   formatter.add('tenths', number(1));
+  formatter.add('hundredths', number(2));
   formatter.add('signed', (value, language) =>
     formatIn(language, { maximumFractionDigits: 1, signDisplay: 'exceptZero' }).format(value),
   );

@@ -8,6 +8,7 @@ import { TermsLine } from '../features/assigning/terms-line';
 import { AnswerByVariant } from '../features/marking/answer-by-variant';
 import { AnswersTable } from '../features/marking/answers-table';
 import { AssignmentActions } from '../features/marking/assignment-actions';
+import { ItemStatistics } from '../features/marking/item-statistics';
 import { RegradeDialog } from '../features/marking/regrade-dialog';
 import { JustAssigned } from '../features/setting/just-assigned';
 import { api } from '../lib/api';
@@ -39,6 +40,8 @@ export function AssignmentPage() {
       })),
     [rubric, t],
   );
+  const rows = query.data?.rows;
+  const grades = useMemo(() => (rows ?? []).flatMap(({ grade }) => grade ?? []), [rows]);
   if (query.isPending) return <Loading />;
   if (query.isError) return <Failure error={query.error} onRetry={() => void query.refetch()} />;
   const assignment = query.data;
@@ -91,21 +94,24 @@ export function AssignmentPage() {
         <InUnits units={assignment.houseRules.units}>
           <AnswerByVariant assignment={assignment} />
         </InUnits>
-        <Sheet className="flex flex-col gap-2">
-          <h2 className="text-lg">{t('bench.thinkingOfClass')}</h2>
-          {assignment.misconceptions.length === 0 ? (
-            <p className="text-quiet">{t('bench.noThinking')}</p>
-          ) : (
-            <ul>
-              {assignment.misconceptions.map(({ name, students }) => (
-                <li key={name} className="flex justify-between gap-3 py-0.5">
-                  {t(`craft:slip.${name}`)}
-                  <strong className="tabular-nums">{students}</strong>
-                </li>
-              ))}
-            </ul>
-          )}
-        </Sheet>
+        <div className="flex flex-col gap-4">
+          <Sheet className="flex flex-col gap-2">
+            <h2 className="text-lg">{t('bench.thinkingOfClass')}</h2>
+            {assignment.misconceptions.length === 0 ? (
+              <p className="text-quiet">{t('bench.noThinking')}</p>
+            ) : (
+              <ul>
+                {assignment.misconceptions.map(({ name, students }) => (
+                  <li key={name} className="flex justify-between gap-3 py-0.5">
+                    {t(`craft:slip.${name}`)}
+                    <strong className="tabular-nums">{students}</strong>
+                  </li>
+                ))}
+              </ul>
+            )}
+          </Sheet>
+          <ItemStatistics grades={grades} />
+        </div>
       </div>
       {regrading ? <RegradeDialog assignment={assignment} onClose={() => setRegrading(false)} /> : null}
     </div>
