@@ -26,7 +26,7 @@ import { figuresSchema, type HouseFigures, type HouseRules } from '@cimbel/core/
 import type { standingSchema } from './classes';
 import type { Rights } from './people';
 import { libraryExerciseSchema } from './exercises';
-import { attemptNumberSchema, withTerms, type Terms } from './terms';
+import { attemptNumberSchema, withTerms, type Terms, type Release } from './terms';
 import type { AnswerComment } from './pile';
 import { oneLine } from './text';
 
@@ -177,12 +177,17 @@ export interface StudentAssignment extends StudentTermsShown, StudentExercise {
   notTaken: string | null;
   /** Whether another attempt may be begun. */
   another: boolean;
-  /** Points of the attempt that counts so far, told between attempts; null where nothing is told yet. */
-  soFar: { points: number; max: number } | null;
+  /**
+   * Points of the attempt that counts so far, told between attempts, and what kind of thing lost some in the last: criteria
+   * and rules, no figure of the answer; null where nothing is told yet.
+   */
+  soFar: { points: number; max: number; lost: { criterion: Criterion; rules: string[] }[] } | null;
   /** Plays of a card on this head. */
   plays: Plays;
   /** Whether the result may be seen. */
   resultReady: boolean;
+  /** When marks and model answer are told. */
+  release: Release;
 }
 
 /** One that cannot be worked yet: it opens later, or its time begins to run once it is begun. Nothing of the head is told. */

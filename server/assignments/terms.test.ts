@@ -141,7 +141,7 @@ describe('several attempts', () => {
     await hand(room.student, id, card).expect(200);
     const between = (await room.student.get(mine(id)).expect(200)).body;
     expect(between).toMatchObject({ another: true, handedIn: 1, resultReady: false });
-    expect(between.soFar.points).toBe(between.soFar.max);
+    expect(between.soFar).toMatchObject({ points: between.soFar.max, lost: [] });
     // The model answer is not shown while it can still be tried.
     await room.student.get(mine(id, '/result')).expect(403);
     await hand(room.student, id, card, 2).expect(409);
@@ -161,6 +161,27 @@ describe('several attempts', () => {
     await room.student.get(mine(id, '/result?attempt=3')).expect(404);
     expect(codeOf(await room.student.post(mine(id, '/attempts')).expect(409))).toBe('attempt.noneLeft');
     expect(await standing(id, room.student)).toMatchObject({ handedIn: 2, points: result.grade.max });
+  });
+
+  it('tell between them what kind of thing lost points: criteria and rules, no figure of the answer', async () => {
+    const id = await twice();
+    const { card } = (await page(id)).modelAnswer;
+    await ask(room.student, id, card);
+    const strong = {
+      ...card,
+      bowls: card.bowls.map((bowl) => ({
+        ...bowl,
+        developer: bowl.developer.map((part) => ({ ...part, vol: 40 })),
+      })),
+    };
+    await hand(room.student, id, strong).expect(200);
+    const { soFar } = (await room.student.get(mine(id)).expect(200)).body;
+    const developer = soFar.lost.find(({ criterion }: { criterion: string }) => criterion === 'developer');
+    expect(developer.rules.length).toBeGreaterThan(0);
+    expect(soFar.lost.map((one: object) => Object.keys(one))).toEqual(
+      soFar.lost.map(() => ['criterion', 'rules']),
+    );
+    for (const { rules } of soFar.lost) for (const rule of rules) expect(rule).toMatch(/^[A-Z]\d+$/);
   });
 
   it('count by the last where that is the rule, and a student may have more than the rest', async () => {

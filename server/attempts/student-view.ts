@@ -76,13 +76,28 @@ export async function studentView(
     soFar: another && assignment.release === 'onSubmit' ? await soFar(db, assignment, attempts) : null,
     plays: await playsOf(db, assignment, studentId),
     resultReady: shown,
+    release: assignment.release,
   };
 }
 
-/** Where results are shown on handing in, points are told between attempts, and the model answer after the last. */
+/** Where results are shown on handing in, points and kinds of fault are told between attempts, the model answer after the last. */
 async function soFar(db: Knex, assignment: AssignmentForMe, attempts: readonly AttemptRow[]) {
   const { points } = standingOf(attempts, assignment, await pointsOf(db, attempts));
-  return points === null ? null : { points, max: maxPoints(assignment.rubric) };
+  if (points === null) return null;
+  const last = attempts.filter(({ submitted_at }) => submitted_at !== null).at(-1);
+  const lost = (last?.grade?.criteria ?? []).flatMap(({ criterion, points: earned, max, findings }) =>
+    earned < max
+      ? [
+          {
+            criterion,
+            rules: [
+              ...new Set(findings.flatMap(({ loss, rule }) => ((loss ?? 0) > 0 && rule ? [rule] : []))),
+            ],
+          },
+        ]
+      : [],
+  );
+  return { points, max: maxPoints(assignment.rubric), lost };
 }
 
 /** What a list shows of an exercise; its lines and model answer, many times as much, stay where they are. */

@@ -8,6 +8,7 @@ import { useParams } from 'react-router';
 import { ConflictDialog, SaveLine } from '../features/bench/save-line';
 import { useDraft } from '../features/bench/use-draft';
 import { AheadPage, AnotherAttempt } from '../features/bench/begin-attempt';
+import { SoFar } from '../features/bench/so-far';
 import { HandIn } from '../features/bench/hand-in';
 import { TimeLeft } from '../features/bench/time-left';
 import { HeadStrand } from '../features/bench/head-strand';
@@ -82,14 +83,14 @@ function HandedIn({ assignment }: { assignment: StudentAssignment }) {
         <h2 className="text-2xl">{t('bench.waitingTitle')}</h2>
         <Notice kind="good">{t('bench.closed', { when: dateTime(assignment.submittedAt!) })}</Notice>
         {assignment.receipt ? <ReceiptLine receipt={assignment.receipt} /> : null}
-        {assignment.soFar ? <p>{t('student.another.soFar', assignment.soFar)}</p> : null}
+        {assignment.soFar ? <SoFar soFar={assignment.soFar} /> : null}
         {assignment.another ? <AnotherAttempt assignment={assignment} /> : null}
         {assignment.resultReady ? (
           <ButtonLink weight="main" to={`/due/${assignment.id}/result`}>
             {t('student.seeResult')}
           </ButtonLink>
         ) : (
-          <p>{t('bench.waiting')}</p>
+          <p>{t(`bench.waiting.${assignment.release}`)}</p>
         )}
       </div>
     </div>

@@ -38,7 +38,7 @@ export function StudentResultPage() {
             <CommentList comments={result.comments} assignmentId={result.assignmentId} />
           ) : null
         }
-        below={(mark) => <PractiseThis mark={mark} />}
+        below={({ criterion, points, max }) => (points < max ? <PractiseThis criterion={criterion} /> : null)}
         heading={
           <MyResultHeading result={result}>
             <ButtonLink to={`/due/${assignmentId}/again`}>{t('bench.tryAgain')}</ButtonLink>

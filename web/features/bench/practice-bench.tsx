@@ -50,6 +50,7 @@ function begun(exercise: KnownExercise): StudentAssignment {
     latePercent: null,
     closed: false,
     handedInAt: null,
+    release: 'onSubmit',
     attempts: 1,
     handedIn: 0,
     attempt: 1,

@@ -1,6 +1,5 @@
 import type { Criterion } from '@cimbel/core/exercise';
 import type { Skill } from '@cimbel/core/drill';
-import type { CriterionMark } from '@cimbel/core/mark';
 import { useTranslation } from 'react-i18next';
 import { ButtonLink } from '../../ui/button';
 import '../../lib/words/craft';
@@ -24,9 +23,8 @@ const SKILLS_OF: Record<Criterion, readonly Skill[]> = {
 };
 
 /** Five minutes of what lost marks. */
-export function PractiseThis({ mark: { criterion, points, max } }: { mark: CriterionMark }) {
+export function PractiseThis({ criterion }: { criterion: Criterion }) {
   const { t } = useTranslation(['ui', 'craft']);
-  if (points >= max) return null;
   return (
     <ButtonLink
       to={`/reading/practice?skills=${SKILLS_OF[criterion].join(',')}&minutes=5`}
