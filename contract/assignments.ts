@@ -113,7 +113,7 @@ export interface EducatorAssignment {
   /** Whether the educator has closed it by hand. */
   closedByHand: boolean;
   /** How often each misconception shows, most often first. */
-  misconceptions: { name: string; students: number }[];
+  misconceptions: { name: Misconception; students: number }[];
   /** One row for each student. */
   rows: (z.infer<typeof standingSchema> & {
     /** Id of the student’s account, a UUID. */

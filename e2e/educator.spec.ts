@@ -13,6 +13,15 @@ test('thirty answers are read by sorting, by keys and without going back', async
   const firstName = () =>
     page.getByRole('table').getByRole('row').nth(1).getByRole('cell').first().innerText();
   expect(await firstName()).toBe('Amina Tessaly');
+  await test.step('what the class has wrong becomes its practice with one press, and that is taken back', async () => {
+    const set = page.getByRole('button', { name: 'Set practice: Ratio reversed' });
+    await set.click();
+    await expect(page.getByText('Set for the class')).toBeVisible();
+    await page.getByRole('button', { name: 'Undo, practice of Ratio reversed' }).click();
+    await expect(set).toBeVisible();
+    await page.getByText('What tells strong answers from weak').click();
+    await expect(page.getByRole('row', { name: /^Base shade for grey coverage/ })).toContainText('%');
+  });
   await page.getByRole('button', { name: 'Total' }).click();
   await page.getByRole('button', { name: 'Total' }).click();
   const sorted = await firstName();

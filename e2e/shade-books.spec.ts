@@ -1,5 +1,5 @@
 import { expect, type Page } from '@playwright/test';
-import { makeClass, register, test, shownText, unique } from './pages';
+import { makeClass, register, settingStep, test, shownText, unique } from './pages';
 
 /** What a spreadsheet puts on the clipboard, pasted where the focus is. */
 async function paste(page: Page, text: string): Promise<void> {
@@ -72,7 +72,7 @@ test('the college’s own line is entered, pasted, mended, saved, set in an exer
   await makeClass(page, unique('Own line'));
   await page.getByRole('link', { name: 'Assign an exercise' }).click();
   await page.getByLabel('Start from').selectOption({ label: 'Cover half grey, keep it golden' });
-  await page.getByText('Head, desired result and shelf').click();
+  await settingStep(page, 'Wish and shelf');
   await page.getByRole('checkbox', { name: 'Tarnwick Cream' }).uncheck();
   await page.getByRole('checkbox', { name: 'College Cream' }).check();
   const answer = page.getByRole('region', { name: 'Model answer' });

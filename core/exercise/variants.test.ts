@@ -30,6 +30,9 @@ describe('a variant of a case', () => {
         const variant = variantOf(clientCase, keepsTones, seededRandom(seed));
         expect(clientCaseSchema.safeParse(variant).error).toBeUndefined();
         expect(variant.client.name).not.toBe(clientCase.client.name);
+        const another = variantOf(clientCase, keepsTones, seededRandom(seed), [variant.client.name]);
+        expect(another.client.name).not.toBe(variant.client.name);
+        for (const { lengthCm } of variant.head.zones) expect(String(lengthCm)).toMatch(/^\d+(\.\d)?$/);
         expect(kinds(variant)).toEqual(kinds(clientCase));
         expect(variantOf(clientCase, keepsTones, seededRandom(seed))).toEqual(variant);
       }),

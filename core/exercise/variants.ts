@@ -118,7 +118,8 @@ function movedZone(
   const step = lengthCm < 3 ? 0.1 : 0.5;
   return {
     ...zone,
-    lengthCm: within(Math.round((lengthCm * length) / step) * step, step, 80),
+    // Whole steps, without what is left of a tenth in binary.
+    lengthCm: hundredth(within(Math.round((lengthCm * length) / step) * step, step, 80)),
     naturalLevel: within(naturalLevel + moves.natural, 1, 10),
     // None is none and all is all: both are things to be read.
     greyShare:
@@ -129,17 +130,23 @@ function movedZone(
 }
 
 /**
- * A case that asks for the same in other figures: another client, levels, tones of a kind, white and lengths. What is one thing on the head (a level, a tone, fading) moves as one. Whether it turns on the same decisions is for the
- * search to say.
+ * A case that asks for the same in other figures: another client, levels, tones of a kind, white and lengths. What is one
+ * thing on the head (a level, a tone, fading) moves as one. Whether it turns on the same decisions is for the search to say.
  *
  * @param keepsTones Whether tones stay as they are, where the title names one.
  * @param random Where the figures come from; of an exercise that is marked, from a secret.
+ * @param named Names of clients that others have.
  */
-export function variantOf(clientCase: ClientCase, keepsTones: boolean, random: Random): ClientCase {
+export function variantOf(
+  clientCase: ClientCase,
+  keepsTones: boolean,
+  random: Random,
+  named: readonly string[] = [],
+): ClientCase {
   const { client, head, wish, placements } = clientCase;
   const name = pick(
     random,
-    CLIENT_NAMES.filter((one) => one !== client.name),
+    CLIENT_NAMES.filter((one) => one !== client.name && !named.includes(one)),
   );
   const moves = movesOf(clientCase, keepsTones, random);
   const [faded, damage] = [around(random, MOVES.faded), around(random, MOVES.damage)];

@@ -38,6 +38,7 @@ describe('variants of equal difficulty', () => {
     (id) => {
       const { base, found, marking } = variantsOf(id);
       expect(found.length).toBeGreaterThanOrEqual(3);
+      expect(new Set(found.map(({ clientCase }) => clientCase.client.name)).size).toBe(found.length);
       const turnsOn = (variant: ProvedVariant) =>
         standardFor(marking(variant))
           .crucial.map(({ criteria, places, role }) => JSON.stringify([criteria, places, role]))

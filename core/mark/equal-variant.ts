@@ -78,8 +78,9 @@ export function equalVariant(
   const ways = waysOf(modelAnswer);
   const decisions = turnsOn(modelAnswer, lines, rules);
   const mean = meanOfErrors(modelAnswer, lines, rules);
+  const named = besides.map((other) => other.clientCase.client.name);
   for (let draw = 0; draw < MOST_DRAWS; draw++) {
-    const drawn = variantOf(clientCase, keepsTones, random);
+    const drawn = variantOf(clientCase, keepsTones, random, named);
     const solved = solveCase(drawn, lines, rules);
     if (!solved.ok || waysOf(solved.modelAnswer) !== ways) continue;
     if (turnsOn(solved.modelAnswer, lines, rules) !== decisions) continue;

@@ -1,4 +1,5 @@
 import type { EducatorAssignment } from '@cimbel/contract';
+import type { Misconception } from '@cimbel/core/mark';
 import type { Knex } from 'knex';
 import { markChangesOf, countingOf, effectiveGrade, pointsOf, standingOf } from '../attempts/marks';
 import { attemptsOf } from '../attempts/store';
@@ -51,7 +52,7 @@ export async function educatorView(
       notTaken: theirs.find(({ not_taken }) => not_taken !== null)?.not_taken ?? null,
     };
   });
-  const shown = new Map<string, number>();
+  const shown = new Map<Misconception, number>();
   for (const { grade } of rows)
     for (const { name } of grade?.misconceptions ?? []) shown.set(name, (shown.get(name) ?? 0) + 1);
   return {

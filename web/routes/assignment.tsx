@@ -8,6 +8,7 @@ import { TermsLine } from '../features/assigning/terms-line';
 import { AnswerByVariant } from '../features/marking/answer-by-variant';
 import { AnswersTable } from '../features/marking/answers-table';
 import { AssignmentActions } from '../features/marking/assignment-actions';
+import { ClassMisconceptions } from '../features/marking/class-misconceptions';
 import { ItemStatistics } from '../features/marking/item-statistics';
 import { RegradeDialog } from '../features/marking/regrade-dialog';
 import { JustAssigned } from '../features/setting/just-assigned';
@@ -15,7 +16,7 @@ import { api } from '../lib/api';
 import { dateTime } from '../lib/i18n';
 import { InUnits } from '../lib/units';
 import { Button, ButtonLink } from '../ui/button';
-import { Empty, Failure, Loading, Notice, Sheet } from '../ui/panel';
+import { Empty, Failure, Loading, Notice } from '../ui/panel';
 import { PageTitle } from '../ui/page-title';
 import '../lib/words/craft';
 import '../lib/words/educating';
@@ -95,21 +96,7 @@ export function AssignmentPage() {
           <AnswerByVariant assignment={assignment} />
         </InUnits>
         <div className="flex flex-col gap-4">
-          <Sheet className="flex flex-col gap-2">
-            <h2 className="text-lg">{t('bench.thinkingOfClass')}</h2>
-            {assignment.misconceptions.length === 0 ? (
-              <p className="text-quiet">{t('bench.noThinking')}</p>
-            ) : (
-              <ul>
-                {assignment.misconceptions.map(({ name, students }) => (
-                  <li key={name} className="flex justify-between gap-3 py-0.5">
-                    {t(`craft:slip.${name}`)}
-                    <strong className="tabular-nums">{students}</strong>
-                  </li>
-                ))}
-              </ul>
-            )}
-          </Sheet>
+          <ClassMisconceptions assignment={assignment} />
           <ItemStatistics grades={grades} />
         </div>
       </div>

@@ -39,7 +39,8 @@ function typedIn(before: ExerciseForm, part: Partial<ExerciseForm>): string | nu
 }
 
 /**
- * An exercise while it is composed: the form with its past, the answer that its case has under a school's rules, and what it comes to.
+ * An exercise while it is composed: the form with its past, the answer that its case has under a school's rules, and what it
+ * comes to.
  *
  * @param start What the form begins with where nothing of it was left half made on this device.
  * @param place Where it is kept on this device.
@@ -64,12 +65,13 @@ export function useComposed(
     // What was kept by an older version of the form lacks what has been added since.
     ...kept,
   }));
+  const isAsBegun = JSON.stringify(form) === base;
   const [allTheSame, setAllTheSame] = useState(false);
   useEffect(() => {
     // What is as it began is no draft.
-    if (JSON.stringify(form) === base) forget(place);
+    if (isAsBegun) forget(place);
     else keep(place, form);
-  }, [place, form, base]);
+  }, [place, form, isAsBegun]);
   const { open, slip, title } = form;
   // A head that began empty bears the name of its exercise.
   const clientCase: ClientCase = form.clientCase.title
@@ -102,9 +104,9 @@ export function useComposed(
     undo,
     redo,
     /** Whether it is as it began. */
-    isAsBegun: JSON.stringify(form) === base,
+    isAsBegun,
     /** Whether it goes on from what was left half made on this device. */
-    isResumed: kept !== null && start !== null,
+    isResumed: kept !== null && start !== null && !isAsBegun,
     /** It is where it belongs: nothing of it is left on this device. */
     done: () => forget(place),
     clientCase,
