@@ -62,8 +62,8 @@ test('a pile is marked by groups with a few keys; what is said is taken back, ke
     await page.getByRole('button', { name: 'Give all the same points' }).click();
     const dialog = page.getByRole('dialog');
     await expect(dialog.getByLabel('Criterion')).toHaveValue('greyShare');
-    await dialog.getByLabel(/^Points, of/).fill('2,5');
-    await dialog.getByLabel(/^Why/).fill('Said so in class.');
+    await dialog.getByLabel(/^Points \(of/).fill('2,5');
+    await dialog.getByLabel('Reason, shown to the student').fill('Said so in class.');
     await dialog.getByRole('button', { name: 'Save' }).click();
     await expect(page.getByRole('button', { name: /^Undo: \d+ marks? changed/ })).toBeVisible();
     await expect(page.getByLabel('changed by hand').first()).toBeVisible();

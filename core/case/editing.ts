@@ -195,12 +195,6 @@ export const withRegionsJoined = (clientCase: ClientCase, from: RegionName, to: 
     clientCase,
   );
 
-/** First thing that is wrong with a case, as the path of its field; null when nothing is. */
-export function firstCaseFault(clientCase: ClientCase): string | null {
-  const parsed = clientCaseSchema.safeParse(clientCase);
-  return parsed.success ? null : parsed.error.issues[0].path.join('.');
-}
-
 /** All that is wrong with a case, by path, each field of each place once. */
 export function caseFaults(clientCase: ClientCase): string[] {
   const parsed = clientCaseSchema.safeParse(clientCase);

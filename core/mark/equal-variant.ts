@@ -86,13 +86,10 @@ export function equalVariant(
     if (turnsOn(solved.modelAnswer, lines, rules) !== decisions) continue;
     const drawnMean = meanOfErrors(solved.modelAnswer, lines, rules);
     if (mean !== null && drawnMean !== null && Math.abs(drawnMean - mean) > MEAN_WITHIN) continue;
-    const others = [modelAnswer, ...besides];
-    const pays = others.some(
-      (other) =>
-        copied(other, solved.modelAnswer, lines, rules) > COPIED_MOST ||
-        (other !== modelAnswer && copied(solved.modelAnswer, other, lines, rules) > COPIED_MOST),
-    );
-    if (pays) continue;
+    const pays = (from: ModelAnswer, on: ModelAnswer) => copied(from, on, lines, rules) > COPIED_MOST;
+    const own = solved.modelAnswer;
+    if ([modelAnswer, ...besides].some((other) => pays(other, own))) continue;
+    if (besides.some((other) => pays(own, other))) continue;
     return { clientCase: drawn, modelAnswer: solved.modelAnswer };
   }
   return null;

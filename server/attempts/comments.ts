@@ -3,6 +3,7 @@ import type { Grade, Misconception } from '@cimbel/core/mark';
 import type { Knex } from 'knex';
 import { notFound } from '../http/errors';
 import { record } from '../log/store';
+import type { MarkedAttempt } from './marks';
 
 export interface CommentRow {
   id: string;
@@ -71,19 +72,23 @@ export async function phrasesOf(db: Knex, educatorId: string): Promise<Phrase[]>
     .select('id', 'text', 'about');
 }
 
-/** Attempts of an assignment that are handed in, of those named. @throws HttpError 404 where one is not. */
+/**
+ * Attempts of an assignment that are handed in, of those named; held to the end of the transaction, one after another in one
+ * order, so that two who mark at once wait and never lock each other out. @throws HttpError 404 where one is not.
+ */
 export async function handedInOf(
   db: Knex,
   assignmentId: string,
   attemptIds: readonly string[],
-): Promise<{ id: string; student_id: string }[]> {
+): Promise<MarkedAttempt[]> {
   const ids = [...new Set(attemptIds)];
   const rows = await db('attempts')
     .where({ assignment_id: assignmentId })
     .whereNotNull('submitted_at')
     .whereIn('id', ids)
     .orderBy('id')
-    .select('id', 'student_id');
+    .forUpdate()
+    .select('id', 'grade', 'assignment_id', 'student_id');
   if (rows.length < ids.length) throw notFound();
   return rows;
 }

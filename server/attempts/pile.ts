@@ -15,7 +15,7 @@ import { isReleased, maxPoints } from '../assignments/row';
 import { educatorView } from '../assignments/view';
 import { record } from '../log/store';
 import { commentsOf, handedInOf, phrasesOf } from './comments';
-import { applyChange, markChangesOf, type MarkedAttempt } from './marks';
+import { applyChange, markChangesOf } from './marks';
 
 export interface AnswerStateRow {
   attempt_id: string;
@@ -95,12 +95,6 @@ export async function setAnswerStates(
   const pointsOf = new Map(rows.map(({ attemptId, points }) => [attemptId, points ?? 0]));
   return db.transaction(async (trx) => {
     const ids = answers.map(({ attemptId }) => attemptId);
-    // Held one after another in one order, so that two who mark at once wait and never lock each other out.
-    await trx('attempts')
-      .whereIn('id', [...ids].sort())
-      .orderBy('id')
-      .forUpdate()
-      .select('id');
     await handedInOf(trx, assignment.id, ids);
     const known = new Map<string, AnswerState>(
       ((await trx('answer_states').whereIn('attempt_id', ids)) as AnswerStateRow[]).map(
@@ -143,16 +137,7 @@ export async function markAlike(
 ): Promise<MarkedAlike> {
   const batch = randomUUID();
   return db.transaction(async (trx) => {
-    await trx('attempts')
-      .whereIn('id', [...attemptIds].sort())
-      .orderBy('id')
-      .forUpdate()
-      .select('id');
-    await handedInOf(trx, assignment.id, attemptIds);
-    const attempts: MarkedAttempt[] = await trx('attempts')
-      .whereIn('id', attemptIds)
-      .orderBy('id')
-      .select('id', 'grade', 'assignment_id', 'student_id');
+    const attempts = await handedInOf(trx, assignment.id, attemptIds);
     const changes = await markChangesOf(trx, attemptIds);
     const changed: string[] = [];
     const left: string[] = [];

@@ -3,7 +3,7 @@ import { EMPTY_CARD, type RecordCard } from '@cimbel/core/card';
 import type { Grade, MarkingInput } from '@cimbel/core/mark';
 import type { Knex } from 'knex';
 import { createHash, randomUUID } from 'node:crypto';
-import { assignmentFor, type AssignmentForMe } from '../assignments/access';
+import { assignmentFor, setForStudents, type AssignmentForMe } from '../assignments/access';
 import { endsByDates, isClosed, takenUntil, type AssignmentRow } from '../assignments/row';
 import { checkCard, onlyMixed } from '../assignments/check-card';
 import { HttpError, invalidField } from '../http/errors';
@@ -321,9 +321,15 @@ async function handInMarked(
   return row;
 }
 
+/** Whether what is there of an attempt is what stood there at a time, give or take what was on its way. */
+const stoodAt = (end: Date, { updated_at }: Pick<AttemptRow, 'updated_at'>): boolean =>
+  updated_at.getTime() <= end.getTime() + GRACE_MS;
+
 /**
  * Hands in what is there of an attempt whose time is up, as it stood when it was: after its minutes, or, without any, when
- * nothing is taken any more by the dates, unless it was written on after that. Says when to look again, where it is not yet. */
+ * nothing is taken any more by the dates, unless it was written on after that. Says
+ * when to look again, where it is not yet.
+ */
 export async function handInWhenTimeIsUp(
   db: Knex,
   heavy: Heavy,
@@ -336,7 +342,7 @@ export async function handInWhenTimeIsUp(
   if (!assignment) return null;
   const timed = endOf(assignment, attempt);
   const end = timed ?? endsByDates(assignment);
-  if (!end || (!timed && attempt.updated_at.getTime() > end.getTime() + GRACE_MS)) return null;
+  if (!end || (!timed && !stoodAt(end, attempt))) return null;
   // What was on its way when the time was up goes first.
   if (now.getTime() < end.getTime() + GRACE_MS) return { again: new Date(end.getTime() + GRACE_MS) };
   const submission = { id: randomUUID(), answer: onlyMixed(attempt.answer), attempt: attempt.number };
@@ -358,21 +364,32 @@ const CAUGHT_UP_DAYS = 7;
 export async function dueUnderWay(db: Knex, now: Date): Promise<string[]> {
   const over = new Date(now.getTime() - GRACE_MS);
   const longAgo = new Date(now.getTime() - CAUGHT_UP_DAYS * 24 * 3600_000);
-  const { rows } = await db.raw<{ rows: { id: string }[] }>(
-    `select a.id from attempts a
-       join assignments s on s.id = a.assignment_id
-       join set_for f on f.assignment_id = s.id and f.student_id = a.student_id
-       join classes c on c.id = s.class_id
-      cross join lateral (select least(
-        case when s.late = 'refused' then f.due_at end,
-        case when s.release = 'onDue' then s.last_due_at end) as ends_at) e
-      where a.submitted_at is null and a.not_taken is null and a.version > 0
-        and s.minutes is null and s.closed_at is null and c.archived_at is null
-        and e.ends_at < :over and e.ends_at > :longAgo
-        and a.updated_at <= e.ends_at + interval '1 minute'`,
-    { over, longAgo },
-  );
-  return rows.map(({ id }) => id);
+  // An end lies between a student's own due time and the last of all: no others are read.
+  const rows: (Parameters<typeof endsByDates>[0] & Pick<AttemptRow, 'id' | 'updated_at'>)[] =
+    await setForStudents(db)
+      .join('attempts', (on) =>
+        on.on('attempts.assignment_id', 'assignments.id').andOn('attempts.student_id', 'set_for.student_id'),
+      )
+      .whereNull('attempts.submitted_at')
+      .whereNull('attempts.not_taken')
+      .where('attempts.version', '>', 0)
+      .whereNull('assignments.minutes')
+      .whereNull('assignments.closed_at')
+      .whereNull('classes.archived_at')
+      .where('set_for.due_at', '<', over)
+      .where('assignments.last_due_at', '>', longAgo)
+      .select(
+        'attempts.id',
+        'attempts.updated_at',
+        'assignments.late',
+        'assignments.release',
+        'assignments.last_due_at',
+        'set_for.due_at',
+      );
+  return rows.flatMap((row) => {
+    const end = endsByDates(row);
+    return end && end < over && end > longAgo && stoodAt(end, row) ? [row.id] : [];
+  });
 }
 
 /** Attempts against the clock that are not handed in yet: those whose time is up, and until when the others run. */

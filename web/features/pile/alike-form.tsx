@@ -3,13 +3,12 @@ import type { Criterion } from '@cimbel/core/exercise';
 import { CRITERIA } from '@cimbel/core/exercise';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { figureIn } from '../../lib/figure-in';
-import { useFieldWords } from '../../lib/form';
 import { figure } from '../../lib/i18n';
 import { Button } from '../../ui/button';
 import { Dialog } from '../../ui/dialog';
-import { Field, Input, Select, Textarea } from '../../ui/field';
+import { Field, Select } from '../../ui/field';
 import { Refused } from '../../ui/panel';
+import { PointsAndReason, checkedMark, useMarkDraft } from '../marking/points-and-reason';
 import type { PileActions } from './use-pile';
 import '../../lib/words/craft';
 import '../../lib/words/pile';
@@ -31,26 +30,14 @@ export function AlikeDialog({
   onClose: () => void;
 }) {
   const { t } = useTranslation(['pile', 'craft', 'ui']);
-  const words = useFieldWords();
   const marked = CRITERIA.filter((criterion) => (rubric[criterion] ?? 0) > 0);
   const [criterion, setCriterion] = useState<Criterion>(first && marked.includes(first) ? first : marked[0]);
   const max = rubric[criterion];
-  const [points, setPoints] = useState(figure(max));
-  const [reason, setReason] = useState('');
-  const [tried, setTried] = useState(false);
-  const parsed = markAlikeSchema.safeParse({
-    attemptIds,
-    criterion,
-    points: figureIn(points) ?? NaN,
-    reason,
-  });
-  const wrong = (path: string) =>
-    tried && !parsed.success && parsed.error.issues.some((issue) => issue.path[0] === path);
-  const pointsWrong = wrong('points') || (tried && (figureIn(points) ?? 0) > max);
+  const draft = useMarkDraft(max);
+  const { body, wrong } = checkedMark(markAlikeSchema, draft, max, { attemptIds, criterion });
   const send = () => {
-    setTried(true);
-    if (parsed.success && parsed.data.points <= max)
-      void actions.alike(parsed.data).then(onClose, () => undefined);
+    draft.setTried(true);
+    if (body) void actions.alike(body).then(onClose, () => undefined);
   };
   return (
     <Dialog
@@ -72,7 +59,7 @@ export function AlikeDialog({
           onChange={(event) => {
             const chosen = marked.find((one) => one === event.target.value)!;
             setCriterion(chosen);
-            setPoints(figure(rubric[chosen]));
+            draft.setPoints(figure(rubric[chosen]));
           }}
         >
           {marked.map((one) => (
@@ -82,28 +69,7 @@ export function AlikeDialog({
           ))}
         </Select>
       </Field>
-      <Field
-        label={t('alike.points', { max })}
-        error={pointsWrong ? words('points', undefined, { max }) : null}
-      >
-        <Input
-          inputMode="decimal"
-          autoComplete="off"
-          className="w-28"
-          value={points}
-          aria-invalid={pointsWrong}
-          onChange={(event) => setPoints(event.target.value)}
-        />
-      </Field>
-      <Field label={t('alike.reason')} error={wrong('reason') ? words('reason') : null}>
-        <Textarea
-          rows={3}
-          maxLength={500}
-          value={reason}
-          aria-invalid={wrong('reason')}
-          onChange={(event) => setReason(event.target.value)}
-        />
-      </Field>
+      <PointsAndReason draft={draft} wrong={wrong} max={max} />
       <Refused error={actions.error} />
     </Dialog>
   );

@@ -9,7 +9,7 @@ import { useEffect, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { forget, keep, readKept } from '../../lib/storage';
 import { useUndo } from '../../lib/use-undo';
-import { caseFaults, firstCaseFault } from '@cimbel/core/case';
+import { caseFaults } from '@cimbel/core/case';
 import { fresh, type ExerciseForm } from './exercise-form';
 import { usePreview } from './use-preview';
 import '../../lib/words/bench';
@@ -17,7 +17,9 @@ import '../../lib/words/bench';
 /** A form left half made on this device. What an older version of the application kept is not of today's shape. */
 function keptForm(place: string): Partial<ExerciseForm> | null {
   const kept = fromOlderCards(readKept(place)) as Partial<ExerciseForm> | null;
-  return kept?.clientCase && firstCaseFault(kept.clientCase)?.includes('history') ? null : kept;
+  return kept?.clientCase && caseFaults(kept.clientCase).some((fault) => fault.includes('history'))
+    ? null
+    : kept;
 }
 
 /** What a change is of, where letters of one text follow one another; null where it is a step of its own. */

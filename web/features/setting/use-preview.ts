@@ -4,7 +4,7 @@ import type { HouseRules } from '@cimbel/core/rules';
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { preview } from '../../workers/previewer';
-import { firstCaseFault } from '@cimbel/core/case';
+import { caseFaults } from '@cimbel/core/case';
 
 const SETTLES_AFTER_MS = 200;
 
@@ -24,7 +24,7 @@ export function usePreview(clientCase: ClientCase, lines: readonly Line[], rules
     queryKey: ['preview', settled, rules, atHand.map(({ id, version }) => [id, version])],
     queryFn: ({ signal }) => preview({ clientCase: whole, lines: atHand, rules }, signal),
     placeholderData: (previous) => previous,
-    enabled: firstCaseFault(whole) === null,
+    enabled: caseFaults(whole).length === 0,
     retry: false,
     staleTime: Infinity,
     networkMode: 'always',
