@@ -23,6 +23,7 @@ const CORE_FOLDERS = [
   'mark',
   'cases',
   'drill',
+  'gradebook',
   'io',
 ];
 const inward = CORE_FOLDERS.flatMap((folder, depth) =>

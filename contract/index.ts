@@ -6,5 +6,6 @@ export * from './exercises';
 export * from './terms';
 export * from './assignments';
 export * from './pile';
+export * from './gradebook';
 export * from './drills';
 export * from './shade-books';

@@ -173,6 +173,12 @@ export const LOG_ACTIONS = [
   'attempt.markBack',
   'attempt.comment',
   'attempt.commentBack',
+  'gradebook.settings',
+  'gradebook.column',
+  'gradebook.columnGone',
+  'gradebook.mark',
+  'gradebook.frozen',
+  'gradebook.thawed',
 ] as const;
 export type LogAction = (typeof LOG_ACTIONS)[number];
 

@@ -1,3 +1,4 @@
 export * from './reason';
 export * from './random';
 export * from './correlation';
+export * from './grouped';

@@ -37,6 +37,11 @@ const VIEWS = {
     go: async (page) => `/classes/${(await classroom(page)).id}/roster`,
     then: (page) => page.getByLabel('Names').fill('Noor Havel, 2101\nTomas Rell, 2102\nIda Brandt, 2103'),
   },
+  gradebook: {
+    as: EDUCATOR,
+    go: async (page) => `/classes/${(await classroom(page)).id}/gradebook`,
+    then: (page) => page.getByRole('button', { name: /^Greta Paulsund, Retouch/ }).focus(),
+  },
   class: { as: EDUCATOR, go: async (page) => `/classes/${(await classroom(page)).id}` },
   'new-exercise': {
     as: EDUCATOR,
@@ -102,7 +107,6 @@ const VIEWS = {
   'reading-profile': { as: STUDENT, go: async () => '/reading/reading-profile' },
   'reading-desk': { as: EDUCATOR, go: async (page) => `/classes/${(await classroom(page)).id}/reading` },
   'shade-book': { as: EDUCATOR, go: async () => '/shade-books/shipped/ostrel' },
-  'house-rules': { as: EDUCATOR, go: async (page) => `/classes/${(await classroom(page)).id}/house-rules` },
   lab: { as: EDUCATOR, go: async () => '/lab' },
 };
 

@@ -66,6 +66,7 @@ const address = (path: string) =>
     .replace(':studentId', room.student.account.id)
     .replace(':sessionId', sessionId)
     .replace(':invitationId', invitationId)
+    .replace(':columnId', room.assignmentId)
     .replace(':commentId', attemptId)
     .replace(':accountId', room.otherEducator.account.id);
 
@@ -120,7 +121,7 @@ describe('every route, by everyone', () => {
   );
 
   const ofClass = /:(classId|assignmentId|testId|practiceId)/;
-  const ofMarking = /:assignmentId\/(pile|comments)/;
+  const ofMarking = /:assignmentId\/(pile|comments)|:columnId\/students/;
   it.each(
     guarded.filter(
       ({ who, method, path }) =>

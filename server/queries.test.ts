@@ -40,6 +40,7 @@ describe('pages of a class that grows', () => {
     log: () => room.educator.get(`/api/classes/${room.classId}/log`).expect(200),
     assignment: () => room.educator.get(`/api/assignments/${room.assignmentId}`).expect(200),
     'reading desk': () => room.educator.get(`/api/classes/${room.classId}/reading`).expect(200),
+    gradebook: () => room.educator.get(`/api/classes/${room.classId}/gradebook`).expect(200),
     test: () => room.educator.get(`/api/reading-tests/${room.testId}`).expect(200),
     'what is due': () => room.student.get('/api/my/assignments').expect(200),
     exercise: () => room.student.get(`/api/my/assignments/${room.assignmentId}`).expect(200),

@@ -5,6 +5,7 @@ import { pileRoutes } from './attempts/pile-routes';
 import { attemptRoutes } from './attempts/routes';
 import { classRoutes } from './classes/routes';
 import { exerciseRoutes } from './exercises/routes';
+import { gradebookRoutes } from './gradebook/routes';
 import type { Route } from './http/route';
 import { practiceRoutes } from './practice/routes';
 import { readingRoutes } from './reading/routes';
@@ -24,4 +25,5 @@ export const allRoutes = (): Route[] => [
   ...practiceRoutes(),
   ...readingRoutes(),
   ...sittingRoutes(),
+  ...gradebookRoutes(),
 ];

@@ -1,3 +1,4 @@
+import { grouped } from '../grouped';
 import { type Light, LIGHTS, TONES, type ToneFamily } from '../colour';
 import { type TestReading, type ConfusionCell, confusionOf } from './analysis';
 import { type Answered, stepAfter } from './memory';
@@ -85,16 +86,6 @@ const tally = (answers: readonly Pick<ProfileAnswer, 'score' | 'chance'>[]): Tal
   answers: answers.length,
   accuracy: beyondChance(answers),
 });
-function grouped<T, K>(values: readonly T[], keyOf: (value: T) => K): Map<K, T[]> {
-  const groups = new Map<K, T[]>();
-  for (const value of values) {
-    const key = keyOf(value);
-    const group = groups.get(key);
-    if (group) group.push(value);
-    else groups.set(key, [value]);
-  }
-  return groups;
-}
 const WARMTH = { cool: -1, neutral: 0, warm: 1 } as const;
 const warmthOf = (tone: string) => WARMTH[TONES[tone as ToneFamily].temperature];
 

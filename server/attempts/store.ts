@@ -69,8 +69,14 @@ export type AttemptStub = Pick<
   /** As computed; null before it is handed in. */
   points: number | null;
 };
-export const attemptStubsOf = (db: Knex, assignmentIds: string[]): Promise<AttemptStub[]> =>
+/** Of all students, or of the one that `of` names. */
+export const attemptStubsOf = (
+  db: Knex,
+  assignmentIds: string[],
+  of: { student_id?: string } = {},
+): Promise<AttemptStub[]> =>
   db('attempts')
+    .where(of)
     .whereIn('assignment_id', assignmentIds)
     .select('id', 'assignment_id', 'student_id', 'number', 'submitted_at')
     .select({ points: db.raw("(grade->>'points')::float") });

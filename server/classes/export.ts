@@ -3,6 +3,10 @@ import type { ClassRow } from './access';
 
 /** Tables of a class's work, those that others rest on last, each with how its rows are found. */
 export const WORK_OF_CLASS = [
+  ['term_sheets', 'class_id = :id'],
+  ['grade_entries', 'column_id in (select id from grade_columns where class_id = :id)'],
+  ['grade_columns', 'class_id = :id'],
+  ['gradebooks', 'class_id = :id'],
   ['reveals', 'assignment_id in (select id from assignments where class_id = :id)'],
   ['plays', 'assignment_id in (select id from assignments where class_id = :id)'],
   [

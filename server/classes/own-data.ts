@@ -51,6 +51,7 @@ const TOLD_WITH_THE_MARK: readonly string[] = [
   'attempt.markBack',
   'attempt.comment',
   'attempt.commentBack',
+  'gradebook.mark',
 ] satisfies LogAction[];
 
 /**
@@ -69,6 +70,11 @@ export async function ownDataOf(db: Knex, studentId: string, now: Date): Promise
   const heldAttempts = new Set(
     attempts.flatMap(({ id, assignment_id }) => (shown.has(assignment_id) ? [] : [id])),
   );
+  const heldSittings = new Set(sittings.flatMap(({ id }) => (open.has(id) ? [] : [id])));
+  const heldWork = new Set([
+    ...attempts.flatMap(({ id, assignment_id }) => (heldAttempts.has(id) ? [assignment_id] : [])),
+    ...sittings.flatMap(({ id, test_id }) => (heldSittings.has(id) ? [test_id] : [])),
+  ]);
   const ofShown = (rows: object[]) =>
     (rows as { attempt_id: string }[]).filter(({ attempt_id }) => !heldAttempts.has(attempt_id));
   return {
@@ -87,6 +93,9 @@ export async function ownDataOf(db: Knex, studentId: string, now: Date): Promise
         sitting_answers: (tables.sitting_answers as { sitting_id: string }[]).map((answer) =>
           open.has(answer.sitting_id) ? answer : { ...answer, score: null, reading: null },
         ),
+        grade_entries: (tables.grade_entries as { column_id: string }[]).filter(
+          ({ column_id }) => !heldWork.has(column_id),
+        ),
         log: (tables.log as { action: string }[]).filter(
           ({ action }) => !TOLD_WITH_THE_MARK.includes(action),
         ),
@@ -94,7 +103,7 @@ export async function ownDataOf(db: Knex, studentId: string, now: Date): Promise
     }),
     held_back: {
       attempts: [...heldAttempts],
-      sittings: sittings.flatMap(({ id }) => (open.has(id) ? [] : [id])),
+      sittings: [...heldSittings],
     },
   };
 }

@@ -14,6 +14,8 @@ export const KEPT_OF_STUDENT = [
   'plays',
   'drill_answers',
   'sittings',
+  'grade_entries',
+  'term_sheets',
 ] as const;
 
 type KeptTable = (typeof KEPT_OF_STUDENT)[number];
@@ -27,9 +29,12 @@ function rowsOf(db: Knex, table: KeptTable, studentId: string, classId: string |
   switch (table) {
     case 'memberships':
     case 'drill_answers':
+    case 'term_sheets':
       return own.where({ class_id: classId });
     case 'sittings':
       return own.whereIn('test_id', ofClass('reading_tests'));
+    case 'grade_entries':
+      return own.whereIn('column_id', db('grade_columns').where({ class_id: classId }).select('id'));
     default:
       return own.whereIn('assignment_id', ofClass('assignments'));
   }

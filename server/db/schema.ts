@@ -2,7 +2,7 @@
  * The database as the migrations make it, so that a fresh installation begins at once. Made by `npm run schema`; a test
  * proves it equal to the long way.
  */
-export const SCHEMA_AFTER = '031_variants';
+export const SCHEMA_AFTER = '032_gradebook';
 export const SCHEMA = String.raw`CREATE FUNCTION public.keep_former_grade() RETURNS trigger
     LANGUAGE plpgsql
     AS $$
@@ -202,6 +202,33 @@ CREATE SEQUENCE public.former_grades_id_seq
     NO MAXVALUE
     CACHE 1;
 ALTER SEQUENCE public.former_grades_id_seq OWNED BY public.former_grades.id;
+CREATE TABLE public.grade_columns (
+    id uuid NOT NULL,
+    class_id uuid NOT NULL,
+    assignment_id uuid,
+    test_id uuid,
+    title text,
+    max_points numeric(6,2),
+    held_on text,
+    category text NOT NULL,
+    counts boolean DEFAULT true NOT NULL,
+    CONSTRAINT grade_columns_of_check CHECK (((num_nonnulls(assignment_id, test_id, title) = 1) AND ((title IS NULL) = (max_points IS NULL)) AND ((title IS NULL) = (held_on IS NULL)) AND ((assignment_id IS NULL) OR (assignment_id = id)) AND ((test_id IS NULL) OR (test_id = id))))
+);
+CREATE TABLE public.grade_entries (
+    column_id uuid NOT NULL,
+    student_id uuid NOT NULL,
+    points numeric(6,2),
+    reason text NOT NULL,
+    educator_id uuid NOT NULL,
+    at timestamp with time zone NOT NULL
+);
+CREATE TABLE public.gradebooks (
+    class_id uuid NOT NULL,
+    settings jsonb NOT NULL,
+    version integer NOT NULL,
+    frozen_at timestamp with time zone,
+    frozen jsonb
+);
 CREATE VIEW public.leaders AS
  SELECT classes.id AS class_id,
     classes.educator_id,
@@ -391,6 +418,11 @@ CREATE TABLE public.sittings (
     ends_at timestamp with time zone NOT NULL,
     finished_at timestamp with time zone
 );
+CREATE TABLE public.term_sheets (
+    class_id uuid NOT NULL,
+    student_id uuid NOT NULL,
+    sheet jsonb NOT NULL
+);
 CREATE TABLE public.tries (
     key character varying(255) NOT NULL,
     points integer DEFAULT 0 NOT NULL,
@@ -447,6 +479,16 @@ ALTER TABLE ONLY public.exercises
     ADD CONSTRAINT exercises_pkey PRIMARY KEY (id);
 ALTER TABLE ONLY public.former_grades
     ADD CONSTRAINT former_grades_pkey PRIMARY KEY (id);
+ALTER TABLE ONLY public.grade_columns
+    ADD CONSTRAINT grade_columns_assignment_id_unique UNIQUE (assignment_id);
+ALTER TABLE ONLY public.grade_columns
+    ADD CONSTRAINT grade_columns_pkey PRIMARY KEY (id);
+ALTER TABLE ONLY public.grade_columns
+    ADD CONSTRAINT grade_columns_test_id_unique UNIQUE (test_id);
+ALTER TABLE ONLY public.grade_entries
+    ADD CONSTRAINT grade_entries_pkey PRIMARY KEY (column_id, student_id);
+ALTER TABLE ONLY public.gradebooks
+    ADD CONSTRAINT gradebooks_pkey PRIMARY KEY (class_id);
 ALTER TABLE ONLY public.log
     ADD CONSTRAINT log_pkey PRIMARY KEY (id);
 ALTER TABLE ONLY public.mark_changes
@@ -483,6 +525,8 @@ ALTER TABLE ONLY public.sittings
     ADD CONSTRAINT sittings_pkey PRIMARY KEY (id);
 ALTER TABLE ONLY public.sittings
     ADD CONSTRAINT sittings_test_id_student_id_number_unique UNIQUE (test_id, student_id, number);
+ALTER TABLE ONLY public.term_sheets
+    ADD CONSTRAINT term_sheets_pkey PRIMARY KEY (class_id, student_id);
 ALTER TABLE ONLY public.tries
     ADD CONSTRAINT tries_pkey PRIMARY KEY (key);
 ALTER TABLE ONLY public.users
@@ -506,6 +550,9 @@ CREATE INDEX drill_answers_student_id_answered_at_index ON public.drill_answers 
 CREATE INDEX exercises_class_id_index ON public.assignments USING btree (class_id);
 CREATE INDEX exercises_educator_id_index ON public.exercises USING btree (educator_id);
 CREATE INDEX former_grades_attempt_id_index ON public.former_grades USING btree (attempt_id);
+CREATE INDEX grade_columns_class_id_index ON public.grade_columns USING btree (class_id);
+CREATE INDEX grade_entries_educator_id_index ON public.grade_entries USING btree (educator_id);
+CREATE INDEX grade_entries_student_id_index ON public.grade_entries USING btree (student_id);
 CREATE INDEX log_actor_id_id_index ON public.log USING btree (actor_id, id);
 CREATE INDEX log_class_id_id_index ON public.log USING btree (class_id, id);
 CREATE INDEX log_subject_id_id_index ON public.log USING btree (subject_id, id);
@@ -518,6 +565,7 @@ CREATE INDEX reading_tests_class_id_index ON public.reading_tests USING btree (c
 CREATE INDEX sessions_expire_index ON public.sessions USING btree (expire);
 CREATE INDEX shade_books_educator_id_index ON public.shade_books USING btree (educator_id);
 CREATE INDEX sittings_student_id_index ON public.sittings USING btree (student_id);
+CREATE INDEX term_sheets_student_id_index ON public.term_sheets USING btree (student_id);
 CREATE TRIGGER attempts_keep_former_grade AFTER UPDATE OF grade ON public.attempts FOR EACH ROW EXECUTE FUNCTION public.keep_former_grade();
 CREATE TRIGGER attempts_keep_handed_in BEFORE UPDATE ON public.attempts FOR EACH ROW EXECUTE FUNCTION public.keep_handed_in();
 CREATE TRIGGER log_kept BEFORE DELETE OR UPDATE ON public.log FOR EACH ROW EXECUTE FUNCTION public.keep_log();
@@ -565,6 +613,20 @@ ALTER TABLE ONLY public.exercises
     ADD CONSTRAINT exercises_educator_id_foreign FOREIGN KEY (educator_id) REFERENCES public.users(id) ON DELETE RESTRICT;
 ALTER TABLE ONLY public.former_grades
     ADD CONSTRAINT former_grades_attempt_id_foreign FOREIGN KEY (attempt_id) REFERENCES public.attempts(id) ON DELETE CASCADE;
+ALTER TABLE ONLY public.grade_columns
+    ADD CONSTRAINT grade_columns_assignment_id_foreign FOREIGN KEY (assignment_id) REFERENCES public.assignments(id) ON DELETE CASCADE;
+ALTER TABLE ONLY public.grade_columns
+    ADD CONSTRAINT grade_columns_class_id_foreign FOREIGN KEY (class_id) REFERENCES public.classes(id) ON DELETE CASCADE;
+ALTER TABLE ONLY public.grade_columns
+    ADD CONSTRAINT grade_columns_test_id_foreign FOREIGN KEY (test_id) REFERENCES public.reading_tests(id) ON DELETE CASCADE;
+ALTER TABLE ONLY public.grade_entries
+    ADD CONSTRAINT grade_entries_column_id_foreign FOREIGN KEY (column_id) REFERENCES public.grade_columns(id) ON DELETE CASCADE;
+ALTER TABLE ONLY public.grade_entries
+    ADD CONSTRAINT grade_entries_educator_id_foreign FOREIGN KEY (educator_id) REFERENCES public.users(id) ON DELETE RESTRICT;
+ALTER TABLE ONLY public.grade_entries
+    ADD CONSTRAINT grade_entries_student_id_foreign FOREIGN KEY (student_id) REFERENCES public.users(id) ON DELETE CASCADE;
+ALTER TABLE ONLY public.gradebooks
+    ADD CONSTRAINT gradebooks_class_id_foreign FOREIGN KEY (class_id) REFERENCES public.classes(id) ON DELETE CASCADE;
 ALTER TABLE ONLY public.mark_changes
     ADD CONSTRAINT mark_changes_attempt_id_foreign FOREIGN KEY (attempt_id) REFERENCES public.attempts(id) ON DELETE CASCADE;
 ALTER TABLE ONLY public.mark_changes
@@ -598,4 +660,8 @@ ALTER TABLE ONLY public.sitting_answers
 ALTER TABLE ONLY public.sittings
     ADD CONSTRAINT sittings_student_id_foreign FOREIGN KEY (student_id) REFERENCES public.users(id) ON DELETE RESTRICT;
 ALTER TABLE ONLY public.sittings
-    ADD CONSTRAINT sittings_test_id_foreign FOREIGN KEY (test_id) REFERENCES public.reading_tests(id) ON DELETE CASCADE;`;
+    ADD CONSTRAINT sittings_test_id_foreign FOREIGN KEY (test_id) REFERENCES public.reading_tests(id) ON DELETE CASCADE;
+ALTER TABLE ONLY public.term_sheets
+    ADD CONSTRAINT term_sheets_class_id_foreign FOREIGN KEY (class_id) REFERENCES public.classes(id) ON DELETE CASCADE;
+ALTER TABLE ONLY public.term_sheets
+    ADD CONSTRAINT term_sheets_student_id_foreign FOREIGN KEY (student_id) REFERENCES public.users(id) ON DELETE CASCADE;`;

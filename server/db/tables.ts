@@ -12,6 +12,7 @@ import type { AttemptRow } from '../attempts/store';
 import type { ClassRow } from '../classes/access';
 import type { MembershipRow } from '../classes/roster';
 import type { ExerciseRow } from '../exercises/store';
+import type { GradebookRow, GradeColumnRow, GradeEntryRow, TermSheetRow } from '../gradebook/rows';
 import type { DrillAnswerRow, PracticeRow } from '../practice/store';
 import type { SittingAnswerRow, SittingRow, TestRow } from '../reading/rows';
 import type { BookRow, VersionRow } from '../shade-books/store';
@@ -41,6 +42,10 @@ declare module 'knex/types/tables' {
     reading_tests: Read<TestRow>;
     sittings: Read<SittingRow>;
     sitting_answers: Read<SittingAnswerRow>;
+    gradebooks: Read<GradebookRow>;
+    grade_columns: Read<GradeColumnRow>;
+    grade_entries: Read<GradeEntryRow>;
+    term_sheets: Read<TermSheetRow>;
     shade_books: Read<BookRow>;
     shade_book_versions: Read<VersionRow>;
   }

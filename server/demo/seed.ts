@@ -2,6 +2,7 @@ import type { Knex } from 'knex';
 import { createAccount } from '../accounts/store';
 import { createClass } from '../classes/store';
 import { seedAssignments } from './assignments';
+import { seedGradebook } from './gradebook';
 import { seedReading } from './reading';
 import { CLASS_NAME, DEMO_PASSWORD, EDUCATOR, STUDENTS } from './scene';
 
@@ -51,4 +52,5 @@ async function seed(db: Knex, now: Date): Promise<void> {
 
   await seedReading(db, evening, students, now);
   await seedAssignments(db, evening, students, evening6);
+  await seedGradebook(db, evening, students, evening6);
 }

@@ -87,7 +87,7 @@ export const meanOf = (values: readonly number[]) =>
   values.length === 0 ? null : values.reduce((a, b) => a + b, 0) / values.length;
 
 /** The best finished sitting of each student. */
-export function bestSittings<T extends { sitting: SittingRow; score: number }>(
+export function bestSittings<T extends { sitting: Pick<SittingRow, 'student_id'>; score: number }>(
   scored: readonly T[],
 ): Map<string, T> {
   const best = new Map<string, T>();

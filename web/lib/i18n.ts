@@ -182,7 +182,7 @@ const inOunces = teach(i18next.createInstance(), 'flOz');
 /** English here is written as in Britain, day before month. */
 const DATES_OF: Record<string, string> = { en: 'en-GB' };
 
-export type Namespace = 'ui' | 'craft' | 'drill' | 'reasons' | 'people' | 'assigning' | 'handbook' | 'pile';
+export type Namespace = 'ui' | 'craft' | 'drill' | 'reasons' | 'people' | 'assigning' | 'handbook' | 'pile' | 'gradebook';
 
 /** Files of words in other languages: by language, then by the name of the file, as English has it. */
 export type WordFiles = Record<string, Record<string, () => Promise<object>>>;

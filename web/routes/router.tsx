@@ -29,6 +29,7 @@ export const router = createBrowserRouter([
           { path: '/handbook', lazy: async () => ({ Component: (await import('./handbook')).HandbookPage }) },
           { path: '/lab', lazy: async () => ({ Component: (await import('./lab')).LabPage }) },
           { path: '/due', lazy: async () => ({ Component: (await import('./student-home')).StudentHome }) },
+          { path: '/term', lazy: async () => ({ Component: (await import('./my-term')).MyTermPage }) },
           {
             path: '/due/:assignmentId',
             lazy: async () => ({ Component: (await import('./student-assignment')).StudentAssignmentPage }),
@@ -66,6 +67,14 @@ export const router = createBrowserRouter([
           {
             path: '/classes/:classId/roster',
             lazy: async () => ({ Component: (await import('./roster')).RosterPage }),
+          },
+          {
+            path: '/classes/:classId/gradebook',
+            lazy: async () => ({ Component: (await import('./gradebook')).GradebookPage }),
+          },
+          {
+            path: '/classes/:classId/gradebook/:studentId',
+            lazy: async () => ({ Component: (await import('./gradebook')).StudentSheetPage }),
           },
           {
             path: '/classes/:classId/house-rules',

@@ -147,7 +147,10 @@ export function StudentHome() {
   );
   return (
     <div className="mx-auto flex max-w-5xl flex-col gap-6 p-4 py-6">
-      <PageTitle>{t('student.title')}</PageTitle>
+      <div className="flex flex-wrap items-center gap-3">
+        <PageTitle className="me-auto text-2xl">{t('student.title')}</PageTitle>
+        {done.length > 0 ? <ButtonLink to="/term">{t('student.term')}</ButtonLink> : null}
+      </div>
       {waiting.length > 0 ? (
         <Notice kind="info">
           {t('student.waitingFor', { names: waiting.map(({ name }) => name).join(', ') })}

@@ -12,6 +12,7 @@ export function ClassTabs({ classId }: { classId: string }) {
       {[
         { to: `/classes/${classId}`, text: t('class.exercisesTab') },
         { to: `/classes/${classId}/reading`, text: t('class.reading') },
+        { to: `/classes/${classId}/gradebook`, text: t('class.gradebook') },
         ...(marksOnly
           ? []
           : [
