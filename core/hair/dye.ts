@@ -57,8 +57,11 @@ export interface Warmth {
 }
 export const NO_WARMTH: Warmth = { red: 0, yellow: 0 };
 
-/** How a layer of dye sits in the hair, loosest first; vivid blue and green cling longest (P2). Minerals only leave by chelating. */
-export const DYE_KINDS = ['filler', 'acidGloss', 'demi', 'direct', 'permanent', 'mineral'] as const;
+/**
+ * How a layer of dye sits in the hair, loosest first; vivid blue and green cling longest (P2). Care is the tint of a shampoo
+ * against yellow or orange. Minerals only leave by chelating.
+ */
+export const DYE_KINDS = ['filler', 'care', 'acidGloss', 'demi', 'direct', 'permanent', 'mineral'] as const;
 export type DyeKind = (typeof DYE_KINDS)[number];
 
 /** One colouring, as it lies in the strand; later ones lie over earlier ones. */

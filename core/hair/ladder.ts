@@ -64,9 +64,9 @@ export const baredPigment = (level: number): NaturalPigment => onFine(FINE_LIGHT
 export const brownBlackOfLevel = (level: number): number => naturalPigment(level).brownBlack;
 
 /** The level at which a falling function of the level meets a value, by halving; to a ten-thousandth of a level. */
-export function levelWhere(value: number, at: (level: number) => number): number {
+export function levelWhere(value: number, at: (level: number) => number, steps = 17): number {
   let [low, high] = [1, TOP_LEVEL];
-  for (let step = 0; step < 17; step++) {
+  for (let step = 0; step < steps; step++) {
     const middle = (low + high) / 2;
     if (at(middle) > value) low = middle;
     else high = middle;

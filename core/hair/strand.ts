@@ -144,6 +144,22 @@ export const reachedLevelOf = (strand: Grown): number => levelsOf(strand).reache
 export const brownBlackAt = (grownLevel: number, level: number): number =>
   onTheWay(grownLevel, level).brownBlack;
 
+/** Halvings after which a level is as exact as its numbers are. */
+const EXACT = 60;
+/**
+ * Brown-black of a strand that is lightened by so many levels more, optical density; what is as light as `most` stays. By
+ * twice half of it as by all of it at once.
+ */
+export function lightenedBy(strand: Grown, levels: number, most: number): number {
+  if (levels <= 0) return strand.brownBlack;
+  const grown = levelWhere(strand.grownBrownBlack, brownBlackOfLevel, EXACT);
+  const reached =
+    strand.brownBlack >= strand.grownBrownBlack
+      ? grown
+      : levelWhere(strand.brownBlack, (level) => onTheWay(grown, level).brownBlack, EXACT);
+  return reached >= most ? strand.brownBlack : onTheWay(grown, min(most, reached + levels)).brownBlack;
+}
+
 /** How far the natural warmth has been laid bare, 0 untouched to 1. */
 export function exposureOf(strand: Grown): number {
   const { grown, reached } = levelsOf(strand);

@@ -7,6 +7,9 @@ import type { DyeKind } from '../hair';
  */
 export type ModelFigures = typeof data.model;
 
+/** What hair does between appointments: see `months.ts`. */
+export type MonthFigures = typeof data.months;
+
 export interface LiftRow {
   /** Strength of the developer, volumes. */
   vol: number;
@@ -37,6 +40,7 @@ interface Figures {
   effort: number[];
   hurtByVol: { vol: number; factor: number }[];
   products: Record<string, ProductFigures>;
+  months: MonthFigures;
   strips: Record<'lightenerStrong' | 'lightenerGentle' | 'remover', StripFigures>;
 }
 /** Read by the process; written only by the fit, which has a process of its own. */

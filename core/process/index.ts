@@ -3,6 +3,7 @@ export * from './coat';
 export * from './condition';
 export * from './past-services';
 export * from './mix';
+export * from './months';
 export * from './products';
 export * from './shade-load';
 export * from './wash';

@@ -143,7 +143,7 @@ function reshaped(strand: Strand, service: ChemicalService): Strand {
 }
 
 /** Green of copper on hair that has all it can hold, optical density. Judgement: plainly green on pale blonde, lost on brown. */
-const MINERAL_GREEN = 0.4;
+export const MINERAL_GREEN = 0.4;
 function withMinerals(strand: Strand, amount: number): Strand {
   const green = { ...NO_DYE, directGreen: MINERAL_GREEN * amount };
   const layer: DyeLayer = {

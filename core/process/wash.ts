@@ -7,10 +7,26 @@ export type WashKind = (typeof WASH_KINDS)[number];
  * Fraction 0–1 of what is free in a layer that one wash takes, by how loose the layer sits. Judgement: a toner that is
  * washed gently is gone in a month or two of weekly washes; one clarifying wash takes as much as a few weeks (C6).
  */
-const TAKES: Record<WashKind, Record<DyeKind, number>> = {
-  gentle: { filler: 0.2, acidGloss: 0.05, demi: 0.03, direct: 0.03, permanent: 0.005, mineral: 0 },
-  clarifying: { filler: 0.5, acidGloss: 0.35, demi: 0.15, direct: 0.12, permanent: 0.02, mineral: 0.1 },
-  chelating: { filler: 0.4, acidGloss: 0.15, demi: 0.08, direct: 0.06, permanent: 0.01, mineral: 0.85 },
+export const TAKES: Record<WashKind, Record<DyeKind, number>> = {
+  gentle: { filler: 0.2, care: 0.1, acidGloss: 0.05, demi: 0.03, direct: 0.03, permanent: 0.005, mineral: 0 },
+  clarifying: {
+    filler: 0.5,
+    care: 0.35,
+    acidGloss: 0.35,
+    demi: 0.15,
+    direct: 0.12,
+    permanent: 0.02,
+    mineral: 0.1,
+  },
+  chelating: {
+    filler: 0.4,
+    care: 0.25,
+    acidGloss: 0.15,
+    demi: 0.08,
+    direct: 0.06,
+    permanent: 0.01,
+    mineral: 0.85,
+  },
 };
 /** Fraction of its moisture that a deep wash costs hair, clarifying or chelating, and of its gloss. */
 const DEEP_COSTS = { moisture: 0.06, surface: 0.05 };

@@ -15,6 +15,8 @@ import {
   naturalStrand,
   lightenedStrand,
   dyeOf,
+  loadOf,
+  type DirectDye,
   readStrand,
   levelOfPigmented,
   naturalLab,
@@ -33,8 +35,9 @@ import {
 import { strandAfter, apply } from '../apply';
 import { coverageOf } from '../coat';
 import { CONDITIONS, conditionOf, treated } from '../condition';
+import { type Habits, USUAL_HABITS, strandAfterWeeks } from '../months';
 import { withHistory } from '../past-services';
-import type { Mix } from '../mix';
+import { type Mix, VIVID_LOAD } from '../mix';
 import { washed } from '../wash';
 import { zoneAt } from '../zone-timeline';
 
@@ -626,6 +629,102 @@ row(
   () => level(after(permanent('11:0', 40, 'highLift'), naturalStrand(6), 50)) - 6,
   [3, 5],
   LEVEL,
+);
+
+const dyeLoad = (strand: Strand) => loadOf(dyeOf(strand));
+const goneIn = (strand: Strand, weeks: number, habits: Partial<Habits> = {}) =>
+  1 - dyeLoad(strandAfterWeeks(strand, weeks, { ...USUAL_HABITS, ...habits })) / dyeLoad(strand);
+/** Week by which half of the dye has gone. */
+const halfGone = (strand: Strand, habits: Partial<Habits> = {}) => {
+  let [low, high] = [0, 60];
+  for (let step = 0; step < 30; step++) {
+    const middle = (low + high) / 2;
+    if (goneIn(strand, middle, habits) < 0.5) low = middle;
+    else high = middle;
+  }
+  return low;
+};
+row('H56', 'a demi toner half gone, weeks', () => halfGone(pearl9()), [4, 6], 0.5);
+row(
+  'H56',
+  'hot water, times as fast',
+  () => halfGone(pearl9()) / halfGone(pearl9(), { water: 'hot' }),
+  [1.6, 2],
+  0.1,
+);
+row(
+  'H56',
+  'one clarifying wash of a demi',
+  () => 1 - dyeLoad(washed(pearl9(), 'clarifying', 1)) / dyeLoad(pearl9()),
+  [0.15, 0.25],
+  0.03,
+);
+const castOf = () => strandAfterWeeks(yellow9, 3, { ...USUAL_HABITS, violet: 2 });
+row(
+  'H56',
+  'one clarifying wash of the cast of a violet wash',
+  () => 1 - dyeLoad(washed(castOf(), 'clarifying', 1)) / dyeLoad(castOf()),
+  [0.25, 0.5],
+  0.05,
+);
+row(
+  'H56',
+  'b* that comes back under a toner in six weeks',
+  () => lab(strandAfterWeeks(pearl9(), 6, USUAL_HABITS)).b - lab(pearl9()).b,
+  [6, null],
+);
+const redOn = (natural: number, product: 'permanent' | 'demi') => {
+  const mix: Mix = {
+    product,
+    shades: [anyShade(natural + 1, 'red')],
+    developerVol: product === 'demi' ? 7 : 20,
+    ratio: product === 'demi' ? 2 : 1.5,
+  };
+  return after(mix, naturalStrand(natural), product === 'demi' ? 20 : 35);
+};
+row('H57', 'permanent brown in six weeks', () => goneIn(once(), 6), [0.1, 0.2], 0.03);
+for (const n of [4, 5, 6]) {
+  row('H57', `permanent red on natural ${n}`, () => goneIn(redOn(n, 'permanent'), 6), [0.35, 0.5], 0.03);
+  row('H57', `red by demi on natural ${n}`, () => goneIn(redOn(n, 'demi'), 6), [0.55, 0.75], 0.03);
+}
+row(
+  'H57',
+  'red of porous ends goes before that of mids',
+  () =>
+    goneIn({ ...redOn(5, 'permanent'), porosity: 0.85 }, 6) -
+    goneIn({ ...redOn(5, 'permanent'), porosity: 0.5 }, 6),
+  [0.05, null],
+  0.03,
+);
+const vividOver9 = (dye: DirectDye, load: number) =>
+  after(
+    { product: 'direct', shades: [], vivid: { [dye]: load * VIVID_LOAD }, developerVol: 0, ratio: 1 },
+    yellow9,
+    30,
+  );
+for (const [dye, span] of [
+  ['directPink', [3, 5]],
+  ['directViolet', [3, 5]],
+  ['directBlue', [6, 10]],
+  ['directGreen', [6, 10]],
+] as const) {
+  row('H58', `${dye} half gone, weeks`, () => halfGone(vividOver9(dye, 1)), [...span], 0.5);
+  row(
+    'H58',
+    `${dye} as a pastel, times as fast`,
+    () => halfGone(vividOver9(dye, 1)) / halfGone(vividOver9(dye, 0.4)),
+    [1.8, 2.2],
+    0.1,
+  );
+}
+const beyondWish = (violet: number) =>
+  lab(strandAfterWeeks(pearl9(), 6, { ...USUAL_HABITS, violet })).b - lab(pearl9()).b;
+row('H59', 'b* beyond the wish, of that without care', () => beyondWish(1) / beyondWish(0), [0.2, 0.6], 0.05);
+row(
+  'H59',
+  'twice a week leaves a cast',
+  () => Number(readStrand(strandAfterWeeks(pearl9(), 6, { ...USUAL_HABITS, violet: 2 })).tone === 'violet'),
+  [1, 1],
 );
 
 /**
