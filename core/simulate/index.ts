@@ -1,5 +1,6 @@
 export * from './frames';
 export * from './simulate';
+export * from './weeks';
 export * from './laboratory/compare';
 export * from './laboratory/presets';
 export * from './laboratory/setup';

@@ -99,6 +99,51 @@ export interface SimulatedCard {
   areaStrandsAt: (minute: number, light: Light, seed: number) => AreaStrand[];
 }
 
+/** New growth is drawn as long as it is, and no shorter than can be seen: a share of the lock. */
+const LEAST_GROWTH = 0.02;
+
+/**
+ * The strand of one region as it is drawn.
+ *
+ * @param strandAt Hair of a place, or what is woven out of it; undefined where nothing is.
+ * @param growth What has grown above it since, with its length in centimetres.
+ */
+export function lookOfRegion(
+  clientCase: HeadAndWish,
+  region: Region,
+  strandAt: (zone: PlaceId, woven: boolean) => Strand | undefined,
+  light: Light,
+  seed: number,
+  growth: { lengthCm: number; strand: Strand } | null = null,
+): TressLook {
+  const stretches = stretchesOf(region);
+  const length = stretches.reduce((sum, { lengthCm }) => sum + lengthCm, 0);
+  const grown = growth ? Math.max(LEAST_GROWTH, growth.lengthCm / (growth.lengthCm + length)) : 0;
+  const below = (at: number) => grown + (1 - grown) * at;
+  const whole = strandLook(
+    [
+      ...(growth ? [{ from: 0, to: grown, strand: growth.strand }] : []),
+      ...stretches.map(({ zone, from, to }) => ({
+        from: below(from),
+        to: below(to),
+        strand: strandAt(zone, false)!,
+      })),
+    ],
+    light,
+    clientCase.head.form,
+    seed,
+  );
+  const first = growth ? 1 : 0;
+  const zones = whole.zones.map((zone, i) => {
+    if (i < first) return zone;
+    const place = stretches[i - first].zone;
+    const strand = strandAt(place, true);
+    const placement = placementOn(clientCase, place);
+    return strand && placement ? withWoven(zone, placement.share, labOfStrand(strand, light)) : zone;
+  });
+  return { ...whole, zones };
+}
+
 /**
  * Plays a complete card on its head. @param card Every bowl as what is in it; steps with an unfinished bowl do nothing.
  */
@@ -121,8 +166,6 @@ export function simulateCard(
   };
   const momentOf = (part: Part, minute: number) => momentIn(plans.get(part)![0], minute);
   const outcomes = new Map<number, PartOutcome[]>();
-  const partAt = (zone: PlaceId, woven: boolean) =>
-    parts.find((part) => part.zone === zone && part.woven === woven);
   /** The strand of one region as it is drawn, its hair as `momentAt` has it. */
   const lookOf = (
     region: Region,
@@ -130,24 +173,11 @@ export function simulateCard(
     light: Light,
     seed: number,
   ): TressLook => {
-    const stretches = stretchesOf(region);
-    const strandAt = (zone: PlaceId, woven: boolean): Strand | undefined => {
-      const part = partAt(zone, woven);
+    const strandAt = (zone: PlaceId, woven: boolean) => {
+      const part = parts.find((one) => one.zone === zone && one.woven === woven);
       return part && momentAt(part).strand;
     };
-    const whole = strandLook(
-      stretches.map(({ zone, from, to }) => ({ from, to, strand: strandAt(zone, false)! })),
-      light,
-      head.form,
-      seed,
-    );
-    const zones = whole.zones.map((zone, i) => {
-      const place = stretches[i].zone;
-      const strand = strandAt(place, true);
-      const placement = placementOn(clientCase, place);
-      return strand && placement ? withWoven(zone, placement.share, labOfStrand(strand, light)) : zone;
-    });
-    return { ...whole, zones };
+    return lookOfRegion(clientCase, region, strandAt, light, seed);
   };
   return {
     card,

@@ -11,6 +11,7 @@ import {
 import { shippedLine } from '../../core/product';
 import { itemsAsked, itemsOf } from './items';
 import { PACK_COMMANDS, runPack, type PackCommand } from './pack';
+import { weeksAsked, type WeeksAsked } from './weeks';
 
 /**
  * What the application does with files, on the command line: prints one JSON object, and ends with 2 where a file is
@@ -23,7 +24,9 @@ const HELP = `npm run --silent cimbel -- check|solve|grade|simulate FILE…, sch
   solve FILE…                  the best plan of every case of a pack, others as good, near misses, and the visits
   grade FILE…                  marks for every answer of a pack
   schema NAME                  the JSON Schema of exercise-pack or shade-book, as docs/formats keeps it
-  simulate FILE…               what the answers of a pack (or, without any, the best plan) make of the hair, by minutes
+  simulate FILE…               what the answers of a pack (or, without any, the best plan) make of the hair, by minutes;
+                               --weeks=N goes on from the last minute, week by week, with
+                               --habits=wash:3,hot|cool,ordinary|gentle,clarifying:1,violet:1,blue:1,sun,pool:2,growth:1.25
   items --skill=NAME           questions of a drill in words, with answers and reasons; also --facet=NAME --step=1…5
                                --seed=NUMBER --count=NUMBER --school=usual|other
 
@@ -75,19 +78,20 @@ function check(file: string, lineId: string | null): Checked {
   return { file, ok: true, problems: [], holds: { name, kind, shades: shades.length } };
 }
 
-function overPack(command: PackCommand, file: string) {
+function overPack(command: PackCommand, file: string, asked: WeeksAsked | null) {
   const read = textOf(file);
   if (!read.ok) return { file, ...read };
   const pack = readExercisePack(read.value);
   if (!pack.ok) return { file, ...pack };
-  const { results, problems } = runPack(command, pack.value);
+  const { results, problems } = runPack(command, pack.value, asked);
   return { file, ok: problems.length === 0, problems, results };
 }
 
 function main(args: readonly string[]): number {
   const [command, ...rest] = args;
   const lineId = rest.find((arg) => arg.startsWith('--line='))?.slice('--line='.length) ?? null;
-  const unknown = rest.find((arg) => arg.startsWith('--') && !arg.startsWith('--line='));
+  const known = command === 'simulate' ? /^--(weeks|habits)=/ : /^--line=/;
+  const unknown = rest.find((arg) => arg.startsWith('--') && !known.test(arg));
   const files = rest.filter((arg) => !arg.startsWith('--'));
   if (command === 'schema' && rest.length === 1 && Object.hasOwn(SCHEMAS, rest[0])) {
     console.log(JSON.stringify(SCHEMAS[rest[0]](), null, 2));
@@ -97,6 +101,16 @@ function main(args: readonly string[]): number {
     try {
       console.log(JSON.stringify(itemsOf(itemsAsked(rest)), null, 2));
       return 0;
+    } catch (error) {
+      if (!(error instanceof RangeError)) throw error;
+      console.error(error.message);
+      return 1;
+    }
+  }
+  let asked: WeeksAsked | null = null;
+  if (command === 'simulate') {
+    try {
+      asked = weeksAsked(rest);
     } catch (error) {
       if (!(error instanceof RangeError)) throw error;
       console.error(error.message);
@@ -117,7 +131,7 @@ function main(args: readonly string[]): number {
     console.error(`There is no shipped line ${lineId}.`);
     return 1;
   }
-  const done = files.map((file) => (packCommand ? overPack(packCommand, file) : check(file, lineId)));
+  const done = files.map((file) => (packCommand ? overPack(packCommand, file, asked) : check(file, lineId)));
   const ok = done.every((one) => one.ok);
   console.log(JSON.stringify({ ok, files: done }, null, 2));
   return ok ? 0 : 2;

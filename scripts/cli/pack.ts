@@ -3,7 +3,8 @@ import { defaultRubric, markCard, typicalErrors, type MarkingInput } from '../..
 import { BENCH_STEPS } from '../../core/exercise';
 import { partName } from '../../core/case';
 import { type RecordCard, complete } from '../../core/card';
-import { simulateCard } from '../../core/simulate';
+import { headAfterWeeks, simulateCard, type SimulatedCard } from '../../core/simulate';
+import type { WeeksAsked } from './weeks';
 import { solveCase, type ModelAnswer } from '../../core/solve';
 import { DEFAULT_HOUSE_RULES } from '../../core/rules';
 import { printedAnswer, printedGrade } from './printed';
@@ -28,11 +29,42 @@ function inputFor(
   };
 }
 
-function simulated(pack: ExercisePack, modelAnswer: ModelAnswer, card: RecordCard) {
+const hundredths = (value: number) => Number(value.toFixed(2));
+
+/** Every place week by week, from the last minute of the service. */
+function weekByWeek(modelAnswer: ModelAnswer, played: SimulatedCard, { weeks, habits, growth }: WeeksAsked) {
+  const done = played.outcomeAt(played.minutes);
+  return Array.from({ length: weeks + 1 }, (_, week) => ({
+    week,
+    parts: Object.fromEntries(
+      headAfterWeeks(modelAnswer.clientCase, done, week, habits, growth).places.map(
+        ({ part, level, tone, deltaE, regrowthCm, condition }) => [
+          partName(part),
+          {
+            level: hundredths(level),
+            tone,
+            deltaE: hundredths(deltaE),
+            regrowthCm: hundredths(regrowthCm),
+            condition,
+          },
+        ],
+      ),
+    ),
+  }));
+}
+
+/** A card as it is played: by minutes, or by the weeks that are asked for. */
+function simulated(
+  pack: ExercisePack,
+  modelAnswer: ModelAnswer,
+  card: RecordCard,
+  asked: WeeksAsked | null,
+): object {
   const lines = linesOfPack(pack);
   const played = simulateCard(modelAnswer.clientCase, complete(card), (id) =>
     lines.find((line) => line.id === id),
   );
+  if (asked) return { weeks: weekByWeek(modelAnswer, played, asked) };
   const at = (minute: number) => ({
     minute,
     parts: Object.fromEntries(
@@ -40,7 +72,7 @@ function simulated(pack: ExercisePack, modelAnswer: ModelAnswer, card: RecordCar
         .outcomeAt(minute)
         .map(({ part, level, tone, deltaE, condition }) => [
           partName(part),
-          { level: Number(level.toFixed(2)), tone, deltaE: Number(deltaE.toFixed(2)), condition },
+          { level: hundredths(level), tone, deltaE: hundredths(deltaE), condition },
         ]),
     ),
   });
@@ -48,13 +80,14 @@ function simulated(pack: ExercisePack, modelAnswer: ModelAnswer, card: RecordCar
     { length: Math.ceil(played.minutes / EVERY_MINUTES) },
     (_, i) => i * EVERY_MINUTES,
   );
-  return [...minutes, played.minutes].map(at);
+  return { minutes: [...minutes, played.minutes].map(at) };
 }
 
-/** Runs a command over every case of a pack; a case without an answer is a problem of the file. */
+/** Runs a command over every case of a pack, `asked` where a simulation goes on for weeks; a case without an answer is a problem of the file. */
 export function runPack(
   command: PackCommand,
   pack: ExercisePack,
+  asked: WeeksAsked | null = null,
 ): { results: unknown[]; problems: Problem[] } {
   const lines = linesOfPack(pack);
   const rules = pack.houseRules ?? DEFAULT_HOUSE_RULES;
@@ -91,7 +124,7 @@ export function runPack(
       ];
     const plans = answers.length > 0 ? answers : [{ name: 'best', plan: modelAnswer.card }];
     return [
-      { id, plays: plans.map(({ name, plan }) => ({ name, minutes: simulated(pack, modelAnswer, plan) })) },
+      { id, plays: plans.map(({ name, plan }) => ({ name, ...simulated(pack, modelAnswer, plan, asked) })) },
     ];
   });
   return { results, problems };
