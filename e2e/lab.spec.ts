@@ -2,7 +2,7 @@ import { expect, type Page } from '@playwright/test';
 import { test, walkIn } from './pages';
 
 const stage = (page: Page, side: 'A' | 'B') =>
-  page.getByRole('img', { name: new RegExp(`^Side ${side} at`) });
+  page.getByRole('img', { name: new RegExp(`^Side ${side}(,| at)`) });
 
 /** The picture itself, so that "it changed" is said of pixels. */
 async function picture(page: Page, side: 'A' | 'B'): Promise<string> {
@@ -113,4 +113,39 @@ test('a history is laid down layer by layer, and what is never rinsed goes on', 
   await sideA.getByRole('button', { name: 'Remove entry 2 of the history' }).click();
   await sideA.getByRole('button', { name: 'Remove entry 1 of the history' }).click();
   await expect(sideA.getByText('Virgin hair: never coloured or treated.')).toBeVisible();
+});
+
+test('weeks go on after the service: growth shows, care differs, and a link keeps it', async ({
+  page,
+  context,
+}) => {
+  await walkIn(page, 'Odile Brandvoort');
+  await page.goto('/lab');
+  await page.getByLabel('Examples').selectOption('careAgainstYellow');
+  await expect(page.getByText('Care against yellow, times a week: 0 against 1.')).toBeVisible();
+  await expect(page.getByText('New growth: 1.8 cm.')).toBeVisible();
+  const cared = await picture(page, 'B');
+  await page.getByRole('region', { name: 'Side B' }).getByLabel('Violet care a week').selectOption('0');
+  await expect(page.getByText('After these weeks they look the same.')).toBeVisible();
+  expect(await picture(page, 'B')).not.toBe(cared);
+  await page.getByRole('slider', { name: 'Weeks on' }).press('ArrowRight');
+  await expect(page.getByText('New growth: 2 cm.')).toBeVisible();
+  await page.getByRole('button', { name: 'Copy link' }).click();
+  const other = await context.newPage();
+  await other.goto(page.url());
+  await expect(other.getByRole('slider', { name: 'Weeks on' })).toHaveValue('7');
+});
+
+test('a result goes on for weeks: what a plan looks like when it has grown and faded', async ({ page }) => {
+  await walkIn(page, 'Amina Tessaly');
+  await page.goto('/due');
+  await page.getByRole('link', { name: 'View result: Retouch over half grey' }).click();
+  const weeks = page.getByRole('slider', { name: 'Weeks on' });
+  await weeks.fill('6');
+  await expect(
+    page.getByText('6 weeks on, with three gentle washes a week: 1.8 cm of new growth'),
+  ).toBeVisible();
+  const minute = page.getByRole('slider', { name: 'Minute' });
+  await minute.fill('10');
+  await expect(weeks).toHaveValue('0');
 });

@@ -131,6 +131,8 @@ function teach(words: I18n, units: Units): I18n {
     'diameter',
     'zone',
     'yesNo',
+    'water',
+    'shampoo',
     'condition',
     'chemical',
     'light',
@@ -182,7 +184,8 @@ const inOunces = teach(i18next.createInstance(), 'flOz');
 /** English here is written as in Britain, day before month. */
 const DATES_OF: Record<string, string> = { en: 'en-GB' };
 
-export type Namespace = 'ui' | 'craft' | 'drill' | 'reasons' | 'people' | 'assigning' | 'handbook' | 'pile' | 'gradebook';
+export type Namespace =
+  'ui' | 'craft' | 'drill' | 'reasons' | 'people' | 'assigning' | 'handbook' | 'pile' | 'gradebook';
 
 /** Files of words in other languages: by language, then by the name of the file, as English has it. */
 export type WordFiles = Record<string, Record<string, () => Promise<object>>>;

@@ -1,6 +1,7 @@
 import { LIGHTS } from '@cimbel/core/colour';
 import {
   LAB_MINUTES,
+  LAB_WEEKS,
   PRESETS,
   PRESET_NAMES,
   momentOf,
@@ -21,7 +22,7 @@ import { Readings } from '../features/lab/readings';
 import { SideForm } from '../features/lab/side-form';
 import { BalanceBeam } from '../features/marking/balance';
 import { ReasonList } from '../features/marking/reasons';
-import { MinuteSlider } from '../ui/minute-slider';
+import { MinuteSlider, TimeSlider } from '../ui/minute-slider';
 import { Button } from '../ui/button';
 import { Choice } from '../ui/choice';
 import { Notice } from '../ui/panel';
@@ -51,11 +52,13 @@ function Stage({
   a,
   b,
   onMinute,
+  onWeeks,
 }: {
   state: LabState;
   a: SideMoment;
   b: SideMoment;
   onMinute: (minute: number) => void;
+  onWeeks: (weeks: number) => void;
 }) {
   const { t } = useTranslation();
   const lock = (name: 'A' | 'B', { look }: SideMoment) => (
@@ -64,7 +67,11 @@ function Stage({
         look={look}
         width={150}
         height={400}
-        label={t('lab.tress', { side: name, minute: state.minute })}
+        label={
+          state.weeks > 0
+            ? t('lab.tressLater', { side: name, weeks: state.weeks })
+            : t('lab.tress', { side: name, minute: state.minute })
+        }
       />
       <figcaption className="font-display text-xl font-semibold">{name}</figcaption>
     </figure>
@@ -75,8 +82,9 @@ function Stage({
         {lock('A', a)}
         {lock('B', b)}
       </div>
-      <div className="flex p-4">
+      <div className="flex flex-wrap gap-x-8 p-4">
         <MinuteSlider dark minute={state.minute} last={LAB_MINUTES} onMinute={onMinute} />
+        <TimeSlider dark label={t('lab.weeks')} value={state.weeks} last={LAB_WEEKS} onChange={onWeeks} />
       </div>
     </div>
   );
@@ -97,8 +105,8 @@ export function LabPage() {
   const shown = useDeferredValue(state);
   const moments = useMemo(
     () => ({
-      a: momentOf(shown.a, shown.minute, shown.light, SEED.a),
-      b: momentOf(shown.b, shown.minute, shown.light, SEED.b),
+      a: momentOf(shown.a, shown.minute, shown.light, SEED.a, shown.weeks),
+      b: momentOf(shown.b, shown.minute, shown.light, SEED.b, shown.weeks),
     }),
     [shown],
   );
@@ -187,14 +195,28 @@ export function LabPage() {
       <div className="grid items-start gap-3 wide:grid-cols-[16rem_minmax(0,1fr)_16rem]">
         <SideForm name="A" side={state.a} onChange={changeSide('a')} />
         <div className="flex min-w-0 flex-col gap-3 max-wide:-order-1">
-          <Stage state={state} {...moments} onMinute={(minute) => change({ ...state, minute })} />
+          <Stage
+            state={state}
+            {...moments}
+            onMinute={(minute) => change({ ...state, minute })}
+            onWeeks={(weeks) => change({ ...state, weeks })}
+          />
           <section className="bg-sheet border-line rounded-sm border p-3" aria-live="polite">
             <h2 className="text-base">{t('lab.difference')}</h2>
             <div className="grid gap-x-4 text-sm md:grid-cols-2">
               {changed.length > 0 ? <ReasonList reasons={changed} /> : <p>{t('lab.same')}</p>}
               <div>
-                <p className="text-quiet">{t('lab.atMinute', { minute: shown.minute })}</p>
-                {outcomes.length > 0 ? <OutcomeList outcomes={outcomes} /> : <p>{t('lab.sameOutcome')}</p>}
+                <p className="text-quiet">
+                  {shown.weeks > 0
+                    ? t('lab.later', { weeks: shown.weeks, minute: shown.minute })
+                    : t('lab.atMinute', { minute: shown.minute })}
+                </p>
+                {outcomes.length > 0 ? (
+                  <OutcomeList outcomes={outcomes} />
+                ) : (
+                  <p>{t(shown.weeks > 0 ? 'lab.sameLater' : 'lab.sameOutcome')}</p>
+                )}
+                {shown.weeks > 0 ? <p>{t('lab.newGrowth', { cm: moments.a.regrowthCm })}</p> : null}
               </div>
             </div>
           </section>

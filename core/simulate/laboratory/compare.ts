@@ -7,6 +7,9 @@ import { type LabState, type Side, type LabCoat, type LabZone, LAB_ZONES } from 
 const OF_HAIR = ['natural', 'white', 'resistant', 'porosity', 'endsPorosity', 'diameter'] as const;
 const OF_COAT = ['product', 'vol', 'ratio', 'thinned', 'amount', 'wet', 'conditioner', 'heat'] as const;
 
+/** Habits that are compared, once there are weeks in which they tell. */
+const OF_HABITS = ['washes', 'water', 'shampoo', 'clarifying', 'violet', 'blue', 'sun', 'pool'] as const;
+
 /** Settings that say nothing where a product takes no developer. */
 const OF_DEVELOPER: readonly string[] = ['vol', 'ratio', 'thinned'];
 
@@ -31,7 +34,7 @@ export const pastName = (layer: HistoryLayer): string => {
 };
 
 /** What is set differently on B: `{ setting, a, b }`, shades and starts written out. */
-export function settingsChanged({ a, b }: Pick<LabState, 'a' | 'b'>): Reason[] {
+export function settingsChanged({ a, b, weeks }: Pick<LabState, 'a' | 'b' | 'weeks'>): Reason[] {
   const changed: Reason[] = [];
   const add = (setting: string, was: Value, is: Value, more: Reason['params'] = {}) => {
     if (was !== is) changed.push(reason(`lab.changed.${setting}`, undefined, { a: was, b: is, ...more }));
@@ -58,6 +61,7 @@ export function settingsChanged({ a, b }: Pick<LabState, 'a' | 'b'>): Reason[] {
       add('fillsLevel', labCoat.fillsLevel, other.fillsLevel);
     for (const zone of LAB_ZONES) add(`start.${zone}`, start(labCoat, zone), start(other, zone));
   });
+  if (weeks > 0) for (const habit of OF_HABITS) add(habit, a.habits[habit], b.habits[habit]);
   return changed;
 }
 
@@ -72,7 +76,7 @@ const TELLING_MISSED = 0.1;
 
 /** What that did, at the minute looked at: per zone where the two sides differ to the eye or in condition. */
 export function outcomesChanged(state: LabState): Reason[] {
-  const [a, b] = [state.a, state.b].map((side) => momentOf(side, state.minute, 'daylight', 1));
+  const [a, b] = [state.a, state.b].map((side) => momentOf(side, state.minute, 'daylight', 1, state.weeks));
   return together(
     LAB_ZONES.flatMap((zone) => {
       const [was, is] = [a.zones[zone], b.zones[zone]];

@@ -48,6 +48,9 @@ describe('the laboratory', () => {
       neverRinsed: ['lab.outcome.lessDamage mids'],
       lightenedAgain: ['lab.outcome.stretch mids'],
       brightOrCreamy: ['lab.outcome.tone mids'],
+      tonerFades: ['lab.outcome.tone mids'],
+      careAgainstYellow: ['lab.outcome.tone mids'],
+      redsFade: ['lab.outcome.tone mids'],
     };
     for (const [name, found] of Object.entries(shows))
       expect({ name, codes: codes(name as PresetName) }).toEqual({
@@ -100,6 +103,27 @@ describe('the laboratory', () => {
     expect(read.b.past).toEqual([]);
     expect(readLab({ a: side, b: {}, light: 'daylight', minute: 20 })).toBeNull();
     for (const nothing of [null, 7, 'lab', [], {}]) expect(readLab(nothing)).toBeNull();
+  });
+
+  it('goes on for weeks with the habits of a side, and shows what has grown', () => {
+    const { b } = PRESETS.careAgainstYellow;
+    const now = momentOf(b, 20, 'daylight', 1);
+    const later = momentOf(b, 20, 'daylight', 1, 6);
+    expect([now.regrowthCm, later.regrowthCm]).toEqual([0, 1.75]);
+    expect(later.look.zones).toHaveLength(now.look.zones.length + 1);
+    expect(later.look.zones[0].to).toBeCloseTo(1.75 / 31.75, 9);
+    expect(later.zones.mids.lying).toBe(false);
+    // The same setup before any weeks have passed differs in nothing that is told.
+    expect(settingsChanged({ ...PRESETS.careAgainstYellow, weeks: 0 })).toEqual([]);
+    expect(settingsChanged(PRESETS.careAgainstYellow).map(({ code }) => code)).toEqual([
+      'lab.changed.violet',
+    ]);
+  });
+
+  it('reads a link from before there were weeks as one of the day itself', () => {
+    const { weeks: _weeks, a, b, ...rest } = PRESETS.hotRoot;
+    const without = ({ habits: _habits, ...side }: Side) => side;
+    expect(readLab({ ...rest, a: without(a), b: without(b) })).toEqual(PRESETS.hotRoot);
   });
 
   it('charts what it reads, and draws the same state the same in every light', () => {

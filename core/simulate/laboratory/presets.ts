@@ -1,4 +1,5 @@
 import type { HistoryLayer } from '../../hair';
+import { type Habits, USUAL_HABITS } from '../../process';
 import type { LabCoat, Side, LabState } from './setup';
 
 const shade = (label: string, parts = 1) => ({ label, parts });
@@ -55,6 +56,7 @@ const head: Side = {
   past: [],
   pastAtRoot: true,
   coats: [cream],
+  habits: USUAL_HABITS,
 };
 const over = (coat: LabCoat, change: Partial<Side> = {}): Side => ({ ...head, coats: [coat], ...change });
 const lightened = (level: number, yellow?: 'bright' | 'creamy'): HistoryLayer =>
@@ -78,7 +80,19 @@ const cover = (change: Partial<LabCoat> = {}): LabCoat => ({
   ...change,
 });
 
-const at = (minute: number, a: Side, b: Side): LabState => ({ a, b, light: 'daylight', minute });
+const at = (minute: number, a: Side, b: Side, weeks = 0): LabState => ({
+  a,
+  b,
+  light: 'daylight',
+  minute,
+  weeks,
+});
+/** A side whose hair is treated otherwise in the weeks after. */
+const living = (side: Side, habits: Partial<Habits>): Side => ({
+  ...side,
+  habits: { ...side.habits, ...habits },
+});
+const pearlOn9 = over({ ...toner, shades: [shade('9-U')] }, pale9);
 
 /** Strong powder, and once more as soon as it is rinsed. */
 const twice = (change: Partial<Side>): Side => ({
@@ -230,6 +244,14 @@ export const PRESETS = {
     20,
     over({ ...toner, shades: [shade('9-O')] }, { natural: 4, past: [lightened(9, 'bright')] }),
     over({ ...toner, shades: [shade('9-O')] }, { natural: 4, past: [lightened(9, 'creamy')] }),
+  ),
+  tonerFades: at(20, pearlOn9, living(pearlOn9, { water: 'hot', shampoo: 'ordinary' }), 4),
+  careAgainstYellow: at(20, pearlOn9, living(pearlOn9, { violet: 1 }), 6),
+  redsFade: at(
+    35,
+    over({ ...cream, shades: [shade('6:0')] }, { natural: 6 }),
+    over({ ...cream, shades: [shade('6:5')] }, { natural: 6 }),
+    6,
   ),
 } satisfies Record<string, LabState>;
 export type PresetName = keyof typeof PRESETS;

@@ -10,7 +10,7 @@ import {
   levelSchema,
   historyLayerSchema,
 } from '../../hair';
-import { PRODUCT_KINDS } from '../../process';
+import { PRODUCT_KINDS, USUAL_HABITS, habitsSchema } from '../../process';
 
 export const LAB_ZONES = ['root', 'mids', 'ends'] as const;
 export type LabZone = (typeof LAB_ZONES)[number];
@@ -18,6 +18,8 @@ export type LabZone = (typeof LAB_ZONES)[number];
 export const VIVIDS = DIRECT_DYES;
 /** Longest the laboratory looks, minutes: past any time that is right, to see what is never rinsed. */
 export const LAB_MINUTES = 120;
+/** Longest it looks after the service: half a year. */
+export const LAB_WEEKS = 26;
 export const LAB_HEATS = ['none', 'whole', 'first', 'last'] as const;
 export const MOST_COATS = 2;
 export const MOST_PAST = 6;
@@ -67,12 +69,21 @@ export const sideSchema = z
     /** Whether that reaches the root, or has grown out. */
     pastAtRoot: z.boolean(),
     coats: z.array(labCoatSchema).min(1).max(MOST_COATS),
+    /** How it is treated in the weeks after; links from before there were weeks have none. */
+    habits: habitsSchema.default(USUAL_HABITS),
   })
   .strict();
 export type Side = z.infer<typeof sideSchema>;
 
 export const labSchema = z
-  .object({ a: sideSchema, b: sideSchema, light: z.enum(LIGHTS), minute: minuteSchema })
+  .object({
+    a: sideSchema,
+    b: sideSchema,
+    light: z.enum(LIGHTS),
+    minute: minuteSchema,
+    /** Weeks after the hair was rinsed at the minute. */
+    weeks: z.number().int().min(0).max(LAB_WEEKS).default(0),
+  })
   .strict();
 export type LabState = z.infer<typeof labSchema>;
 

@@ -1,7 +1,7 @@
 import { complete, type Application, type Bowl, type HairWork, type LineOf } from '../../card';
 import { amountFor, partName, type HeadAndWish } from '../../case';
 import type { Light, ToneFamily } from '../../colour';
-import type { TressLook } from '../../draw';
+import { type TressLook, strandLook } from '../../draw';
 import {
   AREAS,
   levelOfNaturalPigment,
@@ -16,15 +16,18 @@ import {
   LEVELS_IN_ONE_VISIT,
   conditionOf,
   lineKindOf,
+  strandAfterWeeks,
   stretchTest,
   withHistory,
   type Condition,
   type ProductKind,
   type StretchOutcome,
+  type ZoneMoment,
 } from '../../process';
 import { SHIPPED_LINES, readLabel, shippedLine, type Line, type ShadePart } from '../../product';
 import { underlayAt, type Underlay } from '../../rules';
 import { simulateCard, type SimulatedCard } from '../simulate';
+import { grownCm } from '../weeks';
 import { LAB_MINUTES, LAB_ZONES, type LabCoat, type LabZone, type Side } from './setup';
 
 /** Each zone as a place of a head, with its length, cm: the middle of the ends is 26 cm from the scalp. */
@@ -242,6 +245,8 @@ function readingOf(strand: Strand, lying: boolean): LabReading {
 }
 
 export interface SideMoment {
+  /** New growth at the scalp, centimetres. */
+  regrowthCm: number;
   /** How the hair looks. */
   look: TressLook;
   /** Zones from root to tip. */
@@ -266,15 +271,59 @@ function shadePartsOfCoat(coat: LabCoat): ShadePart[] {
   });
 }
 
-/** One side at a minute, in a light: the picture and what is read from it. */
-export function momentOf(side: Side, minute: number, light: Light, seed: number): SideMoment {
+/** Hair of a side so many weeks after it was rinsed, as a lock: what has grown, and below it what was there. */
+function lookLater(
+  strands: Record<LabZone, Strand>,
+  side: Side,
+  regrowthCm: number,
+  light: Light,
+  seed: number,
+): TressLook {
+  const grown = naturalStrand(side.natural, {
+    white: side.white,
+    diameter: side.diameter,
+    resistance: side.resistant ? 1 : 0,
+    fromScalpCm: regrowthCm / 2,
+  });
+  const stretches = [
+    { cm: regrowthCm, strand: grown },
+    ...LAB_ZONES.map((zone) => ({ cm: PLACES[zone].lengthCm, strand: strands[zone] })),
+  ];
+  const all = stretches.reduce((sum, { cm }) => sum + cm, 0);
+  let from = 0;
+  const placed = stretches.map(({ cm, strand }) => {
+    const stretch = { from: from / all, to: (from + cm) / all, strand };
+    from += cm;
+    return stretch;
+  });
+  return strandLook(placed, light, side.form, seed);
+}
+
+/** One side at a minute, or so many weeks after it was rinsed then, in a light: the picture and what is read from it. */
+export function momentOf(side: Side, minute: number, light: Light, seed: number, weeks = 0): SideMoment {
   const card = playedSide(side);
-  const moments = byZone((zone) => momentIn(card, zone, minute));
+  const moments = byZone((zone): ZoneMoment => {
+    const now = momentIn(card, zone, minute);
+    return weeks === 0
+      ? now
+      : { ...now, strand: strandAfterWeeks(now.strand, weeks, side.habits), lying: null };
+  });
+  const regrowthCm = grownCm(weeks);
   const levelReached = Math.min(10, Math.max(1, levelOfNaturalPigment(moments.mids.strand)));
   // The coat that gives the tone is the last one with shades.
   const shades = side.coats.map(shadePartsOfCoat).findLast((parts) => parts.length > 0);
   return {
-    look: card.looksAt(minute, light, seed)[0],
+    regrowthCm,
+    look:
+      weeks === 0
+        ? card.looksAt(minute, light, seed)[0]
+        : lookLater(
+            byZone((zone) => moments[zone].strand),
+            side,
+            regrowthCm,
+            light,
+            seed,
+          ),
     zones: byZone((zone) => readingOf(moments[zone].strand, moments[zone].lying !== null)),
     balance: shades ? { levelReached, shades } : null,
   };

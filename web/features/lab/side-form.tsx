@@ -4,6 +4,7 @@ import { Plus, Trash2 } from 'lucide-react';
 import { useTranslation } from 'react-i18next';
 import { Button } from '../../ui/button';
 import { CoatFields } from './coat-fields';
+import { HabitFields } from './habit-fields';
 import { PastFields } from '../hair/past-fields';
 import { HairGroup, HALF_LEVELS, PickRow, TENTHS, TickRow } from '../hair/rows';
 import '../../lib/words/craft';
@@ -125,6 +126,7 @@ export function SideForm({
           {t('lab.addCoat')}
         </Button>
       ) : null}
+      <HabitFields habits={side.habits} onChange={(habits) => onChange({ habits })} />
     </section>
   );
 }

@@ -3,14 +3,23 @@ import type { Result } from '@cimbel/contract';
 import { seedFrom } from '@cimbel/core';
 import { partName, nowLooks, wishLooks } from '@cimbel/core/case';
 import { visibleRegions } from '@cimbel/core/exercise';
-import { simulateCard, type PartOutcome, type SimulatedCard } from '@cimbel/core/simulate';
+import { USUAL_HABITS } from '@cimbel/core/process';
+import {
+  LAB_WEEKS,
+  headAfterWeeks,
+  looksLater,
+  outcomesLater,
+  simulateCard,
+  type PartOutcome,
+  type SimulatedCard,
+} from '@cimbel/core/simulate';
 import type { TressLook } from '@cimbel/core/draw';
 import { Pause, Play } from 'lucide-react';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { capital, placeWord } from '../../lib/i18n';
 import { useClock } from '../../lib/use-clock';
-import { MinuteSlider } from '../../ui/minute-slider';
+import { MinuteSlider, TimeSlider } from '../../ui/minute-slider';
 import { Sheet } from '../../ui/panel';
 import { Choice } from '../../ui/choice';
 import { Tress } from '../../ui/tress';
@@ -18,6 +27,7 @@ import { HeadSheet } from '../head/head-sheet';
 import { headLook } from '../head/places';
 import '../../lib/words/craft';
 import '../../lib/words/bench';
+import '../../lib/words/lab';
 
 function Lock({ name, look }: { name: string; look: TressLook }) {
   return (
@@ -58,8 +68,16 @@ export function OutcomeView({
       deltaE,
       condition,
     });
-  const outcomeOf = (plan: SimulatedCard) => plan.outcomeAt(shown);
-  const [own, best] = [outcomeOf(played.own), outcomeOf(played.best)];
+  const [weeksOn, setWeeksOn] = useState(0);
+  const weeks = useDeferredValue(weeksOn);
+  // Weeks go on from the end of the service.
+  const later = (plan: SimulatedCard) =>
+    weeks === 0 ? null : headAfterWeeks(clientCase, plan.outcomeAt(plan.minutes), weeks, USUAL_HABITS);
+  const [ownLater, bestLater] = [later(played.own), later(played.best)];
+  const [own, best] = [
+    ownLater ? outcomesLater(clientCase, ownLater) : played.own.outcomeAt(shown),
+    bestLater ? outcomesLater(clientCase, bestLater) : played.best.outcomeAt(shown),
+  ];
   // The strand of one region at a time; the table below has them all.
   const [at, setAt] = useState(0);
   const regions = visibleRegions(clientCase.head);
@@ -71,13 +89,17 @@ export function OutcomeView({
     },
     {
       name: t('bench.yours'),
-      looks: played.own.looksAt(shown, 'daylight', seed),
-      areas: played.own.areaStrandsAt(shown, 'daylight', seed),
+      looks: ownLater
+        ? looksLater(clientCase, ownLater, 'daylight', seed)
+        : played.own.looksAt(shown, 'daylight', seed),
+      areas: ownLater ? [] : played.own.areaStrandsAt(shown, 'daylight', seed),
     },
     {
       name: t('outcome.key'),
-      looks: played.best.looksAt(shown, 'daylight', seed),
-      areas: played.best.areaStrandsAt(shown, 'daylight', seed),
+      looks: bestLater
+        ? looksLater(clientCase, bestLater, 'daylight', seed)
+        : played.best.looksAt(shown, 'daylight', seed),
+      areas: bestLater ? [] : played.best.areaStrandsAt(shown, 'daylight', seed),
     },
   ];
   return (
@@ -118,12 +140,15 @@ export function OutcomeView({
           </div>
         ) : null}
         {last > 0 ? (
-          <div className="flex items-center gap-3 px-4 pb-3">
+          <div className="flex flex-wrap items-center gap-3 px-4 pb-3">
             <button
               type="button"
               aria-label={t(running ? 'bench.pause' : 'bench.run')}
               className="border-on-surround inline-flex size-10 items-center justify-center rounded-sm border"
-              onClick={() => setClock({ minute: minute >= last ? 0 : minute, running: !running })}
+              onClick={() => {
+                setWeeksOn(0);
+                setClock({ minute: minute >= last ? 0 : minute, running: !running });
+              }}
             >
               {running ? <Pause aria-hidden className="size-5" /> : <Play aria-hidden className="size-5" />}
             </button>
@@ -131,7 +156,20 @@ export function OutcomeView({
               dark
               minute={minute}
               last={last}
-              onMinute={(to) => setClock({ minute: to, running: false })}
+              onMinute={(to) => {
+                setWeeksOn(0);
+                setClock({ minute: to, running: false });
+              }}
+            />
+            <TimeSlider
+              dark
+              label={t('lab.weeks')}
+              value={weeksOn}
+              last={LAB_WEEKS}
+              onChange={(to) => {
+                setClock({ minute: last, running: false });
+                setWeeksOn(to);
+              }}
             />
           </div>
         ) : null}
@@ -164,7 +202,10 @@ export function OutcomeView({
           ))}
         </tbody>
       </table>
-      <p className="text-quiet text-sm">{t('bench.outcomeNote')}</p>
+      <p className="text-quiet text-sm">
+        {t('bench.outcomeNote')}
+        {ownLater ? ` ${t('outcome.weeks', { weeks, cm: ownLater.growth[0].lengthCm })}` : ''}
+      </p>
     </Sheet>
   );
 }
