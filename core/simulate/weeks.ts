@@ -1,5 +1,5 @@
 import { type HeadAndWish, type Part, strandOfZone } from '../case';
-import { type Light, type ToneFamily, differenceOf } from '../colour';
+import { type Lab, type Light, type ToneFamily, differenceOf } from '../colour';
 import type { TressLook } from '../draw';
 import {
   type Head,
@@ -62,6 +62,14 @@ export interface HeadLater {
   growth: NewGrowth[];
 }
 
+const firstDay = new WeakMap<Strand, Lab>();
+/** Colour of hair on the day it was done; it is asked for again for every week. */
+function labOfFirstDay(strand: Strand): Lab {
+  const lab = firstDay.get(strand) ?? labOfStrand(strand);
+  firstDay.set(strand, lab);
+  return lab;
+}
+
 /** What grows at the scalp of each region: its natural level and white, in no other state than hair grows. */
 function growthOf(head: Head, weeks: number, rate: number): NewGrowth[] {
   const lengthCm = grownCm(weeks, rate);
@@ -107,7 +115,7 @@ export function headAfterWeeks(
         strand,
         level,
         tone,
-        deltaE: differenceOf(labOfStrand(strand), labOfStrand(before)),
+        deltaE: differenceOf(labOfStrand(strand), labOfFirstDay(before)),
         regrowthCm: beginsAtScalp(head, part.zone) ? lengthCm : 0,
         condition: conditionOf(strand),
       };

@@ -44,7 +44,7 @@ const again = (row: Record<string, unknown>, changes: Record<string, unknown>): 
   );
 
 /**
- * The class once more for another term: house rules, exercises, practices and reading tests, all dates moved by so many
+ * The class once more for another term: house rules, how the term is reckoned, exercises, practices and reading tests, all dates moved by so many
  * days, and none of its students or their work. Tests ask other questions.
  */
 export async function copyClass(
@@ -83,6 +83,14 @@ export async function copyClass(
       closed_at: null,
       standard: 1,
     }));
+    const book = await trx('gradebooks').where({ class_id: from.id }).first('settings');
+    // The term is reckoned as before; whether its students see it is for this one to say.
+    if (book)
+      await trx('gradebooks').insert({
+        class_id: id,
+        settings: JSON.stringify({ ...book.settings, shown: false }),
+        version: 1,
+      });
     await copy('practices', () => ({}));
     await copy('reading_tests', ({ due_at }) => ({
       due_at: moved(due_at),

@@ -210,9 +210,9 @@ CREATE TABLE public.grade_columns (
     title text,
     max_points numeric(6,2),
     held_on text,
-    category text NOT NULL,
+    category text,
     counts boolean DEFAULT true NOT NULL,
-    CONSTRAINT grade_columns_of_check CHECK (((num_nonnulls(assignment_id, test_id, title) = 1) AND ((title IS NULL) = (max_points IS NULL)) AND ((title IS NULL) = (held_on IS NULL)) AND ((assignment_id IS NULL) OR (assignment_id = id)) AND ((test_id IS NULL) OR (test_id = id))))
+    CONSTRAINT grade_columns_of_check CHECK (((num_nonnulls(assignment_id, test_id, title) = 1) AND ((title IS NULL) = (max_points IS NULL)) AND ((title IS NULL) = (held_on IS NULL)) AND ((title IS NULL) OR (category IS NOT NULL)) AND ((assignment_id IS NULL) OR (assignment_id = id)) AND ((test_id IS NULL) OR (test_id = id))))
 );
 CREATE TABLE public.grade_entries (
     column_id uuid NOT NULL,

@@ -210,6 +210,33 @@ describe('a class’s gradebook', () => {
     await room.educator.delete(`${at()}/columns/${freshId()}`).expect(404);
   });
 
+  it('counts work in the first category where its own kind has none, and moves it where it is told', async () => {
+    const { settings } = await book();
+    const own = [
+      { id: 'theory', name: 'Theory', weight: 50, dropLowest: 0 },
+      { id: 'practical', name: null, weight: 50, dropLowest: 0 },
+    ];
+    await settle({ categories: own });
+    const categoryOf = async (id: string) =>
+      (await book()).columns.find((column) => column.id === id)?.category;
+    expect(await categoryOf(room.assignmentId)).toBe('theory');
+    await room.educator.patch(`${at()}/columns/${room.assignmentId}`, { category: 'practical' }).expect(200);
+    expect(await categoryOf(room.assignmentId)).toBe('practical');
+    expect(await categoryOf(room.testId)).toBe('theory');
+    await settle({ categories: settings.categories });
+  });
+
+  it('is reckoned the same in a copy of the class, and not shown there yet', async () => {
+    await settle({ shown: true, decimals: 1 });
+    const { id } = (
+      await room.educator.post(`/api/classes/${room.classId}/copies`, { name: 'Next', days: 180 }).expect(201)
+    ).body as { id: string };
+    const copy: Gradebook = (await room.educator.get(`/api/classes/${id}/gradebook`).expect(200)).body;
+    expect(copy.settings).toMatchObject({ shown: false, decimals: 1 });
+    expect(copy.columns.every(({ kind }) => kind !== 'practical')).toBe(true);
+    await settle({ shown: false });
+  });
+
   it('shows a student their own sheet where the class shows it, without what is not released', async () => {
     expect(await own(room.student)).toEqual([]);
     await settle({ shown: true });

@@ -28,11 +28,9 @@ async function columnOf(db: Knex, classId: string, id: string): Promise<GradeCol
   const own = { id, class_id: classId };
   const known = await db('grade_columns').where(own).first();
   if (known) return known;
-  const usual = { ...own, title: null, max_points: null, held_on: null, counts: true };
-  if (await db('assignments').where(own).first('id'))
-    return { ...usual, assignment_id: id, test_id: null, category: 'exercise' };
-  if (await db('reading_tests').where(own).first('id'))
-    return { ...usual, assignment_id: null, test_id: id, category: 'readingTest' };
+  const usual = { ...own, title: null, max_points: null, held_on: null, category: null, counts: true };
+  if (await db('assignments').where(own).first('id')) return { ...usual, assignment_id: id, test_id: null };
+  if (await db('reading_tests').where(own).first('id')) return { ...usual, assignment_id: null, test_id: id };
   return null;
 }
 

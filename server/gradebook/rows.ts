@@ -28,7 +28,8 @@ export interface GradeColumnRow {
   /** Decimals come as text. */
   max_points: string | null;
   held_on: string | null;
-  category: string;
+  /** Null where work of its kind usually counts. */
+  category: string | null;
   counts: boolean;
 }
 

@@ -1,4 +1,12 @@
-import type { GradeCell, GradeColumn, GradeEntry, GradeState, Gradebook, TermSheet } from '@cimbel/contract';
+import type {
+  GradeCell,
+  GradeColumn,
+  GradeEntry,
+  GradeState,
+  Gradebook,
+  TermSheet,
+  WorkKind,
+} from '@cimbel/contract';
 import { grouped } from '@cimbel/core';
 import { percentOf, termMark, type CountedPiece } from '@cimbel/core/gradebook';
 import { hasPassed } from '@cimbel/core/rules';
@@ -82,6 +90,10 @@ function doneOfExercise(
   };
 }
 
+/** Where work of a kind counts unless it is said otherwise: in the category of its kind, else in the first there is. */
+const usualCategory = ({ settings: { categories } }: Book, kind: WorkKind): string =>
+  (categories.find(({ id }) => id === kind) ?? categories[0]).id;
+
 /** Of one student's rows, where only those are wanted. */
 const ofOnly = (only: string | undefined) => (only ? { student_id: only } : {});
 
@@ -111,7 +123,7 @@ async function exercisesOf(
       id: assignment.id,
       kind: 'exercise',
       title: assignment.title,
-      category: 'exercise',
+      category: usualCategory(book, 'exercise'),
       counts: true,
       max: maxPoints(assignment.rubric),
       date: assignment.due_at.toISOString(),
@@ -128,7 +140,13 @@ type Reached = Pick<SittingRow, 'id' | 'test_id' | 'student_id' | 'finished_at' 
   score: number;
 };
 
-async function testsOf(db: Knex, classId: string, now: Date, only: string | undefined): Promise<Piece[]> {
+async function testsOf(
+  db: Knex,
+  classId: string,
+  book: Book,
+  now: Date,
+  only: string | undefined,
+): Promise<Piece[]> {
   const tests: TestRow[] = await db('reading_tests').where({ class_id: classId });
   // Questions are drawn hair by the thousand; what was reached of them is reckoned where they lie.
   const sittings: Reached[] = await db('sittings')
@@ -155,7 +173,7 @@ async function testsOf(db: Knex, classId: string, now: Date, only: string | unde
         id: test.id,
         kind: 'readingTest',
         title: test.title,
-        category: 'readingTest',
+        category: usualCategory(book, 'readingTest'),
         counts: true,
         max: 100,
         date: test.due_at.toISOString(),
@@ -180,7 +198,7 @@ const practicalOf = (column: GradeColumnRow): Piece => ({
     id: column.id,
     kind: 'practical',
     title: column.title!,
-    category: column.category,
+    category: column.category!,
     counts: column.counts,
     max: Number(column.max_points),
     date: column.held_on!,
@@ -199,13 +217,16 @@ async function piecesOf(
 ): Promise<Piece[]> {
   const [exercises, tests] = await Promise.all([
     exercisesOf(db, classId, book, now, only),
-    testsOf(db, classId, now, only),
+    testsOf(db, classId, book, now, only),
   ]);
   const changed = new Map(columns.map((column) => [column.id, column]));
   const placed = [...exercises, ...tests].map((piece): Piece => {
     const own = changed.get(piece.column.id);
     return own
-      ? { ...piece, column: { ...piece.column, category: own.category, counts: own.counts } }
+      ? {
+          ...piece,
+          column: { ...piece.column, category: own.category ?? piece.column.category, counts: own.counts },
+        }
       : piece;
   });
   const practical = columns.filter(({ title }) => title !== null).map(practicalOf);

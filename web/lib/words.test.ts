@@ -38,7 +38,7 @@ import {
   type LabCoat,
   type Side,
 } from '@cimbel/core/simulate';
-import { CONDITIONS, PRODUCT_KINDS, STRETCH_OUTCOMES } from '@cimbel/core/process';
+import { CONDITIONS, PRODUCT_KINDS, SHAMPOOS, STRETCH_OUTCOMES, WATERS } from '@cimbel/core/process';
 import fc from 'fast-check';
 import { sourcesIn } from '../../scripts/lib/sources';
 import { LOCALES } from '../testing/locales';
@@ -153,16 +153,27 @@ describe('words', () => {
       diameter: fc.constantFrom(...DIAMETERS),
       past: fc.array(past, { maxLength: 2 }),
       pastAtRoot: fc.boolean(),
+      habits: fc.record({
+        washes: fc.constantFrom(1, 3),
+        water: fc.constantFrom(...WATERS),
+        shampoo: fc.constantFrom(...SHAMPOOS),
+        clarifying: fc.constantFrom(0, 1),
+        violet: fc.constantFrom(0, 1),
+        blue: fc.constantFrom(0, 1),
+        sun: fc.boolean(),
+        pool: fc.constantFrom(0, 2),
+      }),
     });
     fc.assert(
       fc.property(
         fc.constantFrom(...PRESET_NAMES),
         change,
         fc.array(coat, { maxLength: 1 }),
-        (name, different, more) => {
+        fc.constantFrom(0, 6),
+        (name, different, more, weeks) => {
           const { b } = PRESETS[name];
           const coats = [{ ...b.coats[0], ...more[0] }, ...b.coats.slice(1)];
-          const state = { ...PRESETS[name], b: { ...b, ...different, coats } };
+          const state = { ...PRESETS[name], weeks, b: { ...b, ...different, coats } };
           [...settingsChanged(state), ...outcomesChanged(state)].forEach((reason) => {
             seen.add(reason.code);
             expectWorded(reason);

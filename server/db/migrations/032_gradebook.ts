@@ -21,12 +21,14 @@ export async function up(knex: Knex): Promise<void> {
     t.decimal('max_points', 6, 2);
     // A day of the calendar, YYYY-MM-DD, that no time zone moves.
     t.text('held_on');
-    t.text('category').notNullable();
+    // Null: where work of its kind usually counts.
+    t.text('category');
     t.boolean('counts').notNullable().defaultTo(true);
   });
   await knex.raw(`alter table grade_columns add constraint grade_columns_of_check check (
     num_nonnulls(assignment_id, test_id, title) = 1
     and (title is null) = (max_points is null) and (title is null) = (held_on is null)
+    and (title is null or category is not null)
     and (assignment_id is null or assignment_id = id) and (test_id is null or test_id = id))`);
   await knex.schema.createTable('grade_entries', (t) => {
     t.uuid('column_id').notNullable().references('id').inTable('grade_columns').onDelete('CASCADE');
