@@ -247,7 +247,7 @@ test('lighten, then tone: watched under the clock, wiped and rinsed zone by zone
   await handItIn(student);
   await expect(student.getByText('100 of 100 points')).toBeVisible();
   await expect(criterion(student, 'Timing and checks')).toContainText(FULL);
-  await student.getByRole('slider').fill('24');
+  await student.getByRole('slider', { name: 'Minute' }).fill('24');
   await expect(student.getByRole('img', { name: 'Model answer' })).toBeVisible();
 });
 

@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 
-export const SMALL = 'rounded-sm border border-strong-line bg-raised px-1.5 py-0.5 text-sm min-h-8';
+export const SMALL = 'rounded-sm border border-strong-line bg-raised px-1.5 py-0.5 text-sm min-h-8 min-w-11';
 
 export function Row({ label, children }: { label: string; children: ReactNode }) {
   return (
