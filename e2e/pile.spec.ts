@@ -97,6 +97,8 @@ test('a pile is marked by groups with a few keys; what is said is taken back, ke
 
   await test.step('where the whole answer is read it is worded anew, said again by phrase, and taken back', async () => {
     await page.getByRole('link', { name: 'Read the whole answer' }).click();
+    // The pile has such a list as well, until the answer stands in its place.
+    await expect(page.getByRole('heading', { name: 'Marking pile', level: 1 })).toBeHidden();
     const comments = page.getByRole('list', { name: 'Comments' });
     await comments.getByRole('button', { name: 'Change the wording' }).click();
     const dialog = page.getByRole('dialog');
