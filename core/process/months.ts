@@ -26,38 +26,28 @@ export const SHAMPOOS = ['gentle', 'ordinary'] as const;
 export const MOST_A_WEEK = { washes: 14, care: 7 } as const;
 const aWeek = (most: number) => z.number().min(0).max(most);
 
+/** How hair is treated between appointments; what is counted is counted by the week. */
 export const habitsSchema = z
   .object({
+    /** Washes a week. */
     washes: aWeek(MOST_A_WEEK.washes),
+    /** How hot the water is. */
     water: z.enum(WATERS),
+    /** What it is washed with; gentle is free of sulfates. */
     shampoo: z.enum(SHAMPOOS),
+    /** Clarifying washes a week, besides. */
     clarifying: aWeek(MOST_A_WEEK.care),
+    /** Times a week that care against yellow lies on it, by way of a wash. */
     violet: aWeek(MOST_A_WEEK.care),
+    /** Times a week that care against orange lies on it, by way of a wash. */
     blue: aWeek(MOST_A_WEEK.care),
+    /** Whether it is much in the sun. */
     sun: z.boolean(),
+    /** Times a week in the pool. */
     pool: aWeek(MOST_A_WEEK.care),
   })
   .strict();
-
-/** How hair is treated between appointments; what is counted is counted by the week. */
-export interface Habits {
-  /** Washes a week. */
-  washes: number;
-  /** Of how hot the water is. */
-  water: (typeof WATERS)[number];
-  /** What it is washed with; gentle is free of sulfates. */
-  shampoo: (typeof SHAMPOOS)[number];
-  /** Clarifying washes a week, besides. */
-  clarifying: number;
-  /** Times a week that care against yellow lies on it, by way of a wash. */
-  violet: number;
-  /** Times a week that care against orange lies on it, by way of a wash. */
-  blue: number;
-  /** Whether it is much in the sun. */
-  sun: boolean;
-  /** Times a week in the pool. */
-  pool: number;
-}
+export type Habits = z.infer<typeof habitsSchema>;
 
 /** Three gentle washes a week in warm water, and nothing else. */
 export const USUAL_HABITS: Habits = {

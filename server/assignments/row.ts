@@ -90,6 +90,23 @@ export const termsOf = (row: AssignmentRow, students: readonly StudentTermsRow[]
   })),
 });
 
+/** Columns that say what an exercise is worth, when it is due and when results are out: not its case, its lines or its answer. */
+export const TERM_COLUMNS = [
+  'id',
+  'title',
+  'due_at',
+  'last_due_at',
+  'rubric',
+  'release',
+  'released_at',
+  'closed_at',
+  'late',
+  'late_percent',
+  'attempts_allowed',
+  'counted',
+] as const satisfies readonly (keyof AssignmentRow)[];
+export type TermAssignment = Pick<AssignmentRow, (typeof TERM_COLUMNS)[number]>;
+
 /** What of an assignment says until when answers are taken and when results are out. */
 export type Timed = Pick<
   AssignmentRow,

@@ -1,10 +1,11 @@
 import type { ClassDetail, ClassSummary, Standing } from '@cimbel/contract';
+import { grouped } from '@cimbel/core';
 import { DEFAULT_HOUSE_RULES } from '@cimbel/core/rules';
 import type { Knex } from 'knex';
 import { ownLinesOf } from '../shade-books/store';
 import { pointsOfStubs, standingOf } from '../attempts/marks';
-import { attemptStubsOf, type AttemptStub } from '../attempts/store';
-import { isReleased, maxPoints, type AssignmentRow } from '../assignments/row';
+import { attemptStubsOf } from '../attempts/store';
+import { TERM_COLUMNS, isReleased, maxPoints } from '../assignments/row';
 import type { ClassRow, LedClass } from './access';
 import { newJoinCode } from './roster';
 
@@ -45,30 +46,13 @@ export function studentsOf(db: Knex, classId: string): Promise<{ id: string; nam
     .select('users.id', 'users.name');
 }
 
-/** What the table of a class needs of an assignment: not its case, its lines or its answer. */
-const OF_TABLE = [
-  'id',
-  'title',
-  'due_at',
-  'last_due_at',
-  'rubric',
-  'house_rules',
-  'release',
-  'released_at',
-  'closed_at',
-  'late',
-  'late_percent',
-  'attempts_allowed',
-  'counted',
-] as const satisfies readonly (keyof AssignmentRow)[];
-
 export async function classDetail(db: Knex, row: LedClass, now: Date): Promise<ClassDetail> {
   const [students, assignments, ownLines, waiting] = await Promise.all([
     studentsOf(db, row.id),
     db('assignments')
       .where({ class_id: row.id })
       .orderBy('due_at')
-      .select(...OF_TABLE),
+      .select(...TERM_COLUMNS, 'house_rules'),
     ownLinesOf(db, row.educator_id),
     db('memberships').where({ class_id: row.id, state: 'waiting' }).pluck('student_id'),
   ]);
@@ -77,12 +61,7 @@ export async function classDetail(db: Knex, row: LedClass, now: Date): Promise<C
   const points = await pointsOfStubs(db, attempts);
   const name = (one: { assignment_id: string; student_id: string }) =>
     `${one.assignment_id} ${one.student_id}`;
-  const attemptsBy = new Map<string, AttemptStub[]>();
-  for (const attemptStub of attempts) {
-    const there = attemptsBy.get(name(attemptStub));
-    if (there) there.push(attemptStub);
-    else attemptsBy.set(name(attemptStub), [attemptStub]);
-  }
+  const attemptsBy = grouped(attempts, name);
   // For most the due time is that of everybody, so a row for each time costs a fraction of one for each student.
   const own: { assignment_id: string; due_at: Date; student_ids: string[] }[] = await db('set_for')
     .where({ class_id: row.id })

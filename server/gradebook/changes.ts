@@ -31,6 +31,13 @@ const checkCategory = (settings: GradebookSettings, category: string) => {
     throw invalidField('category', 'unknown', 'This class has no such category.');
 };
 
+/** Writes down how a term is reckoned, for the first time or anew. */
+const writeBook = (trx: Knex, classId: string, written: object) =>
+  trx('gradebooks')
+    .insert({ class_id: classId, ...written })
+    .onConflict('class_id')
+    .merge(written);
+
 /** @throws HttpError 409 where somebody else has changed them meanwhile */
 export async function changeSettings(
   db: Knex,
@@ -42,11 +49,7 @@ export async function changeSettings(
     const book = await openBook(trx, inClass.id);
     if (book.version !== version)
       throw new HttpError(409, 'gradebook.newer', 'The gradebook was changed elsewhere meanwhile.');
-    const written = { settings: JSON.stringify(settings), version: version + 1 };
-    await trx('gradebooks')
-      .insert({ class_id: inClass.id, ...written })
-      .onConflict('class_id')
-      .merge(written);
+    await writeBook(trx, inClass.id, { settings: JSON.stringify(settings), version: version + 1 });
     await record(trx, {
       at: now,
       actor: educatorId,
@@ -225,16 +228,12 @@ export async function setFrozen(
     if ((book.frozen_at !== null) === frozen) return;
     if (frozen) {
       const { settings, passMark, columns, students } = await gradebookOf(trx, inClass, now);
-      const written = {
+      await writeBook(trx, inClass.id, {
         settings: JSON.stringify(settings),
         version: book.version + 1,
         frozen_at: now,
         frozen: JSON.stringify({ settings, passMark, columns }),
-      };
-      await trx('gradebooks')
-        .insert({ class_id: inClass.id, ...written })
-        .onConflict('class_id')
-        .merge(written);
+      });
       const rows = students.map((student) => {
         const { id, name: _name, number: _number, ...sheet } = releasedSheet(student);
         return { class_id: inClass.id, student_id: id, sheet: JSON.stringify(sheet) };

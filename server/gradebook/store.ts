@@ -11,7 +11,7 @@ import { grouped } from '@cimbel/core';
 import { percentOf, termMark, type CountedPiece } from '@cimbel/core/gradebook';
 import { hasPassed } from '@cimbel/core/rules';
 import type { Knex } from 'knex';
-import { isReleased, isShown, maxPoints, type AssignmentRow } from '../assignments/row';
+import { TERM_COLUMNS, isReleased, isShown, maxPoints, type TermAssignment } from '../assignments/row';
 import { countingOf, lateLoss, pointsOfStubs } from '../attempts/marks';
 import { attemptStubsOf, type AttemptStub } from '../attempts/store';
 import type { ClassRow, LedClass } from '../classes/access';
@@ -33,22 +33,6 @@ interface Piece {
   column: GradeColumn;
   done: (studentId: string) => Done;
 }
-
-const OF_TERM = [
-  'id',
-  'title',
-  'due_at',
-  'last_due_at',
-  'rubric',
-  'release',
-  'released_at',
-  'closed_at',
-  'late',
-  'late_percent',
-  'attempts_allowed',
-  'counted',
-] as const satisfies readonly (keyof AssignmentRow)[];
-type TermAssignment = Pick<AssignmentRow, (typeof OF_TERM)[number]>;
 
 /** What holds for one student of an exercise. */
 interface SetFor {
@@ -94,19 +78,22 @@ function doneOfExercise(
 const usualCategory = ({ settings: { categories } }: Book, kind: WorkKind): string =>
   (categories.find(({ id }) => id === kind) ?? categories[0]).id;
 
+/** Whose term is asked for: of a class, or of one student of it alone. */
+interface TermQuery {
+  db: Knex;
+  classId: string;
+  book: Book;
+  now: Date;
+  only: string | undefined;
+}
+
 /** Of one student's rows, where only those are wanted. */
 const ofOnly = (only: string | undefined) => (only ? { student_id: only } : {});
 
-async function exercisesOf(
-  db: Knex,
-  classId: string,
-  book: Book,
-  now: Date,
-  only: string | undefined,
-): Promise<Piece[]> {
+async function exercisesOf({ db, classId, book, now, only }: TermQuery): Promise<Piece[]> {
   const assignments: TermAssignment[] = await db('assignments')
     .where({ class_id: classId })
-    .select(...OF_TERM);
+    .select(...TERM_COLUMNS);
   const attempts = await attemptStubsOf(
     db,
     assignments.map(({ id }) => id),
@@ -140,13 +127,7 @@ type Reached = Pick<SittingRow, 'id' | 'test_id' | 'student_id' | 'finished_at' 
   score: number;
 };
 
-async function testsOf(
-  db: Knex,
-  classId: string,
-  book: Book,
-  now: Date,
-  only: string | undefined,
-): Promise<Piece[]> {
+async function testsOf({ db, classId, book, now, only }: TermQuery): Promise<Piece[]> {
   const tests: TestRow[] = await db('reading_tests').where({ class_id: classId });
   // Questions are drawn hair by the thousand; what was reached of them is reckoned where they lie.
   const sittings: Reached[] = await db('sittings')
@@ -207,18 +188,8 @@ const practicalOf = (column: GradeColumnRow): Piece => ({
 });
 
 /** Every piece of a class's work, by date. */
-async function piecesOf(
-  db: Knex,
-  classId: string,
-  book: Book,
-  columns: readonly GradeColumnRow[],
-  now: Date,
-  only: string | undefined,
-): Promise<Piece[]> {
-  const [exercises, tests] = await Promise.all([
-    exercisesOf(db, classId, book, now, only),
-    testsOf(db, classId, book, now, only),
-  ]);
+async function piecesOf(query: TermQuery, columns: readonly GradeColumnRow[]): Promise<Piece[]> {
+  const [exercises, tests] = await Promise.all([exercisesOf(query), testsOf(query)]);
   const changed = new Map(columns.map((column) => [column.id, column]));
   const placed = [...exercises, ...tests].map((piece): Piece => {
     const own = changed.get(piece.column.id);
@@ -336,7 +307,7 @@ export async function gradebookOf(
     .where(ofOnly(only))
     .select('grade_entries.*', 'users.name as by');
   const entryBy = new Map(entries.map((entry) => [`${entry.column_id} ${entry.student_id}`, entry]));
-  const pieces = await piecesOf(db, inClass.id, book, columns, now, only);
+  const pieces = await piecesOf({ db, classId: inClass.id, book, now, only }, columns);
   const { passMark } = inClass.house_rules;
   return {
     ...frame,

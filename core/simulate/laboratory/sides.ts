@@ -1,7 +1,7 @@
 import { complete, type Application, type Bowl, type HairWork, type LineOf } from '../../card';
 import { amountFor, partName, type HeadAndWish } from '../../case';
 import type { Light, ToneFamily } from '../../colour';
-import { type TressLook, strandLook } from '../../draw';
+import type { TressLook } from '../../draw';
 import {
   AREAS,
   levelOfNaturalPigment,
@@ -16,7 +16,6 @@ import {
   LEVELS_IN_ONE_VISIT,
   conditionOf,
   lineKindOf,
-  strandAfterWeeks,
   stretchTest,
   withHistory,
   type Condition,
@@ -27,7 +26,7 @@ import {
 import { SHIPPED_LINES, readLabel, shippedLine, type Line, type ShadePart } from '../../product';
 import { underlayAt, type Underlay } from '../../rules';
 import { simulateCard, type SimulatedCard } from '../simulate';
-import { grownCm } from '../weeks';
+import { grownCm, headAfterWeeks, looksLater } from '../weeks';
 import { LAB_MINUTES, LAB_ZONES, type LabCoat, type LabZone, type Side } from './setup';
 
 /** Each zone as a place of a head, with its length, cm: the middle of the ends is 26 cm from the scalp. */
@@ -175,11 +174,16 @@ export const workOf = ({ coats }: Side, head: Head): HairWork => ({
   care: [],
 });
 
-/** A side is asked for at every frame and never changed once made. */
-const played = new WeakMap<Side, SimulatedCard>();
-
 /** A side as a card played on its head. */
-function playedSide(side: Side): SimulatedCard {
+interface PlayedSide {
+  clientCase: HeadAndWish;
+  card: SimulatedCard;
+}
+
+/** A side is asked for at every frame and never changed once made. */
+const played = new WeakMap<Side, PlayedSide>();
+
+function playedSide(side: Side): PlayedSide {
   const known = played.get(side);
   if (known) return known;
   const head = headOfSide(side);
@@ -188,9 +192,9 @@ function playedSide(side: Side): SimulatedCard {
     const coat = side.coats[NAMES.indexOf(name)];
     return coat && lineOfCoat(coat);
   };
-  const card = simulateCard(clientCase, complete(workOf(side, head)), lineOf);
-  played.set(side, card);
-  return card;
+  const made = { clientCase, card: simulateCard(clientCase, complete(workOf(side, head)), lineOf) };
+  played.set(side, made);
+  return made;
 }
 
 const momentIn = (card: SimulatedCard, zone: LabZone, minute: number) =>
@@ -271,59 +275,20 @@ function shadePartsOfCoat(coat: LabCoat): ShadePart[] {
   });
 }
 
-/** Hair of a side so many weeks after it was rinsed, as a lock: what has grown, and below it what was there. */
-function lookLater(
-  strands: Record<LabZone, Strand>,
-  side: Side,
-  regrowthCm: number,
-  light: Light,
-  seed: number,
-): TressLook {
-  const grown = naturalStrand(side.natural, {
-    white: side.white,
-    diameter: side.diameter,
-    resistance: side.resistant ? 1 : 0,
-    fromScalpCm: regrowthCm / 2,
-  });
-  const stretches = [
-    { cm: regrowthCm, strand: grown },
-    ...LAB_ZONES.map((zone) => ({ cm: PLACES[zone].lengthCm, strand: strands[zone] })),
-  ];
-  const all = stretches.reduce((sum, { cm }) => sum + cm, 0);
-  let from = 0;
-  const placed = stretches.map(({ cm, strand }) => {
-    const stretch = { from: from / all, to: (from + cm) / all, strand };
-    from += cm;
-    return stretch;
-  });
-  return strandLook(placed, light, side.form, seed);
-}
-
 /** One side at a minute, or so many weeks after it was rinsed then, in a light: the picture and what is read from it. */
 export function momentOf(side: Side, minute: number, light: Light, seed: number, weeks = 0): SideMoment {
-  const card = playedSide(side);
-  const moments = byZone((zone): ZoneMoment => {
-    const now = momentIn(card, zone, minute);
-    return weeks === 0
-      ? now
-      : { ...now, strand: strandAfterWeeks(now.strand, weeks, side.habits), lying: null };
+  const { clientCase, card } = playedSide(side);
+  const later = weeks === 0 ? null : headAfterWeeks(clientCase, card.outcomeAt(minute), weeks, side.habits);
+  const moments = byZone((zone): Pick<ZoneMoment, 'strand' | 'lying'> => {
+    const place = later?.places.find(({ part }) => partName(part) === PLACES[zone].place);
+    return place ? { strand: place.strand, lying: null } : momentIn(card, zone, minute);
   });
-  const regrowthCm = grownCm(weeks);
   const levelReached = Math.min(10, Math.max(1, levelOfNaturalPigment(moments.mids.strand)));
   // The coat that gives the tone is the last one with shades.
   const shades = side.coats.map(shadePartsOfCoat).findLast((parts) => parts.length > 0);
   return {
-    regrowthCm,
-    look:
-      weeks === 0
-        ? card.looksAt(minute, light, seed)[0]
-        : lookLater(
-            byZone((zone) => moments[zone].strand),
-            side,
-            regrowthCm,
-            light,
-            seed,
-          ),
+    regrowthCm: grownCm(weeks),
+    look: (later ? looksLater(clientCase, later, light, seed) : card.looksAt(minute, light, seed))[0],
     zones: byZone((zone) => readingOf(moments[zone].strand, moments[zone].lying !== null)),
     balance: shades ? { levelReached, shades } : null,
   };
@@ -335,7 +300,7 @@ export function levelsOver(
   minutes: number,
   everyMinutes = 1,
 ): { minute: number; levels: Record<LabZone, number> }[] {
-  const card = playedSide(side);
+  const { card } = playedSide(side);
   return Array.from({ length: Math.floor(minutes / everyMinutes) + 1 }, (_, i) => {
     const minute = i * everyMinutes;
     return { minute, levels: byZone((zone) => readStrand(momentIn(card, zone, minute).strand).level) };
