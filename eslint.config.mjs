@@ -20,6 +20,7 @@ const CORE_FOLDERS = [
   'simulate',
   'method',
   'solve',
+  'appointments',
   'mark',
   'cases',
   'drill',

@@ -170,6 +170,17 @@ export const zoneReadingSchema = z
 export type ZoneReading = z.infer<typeof zoneReadingSchema>;
 export const NO_READING: ZoneReading = { level: null, greyShare: null, underlay: null, counter: null };
 
+/** What the client is told of this appointment before it begins (C11). */
+export const quoteSchema = z
+  .object({
+    /** In the currency of the school; null while it is open. */
+    price: z.number().min(0).max(100_000).nullable(),
+    /** Minutes in the chair, from the first word to the dried hair; null while it is open. */
+    minutes: z.number().int().min(0).max(900).nullable(),
+  })
+  .strict();
+export type Quote = z.infer<typeof quoteSchema>;
+
 /** What a colourist would write on the card for one visit. Everything may still be open. */
 export const recordCardSchema = z
   .object({
@@ -189,6 +200,8 @@ export const recordCardSchema = z
     care: z.array(careSchema).max(MOST_CARE).default([]),
     aftercare: z.array(z.enum(AFTERCARES)),
     nextVisitWeeks: z.number().int().min(1).max(26).nullable(),
+    /** What the client is told it costs, where the case asks for it. */
+    quote: quoteSchema.optional(),
   })
   .strict();
 export type RecordCard = z.infer<typeof recordCardSchema>;

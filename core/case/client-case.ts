@@ -83,6 +83,8 @@ export const clientCaseSchema = z
     shelf: shelfSchema.optional(),
     /** Whether making client and place ready is part of the exercise (C3). */
     station: z.boolean().optional(),
+    /** Whether the client is told a price and a time, reckoned by the price list of the class (C11). */
+    quote: z.boolean().optional(),
   })
   .strict()
   .superRefine(({ head, wish, placements = [], melts = [] }, context) => {

@@ -123,5 +123,7 @@ export function withGiven(
         : modelCard.care,
     aftercare: own('finish') ? card.aftercare : modelCard.aftercare,
     nextVisitWeeks: own('finish') ? card.nextVisitWeeks : modelCard.nextVisitWeeks,
+    // What the model answer costs would tell what is in it.
+    ...(own('finish') && card.quote ? { quote: card.quote } : {}),
   };
 }

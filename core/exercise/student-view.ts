@@ -99,6 +99,8 @@ export interface StudentExercise {
   toCorrect: boolean;
   /** Whether client and place of work are made ready by the student. */
   station: boolean;
+  /** Whether the client is told a price and a time. */
+  quote: boolean;
   /** What the questions and tests on the card, given or asked, have brought to light. */
   reveals: Record<string, Reason[]>;
 }
@@ -191,6 +193,7 @@ export function exerciseForStudent(
     given: withGiven(start, modelAnswer.card, open),
     applications: timesWhatIsGiven(open) ? untimedApplications(modelAnswer.card.steps) : [],
     station: clientCase.station ?? false,
+    quote: clientCase.quote ?? false,
     toCorrect: card !== null,
     reveals: revealsOf(clientCase, withGiven(answer ?? start, modelAnswer.card, open)),
   };

@@ -148,7 +148,19 @@ export const FAULTS = {
     'tooFewVisits',
     'tooManyVisits',
   ],
-  aftercare: ['open', 'missing', 'besides', 'noDate', 'otherDate'],
+  aftercare: [
+    'open',
+    'missing',
+    'besides',
+    'noDate',
+    'otherDate',
+    'quoted',
+    'quoteOpen',
+    'priceTooLow',
+    'priceTooHigh',
+    'minutesTooFew',
+    'minutesTooMany',
+  ],
 } as const;
 type FaultGroup = keyof typeof FAULTS;
 /** Faults of one group, by their last name. */

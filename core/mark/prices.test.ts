@@ -154,7 +154,16 @@ const STANDARD = {
     tooManyVisits: 0.2,
     visitsOpen: 0.6,
   },
-  aftercare: { missing: 0.3, harms: 0.3, date: 0.3 },
+  aftercare: {
+    missing: 0.3,
+    harms: 0.3,
+    date: 0.3,
+    quoteOpen: 0.3,
+    quote: [
+      [0.1, 0],
+      [0.5, 0.3],
+    ],
+  },
 };
 
 describe('the price list', () => {

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { LEVEL_SCALES } from '../colour';
 import { ceilingsSchema } from './ceilings';
+import { priceListSchema } from './price-list';
 
 /**
  * The points on which good schools differ and that the theory in use here depends on. An educator sets them for a
@@ -32,6 +33,8 @@ export const houseRulesSchema = z
     passMark: z.number().int().min(1).max(100).default(75),
     /** How far the head a plan leaves, and wrong crucial decisions, hold its mark down. */
     ceilings: ceilingsSchema,
+    /** What the school reckons costs with; the sample prices where it is left out. */
+    priceList: priceListSchema.optional(),
   })
   .strict();
 export type HouseRules = z.infer<typeof houseRulesSchema>;
@@ -56,7 +59,7 @@ export const figuresOf = ({
 export const hasPassed = (points: number, max: number, { passMark }: Pick<HouseRules, 'passMark'>): boolean =>
   max > 0 && points * 100 >= passMark * max;
 
-export type HouseRule = Exclude<keyof HouseRules, (typeof HOUSE_FIGURES)[number]>;
+export type HouseRule = Exclude<keyof HouseRules, (typeof HOUSE_FIGURES)[number] | 'priceList'>;
 
 export const DEFAULT_HOUSE_RULES: HouseRules = houseRulesSchema.parse({});
 

@@ -9,6 +9,7 @@ export * from './grey';
 export * from './house-rule-example';
 export * from './house-rules';
 export * from './outcomes';
+export * from './price-list';
 export * from './processing';
 export * from './shade-level';
 export * from './underlying-pigment';

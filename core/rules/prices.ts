@@ -189,5 +189,15 @@ export const PRICES = {
     tooManyVisits: 0.2,
     visitsOpen: 0.6,
   },
-  aftercare: { missing: 0.3, harms: 0.3, date: 0.3 },
+  aftercare: {
+    missing: 0.3,
+    harms: 0.3,
+    date: 0.3,
+    quoteOpen: 0.3,
+    /** By how far what was told is from what the own card takes, as a share of that. */
+    quote: [
+      [0.1, 0],
+      [0.5, 0.3],
+    ],
+  },
 } as const;

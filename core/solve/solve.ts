@@ -1,4 +1,4 @@
-import { type RecordCard, EMPTY_CARD, type LineOf, complete } from '../card';
+import { type RecordCard, EMPTY_CARD, type LineOf, complete, costOfCard, quoteOf } from '../card';
 import { type ClientCase, onTheShelf, partName, type Target, uppermostHistory, presentLevel } from '../case';
 import { type ToneFamily, TOP_OF_TEN, topLevel } from '../colour';
 import {
@@ -31,7 +31,7 @@ import {
 import { VIVID_LOAD, withHistory } from '../process';
 import type { Line } from '../product';
 import { type Reason, reason } from '../reason';
-import type { HouseRules } from '../rules';
+import { type HouseRules, priceListOf } from '../rules';
 import { type PartOutcome, simulateCard } from '../simulate';
 import { nearestWish } from './nearest-wish';
 import { type TriedTechnique, type SolvedVisit, oneVisit } from './one-visit';
@@ -376,7 +376,13 @@ function finished(
   lineOf: LineOf,
   rules: HouseRules,
 ): ModelAnswer {
-  const told = (card: RecordCard): RecordCard => ({ ...card, visits: visits.length });
+  const told = (card: RecordCard): RecordCard => ({
+    ...card,
+    visits: visits.length,
+    ...(clientCase.quote
+      ? { quote: quoteOf(costOfCard(clientCase.head, card, lineOf, priceListOf(rules))) }
+      : {}),
+  });
   const modelCard = told(found.best);
   const played = simulateCard(clientCase, complete(modelCard), lineOf);
   const outcomes = played.outcomeAt(played.minutes);

@@ -88,6 +88,10 @@ function teach(words: I18n, units: Units): I18n {
   formatter.add('whole', number(0));
   formatter.add('tenths', number(1));
   formatter.add('hundredths', number(2));
+  // An amount in the currency that the words are given with it.
+  formatter.add('money', (value, language, { currency }: { currency?: string }) =>
+    formatIn(language, { style: 'currency', currency }).format(value),
+  );
   formatter.add('signed', (value, language) =>
     formatIn(language, { maximumFractionDigits: 1, signDisplay: 'exceptZero' }).format(value),
   );
@@ -185,7 +189,16 @@ const inOunces = teach(i18next.createInstance(), 'flOz');
 const DATES_OF: Record<string, string> = { en: 'en-GB' };
 
 export type Namespace =
-  'ui' | 'craft' | 'drill' | 'reasons' | 'people' | 'assigning' | 'handbook' | 'pile' | 'gradebook';
+  | 'ui'
+  | 'craft'
+  | 'drill'
+  | 'reasons'
+  | 'people'
+  | 'assigning'
+  | 'handbook'
+  | 'pile'
+  | 'gradebook'
+  | 'appointments';
 
 /** Files of words in other languages: by language, then by the name of the file, as English has it. */
 export type WordFiles = Record<string, Record<string, () => Promise<object>>>;
@@ -259,6 +272,8 @@ export const dateTime = inLanguage({
   hourCycle: 'h23',
 });
 export const dayAndMonth = inLanguage({ day: 'numeric', month: 'short' });
+/** A day without a time, `2026-12-02`, written out. */
+export const fullDate = inLanguage({ day: 'numeric', month: 'long', year: 'numeric', timeZone: 'UTC' });
 
 /** Time that is left, minutes and seconds: one run of figures in any direction of writing. */
 export const timeLeft = (seconds: number): string =>

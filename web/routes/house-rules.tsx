@@ -13,6 +13,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { CircleCheck, Circle } from 'lucide-react';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
+import { PriceListFields } from '../features/appointments/price-list-fields';
 import { RuleChip } from '../features/handbook/rule-chip';
 import { CeilingsFields, risingCell } from '../features/marking/ceilings-fields';
 import { ReasonText } from '../features/marking/reasons';
@@ -135,6 +136,8 @@ function RulesForm({ detail }: { detail: ClassDetail }) {
   const [remarking, setRemarking] = useState(false);
   const saved = detail.houseRules;
   const changed = JSON.stringify(rules) !== JSON.stringify(saved);
+  // Prices are no rule: they have a way back of their own.
+  const defaults: HouseRules = { ...DEFAULT_HOUSE_RULES, priceList: rules.priceList };
   const save = useMutation({
     mutationFn: (body: HouseRules) => api('PUT', `/api/classes/${detail.id}/house-rules`, body),
     onSuccess: async (_, body) => {
@@ -179,6 +182,11 @@ function RulesForm({ detail }: { detail: ClassDetail }) {
           onChange={(passMark) => setRules({ ...rules, passMark })}
         />
         <CeilingsFields ceilings={rules.ceilings} onChange={(ceilings) => setRules({ ...rules, ceilings })} />
+        <PriceListFields
+          list={rules.priceList}
+          lines={SHIPPED_LINES}
+          onChange={(priceList) => setRules({ ...rules, priceList })}
+        />
         <section className="border-line border-t py-3">
           <h2 className="text-lg">{t('houseRules.remark.title')}</h2>
           <p className="mt-1 mb-2 max-w-prose text-sm">{t('houseRules.remark.text')}</p>
@@ -210,8 +218,8 @@ function RulesForm({ detail }: { detail: ClassDetail }) {
         ) : null}
         <Button
           weight="quiet"
-          disabled={JSON.stringify(rules) === JSON.stringify(DEFAULT_HOUSE_RULES)}
-          onClick={() => setRules(DEFAULT_HOUSE_RULES)}
+          disabled={JSON.stringify(rules) === JSON.stringify(defaults)}
+          onClick={() => setRules(defaults)}
         >
           {t('houseRules.defaults')}
         </Button>

@@ -1,8 +1,10 @@
 import ui from '../locales/en/ui.json';
+import { APPOINTMENTS } from '../lib/words/appointments';
 import { ASSIGNING } from '../lib/words/assigning';
 import { CRAFT } from '../lib/words/craft';
 import { DRILLS } from '../lib/words/drills';
 import { EDUCATING } from '../lib/words/educating';
+import { GRADEBOOK } from '../lib/words/gradebook';
 import { HANDBOOK } from '../lib/words/handbook';
 import { HOUSE_RULES_WORDS } from '../lib/words/house-rules';
 import { LAB } from '../lib/words/lab';
@@ -22,6 +24,8 @@ export const LOCALES = {
     people: PEOPLE,
     assigning: ASSIGNING,
     pile: PILE,
+    appointments: APPOINTMENTS,
+    gradebook: GRADEBOOK,
     handbook: HANDBOOK,
     drill: { ...DRILLS, ...QUESTION_WORDS },
     reasons: { ...REASONS, drill: ANSWER_WORDS },

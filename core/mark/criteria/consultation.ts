@@ -1,8 +1,8 @@
-import type { Aftercare } from '../../card';
+import { type Aftercare, type Quote, costOfCard, quoteOf } from '../../card';
 import { uppermostHistory } from '../../case';
 import { NEEDED_QUESTIONS, type StopName } from '../../method';
 import type { Line } from '../../product';
-import { PRICES, GROWTH } from '../../rules';
+import { PRICES, GROWTH, lossAt, priceListOf } from '../../rules';
 import { type MarkingContext, whatItPutsOn } from '../context';
 import { type Finding, finding } from '../finding';
 import { fault, type FaultOf } from '../faults';
@@ -101,8 +101,39 @@ const HARMS: readonly Aftercare[] = ['violetCare', 'blueCare'];
 /** Weeks either side of the model answer's date that are still the client's rhythm. */
 const DATE_WITHIN = 2;
 
+/** What is told too low or too high, by what it is of. */
+const QUOTED = {
+  price: { under: 'priceTooLow', over: 'priceTooHigh' },
+  minutes: { under: 'minutesTooFew', over: 'minutesTooMany' },
+} as const satisfies Record<keyof Quote, Record<'under' | 'over', FaultOf<'aftercare'>>>;
+
+/**
+ * Findings on what the client was told it costs and how long it takes: by what the own card takes, whatever it should have
+ * been (C11).
+ */
+function markQuote({ card, clientCase, lineOf, rules }: MarkingContext): Finding[] {
+  if (!clientCase.quote || card.decision === 'decline') return [];
+  const is = (loss: number, code: FaultOf<'aftercare'>, params = {}) =>
+    finding(null, loss, fault(`aftercare.${code}`, 'C11', params));
+  const { quote } = card;
+  if (!quote || quote.price === null || quote.minutes === null)
+    return [is(PRICES.aftercare.quoteOpen, 'quoteOpen')];
+  const prices = priceListOf(rules);
+  const { currency } = prices;
+  const takes = quoteOf(costOfCard(clientCase.head, card, lineOf, prices));
+  const off = (['price', 'minutes'] as const).flatMap((of) => {
+    const [given, expected] = [quote[of]!, takes[of]!];
+    const loss = lossAt(PRICES.aftercare.quote, Math.abs(given - expected) / Math.max(1, expected));
+    return loss > 0
+      ? [is(loss, QUOTED[of][given < expected ? 'under' : 'over'], { given, expected, currency })]
+      : [];
+  });
+  return off.length > 0 ? off : [is(0, 'quoted', quote)];
+}
+
 /** Findings on home care and the next date. */
-export function markAftercare({ card, modelAnswer }: MarkingContext): Finding[] {
+export function markAftercare(context: MarkingContext): Finding[] {
+  const { card, modelAnswer } = context;
   const { card: best } = modelAnswer;
   if (best.aftercare.length === 0 && best.nextVisitWeeks === null) return [];
   if (card.aftercare.length === 0 && card.nextVisitWeeks === null)
@@ -119,6 +150,12 @@ export function markAftercare({ card, modelAnswer }: MarkingContext): Finding[] 
   const expected = best.nextVisitWeeks ?? GROWTH.retouchWeeks.max;
   if (weeks === null) findings.push(is(PRICES.aftercare.date, 'noDate', 'A5'));
   else if (Math.abs(weeks - expected) > DATE_WITHIN)
-    findings.push(is(PRICES.aftercare.date, 'otherDate', 'A5', { given: weeks, expected }));
-  return findings;
+    findings.push(
+      is(PRICES.aftercare.date, 'otherDate', 'A5', {
+        given: weeks,
+        from: expected - DATE_WITHIN,
+        to: expected + DATE_WITHIN,
+      }),
+    );
+  return [...findings, ...markQuote(context)];
 }

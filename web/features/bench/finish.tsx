@@ -1,10 +1,12 @@
 import type { StudentAssignment } from '@cimbel/contract';
 import { AFTERCARES, type RecordCard } from '@cimbel/core/card';
+import { priceListOf } from '@cimbel/core/rules';
 import { useTranslation } from 'react-i18next';
 import { capital } from '../../lib/i18n';
 import { Field, NumberInput, Tick } from '../../ui/field';
 import { Notice, Sheet } from '../../ui/panel';
 import { Tress } from '../../ui/tress';
+import { QuoteFields } from '../appointments/quote-fields';
 import type { DraftOf } from './use-draft';
 import { PlayLine } from './play-line';
 import { looksAtEnd } from './process-clock';
@@ -89,6 +91,14 @@ export function Finish({
               }
             />
           </Field>
+          {assignment.quote ? (
+            <QuoteFields
+              quote={answer.quote}
+              prices={priceListOf(assignment.houseRules)}
+              lines={assignment.lines}
+              onChange={(quote) => change({ quote })}
+            />
+          ) : null}
         </Sheet>
       </div>
     </div>

@@ -7,6 +7,7 @@ import { placeWord } from '../../lib/i18n';
 import { Facts, Sheet } from '../../ui/panel';
 import { isTwice, orderName } from '../head/places';
 import { useBowlWords } from './words';
+import '../../lib/words/appointments';
 import '../../lib/words/craft';
 import '../../lib/words/bench';
 
@@ -21,7 +22,7 @@ export function RecordCardView({
   /** Left out where the card stands under a heading already. */
   title?: string;
 }) {
-  const { t } = useTranslation(['ui', 'craft']);
+  const { t } = useTranslation(['ui', 'craft', 'appointments']);
   const bowlWords = useBowlWords();
   const open = <span className="text-warn">{t('bench.handIn.notAnswered')}</span>;
   const zones = PLACE_IDS.filter((zone) => plan.readings[zone]);
@@ -114,6 +115,17 @@ export function RecordCardView({
                 {
                   term: t('bench.station'),
                   value: plan.station.map((item) => t(`craft:station.${item}`)).join(', ') || open,
+                },
+              ]
+            : []),
+          ...(plan.quote
+            ? [
+                {
+                  term: t('appointments:quote.card'),
+                  value:
+                    plan.quote.price === null || plan.quote.minutes === null
+                      ? open
+                      : t('appointments:quote.onCard', plan.quote),
                 },
               ]
             : []),

@@ -6,6 +6,7 @@ import type { HouseRules } from '@cimbel/core/rules';
 import { useTranslation } from 'react-i18next';
 import { placeWord } from '../../lib/i18n';
 import { Notice, Sheet } from '../../ui/panel';
+import { AppointmentsSheet } from '../appointments/appointments-sheet';
 import { RecordCardView } from '../bench/record-card';
 import { useBowlWords } from '../bench/words';
 import { ReasonList, ReasonText } from './reasons';
@@ -131,6 +132,14 @@ export function ModelAnswerPanel({
       ) : null}
       <RecordCardView plan={card} lines={lines} title={t('result.keyTitle')} />
       <Visits solution={solution} lines={lines} onSet={onVisit} />
+      {card.decision === 'goOn' ? (
+        <AppointmentsSheet
+          answers={[{ name: 'model', answer: solution }]}
+          lines={lines}
+          houseRules={houseRules}
+          seed={0}
+        />
+      ) : null}
       <WhyThis solution={solution} lines={lines} houseRules={houseRules} />
       {equivalents.length > 0 ? (
         <Sheet>

@@ -1,8 +1,10 @@
 import type { Result } from '@cimbel/contract';
+import { seedFrom } from '@cimbel/core';
 import type { CriterionMark } from '@cimbel/core/mark';
 import type { ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Notice, Sheet } from '../../ui/panel';
+import { AppointmentsSheet } from '../appointments/appointments-sheet';
 import { HouseRulesUsed } from './house-rules-used';
 import { ReasonText } from './reasons';
 import { RecordCardView } from '../bench/record-card';
@@ -13,6 +15,17 @@ import { OutcomeView } from './outcome-view';
 import '../../lib/words/craft';
 import '../../lib/words/bench';
 import '../../lib/words/pile';
+
+/** What goes on from today: the plan as it was worked, where it goes on at all, and the model answer's. */
+function plansOf({ clientCase, answer, modelAnswer }: Result) {
+  const own = { clientCase, card: answer, visits: [{ wish: clientCase.wish, afterWeeks: 0 }] };
+  return [
+    ...(answer.decision === 'goOn' && answer.steps.length > 0
+      ? [{ name: 'yours' as const, answer: own }]
+      : []),
+    ...(modelAnswer.card.decision === 'goOn' ? [{ name: 'model' as const, answer: modelAnswer }] : []),
+  ];
+}
 
 /** A handed-in plan: marks with reasons, what it would have done, its card beside the computed one. */
 export function ResultView({
@@ -37,6 +50,7 @@ export function ResultView({
 }) {
   const { t } = useTranslation(['ui', 'craft', 'pile']);
   const { grade, modelAnswer, answer, lines } = result;
+  const plans = plansOf(result);
   return (
     <div className="mx-auto flex w-full max-w-7xl flex-col gap-4 px-4 py-4 wide:px-8">
       {heading}
@@ -60,6 +74,14 @@ export function ResultView({
       <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-4 wide:grid-cols-[30rem_minmax(0,1fr)]">
         <div className="flex flex-col gap-4">
           <OutcomeView result={result} />
+          {plans.length > 0 ? (
+            <AppointmentsSheet
+              answers={plans}
+              lines={lines}
+              houseRules={result.houseRules}
+              seed={seedFrom(result.assignmentId)}
+            />
+          ) : null}
         </div>
         <div className="flex flex-col gap-4">
           {comments ? (

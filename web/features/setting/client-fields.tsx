@@ -16,6 +16,7 @@ import { withZone } from '@cimbel/core/case';
 import { Pick } from '../bench/pick';
 import { RegionFields } from './region-fields';
 import { ZoneFields } from './zone-fields';
+import '../../lib/words/appointments';
 import '../../lib/words/craft';
 import '../../lib/words/educating';
 import '../../lib/words/bench';
@@ -28,7 +29,7 @@ export function ClientFields({
   clientCase: ClientCase;
   onChange: (clientCase: ClientCase) => void;
 }) {
-  const { t } = useTranslation(['ui', 'craft']);
+  const { t } = useTranslation(['ui', 'craft', 'appointments']);
   const { head, facts, client } = clientCase;
   const setHead = (part: Partial<ClientCase['head']>) =>
     onChange({ ...clientCase, head: { ...head, ...part } });
@@ -111,6 +112,11 @@ export function ClientFields({
             label={t('bench.stationPart')}
             on={clientCase.station ?? false}
             onChange={(station) => onChange({ ...clientCase, station: station || undefined })}
+          />
+          <Tick
+            label={t('appointments:quote.part')}
+            on={clientCase.quote ?? false}
+            onChange={(quote) => onChange({ ...clientCase, quote: quote || undefined })}
           />
         </div>
         <Tick

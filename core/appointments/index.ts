@@ -1,0 +1,3 @@
+export * from './aftercare-card';
+export * from './plan';
+export * from './upkeep';
