@@ -5,14 +5,12 @@ import { SHIPPED_CASES, shippedCase } from '../cases';
 import { USUAL_HABITS } from '../process';
 import { SHIPPED_LINES } from '../product';
 import { DEFAULT_HOUSE_RULES, GROWTH, SAMPLE_PRICES } from '../rules';
-import { headAfterWeeks, simulateCard } from '../simulate';
+import { MOST_WEEKS, NOTICED_DELTA_E, headAfterWeeks, simulateCard } from '../simulate';
 import { type ModelAnswer, solveCase } from '../solve';
 import {
   type ClientRhythm,
   GIVEN_UP,
   MISSED_WEEKS,
-  MOST_WEEKS,
-  NOTICED_DELTA_E,
   aftercareCard,
   doneHead,
   planAppointments,
@@ -67,7 +65,7 @@ describe('what a head asks for', () => {
   it('is the week at which the model has it that far, on both sides of it', () => {
     const answer = answerTo('pale-toner');
     const done = doneHead(answer.clientCase, answer.card, lineOf);
-    const { refresh } = upkeepNeeds(done, school, USUAL_HABITS, 1.25);
+    const { refresh } = upkeepNeeds(done, school, rhythm);
     const off = (weeks: number) =>
       headAfterWeeks(answer.clientCase, done.outcomes, weeks, USUAL_HABITS).places.find(
         ({ part }) => part === refresh!.part,
@@ -84,7 +82,7 @@ describe('what a head asks for', () => {
     for (const id of goOn) {
       const answer = answerTo(id);
       const done = doneHead(answer.clientCase, answer.card, lineOf);
-      const { retouch } = upkeepNeeds(done, school, USUAL_HABITS, 1.25);
+      const { retouch } = upkeepNeeds(done, school, rhythm);
       if (!retouch) continue;
       const again = retouchCase(done, [retouch.part], retouch.cm);
       expect(clientCaseSchema.safeParse(again).error).toBeUndefined();

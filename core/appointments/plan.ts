@@ -1,18 +1,10 @@
 import { type LineOf, type RecordCard, chairMinutesOf, chairPriceOf, costOfCard } from '../card';
 import type { ClientCase, Part } from '../case';
-import { type Condition, CONDITIONS, type Habits } from '../process';
+import { type Condition, CONDITIONS } from '../process';
 import { GROWTH, type PriceList, inHundredths } from '../rules';
-import { type HeadLater, grownCm } from '../simulate';
+import { type HairLife, type HeadLater, MOST_WEEKS, grownCm, inRhythm } from '../simulate';
 import { type ModelAnswer, caseOfVisit } from '../solve';
-import {
-  type DoneHead,
-  type School,
-  type UpkeepNeeds,
-  MOST_WEEKS,
-  doneHead,
-  doneHeadLater,
-  upkeepNeeds,
-} from './upkeep';
+import { type DoneHead, type School, type UpkeepNeeds, doneHead, doneHeadLater, upkeepNeeds } from './upkeep';
 
 /**
  * What an appointment is for: a visit of the answer on the way to the wish, new growth, colour that has faded, condition,
@@ -54,11 +46,7 @@ export interface Appointment {
 }
 
 /** What a client lives by. */
-export interface ClientRhythm {
-  /** How the hair is treated between appointments. */
-  habits: Habits;
-  /** Growth in thirty days, centimetres. */
-  growthCm: number;
+export interface ClientRhythm extends HairLife {
   /** Weeks after which the client is ready to come back, or a multiple of them. */
   everyWeeks: number;
   /** What may be spent in a year, in the currency of the list; null for no limit. */
@@ -125,7 +113,7 @@ function visitsOf(
   answer: Answer,
   lineOf: LineOf,
   prices: PriceList,
-  { habits, growthCm }: ClientRhythm,
+  life: ClientRhythm,
 ): { appointments: Appointment[]; last: DoneHead } {
   const appointments: Appointment[] = [];
   const known = answer.visits.every(({ card }) => card);
@@ -138,7 +126,7 @@ function visitsOf(
       at === 0
         ? { clientCase: answer.clientCase, card: answer.card }
         : { clientCase: caseOfVisit(answer, at)!, card: card! };
-    const before = last && doneHeadLater(last, afterWeeks, habits, growthCm);
+    const before = last && doneHeadLater(last, afterWeeks, life);
     week += at === 0 ? 0 : afterWeeks;
     const { chairMinutes, total } = costOfCard(own.clientCase.head, own.card, lineOf, prices);
     appointments.push({
@@ -158,8 +146,7 @@ function visitsOf(
 function rhythmOf({ retouch, refresh }: UpkeepNeeds, { everyWeeks }: ClientRhythm): number | null {
   const due = Math.min(retouch?.everyWeeks ?? Infinity, refresh?.everyWeeks ?? Infinity);
   if (!Number.isFinite(due) || due > MOST_WEEKS) return null;
-  const times = Math.floor(due / everyWeeks + 1e-9);
-  return Math.max(1, times) * everyWeeks;
+  return inRhythm(due, everyWeeks);
 }
 
 interface UpkeepChoice {
@@ -267,13 +254,9 @@ function withinPurse(
 }
 
 /** The head as it comes to an appointment: grown since the last retouch, faded since the last refresh. */
-function headBefore(
-  done: DoneHead,
-  { retouch, refresh }: Reckoned['waited'],
-  { habits, growthCm }: ClientRhythm,
-): HeadLater {
-  const faded = doneHeadLater(done, refresh, habits, growthCm);
-  const grown = doneHeadLater(done, retouch, habits, growthCm);
+function headBefore(done: DoneHead, { retouch, refresh }: Reckoned['waited'], life: ClientRhythm): HeadLater {
+  const faded = doneHeadLater(done, refresh, life);
+  const grown = doneHeadLater(done, retouch, life);
   return {
     ...faded,
     places: faded.places.map((place, i) => ({ ...place, regrowthCm: grown.places[i].regrowthCm })),
@@ -328,7 +311,7 @@ export function planAppointments(
   const { lines, prices } = school;
   const lineOf: LineOf = (id) => lines.find((line) => line.id === id);
   const { appointments: first, last } = visitsOf(answer, lineOf, prices, rhythm);
-  const needs = upkeepNeeds(last, school, rhythm.habits, rhythm.growthCm);
+  const needs = upkeepNeeds(last, school, rhythm);
   const every = rhythmOf(needs, rhythm);
   const from = first.at(-1)!.week;
   const end = Math.max(from, Math.min(MOST_WEEKS, weeks));
@@ -359,12 +342,12 @@ export function planAppointments(
 function missedBy(
   done: DoneHead,
   { retouch }: UpkeepNeeds,
-  { habits, growthCm }: ClientRhythm,
+  life: ClientRhythm,
   week: number,
   weeks: number,
 ): MissedAppointment {
-  const head = doneHeadLater(done, week, habits, growthCm);
-  const cm = retouch ? grownCm(week, growthCm) : 0;
+  const head = doneHeadLater(done, week, life);
+  const cm = retouch ? grownCm(week, life.growthCm) : 0;
   return {
     weeks,
     cm,

@@ -1,45 +1,28 @@
 import { type LineOf, type RecordCard, complete, costOfCard, lastMinute, productOf, stepsOn } from '../card';
 import { type ClientCase, type Part, type Target, amountFor, shareOfPart } from '../case';
-import { TOP_OF_TEN, differenceOf } from '../colour';
-import {
-  type PlaceId,
-  type Region,
-  type ZoneOfHead,
-  beginsAtScalp,
-  labOfStrand,
-  placeIn,
-  placeParts,
-  regionsOf,
-} from '../hair';
-import { type Condition, CONDITIONS, type Habits, isLightener } from '../process';
+import { TOP_OF_TEN } from '../colour';
+import { type PlaceId, type Region, type ZoneOfHead, placeIn, placeParts, regionsOf } from '../hair';
+import { type Condition, CONDITIONS, isLightener } from '../process';
 import type { Line } from '../product';
-import { GROWTH, type HouseRules, OUTCOME_AT, type PriceList } from '../rules';
-import { type HeadLater, type PartOutcome, grownCm, headAfterWeeks, simulateCard } from '../simulate';
+import type { HouseRules, PriceList } from '../rules';
+import {
+  type DueAgain,
+  type GrowthLine,
+  type HairLife,
+  type HeadLater,
+  type PartOutcome,
+  fadingOf,
+  growthLines,
+  headAfterWeeks,
+  simulateCard,
+  soonest,
+} from '../simulate';
 import { solveCase } from '../solve';
 
-/** ΔE2000 from the day it was done, or across the line of new growth, from which a client notices. Judgement. */
-export const NOTICED_DELTA_E = 6;
-/** ΔE2000 from the day it was done from which it is another colour: where what is left is no longer near. */
-const FADED_DELTA_E = OUTCOME_AT.deltaE[1][0];
-/** ΔE2000 across the line of new growth from which it is stark: then it is retouched at the earliest (A5). Judgement. */
-const STARK_DELTA_E = 25;
-/** Strands woven out are noticed later by as much as there are fewer of them, but no later than this share would be. */
-const LEAST_SHARE = 0.25;
 /** Places that are due within so many times as long are coloured again with the one that is due first. Judgement. */
 const TOGETHER = 1.5;
-/** Longest that any work is looked ahead, weeks. */
-export const MOST_WEEKS = 52;
-
-/** What of a service is done again, with what it takes each time. */
-interface Need {
-  /** The part that asks for it first. */
-  part: Part;
-  /** Weeks after which it is due. */
-  everyWeeks: number;
-  /** Weeks after which it is late. */
-  latestWeeks: number;
-  /** ΔE2000 that decides: across the line, or from the day it was done. */
-  deltaE: number;
+/** What a service takes each time. */
+interface Work {
   /** Mixed grams each time. */
   grams: number;
   /** Price of them. */
@@ -48,11 +31,7 @@ interface Need {
   minutes: number;
 }
 /** New growth. */
-export interface RetouchNeed extends Need {
-  /** Length at which it is due, centimetres. */
-  cm: number;
-  /** Whether white hair is what shows. */
-  grey: boolean;
+export interface RetouchNeed extends GrowthLine, Work {
   /** Whether it is lightened: then over two centimetres are worked as two (A5). */
   lightens: boolean;
   /** Whether the lines at hand can do it; then what it takes is that of the search's own card, else nothing. */
@@ -62,7 +41,7 @@ export interface RetouchNeed extends Need {
 export interface UpkeepNeeds {
   retouch: RetouchNeed | null;
   /** Colour that fades by more than a client notices. */
-  refresh: Need | null;
+  refresh: (DueAgain & Work) | null;
   /** Worst condition of what was worked (C1). */
   condition: Condition;
 }
@@ -85,18 +64,8 @@ export function doneHead(clientCase: ClientCase, card: RecordCard, lineOf: LineO
 export const doneHeadLater = (
   { clientCase, outcomes }: DoneHead,
   weeks: number,
-  habits: Habits,
-  rate: number,
-): HeadLater => headAfterWeeks(clientCase, outcomes, weeks, habits, rate);
-
-const GREY_SHOWS_FROM = 0.15;
-
-/** Centimetres of new growth at which a line of so much difference is retouched (A5): four weeks' where it is stark, six where it is soft. */
-function retouchCm(deltaE: number): number {
-  const { min, max } = GROWTH.retouchWeeks;
-  const soft = (STARK_DELTA_E - deltaE) / (STARK_DELTA_E - NOTICED_DELTA_E);
-  return grownCm(min + (max - min) * Math.min(1, Math.max(0, soft)));
-}
+  { habits, growthCm }: HairLife,
+): HeadLater => headAfterWeeks(clientCase, outcomes, weeks, habits, growthCm);
 
 /** The bowl that was put on a part last, as it is mixed again: what a gram of it costs, and its minutes; null where none was. */
 function lastBowlOn({ clientCase, card }: DoneHead, part: Part, lineOf: LineOf, prices: PriceList) {
@@ -107,27 +76,6 @@ function lastBowlOn({ clientCase, card }: DoneHead, part: Part, lineOf: LineOf, 
   if (!bowl || bowl.mixedGrams <= 0) return null;
   return { pricePerGram: bowl.price / bowl.mixedGrams, minutes: last.minutes };
 }
-
-/** First week, by halves of a day, at which a part has gone so far from the day it was done, ΔE2000; null where it does not within a year. */
-function weekOfFading(done: DoneHead, at: number, far: number, habits: Habits, rate: number): number | null {
-  const one = { ...done, outcomes: [done.outcomes[at]] };
-  const off = (weeks: number) => doneHeadLater(one, weeks, habits, rate).places[0].deltaE;
-  if (off(MOST_WEEKS) < far) return null;
-  let [low, high] = [0, MOST_WEEKS];
-  while (high - low > 1 / 14) {
-    const middle = (low + high) / 2;
-    if (off(middle) < far) low = middle;
-    else high = middle;
-  }
-  return high;
-}
-
-/** The part of the needs that comes first. */
-const soonest = <Of extends Pick<Need, 'everyWeeks'>>(needs: readonly Of[]): Of | null =>
-  needs.reduce<Of | null>(
-    (first, need) => (first && first.everyWeeks <= need.everyWeeks ? first : need),
-    null,
-  );
 
 /** Hair below new growth as the search takes it: what shows of it, for it is not worked. */
 function lengthsOf({ zones, name }: Region, outcomes: readonly PartOutcome[]): ZoneOfHead {
@@ -228,28 +176,13 @@ export interface School {
  * What a head asks for after a service: a retouch where new growth shows (by its length, the step of colour, the share of
  * hair), reckoned by the search's card for it; the colour again where it has faded by more than a client notices, reckoned by
  * the bowl that was used there and the guide of amounts (M2).
- *
- * @param rate Growth in thirty days, centimetres.
  */
-export function upkeepNeeds(done: DoneHead, school: School, habits: Habits, rate: number): UpkeepNeeds {
+export function upkeepNeeds(done: DoneHead, school: School, life: HairLife): UpkeepNeeds {
   const { clientCase, outcomes } = done;
   const { head } = clientCase;
   const lineOf: LineOf = (id) => school.lines.find((line) => line.id === id);
-  const { growth } = doneHeadLater(done, 1, habits, rate);
-  const weeksToGrow = (cm: number) => cm / grownCm(1, rate);
   const shareOf = (part: Part) => (part.woven ? shareOfPart(clientCase, part) : 1);
-
-  const lines = outcomes.flatMap(({ part, strand }) => {
-    if (!beginsAtScalp(head, part.zone)) return [];
-    const grown = growth.find(({ region }) => region === placeParts(part.zone).region)!;
-    const deltaE = differenceOf(labOfStrand(grown.strand), labOfStrand(strand));
-    if (deltaE < NOTICED_DELTA_E) return [];
-    const share = Math.max(LEAST_SHARE, shareOf(part));
-    const cm = retouchCm(deltaE) / share;
-    const latestWeeks = weeksToGrow(grownCm(GROWTH.retouchWeeks.max) / share);
-    const grey = grown.strand.white >= GREY_SHOWS_FROM;
-    return [{ part, everyWeeks: weeksToGrow(cm), latestWeeks, deltaE, cm, grey }];
-  });
+  const lines = growthLines(clientCase, outcomes, life);
   const line = soonest(lines);
   const work =
     line &&
@@ -262,27 +195,15 @@ export function upkeepNeeds(done: DoneHead, school: School, habits: Habits, rate
       school,
     );
 
-  const fading = outcomes.flatMap((outcome, at): Need[] => {
+  const fading = outcomes.flatMap((outcome): (DueAgain & Work)[] => {
     const { part } = outcome;
     const bowl = lastBowlOn(done, part, lineOf, school.prices);
     // Hair that nobody worked on fades too, but that is not what the client came for.
-    if (!part.target || !bowl) return [];
-    const week = (far: number) => weekOfFading(done, at, far, habits, rate);
-    const everyWeeks = week(NOTICED_DELTA_E);
-    if (everyWeeks === null) return [];
+    const due = part.target && bowl ? fadingOf(clientCase, outcome, life) : null;
+    if (!due) return [];
     const { minGrams, maxGrams } = amountFor(head, [part.zone], shareOf(part));
     const grams = (minGrams + maxGrams) / 2;
-    return [
-      {
-        part,
-        everyWeeks,
-        latestWeeks: week(FADED_DELTA_E) ?? MOST_WEEKS,
-        deltaE: NOTICED_DELTA_E,
-        grams,
-        price: grams * bowl.pricePerGram,
-        minutes: bowl.minutes,
-      },
-    ];
+    return [{ ...due, grams, price: grams * bowl!.pricePerGram, minutes: bowl!.minutes }];
   });
   const first = soonest(fading);
   const together = fading.filter(({ everyWeeks }) => first && everyWeeks <= first.everyWeeks * TOGETHER);

@@ -41,7 +41,7 @@ import type { Outcome, OutcomeCause } from './outcome';
 import { type FaultName, reasonOf } from './faults';
 
 /** Raised whenever the same answer could get another mark; stored with every grade. */
-export const MARKING_VERSION = 7;
+export const MARKING_VERSION = 8;
 
 export interface CriterionMark extends Marked {
   /** Criterion it belongs to. */

@@ -1,3 +1,4 @@
+export * from './due';
 export * from './frames';
 export * from './simulate';
 export * from './weeks';

@@ -349,6 +349,8 @@ export function assemble(
       steps,
       new Set([...kinds].flatMap(([name, kind]) => (RUNS.includes(kind) ? [name] : []))),
     ),
-    ...aftercareFor(plannedPlaces),
+    aftercare: aftercareFor(plannedPlaces),
+    // When to come back is known once the card is played.
+    nextVisitWeeks: null,
   };
 }

@@ -37,25 +37,20 @@ export function readingsOf(
 }
 
 /** What keeps the work: care by what was done and what can come back. */
-export function aftercareFor(
-  plannedPlaces: readonly PlannedPlace[],
-): Pick<RecordCard, 'aftercare' | 'nextVisitWeeks'> {
+export function aftercareFor(plannedPlaces: readonly PlannedPlace[]): RecordCard['aftercare'] {
   const bared = plannedPlaces.filter(
     ({ goal, technique }) => technique === 'lightenThenTone' || isLightenedHair(goal.history, goal.natural),
   );
   const cool = bared.filter(({ goal }) => !goal.target.vivid && !keepsWarmth(goal, 'lightenThenTone'));
   const worn = plannedPlaces.some(({ start }) => conditionOf(start) !== 'strong');
-  return {
-    aftercare: [
-      'gentleWash',
-      ...(cool.some(({ goal }) => goal.target.level >= VIOLET_CARE_FROM) ? (['violetCare'] as const) : []),
-      ...(cool.some(({ goal }) => goal.target.level >= BLUE_CARE_FROM && goal.target.level < VIOLET_CARE_FROM)
-        ? (['blueCare'] as const)
-        : []),
-      'heatProtection',
-      ...(bared.length > 0 || worn ? (['weeklyTreatment'] as const) : []),
-      'coolWater',
-    ],
-    nextVisitWeeks: 5,
-  };
+  return [
+    'gentleWash',
+    ...(cool.some(({ goal }) => goal.target.level >= VIOLET_CARE_FROM) ? (['violetCare'] as const) : []),
+    ...(cool.some(({ goal }) => goal.target.level >= BLUE_CARE_FROM && goal.target.level < VIOLET_CARE_FROM)
+      ? (['blueCare'] as const)
+      : []),
+    'heatProtection',
+    ...(bared.length > 0 || worn ? (['weeklyTreatment'] as const) : []),
+    'coolWater',
+  ];
 }

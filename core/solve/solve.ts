@@ -1,4 +1,4 @@
-import { type RecordCard, EMPTY_CARD, type LineOf, complete, costOfCard, quoteOf } from '../card';
+import { type RecordCard, EMPTY_CARD, type LineOf, complete, costOfCard, quoteOf, stepsOn } from '../card';
 import { type ClientCase, onTheShelf, partName, type Target, uppermostHistory, presentLevel } from '../case';
 import { type ToneFamily, TOP_OF_TEN, topLevel } from '../colour';
 import {
@@ -28,17 +28,25 @@ import {
   neededTests,
   restAfter,
 } from '../method';
-import { VIVID_LOAD, withHistory } from '../process';
+import { USUAL_HABITS, VIVID_LOAD, withHistory } from '../process';
 import type { Line } from '../product';
 import { type Reason, reason } from '../reason';
 import { type HouseRules, priceListOf } from '../rules';
-import { type PartOutcome, simulateCard } from '../simulate';
+import {
+  GROWTH_RATES,
+  type PartOutcome,
+  fadingOf,
+  growthLines,
+  inRhythm,
+  simulateCard,
+  soonest,
+} from '../simulate';
 import { nearestWish } from './nearest-wish';
 import { type TriedTechnique, type SolvedVisit, oneVisit } from './one-visit';
 import { readingsOf } from './readings';
 
 /** Raised whenever the same case could get another solution; stored with every grade. */
-export const SOLVER_VERSION = 7;
+export const SOLVER_VERSION = 8;
 
 export interface PartChoice {
   /** Name of the part. */
@@ -366,6 +374,27 @@ const missedIn = (outcomes: readonly PartOutcome[]): MissedWish[] =>
   });
 const tenth = (value: number) => Math.round(value * 10) / 10;
 
+/** Longest that a card books ahead, weeks. */
+const MOST_AHEAD = 26;
+
+/**
+ * Weeks until the client is to come back: when new growth shows or what was done has faded by more than they notice, in their
+ * own rhythm; at their own time where neither does (A5).
+ */
+function rebookIn(clientCase: ClientCase, card: RecordCard, lineOf: LineOf): number {
+  const played = simulateCard(clientCase, complete(card), lineOf);
+  const outcomes = played.outcomeAt(played.minutes);
+  const life = { habits: USUAL_HABITS, growthCm: GROWTH_RATES.usual };
+  const worked = outcomes.filter(({ part }) => part.target && stepsOn(card, part).length > 0);
+  const due = soonest([
+    ...growthLines(clientCase, outcomes, life),
+    ...worked.flatMap((outcome) => fadingOf(clientCase, outcome, life) ?? []),
+  ]);
+  const { upkeepWeeks } = clientCase.facts;
+  const weeks = due ? inRhythm(due.everyWeeks, upkeepWeeks) : upkeepWeeks;
+  return Math.min(MOST_AHEAD, weeks);
+}
+
 /** ΔE2000 to the wish from which refreshed hair is another colour than was wished. */
 const ANOTHER_COLOUR = 10;
 
@@ -376,9 +405,16 @@ function finished(
   lineOf: LineOf,
   rules: HouseRules,
 ): ModelAnswer {
+  const booked = visits.map(({ card, ...visit }, at): Visit => {
+    if (!card) return visit;
+    const last = caseOfVisit({ clientCase, visits }, at)!;
+    const nextVisitWeeks = at < visits.length - 1 ? WEEKS_BETWEEN : rebookIn(last, card, lineOf);
+    return { ...visit, card: { ...card, nextVisitWeeks } };
+  });
   const told = (card: RecordCard): RecordCard => ({
     ...card,
     visits: visits.length,
+    nextVisitWeeks: booked[0].card!.nextVisitWeeks,
     ...(clientCase.quote
       ? { quote: quoteOf(costOfCard(clientCase.head, card, lineOf, priceListOf(rules))) }
       : {}),
@@ -389,7 +425,7 @@ function finished(
   return {
     version: SOLVER_VERSION,
     clientCase,
-    visits,
+    visits: booked,
     stops: [],
     card: modelCard,
     choices: found.places.map(({ goal, technique, lacks }) => ({

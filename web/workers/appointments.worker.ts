@@ -34,7 +34,7 @@ self.onmessage = ({ data }: MessageEvent<AppointmentsAsked>) => {
   const plan = planAppointments(answer, school, rhythm, weeks);
   const lineOf = (id: string) => school.lines.find((line) => line.id === id);
   const done = doneHead(answer.clientCase, answer.card, lineOf);
-  const leaving = doneHeadLater(done, 0, rhythm.habits, rhythm.growthCm);
+  const leaving = doneHeadLater(done, 0, rhythm);
   const shown: AppointmentsShown = {
     plan,
     today: costOfCard(answer.clientCase.head, answer.card, lineOf, school.prices),

@@ -2,6 +2,7 @@ import { type Aftercare, type Quote, costOfCard, quoteOf } from '../../card';
 import { uppermostHistory } from '../../case';
 import { NEEDED_QUESTIONS, type StopName } from '../../method';
 import type { Line } from '../../product';
+import type { ModelAnswer } from '../../solve';
 import { PRICES, GROWTH, lossAt, priceListOf } from '../../rules';
 import { type MarkingContext, whatItPutsOn } from '../context';
 import { type Finding, finding } from '../finding';
@@ -100,6 +101,16 @@ export function markSafety(context: MarkingContext): Finding[] {
 const HARMS: readonly Aftercare[] = ['violetCare', 'blueCare'];
 /** Weeks either side of the model answer's date that are still the client's rhythm. */
 const DATE_WITHIN = 2;
+/** Who comes sooner than that, when hair is retouched at the latest, loses nothing by it but a free evening (A5). */
+const NEVER_TOO_SOON = GROWTH.retouchWeeks.max;
+
+/** Weeks between which the next appointment is right. */
+function datesAround({ card: { nextVisitWeeks }, visits }: ModelAnswer): { from: number; to: number } {
+  const expected = nextVisitWeeks ?? GROWTH.retouchWeeks.max;
+  // What goes on has to rest in between (C4).
+  const soonest = visits.length > 1 ? expected : Math.min(expected, NEVER_TOO_SOON);
+  return { from: Math.max(1, soonest - DATE_WITHIN), to: expected + DATE_WITHIN };
+}
 
 /** What is told too low or too high, by what it is of. */
 const QUOTED = {
@@ -147,15 +158,9 @@ export function markAftercare(context: MarkingContext): Finding[] {
     if (HARMS.includes(care) && !best.aftercare.includes(care))
       findings.push(is(PRICES.aftercare.harms, 'besides', undefined, { care }));
   const weeks = card.nextVisitWeeks;
-  const expected = best.nextVisitWeeks ?? GROWTH.retouchWeeks.max;
+  const { from, to } = datesAround(modelAnswer);
   if (weeks === null) findings.push(is(PRICES.aftercare.date, 'noDate', 'A5'));
-  else if (Math.abs(weeks - expected) > DATE_WITHIN)
-    findings.push(
-      is(PRICES.aftercare.date, 'otherDate', 'A5', {
-        given: weeks,
-        from: expected - DATE_WITHIN,
-        to: expected + DATE_WITHIN,
-      }),
-    );
+  else if (weeks < from || weeks > to)
+    findings.push(is(PRICES.aftercare.date, 'otherDate', 'A5', { given: weeks, from, to }));
   return [...findings, ...markQuote(context)];
 }

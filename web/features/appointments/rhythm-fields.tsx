@@ -1,6 +1,5 @@
 import type { ClientRhythm } from '@cimbel/core/appointments';
-import { MOST_WEEKS } from '@cimbel/core/appointments';
-import { GROWTH_RATES } from '@cimbel/core/simulate';
+import { GROWTH_RATES, MOST_WEEKS } from '@cimbel/core/simulate';
 import { useTranslation } from 'react-i18next';
 import { Field, NumberInput } from '../../ui/field';
 import { HabitFields } from '../lab/habit-fields';

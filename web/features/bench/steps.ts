@@ -12,7 +12,12 @@ export const stepsOf = ({ open }: Pick<StudentAssignment, 'open'>): WorkStep[] =
 export function isStepComplete(
   step: WorkStep,
   card: RecordCard,
-  { regions, lines, applications }: Pick<StudentAssignment, 'regions' | 'lines' | 'applications'>,
+  {
+    regions,
+    lines,
+    applications,
+    quote,
+  }: Pick<StudentAssignment, 'regions' | 'lines' | 'applications' | 'quote'>,
 ): boolean {
   const declines = card.decision === 'decline';
   switch (step) {
@@ -29,7 +34,12 @@ export function isStepComplete(
     case 'process':
       return declines || card.steps.length >= Math.max(1, applications.length);
     case 'finish':
-      return declines || (card.aftercare.length > 0 && card.nextVisitWeeks !== null);
+      return (
+        declines ||
+        (card.aftercare.length > 0 &&
+          card.nextVisitWeeks !== null &&
+          (!quote || (card.quote?.price != null && card.quote.minutes !== null)))
+      );
     case 'developer':
       return card.bowls.every(
         ({ lineId, developer }) =>

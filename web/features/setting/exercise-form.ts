@@ -113,6 +113,8 @@ export const ofLibrary = (exercise: Exercise): Partial<ExerciseForm> => ({
   own: exercise.id,
 });
 
+/** A plan that is given, its price, its time and its next date. */
+export const QUOTE = 'quoteOnly';
 /** Ready-made sets of steps: all of it, and short exercises of a few minutes. */
 export const SETS: Record<string, BenchStep[]> = {
   whole: [...BENCH_STEPS],
@@ -121,6 +123,7 @@ export const SETS: Record<string, BenchStep[]> = {
   formulate: [...FORMULATE],
   applyOnly: ['apply', 'process'],
   developerOnly: ['developer'],
+  [QUOTE]: ['finish'],
 };
 export const CARD = 'correctCard';
 export const setOf = ({ open, slip }: Pick<ExerciseForm, 'open' | 'slip'>) =>

@@ -3,7 +3,7 @@ import { CARD_STEPS } from '@cimbel/core/exercise';
 import { useTranslation } from 'react-i18next';
 import { Choice } from '../../ui/choice';
 import { Field, Select } from '../../ui/field';
-import { CARD, SETS, setOf, type ExerciseForm } from './exercise-form';
+import { CARD, QUOTE, SETS, setOf, type ExerciseForm } from './exercise-form';
 import '../../lib/words/craft';
 import '../../lib/words/bench';
 
@@ -37,7 +37,13 @@ export function StepsChoice({
           set(
             name === CARD
               ? { open: [...CARD_STEPS], slip: misses[0].misconception, rubric: null }
-              : { open: SETS[name], slip: null, rubric: null },
+              : {
+                  open: SETS[name],
+                  slip: null,
+                  rubric: null,
+                  // Who is to quote is asked for a price.
+                  ...(name === QUOTE ? { clientCase: { ...form.clientCase, quote: true } } : {}),
+                },
           )
         }
       />
