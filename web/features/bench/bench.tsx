@@ -158,8 +158,11 @@ export function Bench({
             </details>
           </>
         ) : isClosed && step !== 'handIn' ? (
-          // What is poured depends on what the card says, so that it lies open there.
-          <details className="border-line bg-sheet rounded-sm border p-3" open={step === 'developer'}>
+          // What is poured and what is quoted depend on what the card says, so that it lies open there.
+          <details
+            className="border-line bg-sheet rounded-sm border p-3"
+            open={step === 'developer' || (step === 'finish' && assignment.quote)}
+          >
             <summary className="cursor-pointer font-semibold">{t('bench.givenNote')}</summary>
             <RecordCardView plan={assignment.given} lines={assignment.lines} />
           </details>
