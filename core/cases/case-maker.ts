@@ -48,6 +48,7 @@ type Words = Pick<ClientCase, 'title' | 'difficulty' | 'client' | 'wish' | 'line
   melts?: ClientCase['melts'];
   shelf?: ClientCase['shelf'];
   station?: boolean;
+  quote?: boolean;
 };
 
 /** A case in few words. */

@@ -6,6 +6,7 @@ import { CORRECT_CASES } from './practice/corrections';
 import { DARK_BACK_CASES } from './practice/dark-back';
 import { GREY_CASES } from './practice/grey';
 import { LIFT_CASES } from './practice/lift';
+import { MONTHS_CASES } from './practice/months';
 import { SAFETY_CASES } from './practice/safety';
 import { TONING_CASES } from './practice/toning';
 import { REGION_CASES } from './regions';
@@ -24,6 +25,7 @@ export const SHIPPED_CASES: readonly ShippedCase[] = [
   ...DARK_BACK_CASES,
   ...TONING_CASES,
   ...SAFETY_CASES,
+  ...MONTHS_CASES,
 ];
 export const shippedCase = (id: string) => SHIPPED_CASES.find((shippedCase) => shippedCase.id === id);
 export { makeCase, zone, type ShippedCase } from './case-maker';

@@ -151,6 +151,10 @@ describe('what may be done with hair that has a history', () => {
     expect(techniqueRuling(over(to(9, 'copper')), 'liftWithColour', DEFAULT_HOUSE_RULES).allowed).toBe(false);
     const blue = { ...to(9), vivid: 'directBlue' as const };
     expect(allowedOn(over(blue))).toEqual(['removeThenColour']);
+    // The same dye goes over what is left of it, where the hair is light enough for it.
+    const again = { ...to(9), vivid: 'directPink' as const };
+    expect(allowedOn(over(again))).toEqual(['deposit']);
+    expect(allowedOn(over({ ...again, level: 10 }))).toEqual(['removeThenColour']);
     expect(allowedOn(task({ present: 9, history: lightened(9), target: blue }))).toEqual(['deposit']);
     expect(techniqueRuling(task({ target: blue }), 'deposit', DEFAULT_HOUSE_RULES).reason.code).toBe(
       'route.vividNeedsLight',

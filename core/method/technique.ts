@@ -61,6 +61,7 @@ export const RULINGS = [
   'weakSpared',
   'relaxedHair',
   'fadesVivid',
+  'vividAgain',
 ] as const;
 export type RulingName = (typeof RULINGS)[number];
 /** Code of the words that a ruling is told in. */
@@ -204,6 +205,13 @@ function rulingsByColour(goal: PlaceGoal, byColourAlone: number): TechniqueRulin
   const untouchedOrBare = history.kind === 'untouched' || history.kind === 'lightened';
 
   if (target.vivid) {
+    // The same dye is put on again over what is left of it (P7).
+    if (history.kind === 'vivid' && history.dye === target.vivid && up <= SAME_LEVEL) {
+      say('deposit', true, 'vividAgain', 'P7');
+      say('removeThenColour', false, 'vividAgain', 'P7');
+      say('lightenThenTone', false, 'vividAgain', 'P7');
+      return found;
+    }
     if (history.kind === 'vivid') say('removeThenColour', true, 'vividOut', 'P2');
     else if (up > SAME_LEVEL) lighten();
     else say('deposit', true, 'deposit', 'F4');

@@ -102,4 +102,9 @@ export const ARGUED: Record<string, string> = {
     'one decision wrong and a class of condition lost: sixty by the table of ceilings',
   'soft-as-wool 10 ash': BETWEEN_ROWS,
   'high-lift-retouch ordinary 10, 20 vol': BETWEEN_ROWS,
+  'five-weeks-pink lightened first':
+    'one decision wrong is seventy at most, and the head comes out as wished; the span is stricter',
+  'five-weeks-pink violet': `violet over a blush of pink is two rows and a half down: ${BETWEEN_ROWS}`,
+  'five-weeks-pink five minutes':
+    'open hair has taken most of a ready dye in five minutes: near, and all of timing is lost',
 };

@@ -3,6 +3,7 @@ import { DARK_BACK_PLANS } from './dark-back';
 import { GREY_PLANS } from './grey';
 import { HAIR_PLANS } from './hair';
 import { LIFT_PLANS } from './lift';
+import { MONTHS_PLANS } from './months';
 import type { TablePlan } from './plan';
 import { REGION_PLANS } from './regions';
 import { SAFETY_PLANS } from './safety';
@@ -26,6 +27,7 @@ export const TABLE: readonly TableRow[] = [
   DARK_BACK_PLANS,
   TONING_PLANS,
   SAFETY_PLANS,
+  MONTHS_PLANS,
 ]
   .flatMap((table) => Object.entries(table))
   .flatMap(([caseId, plans]) => plans.map((plan) => ({ caseId, ...plan })))
