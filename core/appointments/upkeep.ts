@@ -199,7 +199,7 @@ export function upkeepNeeds(done: DoneHead, school: School, life: HairLife): Upk
     const { part } = outcome;
     const bowl = lastBowlOn(done, part, lineOf, school.prices);
     // Hair that nobody worked on fades too, but that is not what the client came for.
-    const due = part.target && bowl ? fadingOf(clientCase, outcome, life) : null;
+    const due = part.target && bowl ? fadingOf(outcome, life) : null;
     if (!due) return [];
     const { minGrams, maxGrams } = amountFor(head, [part.zone], shareOf(part));
     const grams = (minGrams + maxGrams) / 2;

@@ -293,11 +293,14 @@ export interface HairReading {
   strength: number;
 }
 /**
+ * Level and tone as they are read; of hair whose white stands apart, from the others alone.
+ *
+ * @param whole Its colour in daylight, where it is known already.
  * @rule L4
  */
-export function readStrand(strand: Strand): HairReading {
+export function readStrand(strand: Strand, whole?: Lab): HairReading {
   const whiteApart = greyShows(strand);
   const level = whiteApart ? levelOfPigmented(strand) : levelOfStrand(strand);
-  const lab = whiteApart ? labOf(reflectanceOfPigmented(strand)) : labOfStrand(strand);
+  const lab = whiteApart ? labOf(reflectanceOfPigmented(strand)) : (whole ?? labOfStrand(strand));
   return { level, ...nameColour(lab, level) };
 }

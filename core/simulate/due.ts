@@ -1,7 +1,7 @@
 import { type HeadAndWish, type Part, shareOfPart } from '../case';
 import { differenceOf } from '../colour';
 import { beginsAtScalp, labOfStrand, placeParts } from '../hair';
-import type { Habits } from '../process';
+import { type Habits, strandAfterWeeks } from '../process';
 import { GROWTH, OUTCOME_AT } from '../rules';
 import type { PartOutcome } from './simulate';
 import { grownCm, headAfterWeeks } from './weeks';
@@ -89,13 +89,9 @@ export function growthLines(
 /**
  * When a part has faded by more than a client notices; null where it does not within a year. To half a day.
  */
-export function fadingOf(
-  clientCase: HeadAndWish,
-  outcome: PartOutcome,
-  { habits, growthCm }: HairLife,
-): DueAgain | null {
-  const off = (weeks: number) =>
-    headAfterWeeks(clientCase, [outcome], weeks, habits, growthCm).places[0].deltaE;
+export function fadingOf({ part, strand }: PartOutcome, { habits }: HairLife): DueAgain | null {
+  const done = labOfStrand(strand);
+  const off = (weeks: number) => differenceOf(labOfStrand(strandAfterWeeks(strand, weeks, habits)), done);
   const week = (far: number): number | null => {
     if (off(MOST_WEEKS) < far) return null;
     let [low, high] = [0, MOST_WEEKS];
@@ -109,7 +105,7 @@ export function fadingOf(
   const everyWeeks = week(NOTICED_DELTA_E);
   if (everyWeeks === null) return null;
   return {
-    part: outcome.part,
+    part,
     everyWeeks,
     latestWeeks: week(FADED_DELTA_E) ?? MOST_WEEKS,
     deltaE: NOTICED_DELTA_E,

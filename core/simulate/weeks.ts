@@ -109,13 +109,14 @@ export function headAfterWeeks(
       const aged = strandAfterWeeks(before, weeks, habits);
       // What was at the scalp has moved away from it.
       const strand = { ...aged, fromScalpCm: aged.fromScalpCm + lengthCm };
-      const { level, tone } = readStrand(strand);
+      const lab = labOfStrand(strand);
+      const { level, tone } = readStrand(strand, lab);
       return {
         part,
         strand,
         level,
         tone,
-        deltaE: differenceOf(labOfStrand(strand), labOfFirstDay(before)),
+        deltaE: differenceOf(lab, labOfFirstDay(before)),
         regrowthCm: beginsAtScalp(head, part.zone) ? lengthCm : 0,
         condition: conditionOf(strand),
       };

@@ -388,7 +388,7 @@ function rebookIn(clientCase: ClientCase, card: RecordCard, lineOf: LineOf): num
   const worked = outcomes.filter(({ part }) => part.target && stepsOn(card, part).length > 0);
   const due = soonest([
     ...growthLines(clientCase, outcomes, life),
-    ...worked.flatMap((outcome) => fadingOf(clientCase, outcome, life) ?? []),
+    ...worked.flatMap((outcome) => fadingOf(outcome, life) ?? []),
   ]);
   const { upkeepWeeks } = clientCase.facts;
   const weeks = due ? inRhythm(due.everyWeeks, upkeepWeeks) : upkeepWeeks;

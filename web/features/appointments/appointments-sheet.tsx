@@ -1,6 +1,6 @@
 import { type Appointment, type BookedService, MISSED_WEEKS, aftercareCard } from '@cimbel/core/appointments';
 import { mainRegion } from '@cimbel/core/exercise';
-import { USUAL_HABITS } from '@cimbel/core/process';
+import { type Condition, USUAL_HABITS } from '@cimbel/core/process';
 import type { Line } from '@cimbel/core/product';
 import { type HouseRules, priceListOf } from '@cimbel/core/rules';
 import { GROWTH_RATES } from '@cimbel/core/simulate';
@@ -57,11 +57,14 @@ function alike(appointments: readonly Appointment[]): Alike[] {
 
 /** What an appointment is for, a sentence each. */
 function Services({
-  appointment: { services, before },
+  services,
+  condition,
   nth,
   of,
 }: {
-  appointment: Appointment;
+  services: readonly BookedService[];
+  /** Worst of what was worked. */
+  condition: Condition;
   nth: number;
   of: number;
 }) {
@@ -75,10 +78,8 @@ function Services({
         return t(grey ? 'retouchGrey' : 'retouch', params);
       case 'refresh':
         return t('refresh', params);
-      case 'treatment': {
-        const worst = before?.places.find(({ part: one }) => one.target)?.condition;
-        return t('treatment', { condition: worst });
-      }
+      case 'treatment':
+        return t('treatment', { condition });
       case 'cleanse':
         return t('cleanse');
     }
@@ -100,18 +101,20 @@ function Services({
 function Row({
   row: { appointment, at, again },
   look,
+  condition,
   day,
   currency,
   of,
 }: {
   row: Alike;
   look: TressLook;
+  condition: Condition;
   day: string;
   currency: string;
   of: number;
 }) {
   const { t } = useTranslation('appointments');
-  const { week, minutes, price } = appointment;
+  const { week, services, minutes, price } = appointment;
   const onDay = (weeks: number) => fullDate(weeksAfter(day, weeks));
   return (
     <li className="border-line flex items-center gap-3 border-t py-2 first:border-t-0">
@@ -123,7 +126,7 @@ function Row({
           <strong>{week === 0 ? t('today') : t('week', { week })}</strong>{' '}
           <span className="text-quiet">{onDay(week)}</span>
         </p>
-        <Services appointment={appointment} nth={at + 1} of={of} />
+        <Services services={services} condition={condition} nth={at + 1} of={of} />
         <p className="text-quiet tabular-nums">{t('sum', { minutes, price, currency })}</p>
         {again.length > 0 ? <p>{t('again', { dates: again.map(onDay).join(', ') })}</p> : null}
       </div>
@@ -202,6 +205,7 @@ function Plan({
             key={row.appointment.week}
             row={row}
             look={looks[row.at][region]}
+            condition={needs.condition}
             day={day}
             currency={currency}
             of={visits}
