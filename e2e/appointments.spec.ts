@@ -64,7 +64,7 @@ test('a price is quoted by the prices of the school, and a plan says when to com
   });
 
   await test.step('what was told is marked, and the months after are planned', async () => {
-    await expect(student.getByText(/250\.00 quoted; this plan takes/)).toBeVisible();
+    await expect(student.getByText(/Quoted CHF.250\.00; this plan takes/)).toBeVisible();
     const sheet = student.locator('section, div').filter({
       has: student.getByRole('heading', { name: 'Appointments and cost' }),
     });

@@ -1,10 +1,12 @@
+import { doneHead, doneHeadLater, planAppointments } from '../../core/appointments';
 import { SHIPPED_CASES } from '../../core/cases/index';
 import { defaultRubric, markCard, typicalErrors } from '../../core/mark';
 import { differenceOf } from '../../core/colour';
 import { BENCH_STEPS } from '../../core/exercise';
 import { partName, targetLab } from '../../core/case';
 import { AREAS, labOfStrand, lightenedStrand, naturalStrand, HAIR_FORMS } from '../../core/hair';
-import { strandUnder, zoneAt, type Mix, type ZoneMoment } from '../../core/process';
+import { USUAL_HABITS, strandUnder, zoneAt, type Mix, type ZoneMoment } from '../../core/process';
+import { GROWTH_RATES } from '../../core/simulate';
 import {
   choicesFor,
   coloursAfter,
@@ -25,7 +27,7 @@ import {
   type HeadLook,
 } from '../../core/draw';
 import { headGeometryOf } from '../../core/draw/growth';
-import { DEFAULT_HOUSE_RULES } from '../../core/rules';
+import { DEFAULT_HOUSE_RULES, SAMPLE_PRICES } from '../../core/rules';
 import { facetsOf, generate, PLAIN_CONTEXT, SKILLS, DRILL_STEPS } from '../../core/drill';
 import { VIEWS, headOf } from '../../web/features/head/sheet-views';
 
@@ -158,6 +160,28 @@ const gradeMs = searches.map(({ solved, rules }) => {
   const cards = [modelAnswer.card, ...typicalErrors(input).map(({ card }) => card)];
   return timeOf(() => cards.forEach((card) => void markCard(input, card))) / cards.length;
 });
+/** A year of every head that was done, week by week, and its appointments over half a year with a tight purse. */
+const WEEKS_OF_A_YEAR = Array.from({ length: 52 }, (_, week) => week + 1);
+const monthsOn = searches.flatMap(({ id, solved, rules }) => {
+  if (!solved.ok || solved.modelAnswer.card.decision === 'decline') return [];
+  const { modelAnswer } = solved;
+  const { clientCase } = modelAnswer;
+  const lines = SHIPPED_LINES.filter((line) => clientCase.lineIds.includes(line.id));
+  const done = doneHead(clientCase, modelAnswer.card, (lineId) => lines.find((line) => line.id === lineId));
+  const life = { habits: USUAL_HABITS, growthCm: GROWTH_RATES.usual };
+  const rhythm = { ...life, everyWeeks: clientCase.facts.upkeepWeeks, purseAYear: 200 };
+  const school = { lines, rules, prices: SAMPLE_PRICES };
+  return [
+    {
+      id,
+      yearMs: timeOf(() => WEEKS_OF_A_YEAR.forEach((week) => void doneHeadLater(done, week, life)), 3),
+      planMs: timeOf(() => void planAppointments(modelAnswer, school, rhythm, 26), 3),
+    },
+  ];
+});
+const byTime = (of: 'yearMs' | 'planMs') => [...monthsOn].sort((a, b) => a[of] - b[of]);
+const middle = (of: 'yearMs' | 'planMs') => byTime(of)[monthsOn.length >> 1][of];
+const [longestYear, longestPlan] = [byTime('yearMs').at(-1)!, byTime('planMs').at(-1)!];
 /**
  * What a search does with the bowls it may choose from, against laying every one of them on the hair: of every route of
  * every part of the shipped cases the best way, and of those that are taken eight more that may be as good.
@@ -231,6 +255,11 @@ const results = {
   headSheetMs: sheetMs,
   firstWholeOverColouring: wholeAsFirstMs / colouringMs,
   tressColouringOverWholeHead: colouringMs / headMs,
+  yearOfHeadMs: middle('yearMs'),
+  yearOfHeadWorstMs: longestYear.yearMs,
+  planMs: middle('planMs'),
+  planWorstMs: longestPlan.planMs,
+  planOverYear: middle('planMs') / middle('yearMs'),
   itemMedianMs: Math.max(...itemTimes.map(({ median }) => median)),
   itemP99Ms: slowest.p99,
   itemWorstMs: Math.max(...itemTimes.map(({ worst }) => worst)),
@@ -259,6 +288,9 @@ for (const { skill, median, p99, worst, first } of itemTimes)
   );
 console.log(
   `search of a whole service              worst cold ${round(slowestSearch.cold)} ms (${slowestSearch.id}), median warm ${round(warmSearchMs)} ms   = ${round(results.searchOverWholeHead)} × a whole head`,
+);
+console.log(
+  `a year of a head, by weeks             ${round(results.yearOfHeadMs)} ms, worst ${round(longestYear.yearMs)} ms (${longestYear.id}; wanted: under 50); its appointments ${round(results.planMs)} ms, worst ${round(longestPlan.planMs)} ms (${longestPlan.id})   = ${round(results.planOverYear)} × a year`,
 );
 console.log(
   `bowls to choose from                   ${candidates.toLocaleString('en')}; searched ${results.candidatesPerSecond.toLocaleString('en')} a second, all of them laid on hair ${results.candidatesPerSecondPlain.toLocaleString('en')} a second   = ${round(plainMs / chosenMs)} × (wanted: 3)`,

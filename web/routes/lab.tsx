@@ -217,6 +217,23 @@ export function LabPage() {
                   <p>{t(shown.weeks > 0 ? 'lab.sameLater' : 'lab.sameOutcome')}</p>
                 )}
                 {shown.weeks > 0 ? <p>{t('lab.newGrowth', { cm: moments.a.regrowthCm })}</p> : null}
+                {(['a', 'b'] as const).map((side) => {
+                  const { noticed } = moments[side];
+                  if (!noticed) return null;
+                  const { line, fading } = noticed;
+                  const told = [
+                    ...(line === null ? [] : [t('lab.noticed.line', { weeks: line })]),
+                    ...(fading === null ? [] : [t('lab.noticed.fading', { weeks: fading })]),
+                  ];
+                  return (
+                    <p key={side}>
+                      {t('lab.noticed.side', {
+                        side: side.toUpperCase(),
+                        what: told.length > 0 ? told.join(', ') : t('lab.noticed.nothing'),
+                      })}
+                    </p>
+                  );
+                })}
               </div>
             </div>
           </section>

@@ -120,6 +120,15 @@ describe('the laboratory', () => {
     ]);
   });
 
+  it('says from which week a client notices, later where the hair is treated with care', () => {
+    const { a, b, minute } = PRESETS.tonerFades;
+    expect(momentOf(a, minute, 'daylight', 1).noticed).toBeNull();
+    const [warm, hot] = [a, b].map((side) => momentOf(side, minute, 'daylight', 1, 4).noticed!);
+    expect(hot.fading!).toBeLessThan(warm.fading!);
+    expect(momentOf(a, minute, 'daylight', 1, 12).noticed).toEqual(warm);
+    expect(warm.line).toBe(hot.line);
+  });
+
   it('reads a link from before there were weeks as one of the day itself', () => {
     const { weeks: _weeks, a, b, ...rest } = PRESETS.hotRoot;
     const without = ({ habits: _habits, ...side }: Side) => side;

@@ -26,7 +26,8 @@ import {
 import { SHIPPED_LINES, readLabel, shippedLine, type Line, type ShadePart } from '../../product';
 import { underlayAt, type Underlay } from '../../rules';
 import { simulateCard, type SimulatedCard } from '../simulate';
-import { grownCm, headAfterWeeks, looksLater } from '../weeks';
+import { fadingOf, growthLines, soonest } from '../due';
+import { GROWTH_RATES, grownCm, headAfterWeeks, looksLater } from '../weeks';
 import { LAB_MINUTES, LAB_ZONES, type LabCoat, type LabZone, type Side } from './setup';
 
 /** Each zone as a place of a head, with its length, cm: the middle of the ends is 26 cm from the scalp. */
@@ -248,7 +249,17 @@ function readingOf(strand: Strand, lying: boolean): LabReading {
   };
 }
 
+/** Weeks from which a client notices; null where they do not within a year. */
+export interface Noticed {
+  /** That new growth draws a line. */
+  line: number | null;
+  /** That what was done has faded. */
+  fading: number | null;
+}
+
 export interface SideMoment {
+  /** From when on what comes after is noticed; null on the day itself. */
+  noticed: Noticed | null;
   /** New growth at the scalp, centimetres. */
   regrowthCm: number;
   /** How the hair looks. */
@@ -286,7 +297,13 @@ export function momentOf(side: Side, minute: number, light: Light, seed: number,
   const levelReached = Math.min(10, Math.max(1, levelOfNaturalPigment(moments.mids.strand)));
   // The coat that gives the tone is the last one with shades.
   const shades = side.coats.map(shadePartsOfCoat).findLast((parts) => parts.length > 0);
+  const life = { habits: side.habits, growthCm: GROWTH_RATES.usual };
+  const done = later ? card.outcomeAt(minute) : [];
   return {
+    noticed: later && {
+      line: soonest(growthLines(clientCase, done, life))?.everyWeeks ?? null,
+      fading: soonest(done.flatMap((outcome) => fadingOf(outcome, life) ?? []))?.everyWeeks ?? null,
+    },
     regrowthCm: grownCm(weeks),
     look: (later ? looksLater(clientCase, later, light, seed) : card.looksAt(minute, light, seed))[0],
     zones: byZone((zone) => readingOf(moments[zone].strand, moments[zone].lying !== null)),
