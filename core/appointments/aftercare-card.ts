@@ -4,9 +4,8 @@ import type { Habits } from '../process';
 import { isRed } from '../rules';
 import type { AppointmentPlan, ServiceName } from './plan';
 
-/** What a client is told to do at home, beside the care that is on the card. */
-export const HOME_RULES = ['waitToWash', 'redsFade', 'vividFades', 'poolAndSun', 'doubt'] as const;
-export type HomeRule = (typeof HOME_RULES)[number];
+/** What some clients have to know beside the care that is on the card, by name. */
+export type HomeRule = 'redsFade' | 'vividFades' | 'poolAndSun';
 
 /** A date on the client's card. */
 export interface CardDate {
@@ -20,7 +19,7 @@ export interface CardDate {
 export interface AftercareCard {
   /** Care at home, as on the record card. */
   care: Aftercare[];
-  /** What else there is to know. */
+  /** What else this client has to know. */
   rules: HomeRule[];
   /** Hours before the first wash. */
   waitHours: number;
@@ -37,20 +36,17 @@ const MOST_DATES = 6;
  * The card that a client takes home: care, what fades first (by what was wished for), when to come back.
  */
 export function aftercareCard(
-  { aftercare, decision }: Pick<RecordCard, 'aftercare' | 'decision'>,
+  { aftercare }: Pick<RecordCard, 'aftercare'>,
   plan: Pick<AppointmentPlan, 'appointments'>,
   { wish, placements = [] }: Pick<ClientCase, 'wish' | 'placements'>,
   { pool, sun }: Pick<Habits, 'pool' | 'sun'>,
 ): AftercareCard {
   const targets = [...Object.values(wish), ...placements.map(({ target }) => target)];
   const holdsRed = targets.some(({ tone, vivid }) => !vivid && isRed(tone.primary));
-  const coloured = decision !== 'decline';
   const rules: [HomeRule, boolean][] = [
-    ['waitToWash', coloured],
-    ['redsFade', coloured && holdsRed],
-    ['vividFades', coloured && targets.some(({ vivid }) => vivid)],
-    ['poolAndSun', coloured && (pool > 0 || sun)],
-    ['doubt', true],
+    ['redsFade', holdsRed],
+    ['vividFades', targets.some(({ vivid }) => vivid !== undefined)],
+    ['poolAndSun', pool > 0 || sun],
   ];
   return {
     care: [...aftercare],

@@ -59,16 +59,12 @@ export type GivenUp = (typeof GIVEN_UP)[number];
 
 /** What it is like where an appointment is missed. */
 export interface MissedAppointment {
-  /** Weeks later than planned. */
-  weeks: number;
   /** Length of new growth, centimetres. */
   cm: number;
   /** Furthest that what was coloured has gone, ΔE2000. */
   deltaE: number;
   /** Whether new growth has to be lightened as two by now, for it reaches out of the warmth of the scalp (A5). */
   twoZones: boolean;
-  /** The head by then. */
-  head: HeadLater;
 }
 
 /** Appointments of a client over a time. */
@@ -83,8 +79,6 @@ export interface AppointmentPlan {
   price: number;
   /** What is reckoned for a year of upkeep. */
   yearly: number;
-  /** Minutes in the chair, all of them. */
-  minutes: number;
   /** What had to be given up for the purse, the last thing last. */
   givenUp: GivenUp[];
   /** Whether it stays within the purse. */
@@ -332,27 +326,24 @@ export function planAppointments(
     everyWeeks: apart,
     price: priceOf(appointments),
     yearly,
-    minutes: appointments.reduce((sum, { minutes }) => sum + minutes, 0),
     givenUp: [...(fitted?.choice.dropped ?? [])],
     withinPurse: purse === null || yearly <= purse,
-    missed: apart === null ? null : missedBy(last, needs, rhythm, apart + MISSED_WEEKS, MISSED_WEEKS),
+    missed: apart === null ? null : missedUntil(last, needs, rhythm, apart + MISSED_WEEKS),
   };
 }
 
-function missedBy(
+/** What it is like so many weeks after the head was done. */
+function missedUntil(
   done: DoneHead,
   { retouch }: UpkeepNeeds,
   life: ClientRhythm,
   week: number,
-  weeks: number,
 ): MissedAppointment {
-  const head = doneHeadLater(done, week, life);
+  const { places } = doneHeadLater(done, week, life);
   const cm = retouch ? grownCm(week, life.growthCm) : 0;
   return {
-    weeks,
     cm,
-    deltaE: Math.max(0, ...head.places.flatMap(({ part, deltaE }) => (part.target ? [deltaE] : []))),
+    deltaE: Math.max(0, ...places.flatMap(({ part, deltaE }) => (part.target ? [deltaE] : []))),
     twoZones: retouch !== null && retouch.lightens && cm > GROWTH.twoZonesFromCm,
-    head,
   };
 }

@@ -3,6 +3,7 @@ import { SHIPPED_CASES, shippedCase } from '../cases';
 import { SHIPPED_LINES } from '../product';
 import { DEFAULT_HOUSE_RULES, type PriceList, RINSE_MINUTES, SAMPLE_PRICES, packPrice } from '../rules';
 import { solveCase } from '../solve';
+import { step as stepWith } from '../testing/cards';
 import { type Bowl, type RecordCard, EMPTY_CARD, costOfCard, lastMinute, quoteOf } from '.';
 
 const lineOf = (id: string) => SHIPPED_LINES.find((line) => line.id === id);
@@ -26,20 +27,7 @@ const bowl = (grams: number, developer = grams): Bowl => ({
   developer: [{ vol: 20, grams: developer }],
   additive: false,
 });
-const step: RecordCard['steps'][number] = {
-  bowl: 'A',
-  zones: ['regrowth'],
-  placement: 'open',
-  share: 1,
-  areas: ['hairline', 'temples', 'top', 'sides', 'crown', 'back', 'nape'],
-  stopsAtLine: true,
-  wet: false,
-  start: 0,
-  minutes: 35,
-  heat: null,
-  checkEvery: null,
-  ends: 'rinse',
-};
+const step = stepWith({ zones: ['regrowth'] });
 const card = (bowls: Bowl[], steps = [step]): RecordCard => ({ ...EMPTY_CARD, bowls, steps });
 
 describe('what a card costs', () => {

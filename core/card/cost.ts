@@ -1,4 +1,5 @@
 import type { Head } from '../hair';
+import type { Line } from '../product';
 import { type PriceList, RINSE_MINUTES, inHundredths, packPrice } from '../rules';
 import { gramsFor } from './amount';
 import { bowlGrams, complete } from './bowl';
@@ -43,8 +44,12 @@ export interface ServiceCost {
   bowls: BowlCost[];
   /** Grams of developer, without water. */
   developerGrams: number;
+  /** Price of it. */
+  developerPrice: number;
   /** Grams of what protects bonds. */
   additiveGrams: number;
+  /** Price of it. */
+  additivePrice: number;
   /** Price of all that is weighed out, by the gram. */
   productPrice: number;
   /** Price of the part of it that the hair does not take. */
@@ -72,64 +77,59 @@ export const chairMinutesOf = (
   { beforeMinutes, afterMinutes }: Pick<PriceList, 'beforeMinutes' | 'afterMinutes'>,
 ): number => (minutes > 0 ? beforeMinutes + minutes + RINSE_MINUTES + afterMinutes : beforeMinutes);
 
-/** Grams of what the maker has added to so much of a mix. */
-const additiveIn = (mixed: number, gramsPer100: number) => (mixed * gramsPer100) / 100;
-
 /**
  * What a card costs on its head: what is weighed out by the gram (developer and litre taken as 1 g to 1 ml, M3), tubes
  * opened whole, what the hair does not take, minutes in the chair. A bowl of a line that is not at hand costs its developer.
  */
 export function costOfCard(head: Head, written: HairWork, lineOf: LineOf, prices: PriceList): ServiceCost {
   const { bowls, steps, care } = complete(written);
-  const products = new Map<string, WeighedOut>();
-  let developerGrams = 0;
-  let additiveGrams = 0;
+  const weighed = new Map<string, { line: Line; label: string | null; grams: number }>();
+  const priceOfGrams = (line: Line, grams: number) => (grams / line.tubeGrams) * packPrice(line, prices);
+  const developerPriceOf = (grams: number) => (grams / 1000) * prices.developerLitre;
+  const additivePriceOf = (grams: number) => (grams / 100) * prices.additive100;
+  let [developerGrams, additiveGrams] = [0, 0];
   const bowlCosts = bowls.map((bowl): BowlCost => {
     const line = bowl.lineId === null ? undefined : lineOf(bowl.lineId);
-    let price = 0;
-    const take = (label: string | null, grams: number) => {
-      if (!line || grams <= 0) return;
-      const key = `${line.id} ${label ?? ''}`;
-      const before = products.get(key)?.grams ?? 0;
-      const all = before + grams;
-      const pack = packPrice(line, prices);
-      const packs = Math.ceil(all / line.tubeGrams - 1e-9);
-      const worth = (all / line.tubeGrams) * pack;
-      price += (grams / line.tubeGrams) * pack;
-      products.set(key, {
-        lineId: line.id,
-        label,
-        grams: all,
-        packs,
-        price: worth,
-        packsPrice: packs * pack,
-      });
-    };
-    for (const { label, grams } of bowl.shades) take(label, grams);
-    take(null, bowl.productGrams);
-    const developer = bowl.developer.reduce((sum, { vol, grams }) => sum + (vol > 0 ? grams : 0), 0);
-    developerGrams += developer;
-    price += (developer / 1000) * prices.developerLitre;
     const mixedGrams = bowlGrams(bowl);
-    const protects = bowl.additive ? line?.additives?.[0] : undefined;
-    const added = protects ? additiveIn(mixedGrams, protects.gramsPer100) : 0;
-    additiveGrams += added;
-    price += (added / 100) * prices.additive100;
+    const developer = bowl.developer.reduce((sum, { vol, grams }) => sum + (vol > 0 ? grams : 0), 0);
+    const gramsPer100 = bowl.additive ? (line?.additives?.[0]?.gramsPer100 ?? 0) : 0;
+    const additive = (mixedGrams * gramsPer100) / 100;
+    developerGrams += developer;
+    additiveGrams += additive;
+    let price = developerPriceOf(developer) + additivePriceOf(additive);
+    for (const { label, grams } of [...bowl.shades, { label: null, grams: bowl.productGrams }]) {
+      if (!line || grams <= 0) continue;
+      const key = `${line.id} ${label ?? ''}`;
+      weighed.set(key, { line, label, grams: grams + (weighed.get(key)?.grams ?? 0) });
+      price += priceOfGrams(line, grams);
+    }
     const on = steps.filter((application) => application.bowl === bowl.name);
     const neededGrams = on.length > 0 ? gramsFor(head, on).maxGrams : 0;
-    const wasteGrams = Math.max(0, mixedGrams - neededGrams);
-    return { name: bowl.name, mixedGrams, neededGrams, wasteGrams, price };
+    return {
+      name: bowl.name,
+      mixedGrams,
+      neededGrams,
+      wasteGrams: Math.max(0, mixedGrams - neededGrams),
+      price,
+    };
+  });
+  const products = [...weighed.values()].map(({ line, label, grams }): WeighedOut => {
+    const packs = Math.ceil(grams / line.tubeGrams - 1e-9);
+    const packsPrice = packs * packPrice(line, prices);
+    return { lineId: line.id, label, grams, packs, price: priceOfGrams(line, grams), packsPrice };
   });
   const productPrice = bowlCosts.reduce((sum, { price }) => sum + price, 0);
-  const poured = (developerGrams / 1000) * prices.developerLitre + (additiveGrams / 100) * prices.additive100;
+  const [developerPrice, additivePrice] = [developerPriceOf(developerGrams), additivePriceOf(additiveGrams)];
   const work = lastMinute({ steps, care });
   const chairMinutes = chairMinutesOf(work, prices);
   const chairPrice = chairPriceOf(chairMinutes, prices);
   return {
-    products: [...products.values()],
+    products,
     bowls: bowlCosts,
     developerGrams,
+    developerPrice,
     additiveGrams,
+    additivePrice,
     productPrice: inHundredths(productPrice),
     wastePrice: inHundredths(
       bowlCosts.reduce(
@@ -139,7 +139,7 @@ export function costOfCard(head: Head, written: HairWork, lineOf: LineOf, prices
       ),
     ),
     openedPrice: inHundredths(
-      [...products.values()].reduce((sum, { packsPrice }) => sum + packsPrice, poured),
+      products.reduce((sum, { packsPrice }) => sum + packsPrice, developerPrice + additivePrice),
     ),
     chairMinutes,
     chairPrice,

@@ -381,9 +381,7 @@ const MOST_AHEAD = 26;
  * Weeks until the client is to come back: when new growth shows or what was done has faded by more than they notice, in their
  * own rhythm; at their own time where neither does (A5).
  */
-function rebookIn(clientCase: ClientCase, card: RecordCard, lineOf: LineOf): number {
-  const played = simulateCard(clientCase, complete(card), lineOf);
-  const outcomes = played.outcomeAt(played.minutes);
+function rebookIn(clientCase: ClientCase, card: RecordCard, outcomes: readonly PartOutcome[]): number {
   const life = { habits: USUAL_HABITS, growthCm: GROWTH_RATES.usual };
   const worked = outcomes.filter(({ part }) => part.target && stepsOn(card, part).length > 0);
   const due = soonest([
@@ -405,10 +403,16 @@ function finished(
   lineOf: LineOf,
   rules: HouseRules,
 ): ModelAnswer {
+  const endOf = (of: ClientCase, card: RecordCard) => {
+    const played = simulateCard(of, complete(card), lineOf);
+    return played.outcomeAt(played.minutes);
+  };
+  const outcomes = endOf(clientCase, found.best);
   const booked = visits.map(({ card, ...visit }, at): Visit => {
     if (!card) return visit;
+    if (at < visits.length - 1) return { ...visit, card: { ...card, nextVisitWeeks: WEEKS_BETWEEN } };
     const last = caseOfVisit({ clientCase, visits }, at)!;
-    const nextVisitWeeks = at < visits.length - 1 ? WEEKS_BETWEEN : rebookIn(last, card, lineOf);
+    const nextVisitWeeks = rebookIn(last, card, at === 0 ? outcomes : endOf(last, card));
     return { ...visit, card: { ...card, nextVisitWeeks } };
   });
   const told = (card: RecordCard): RecordCard => ({
@@ -420,8 +424,6 @@ function finished(
       : {}),
   });
   const modelCard = told(found.best);
-  const played = simulateCard(clientCase, complete(modelCard), lineOf);
-  const outcomes = played.outcomeAt(played.minutes);
   return {
     version: SOLVER_VERSION,
     clientCase,

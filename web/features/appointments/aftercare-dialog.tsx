@@ -32,7 +32,6 @@ export function AftercareDialog({
   const { t } = useTranslation('appointments');
   const { t: ui } = useTranslation();
   const [day, setDay] = useState(todayHere);
-  const said = card.rules.filter((rule) => rule !== 'waitToWash');
   return (
     <Dialog
       open
@@ -62,12 +61,10 @@ export function AftercareDialog({
             {t('aftercare.for', { name })} · {t('aftercare.doneOn', { date: fullDate(day) })}
           </p>
         </div>
-        {card.rules.includes('waitToWash') ? (
-          <section>
-            <h3 className="text-lg">{t('aftercare.firstDays')}</h3>
-            <p>{t('aftercare.waitToWash', { hours: card.waitHours })}</p>
-          </section>
-        ) : null}
+        <section>
+          <h3 className="text-lg">{t('aftercare.firstDays')}</h3>
+          <p>{t('aftercare.waitToWash', { hours: card.waitHours })}</p>
+        </section>
         {card.care.length > 0 ? (
           <section>
             <h3 className="text-lg">{t('aftercare.atHome')}</h3>
@@ -81,7 +78,7 @@ export function AftercareDialog({
         <section>
           <h3 className="text-lg">{t('aftercare.toKnow')}</h3>
           <ul className="list-disc ps-5">
-            {said.map((rule) => (
+            {([...card.rules, 'doubt'] as const).map((rule) => (
               <li key={rule}>{t(`aftercare.${rule}`)}</li>
             ))}
           </ul>

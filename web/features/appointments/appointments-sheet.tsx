@@ -225,7 +225,7 @@ function Plan({
       ) : null}
       <details>
         <summary className="min-h-10 cursor-pointer py-2 font-semibold">{t('cost.title')}</summary>
-        <CostTable cost={today} prices={prices} lines={lines} />
+        <CostTable cost={today} currency={currency} lines={lines} />
       </details>
       <div>
         <Button icon={<House aria-hidden className="size-4" />} onClick={() => setCard(true)}>

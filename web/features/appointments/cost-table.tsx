@@ -1,17 +1,17 @@
 import type { ServiceCost } from '@cimbel/core/card';
 import type { Line } from '@cimbel/core/product';
-import type { PriceList } from '@cimbel/core/rules';
 import { useTranslation } from 'react-i18next';
 import '../../lib/words/appointments';
 
 /** What a service costs, item by item. */
 export function CostTable({
   cost,
-  prices: { currency, developerLitre, additive100 },
+  currency,
   lines,
 }: {
   cost: ServiceCost;
-  prices: PriceList;
+  /** Currency it is reckoned in, by its three letters. */
+  currency: string;
   lines: readonly Line[];
 }) {
   const { t } = useTranslation('appointments');
@@ -29,7 +29,7 @@ export function CostTable({
           {
             name: t('cost.developer'),
             grams: cost.developerGrams,
-            price: (cost.developerGrams / 1000) * developerLitre,
+            price: cost.developerPrice,
           },
         ]
       : []),
@@ -38,7 +38,7 @@ export function CostTable({
           {
             name: t('cost.additive'),
             grams: cost.additiveGrams,
-            price: (cost.additiveGrams / 100) * additive100,
+            price: cost.additivePrice,
           },
         ]
       : []),
