@@ -28,6 +28,7 @@ import type { Rights } from './people';
 import { libraryExerciseSchema } from './exercises';
 import { attemptNumberSchema, withTerms, type Terms, type Release } from './terms';
 import type { AnswerComment } from './pile';
+import type { Hint } from './live';
 import { oneLine } from './text';
 
 /**
@@ -363,6 +364,8 @@ export interface Result {
   receipt: Receipt | null;
   /** What educators say of it, oldest first. */
   comments: AnswerComment[];
+  /** What educators said while it was worked, oldest first. */
+  hints: Hint[];
   /** Every attempt that was handed in, first to last. */
   attempts: { attemptId: string; number: number; points: number; submittedAt: string; counts: boolean }[];
 }

@@ -6,6 +6,7 @@ export * from './exercises';
 export * from './terms';
 export * from './assignments';
 export * from './pile';
+export * from './live';
 export * from './gradebook';
 export * from './drills';
 export * from './shade-books';

@@ -102,7 +102,7 @@ export interface AnswerStatesSet {
   others: string[];
 }
 
-const commentText = z.string().trim().min(1).max(500);
+export const commentText = z.string().trim().min(1).max(500);
 /** One comment for each of some answers. */
 export const commentsSchema = z
   .object({

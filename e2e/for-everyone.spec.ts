@@ -131,6 +131,7 @@ async function educatorPages(page: Page): Promise<string[]> {
     `/classes/${id}/new-exercise`,
     `/assignments/${set.id}`,
     `/assignments/${set.id}/pile`,
+    `/assignments/${set.id}/live`,
     `/answers/${students[1].standings[set.id].attemptId}`,
     `/classes/${id}/reading`,
     '/shade-books',

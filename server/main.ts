@@ -7,6 +7,7 @@ import { seedDemo } from './demo/seed';
 import { runRegrade, unfinishedRegrades } from './assignments/regrade';
 import { dueUnderWay, handInWhenTimeIsUp } from './attempts/store';
 import { workerPool } from './jobs/pool';
+import { liveHub } from './live/hub';
 import { jobQueue, prune } from './jobs/queue';
 
 /** Set by the start script; a server run by hand needs DATABASE_URL and SESSION_SECRET. */
@@ -53,10 +54,12 @@ async function main(): Promise<void> {
   );
   // What an older server left half done, or died before it could ask for.
   for (const id of await unfinishedRegrades(db)) await jobs.regrade(id);
+  const live = liveHub(DATABASE_URL, db, log);
   const app = createApp({
     db,
     work,
     jobs,
+    live,
     pool,
     log,
     now,
@@ -77,6 +80,7 @@ async function main(): Promise<void> {
   const stop = async () => {
     if (stopping) return;
     stopping = true;
+    await live.close();
     server.closeAllConnections();
     server.close();
     // Jobs under way go back to the queue, and the next process takes them up again.

@@ -7,6 +7,7 @@ import { classRoutes } from './classes/routes';
 import { exerciseRoutes } from './exercises/routes';
 import { gradebookRoutes } from './gradebook/routes';
 import type { Route } from './http/route';
+import { liveRoutes } from './live/routes';
 import { practiceRoutes } from './practice/routes';
 import { readingRoutes } from './reading/routes';
 import { sittingRoutes } from './reading/sitting-routes';
@@ -22,6 +23,7 @@ export const allRoutes = (): Route[] => [
   ...assignmentRoutes(),
   ...attemptRoutes(),
   ...pileRoutes(),
+  ...liveRoutes(),
   ...practiceRoutes(),
   ...readingRoutes(),
   ...sittingRoutes(),

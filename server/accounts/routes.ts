@@ -16,6 +16,7 @@ import { endSessions, openSessions, signInAs, signOut } from '../http/session';
 import { countSignIn, tryCode } from '../http/tries';
 import { ownDataOf } from '../classes/own-data';
 import { deleteAccount } from '../classes/person';
+import { tell } from '../live/hub';
 import { record } from '../log/store';
 import { takeCode, tellCode } from './codes';
 import { isKnownDevice, knowDevice } from './known-device';
@@ -119,8 +120,9 @@ export const accountRoutes = (): Route[] => [
     method: 'delete',
     path: '/api/session',
     who: 'signedIn',
-    handle: async ({ req, res }) => {
+    handle: async ({ db, me, req, res }) => {
       await signOut(req);
+      await tell(db, { accountId: me.id });
       res.clearCookie('cimbel.session');
     },
   }),

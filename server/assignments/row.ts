@@ -46,6 +46,8 @@ export interface AssignmentRow {
   /** Whether it is for the whole class; else for those in `assignment_students`. */
   everyone: boolean;
   closed_at: Date | null;
+  /** Since when the class pauses: work waits, and clocks stand still; null while it goes on. */
+  paused_at: Date | null;
   /** The last due time of anyone it is set to. */
   last_due_at: Date;
   released_at: Date | null;

@@ -22,6 +22,7 @@ import { HttpError, invalid, notFound } from '../http/errors';
 import { route, type Call, type Route } from '../http/route';
 import { keptPicture } from '../jobs/picture-cache';
 import { atPixelRatio } from '../jobs/picture-size';
+import { tell } from '../live/hub';
 import { keptHanging } from './look-cache';
 import { playCounted, playsOf } from './plays';
 import { recordReveal } from './reveals';
@@ -216,7 +217,11 @@ export const attemptRoutes = (): Route[] => [
     who: 'student',
     reach: begunByMe,
     body: draftSchema,
-    handle: ({ db, me, now, reached, body }) => saveDraft(db, reached, me.id, body, now()),
+    handle: async ({ db, me, now, reached, body }) => {
+      const saved = await saveDraft(db, reached, me.id, body, now());
+      await tell(db, { classId: reached.class_id, assignmentId: reached.id, to: 'educators' });
+      return saved;
+    },
   }),
   route({
     method: 'post',

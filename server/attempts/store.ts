@@ -8,9 +8,10 @@ import { endsByDates, isClosed, takenUntil, type AssignmentRow } from '../assign
 import { checkCard, onlyMixed } from '../assignments/check-card';
 import { HttpError, invalidField } from '../http/errors';
 import type { Heavy } from '../jobs/heavy';
+import { tell } from '../live/hub';
 import { record } from '../log/store';
 import { asRevealed, copyReveals } from './reveals';
-import { GRACE_MS, checkTime, endOf, type Ending } from './time-limit';
+import { GRACE_MS, checkTime, endOf, endingsOf, type Ending } from './time-limit';
 import { rowOf } from '../db/rows';
 
 /** One student's record card for an assignment: being written, or handed in and marked. */
@@ -22,6 +23,8 @@ export interface AttemptRow {
   number: number;
   /** When it was begun; null on what was handed in before that was written down. */
   begun_at: Date | null;
+  /** For how long its clock stood still, milliseconds. */
+  paused_ms: number;
   answer: RecordCard;
   version: number;
   writer: string;
@@ -324,6 +327,7 @@ async function handInMarked(
     subject: assignment.id,
     after: { receipt: row.receipt, digest: row.digest, points: grade.points, attempt: number },
   });
+  await tell(trx, { classId: assignment.class_id, assignmentId: assignment.id, to: 'educators' });
   return row;
 }
 
@@ -408,11 +412,12 @@ export async function timedUnderWay(
     .where({ assignment_id: assignmentId })
     .whereNull('submitted_at')
     .whereNull('not_taken');
+  const endings = await endingsOf(db, assignmentId);
   const over: string[] = [];
   const running: { attemptId: string; until: Date }[] = [];
   for (const attempt of attempts) {
-    const assignment = await assignmentFor(db, assignmentId, attempt.student_id);
-    const end = assignment && endOf(assignment, attempt);
+    const ending = endings.get(attempt.student_id);
+    const end = ending && endOf(ending, attempt);
     if (!end) continue;
     if (now.getTime() >= end.getTime() + GRACE_MS) over.push(attempt.id);
     else running.push({ attemptId: attempt.id, until: new Date(end.getTime() + GRACE_MS) });

@@ -1,6 +1,7 @@
 import type { ClassEducator, NewClassEducator } from '@cimbel/contract';
 import type { Knex } from 'knex';
 import { invalidField } from '../http/errors';
+import { tell } from '../live/hub';
 import { record } from '../log/store';
 import type { ClassRow } from './access';
 
@@ -54,6 +55,7 @@ export async function removeEducator(
 ): Promise<void> {
   await db.transaction(async (trx) => {
     await trx('class_educators').where({ class_id: inClass.id, educator_id: removed }).delete();
+    await tell(trx, { accountId: removed });
     await record(trx, {
       at: now,
       actor: educatorId,

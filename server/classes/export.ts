@@ -9,6 +9,8 @@ export const WORK_OF_CLASS = [
   ['gradebooks', 'class_id = :id'],
   ['reveals', 'assignment_id in (select id from assignments where class_id = :id)'],
   ['plays', 'assignment_id in (select id from assignments where class_id = :id)'],
+  ['at_work', 'assignment_id in (select id from assignments where class_id = :id)'],
+  ['hints', 'assignment_id in (select id from assignments where class_id = :id)'],
   [
     'answer_states',
     'attempt_id in (select a.id from attempts a join assignments s on s.id = a.assignment_id where s.class_id = :id)',

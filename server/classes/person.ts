@@ -12,6 +12,8 @@ export const KEPT_OF_STUDENT = [
   'attempts',
   'reveals',
   'plays',
+  'at_work',
+  'hints',
   'drill_answers',
   'sittings',
   'grade_entries',

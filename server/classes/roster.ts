@@ -5,6 +5,7 @@ import type { UserRow } from '../accounts/store';
 import { isClosed, type AssignmentRow } from '../assignments/row';
 import { HttpError, invalidField } from '../http/errors';
 import { unlock } from '../http/tries';
+import { tell } from '../live/hub';
 import { record } from '../log/store';
 import type { ClassRow } from './access';
 import { educatorsOf } from './educators';
@@ -190,6 +191,7 @@ export async function changePlace(
       ...(state === undefined ? {} : { state }),
     };
     if (Object.keys(columns).length > 0) await trx('memberships').where(where).update(columns);
+    if (state !== undefined) await tell(trx, { accountId: studentId });
     if (name !== undefined && name !== rowOf(user, 'users').name) {
       await checkTheirs(trx, inClass, studentId, before.state);
       await trx('users').where({ id: studentId }).update({ name });

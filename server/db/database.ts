@@ -32,6 +32,7 @@ import * as orderOfSaves from './migrations/029_order_of_saves';
 import * as pile from './migrations/030_pile';
 import * as variants from './migrations/031_variants';
 import * as gradebook from './migrations/032_gradebook';
+import * as live from './migrations/033_live';
 import { SCHEMA, SCHEMA_AFTER } from './schema';
 
 const MIGRATIONS: Record<string, { up: (knex: Knex) => Promise<void>; down: (knex: Knex) => Promise<void> }> =
@@ -68,6 +69,7 @@ const MIGRATIONS: Record<string, { up: (knex: Knex) => Promise<void>; down: (kne
     '030_pile': pile,
     '031_variants': variants,
     '032_gradebook': gradebook,
+    '033_live': live,
   };
 
 /** Migrations are code in the bundle rather than files on disk, so that one file is the whole server. */

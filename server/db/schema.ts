@@ -2,7 +2,7 @@
  * The database as the migrations make it, so that a fresh installation begins at once. Made by `npm run schema`; a test
  * proves it equal to the long way.
  */
-export const SCHEMA_AFTER = '032_gradebook';
+export const SCHEMA_AFTER = '033_live';
 export const SCHEMA = String.raw`CREATE FUNCTION public.keep_former_grade() RETURNS trigger
     LANGUAGE plpgsql
     AS $$
@@ -84,10 +84,19 @@ CREATE TABLE public.assignments (
     exercise_version integer DEFAULT 1 NOT NULL,
     plays_allowed integer DEFAULT 30 NOT NULL,
     variants text DEFAULT 'asWritten'::text NOT NULL,
+    paused_at timestamp with time zone,
     CONSTRAINT assignments_counted_check CHECK ((counted = ANY (ARRAY['best'::text, 'last'::text]))),
     CONSTRAINT assignments_late_check CHECK ((late = ANY (ARRAY['refused'::text, 'taken'::text, 'reduced'::text]))),
     CONSTRAINT assignments_variants_check CHECK ((variants = ANY (ARRAY['asWritten'::text, 'shared'::text, 'own'::text]))),
     CONSTRAINT exercises_release_check CHECK ((release = ANY (ARRAY['onSubmit'::text, 'onDue'::text, 'manual'::text])))
+);
+CREATE TABLE public.at_work (
+    assignment_id uuid NOT NULL,
+    student_id uuid NOT NULL,
+    step text NOT NULL,
+    step_at timestamp with time zone NOT NULL,
+    seen_at timestamp with time zone NOT NULL,
+    hand_at timestamp with time zone
 );
 CREATE TABLE public.attempts (
     id uuid DEFAULT gen_random_uuid() NOT NULL,
@@ -107,6 +116,7 @@ CREATE TABLE public.attempts (
     begun_at timestamp with time zone,
     not_taken text,
     sequence bigint DEFAULT '0'::bigint NOT NULL,
+    paused_ms integer DEFAULT 0 NOT NULL,
     CONSTRAINT attempts_handed_in_whole CHECK ((((submission_id IS NULL) = (submitted_at IS NULL)) AND ((submitted_at IS NULL) = (grade IS NULL))))
 );
 CREATE TABLE public.class_educators (
@@ -228,6 +238,16 @@ CREATE TABLE public.gradebooks (
     version integer NOT NULL,
     frozen_at timestamp with time zone,
     frozen jsonb
+);
+CREATE TABLE public.hints (
+    id uuid DEFAULT gen_random_uuid() NOT NULL,
+    assignment_id uuid NOT NULL,
+    student_id uuid NOT NULL,
+    attempt integer NOT NULL,
+    educator_id uuid NOT NULL,
+    text text NOT NULL,
+    at timestamp with time zone NOT NULL,
+    read_at timestamp with time zone
 );
 CREATE VIEW public.leaders AS
  SELECT classes.id AS class_id,
@@ -451,6 +471,8 @@ ALTER TABLE ONLY public.assignment_variants
     ADD CONSTRAINT assignment_variants_pkey PRIMARY KEY (assignment_id, number);
 ALTER TABLE ONLY public.assignments
     ADD CONSTRAINT assignments_pkey PRIMARY KEY (id);
+ALTER TABLE ONLY public.at_work
+    ADD CONSTRAINT at_work_pkey PRIMARY KEY (assignment_id, student_id);
 ALTER TABLE ONLY public.attempts
     ADD CONSTRAINT attempts_one_of_a_number UNIQUE (assignment_id, student_id, number);
 ALTER TABLE ONLY public.attempts
@@ -489,6 +511,8 @@ ALTER TABLE ONLY public.grade_entries
     ADD CONSTRAINT grade_entries_pkey PRIMARY KEY (column_id, student_id);
 ALTER TABLE ONLY public.gradebooks
     ADD CONSTRAINT gradebooks_pkey PRIMARY KEY (class_id);
+ALTER TABLE ONLY public.hints
+    ADD CONSTRAINT hints_pkey PRIMARY KEY (id);
 ALTER TABLE ONLY public.log
     ADD CONSTRAINT log_pkey PRIMARY KEY (id);
 ALTER TABLE ONLY public.mark_changes
@@ -536,6 +560,7 @@ ALTER TABLE ONLY public.users
 CREATE INDEX answer_states_educator_id_index ON public.answer_states USING btree (educator_id);
 CREATE INDEX assignment_students_student_id_index ON public.assignment_students USING btree (student_id);
 CREATE INDEX assignments_exercise_id_index ON public.assignments USING btree (exercise_id);
+CREATE INDEX at_work_student_id_index ON public.at_work USING btree (student_id);
 CREATE INDEX attempts_student_id_index ON public.attempts USING btree (student_id);
 CREATE INDEX class_educators_educator_id_index ON public.class_educators USING btree (educator_id);
 CREATE INDEX classes_educator_id_index ON public.classes USING btree (educator_id);
@@ -553,6 +578,9 @@ CREATE INDEX former_grades_attempt_id_index ON public.former_grades USING btree 
 CREATE INDEX grade_columns_class_id_index ON public.grade_columns USING btree (class_id);
 CREATE INDEX grade_entries_educator_id_index ON public.grade_entries USING btree (educator_id);
 CREATE INDEX grade_entries_student_id_index ON public.grade_entries USING btree (student_id);
+CREATE INDEX hints_assignment_id_student_id_attempt_index ON public.hints USING btree (assignment_id, student_id, attempt);
+CREATE INDEX hints_educator_id_index ON public.hints USING btree (educator_id);
+CREATE INDEX hints_student_id_index ON public.hints USING btree (student_id);
 CREATE INDEX log_actor_id_id_index ON public.log USING btree (actor_id, id);
 CREATE INDEX log_class_id_id_index ON public.log USING btree (class_id, id);
 CREATE INDEX log_subject_id_id_index ON public.log USING btree (subject_id, id);
@@ -581,6 +609,10 @@ ALTER TABLE ONLY public.assignment_variants
     ADD CONSTRAINT assignment_variants_assignment_id_foreign FOREIGN KEY (assignment_id) REFERENCES public.assignments(id) ON DELETE CASCADE;
 ALTER TABLE ONLY public.assignments
     ADD CONSTRAINT assignments_exercise_id_foreign FOREIGN KEY (exercise_id) REFERENCES public.exercises(id) ON DELETE RESTRICT;
+ALTER TABLE ONLY public.at_work
+    ADD CONSTRAINT at_work_assignment_id_foreign FOREIGN KEY (assignment_id) REFERENCES public.assignments(id) ON DELETE CASCADE;
+ALTER TABLE ONLY public.at_work
+    ADD CONSTRAINT at_work_student_id_foreign FOREIGN KEY (student_id) REFERENCES public.users(id) ON DELETE CASCADE;
 ALTER TABLE ONLY public.attempts
     ADD CONSTRAINT attempts_exercise_id_foreign FOREIGN KEY (assignment_id) REFERENCES public.assignments(id) ON DELETE CASCADE;
 ALTER TABLE ONLY public.attempts
@@ -627,6 +659,12 @@ ALTER TABLE ONLY public.grade_entries
     ADD CONSTRAINT grade_entries_student_id_foreign FOREIGN KEY (student_id) REFERENCES public.users(id) ON DELETE CASCADE;
 ALTER TABLE ONLY public.gradebooks
     ADD CONSTRAINT gradebooks_class_id_foreign FOREIGN KEY (class_id) REFERENCES public.classes(id) ON DELETE CASCADE;
+ALTER TABLE ONLY public.hints
+    ADD CONSTRAINT hints_assignment_id_foreign FOREIGN KEY (assignment_id) REFERENCES public.assignments(id) ON DELETE CASCADE;
+ALTER TABLE ONLY public.hints
+    ADD CONSTRAINT hints_educator_id_foreign FOREIGN KEY (educator_id) REFERENCES public.users(id) ON DELETE RESTRICT;
+ALTER TABLE ONLY public.hints
+    ADD CONSTRAINT hints_student_id_foreign FOREIGN KEY (student_id) REFERENCES public.users(id) ON DELETE CASCADE;
 ALTER TABLE ONLY public.mark_changes
     ADD CONSTRAINT mark_changes_attempt_id_foreign FOREIGN KEY (attempt_id) REFERENCES public.attempts(id) ON DELETE CASCADE;
 ALTER TABLE ONLY public.mark_changes

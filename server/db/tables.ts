@@ -14,6 +14,8 @@ import type { MembershipRow } from '../classes/roster';
 import type { ExerciseRow } from '../exercises/store';
 import type { GradebookRow, GradeColumnRow, GradeEntryRow, TermSheetRow } from '../gradebook/rows';
 import type { DrillAnswerRow, PracticeRow } from '../practice/store';
+import type { AtWorkRow } from '../live/at-work';
+import type { HintRow } from '../live/hints';
 import type { SittingAnswerRow, SittingRow, TestRow } from '../reading/rows';
 import type { BookRow, VersionRow } from '../shade-books/store';
 
@@ -33,6 +35,8 @@ declare module 'knex/types/tables' {
     attempts: Read<AttemptRow>;
     reveals: Read<RevealRow>;
     plays: Read<PlayRow>;
+    at_work: Read<AtWorkRow>;
+    hints: Read<HintRow>;
     answer_states: Read<AnswerStateRow>;
     comments: Read<CommentRow>;
     phrases: Read<PhraseRow>;

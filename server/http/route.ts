@@ -5,6 +5,7 @@ import type { ZodType } from 'zod';
 import { openAccount } from '../accounts/store';
 import type { Heavy, HeavyWork } from '../jobs/heavy';
 import type { Jobs } from '../jobs/queue';
+import type { LiveHub } from '../live/hub';
 import { HttpError, invalid, notAllowed, notFound, signInNeeded } from './errors';
 
 /** What every handler gets from the application, so that tests can put in a clock or another database. */
@@ -17,6 +18,8 @@ export interface Services {
   /** Worker threads for all that is heavy. */
   work: HeavyWork;
   jobs: Jobs;
+  /** Streams of events to browsers. */
+  live: LiveHub;
 }
 
 export type Caller = 'anyone' | 'signedIn' | 'educator' | 'student' | 'administrator';

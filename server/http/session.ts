@@ -5,6 +5,7 @@ import session from 'express-session';
 import type { Knex } from 'knex';
 import { createHash } from 'node:crypto';
 import type { Pool } from 'pg';
+import { tell } from '../live/hub';
 
 declare module 'express-session' {
   interface SessionData {
@@ -92,11 +93,12 @@ export async function endSessions(
   accountId: string,
   which: { id: string } | { besides: Request | null },
 ): Promise<number> {
-  if ('besides' in which) {
-    const all = sessionsOf(db, accountId);
-    return which.besides ? all.whereNot({ sid: which.besides.sessionID }).delete() : all.delete();
-  }
   const sids: string[] = await sessionsOf(db, accountId).pluck('sid');
-  const name = sids.find((sid) => publicOf(sid) === which.id);
-  return name ? db('sessions').where({ sid: name }).delete() : 0;
+  const ending = sids.filter((sid) =>
+    'id' in which ? publicOf(sid) === which.id : sid !== which.besides?.sessionID,
+  );
+  const ended = await db('sessions').whereIn('sid', ending).delete();
+  // Streams that a session has open end with it.
+  await tell(db, { accountId });
+  return ended;
 }

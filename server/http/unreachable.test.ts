@@ -15,6 +15,7 @@ describe('a server whose database is away', () => {
     now: () => new Date(),
     demo: false,
     work: { of: () => hereAndNow, close: async () => undefined },
+    live: { open: async () => undefined, close: async () => undefined },
     jobs: { regrade: async () => undefined, timeUp: async () => undefined, close: async () => undefined },
     log: pino({ level: 'silent' }),
     secret: 'only for tests',

@@ -13,6 +13,7 @@ import { createApp } from '../app';
 import { runRegrade } from '../assignments/regrade';
 import { connect, migrate, sessionPool } from '../db/database';
 import { hereAndNow } from '../jobs/heavy';
+import { liveHub } from '../live/hub';
 
 export const HOST = 'localhost';
 
@@ -47,8 +48,10 @@ export async function harness({ demo = false } = {}): Promise<Harness> {
   const clock = { now: new Date('2026-03-02T18:00:00Z') };
   /** What would go on behind, done here; a database is dropped only once it has ended. */
   const running = new Set<Promise<void>>();
+  const live = liveHub(url.href, db, pino({ level: 'silent' }));
   const app = createApp({
     db,
+    live,
     jobs: {
       regrade: async (id) => {
         const run = runRegrade(db, hereAndNow, id, () => clock.now).finally(() => running.delete(run));
@@ -74,6 +77,7 @@ export async function harness({ demo = false } = {}): Promise<Harness> {
     clock,
     close: async () => {
       await Promise.all(running);
+      await live.close();
       await Promise.all([db.destroy(), pool.end()]);
       // Everything of ours has let go; without force the server ends its own vacuum workers as well.
       await admin.raw(`drop database ${name}`);

@@ -196,6 +196,7 @@ export type Namespace =
   | 'people'
   | 'assigning'
   | 'handbook'
+  | 'live'
   | 'pile'
   | 'gradebook'
   | 'appointments';

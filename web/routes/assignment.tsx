@@ -21,10 +21,11 @@ import { PageTitle } from '../ui/page-title';
 import '../lib/words/craft';
 import '../lib/words/educating';
 import '../lib/words/bench';
+import '../lib/words/live';
 import '../lib/words/pile';
 
 export function AssignmentPage() {
-  const { t } = useTranslation(['ui', 'craft', 'assigning', 'pile']);
+  const { t } = useTranslation(['ui', 'craft', 'assigning', 'pile', 'live']);
   const { assignmentId } = useParams();
   const [regrading, setRegrading] = useState(false);
   const query = useQuery({
@@ -60,6 +61,9 @@ export function AssignmentPage() {
             <TermsLine terms={assignment.terms} />
           </p>
         </div>
+        {done < assignment.rows.length && !assignment.closed ? (
+          <ButtonLink to={`/assignments/${assignment.id}/live`}>{t('live:open')}</ButtonLink>
+        ) : null}
         {done > 0 ? (
           <ButtonLink weight="main" to={`/assignments/${assignment.id}/pile`}>
             {t('pile:open')}

@@ -93,6 +93,10 @@ export const router = createBrowserRouter([
             lazy: async () => ({ Component: (await import('./reading-profile')).StudentReadingProfilePage }),
           },
           {
+            path: '/assignments/:assignmentId/live',
+            lazy: async () => ({ Component: (await import('./live')).LivePage }),
+          },
+          {
             path: '/assignments/:assignmentId/pile',
             lazy: async () => ({ Component: (await import('./pile')).PilePage }),
           },

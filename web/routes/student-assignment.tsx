@@ -4,7 +4,7 @@ import { withGiven } from '@cimbel/core/exercise';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { useParams } from 'react-router';
+import { useParams, useSearchParams } from 'react-router';
 import { ConflictDialog, SaveLine } from '../features/bench/save-line';
 import { useDraft } from '../features/bench/use-draft';
 import { AheadPage, AnotherAttempt } from '../features/bench/begin-attempt';
@@ -14,6 +14,9 @@ import { TimeLeft } from '../features/bench/time-left';
 import { HeadStrand } from '../features/bench/head-strand';
 import { BODY, BenchTitle, SHELL, Bench } from '../features/bench/bench';
 import { useSimulation } from '../features/bench/use-simulation';
+import { AskForHelp, AtTheBench } from '../features/live/at-the-bench';
+import { useTellStep, useWorking } from '../features/live/use-working';
+import { stepsOf } from '../features/bench/steps';
 import { useReveals } from '../features/bench/use-reveals';
 import { api } from '../lib/api';
 import { dateTime } from '../lib/i18n';
@@ -37,6 +40,13 @@ function Working({ assignment }: { assignment: StudentAssignment }) {
   const answer = withGiven(draft.answer, assignment.given, assignment.open, assignment.applications);
   const play = useSimulation(assignment, answer);
   const given = { ...draft, answer };
+  const steps = stepsOf(assignment);
+  const [params] = useSearchParams();
+  useTellStep(assignment.id, steps.find((step) => step === params.get('step')) ?? steps[0]);
+  const room = useWorking(assignment.id);
+  const { working } = room;
+  // What was told with the page holds until more is known.
+  const time = working ? working.time : assignment.time;
   return (
     <>
       <Bench
@@ -44,6 +54,13 @@ function Working({ assignment }: { assignment: StudentAssignment }) {
         draft={given}
         reveals={reveals}
         play={play}
+        title={
+          <>
+            <BenchTitle assignment={assignment} />
+            {working ? <AtTheBench {...room} working={working} /> : null}
+            {working ? <AskForHelp hand={room.hand} working={working} /> : null}
+          </>
+        }
         saveLine={
           <>
             {assignment.notTaken ? (
@@ -53,8 +70,8 @@ function Working({ assignment }: { assignment: StudentAssignment }) {
               <Notice kind="warn">{t('error.attempt.closed')}</Notice>
             ) : null}
             <SaveLine draft={draft} />
-            {assignment.time ? (
-              <TimeLeft assignment={{ ...assignment, time: assignment.time }} answer={answer} />
+            {time ? (
+              <TimeLeft key={time.endsAt} assignment={{ ...assignment, time }} answer={answer} />
             ) : null}
           </>
         }

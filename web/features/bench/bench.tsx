@@ -1,4 +1,4 @@
-import type { StudentAssignment } from '@cimbel/contract';
+import type { StudentAssignment, WorkStep } from '@cimbel/contract';
 import type { Light } from '@cimbel/core/colour';
 import { lastMinute, type RecordCard } from '@cimbel/core/card';
 import type { PlaceId } from '@cimbel/core/hair';
@@ -27,7 +27,7 @@ import { regionAt } from '../head/places';
 import { frameAt, looksAt, looksAtEnd, usePacedClock } from './process-clock';
 import { Process } from './process';
 import { ReadStep } from './read';
-import { isStepComplete, stepsOf, type WorkStep } from './steps';
+import { isStepComplete, stepsOf } from './steps';
 import type { Reveals } from './use-reveals';
 import type { Play } from './use-simulation';
 import '../../lib/words/craft';

@@ -137,6 +137,7 @@ describe('a result', () => {
       grade: markCard(gradingOf(id), answer),
       changes: [],
       comments: [],
+      hints: [],
       submittedAt: '2026-03-02T18:00:00.000Z',
       receipt: null,
       dueAt: '2026-03-03T18:00:00.000Z',

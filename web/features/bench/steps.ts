@@ -1,11 +1,9 @@
-import type { StudentAssignment } from '@cimbel/contract';
-import type { BenchStep } from '@cimbel/core/exercise';
+import type { StudentAssignment, WorkStep } from '@cimbel/contract';
 import type { RecordCard } from '@cimbel/core/card';
 import { hasDeveloper } from '@cimbel/core/product';
 import { placesOf } from '../head/places';
 
 /** Steps of the bench in the order of the service; steps that an exercise gives are left out. */
-export type WorkStep = BenchStep | 'handIn';
 export const stepsOf = ({ open }: Pick<StudentAssignment, 'open'>): WorkStep[] => [...open, 'handIn'];
 
 /** Whether nothing of a step is open. */

@@ -5,6 +5,7 @@ import type { ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Notice, Sheet } from '../../ui/panel';
 import { AppointmentsSheet } from '../appointments/appointments-sheet';
+import { HintsOfAttempt } from '../live/hint-list';
 import { HouseRulesUsed } from './house-rules-used';
 import { ReasonText } from './reasons';
 import { RecordCardView } from '../bench/record-card';
@@ -90,6 +91,7 @@ export function ResultView({
               {comments}
             </Sheet>
           ) : null}
+          <HintsOfAttempt hints={result.hints} />
           <Decided result={result} action={ceilingAction} />
           {grade.misconceptions.length > 0 ? (
             <Sheet className="flex flex-col gap-1">
