@@ -38,13 +38,13 @@ test('an educator watches a class at work, gives a hint, pauses and lets it go o
 
   await test.step('a pause lies over the bench, and goes by itself', async () => {
     await page.getByRole('button', { name: 'Pause' }).click();
-    await expect(bench.getByRole('dialog', { name: 'Your class pauses' })).toBeVisible();
+    await expect(bench.getByRole('heading', { name: 'Your class pauses' })).toBeVisible();
     await expect(page.getByText('Paused since')).toBeVisible();
     // A reload finds it as it is.
     await bench.reload();
-    await expect(bench.getByRole('dialog', { name: 'Your class pauses' })).toBeVisible();
+    await expect(bench.getByRole('heading', { name: 'Your class pauses' })).toBeVisible();
     await page.getByRole('button', { name: 'Go on' }).click();
-    await expect(bench.getByRole('dialog')).toBeHidden();
+    await expect(bench.getByRole('heading', { name: 'Your class pauses' })).toBeHidden();
   });
 
   await test.step('the step is followed', async () => {

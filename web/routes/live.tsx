@@ -16,6 +16,7 @@ import { Empty, Failure, Loading, Notice, Refused, Sheet } from '../ui/panel';
 import { PageTitle } from '../ui/page-title';
 import '../lib/words/bench';
 import '../lib/words/craft';
+import '../lib/words/educating';
 import '../lib/words/live';
 
 /** Times on the board are told to the minute; they move on this often, milliseconds. */

@@ -8,6 +8,7 @@ import { GRADEBOOK } from '../lib/words/gradebook';
 import { HANDBOOK } from '../lib/words/handbook';
 import { HOUSE_RULES_WORDS } from '../lib/words/house-rules';
 import { LAB } from '../lib/words/lab';
+import { LIVE } from '../lib/words/live';
 import { PEOPLE } from '../lib/words/people';
 import { PILE } from '../lib/words/pile';
 import { ANSWER_WORDS, QUESTION_WORDS } from '../lib/words/questions';
@@ -19,11 +20,22 @@ import { SHADE_BOOKS } from '../lib/words/shade-books';
 /** Every word shown, together: pages load them in parts. */
 export const LOCALES = {
   en: {
-    ui: { ...ui, ...BENCH, ...EDUCATING, ...LAB, ...READING, ...HOUSE_RULES_WORDS, ...SHADE_BOOKS },
+    ui: {
+      ...ui,
+      ...BENCH,
+      ...EDUCATING,
+      ...LAB,
+      ...READING,
+      ...HOUSE_RULES_WORDS,
+      ...SHADE_BOOKS,
+      // Refusals that only educators meet come with their pages.
+      error: { ...ui.error, ...EDUCATING.error },
+    },
     craft: CRAFT,
     people: PEOPLE,
     assigning: ASSIGNING,
     pile: PILE,
+    live: LIVE,
     appointments: APPOINTMENTS,
     gradebook: GRADEBOOK,
     handbook: HANDBOOK,
