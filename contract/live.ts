@@ -10,6 +10,8 @@ import { commentText } from './pile';
 /** Steps of the bench as they are gone through, with handing in at the end. */
 export const WORK_STEPS = [...OPEN_STEPS, 'handIn'] as const;
 export type WorkStep = (typeof WORK_STEPS)[number];
+/** Steps of an exercise in the order of the service; those that it gives are left out. */
+export const workStepsOf = (open: readonly BenchStep[]): WorkStep[] => [...open, 'handIn'];
 
 /** Something was done that is seen elsewhere at once. Ids only: what it was is asked for, by the rights of who asks. */
 export interface LiveEvent {

@@ -47,6 +47,18 @@ test('an educator watches a class at work, gives a hint, pauses and lets it go o
     await expect(bench.getByRole('heading', { name: 'Your class pauses' })).toBeHidden();
   });
 
+  await test.step('where no stream holds, the board looks by itself and says so', async () => {
+    const other = await browser.newContext();
+    const board = await other.newPage();
+    await board.route('**/api/events', (route) => route.abort());
+    await walkIn(board, 'Odile Brandvoort');
+    await board.goto(page.url());
+    await expect(board.getByText('Looks every ten seconds')).toBeVisible();
+    await bench.getByRole('button', { name: 'Ask for help' }).click();
+    await expect(board.getByRole('row', { name: /Greta Paulsund/ })).toContainText('Asks for help');
+    await other.close();
+  });
+
   await test.step('the step is followed', async () => {
     await bench.getByRole('button', { name: /Next:/ }).click();
     await expect(row).not.toContainText('Consult');

@@ -15,7 +15,6 @@ import { answersCsv } from './answers-csv';
 import { previewOfClass, regradeClass } from './regrade-class';
 import { previewRegrade, regradeOf, startRegrade } from './regrade';
 import { changeAssignment, createAssignment, deleteAssignment, editAssignment } from './store';
-import { checkGoesOn } from '../live/pause';
 import { timedUnderWay, waitForTimed } from '../attempts/store';
 import { changeTerms, previewTerms } from './terms';
 import { educatorView } from './view';
@@ -58,8 +57,7 @@ export const assignmentRoutes = (): Route[] => [
     body: assignmentChangeSchema,
     handle: async ({ db, work, jobs, me, now, reached, body }) => {
       // Results are shown once all that ran against the clock is in.
-      if (body.released) checkGoesOn(reached);
-      if (body.released) await waitForTimed(db, work.of(`time up ${reached.id}`), reached.id, now());
+      if (body.released) await waitForTimed(db, work.of(`time up ${reached.id}`), reached, now());
       await changeAssignment(db, reached, me.id, body, now());
       // What is under way when it is closed ends there.
       if (body.closed) {

@@ -3,7 +3,7 @@ import { withGiven } from '@cimbel/core/exercise';
 import type { Knex } from 'knex';
 import type { AssignmentRow } from '../assignments/row';
 import { commentsOf } from './comments';
-import { hintsOf } from '../live/hints';
+import { hintsOn } from '../live/hints';
 import { markChangesOf, countingOf, effectiveGrade, isLate, lateLoss, pointsOf, worthOf } from './marks';
 import { attemptsOfStudent, receiptOf, type AttemptRow } from './store';
 
@@ -42,13 +42,7 @@ export async function resultOf(
     late: isLate(attempt, assignment),
     lateLoss: loss,
     receipt: receiptOf(attempt),
-    hints: (
-      await hintsOf(db, {
-        assignment_id: assignment.id,
-        student_id: attempt.student_id,
-        attempt: attempt.number,
-      })
-    ).map(({ studentId: _s, attempt: _a, ...hint }) => hint),
+    hints: await hintsOn(db, { ...attempt, attempt: attempt.number }),
     comments: (await commentsOf(db, [attempt], askerId)).get(attempt.id) ?? [],
     attempts: attempts
       .filter(({ submitted_at }) => submitted_at !== null)

@@ -22,13 +22,21 @@ import { HttpError, invalid, notFound } from '../http/errors';
 import { route, type Call, type Route } from '../http/route';
 import { keptPicture } from '../jobs/picture-cache';
 import { atPixelRatio } from '../jobs/picture-size';
-import { tell } from '../live/hub';
+import { tellOf } from '../live/hub';
 import { keptHanging } from './look-cache';
 import { playCounted, playsOf } from './plays';
 import { recordReveal } from './reveals';
 import { changeMark, countingOf, pointsOf } from './marks';
 import { resultOf } from './result';
-import { attemptsOfStudent, begin, handIn, receiptOf, saveDraft, type AttemptRow } from './store';
+import {
+  attemptsOfStudent,
+  begin,
+  handIn,
+  lastAttempt,
+  receiptOf,
+  saveDraft,
+  type AttemptRow,
+} from './store';
 import { studentList, studentView } from './student-view';
 import { endOf } from './time-limit';
 import { rowOf } from '../db/rows';
@@ -128,15 +136,6 @@ async function neighbours(
   return { previousId: rows[at - 1]?.id ?? null, nextId: rows[at + 1]?.id ?? null };
 }
 
-/** The attempt a student is at: the last they have begun, or the first. */
-async function numberNow({ db, me }: Call, assignmentId: string): Promise<number> {
-  const row = await db('attempts')
-    .where({ assignment_id: assignmentId, student_id: me!.id })
-    .max<{ last: number | null }>('number as last')
-    .first();
-  return row?.last ?? 1;
-}
-
 export const attemptRoutes = (): Route[] => [
   route({
     method: 'get',
@@ -174,9 +173,9 @@ export const attemptRoutes = (): Route[] => [
     who: 'student',
     reach: begunByMe,
     body: revealSchema,
-    handle: async (call): Promise<Revealed> => {
-      const { db, me, now, reached, body } = call;
-      await recordReveal(db, reached.id, me.id, await numberNow(call, reached.id), body, now());
+    handle: async ({ db, me, now, reached, body }): Promise<Revealed> => {
+      const number = (await lastAttempt(db, reached.id, me.id))?.number ?? 1;
+      await recordReveal(db, reached.id, me.id, number, body, now());
       return { reasons: revealOf(reached.client_case, body) };
     },
   }),
@@ -219,7 +218,7 @@ export const attemptRoutes = (): Route[] => [
     body: draftSchema,
     handle: async ({ db, me, now, reached, body }) => {
       const saved = await saveDraft(db, reached, me.id, body, now());
-      await tell(db, { classId: reached.class_id, assignmentId: reached.id, to: 'educators' });
+      await tellOf(db, reached, 'educators');
       return saved;
     },
   }),

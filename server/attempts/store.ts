@@ -8,7 +8,7 @@ import { endsByDates, isClosed, takenUntil, type AssignmentRow } from '../assign
 import { checkCard, onlyMixed } from '../assignments/check-card';
 import { HttpError, invalidField } from '../http/errors';
 import type { Heavy } from '../jobs/heavy';
-import { tell } from '../live/hub';
+import { tellOf } from '../live/hub';
 import { record } from '../log/store';
 import { asRevealed, copyReveals } from './reveals';
 import { GRACE_MS, checkTime, endOf, endingsOf, type Ending } from './time-limit';
@@ -87,6 +87,32 @@ export const attemptStubsOf = (
 /** A student's attempts, first to last. */
 export const attemptsOfStudent = (db: Knex, assignmentId: string, studentId: string): Promise<AttemptRow[]> =>
   db('attempts').where({ assignment_id: assignmentId, student_id: studentId }).orderBy('number');
+
+/** The attempt a student is at, or was last at; undefined where none was begun. */
+export const lastAttempt = (
+  db: Knex,
+  assignmentId: string,
+  studentId: string,
+): Promise<AttemptRow | undefined> =>
+  db('attempts')
+    .where({ assignment_id: assignmentId, student_id: studentId })
+    .orderBy('number', 'desc')
+    .first();
+
+/** Attempts of an assignment that are under way. */
+export const underWay = (db: Knex, assignmentId: string): Promise<AttemptRow[]> =>
+  db('attempts')
+    .where({ assignment_id: assignmentId })
+    .whereNull('submitted_at')
+    .whereNull('not_taken')
+    .orderBy('id');
+
+/** What is handed in of an attempt as it stands. */
+export const asItStands = ({ answer, number }: Pick<AttemptRow, 'answer' | 'number'>): Submission => ({
+  id: randomUUID(),
+  answer: onlyMixed(answer),
+  attempt: number,
+});
 
 const newerElsewhere = () =>
   new HttpError(409, 'attempt.newerElsewhere', 'A newer version was saved on another device.');
@@ -327,7 +353,7 @@ async function handInMarked(
     subject: assignment.id,
     after: { receipt: row.receipt, digest: row.digest, points: grade.points, attempt: number },
   });
-  await tell(trx, { classId: assignment.class_id, assignmentId: assignment.id, to: 'educators' });
+  await tellOf(trx, assignment, 'educators');
   return row;
 }
 
@@ -355,9 +381,8 @@ export async function handInWhenTimeIsUp(
   if (!end || (!timed && !stoodAt(end, attempt))) return null;
   // What was on its way when the time was up goes first.
   if (now.getTime() < end.getTime() + GRACE_MS) return { again: new Date(end.getTime() + GRACE_MS) };
-  const submission = { id: randomUUID(), answer: onlyMixed(attempt.answer), attempt: attempt.number };
   try {
-    await handIn(db, heavy, assignment, attempt.student_id, submission, end, true);
+    await handIn(db, heavy, assignment, attempt.student_id, asItStands(attempt), end, true);
   } catch (error) {
     // Too much is being marked just now: it is tried again.
     if (!(error instanceof HttpError) || error.status >= 500) throw error;
@@ -408,10 +433,7 @@ export async function timedUnderWay(
   assignmentId: string,
   now: Date,
 ): Promise<{ over: string[]; running: { attemptId: string; until: Date }[] }> {
-  const attempts: AttemptRow[] = await db('attempts')
-    .where({ assignment_id: assignmentId })
-    .whereNull('submitted_at')
-    .whereNull('not_taken');
+  const attempts = await underWay(db, assignmentId);
   const endings = await endingsOf(db, assignmentId);
   const over: string[] = [];
   const running: { attemptId: string; until: Date }[] = [];
@@ -428,10 +450,18 @@ export async function timedUnderWay(
 /**
  * Before results are shown: what ran out of time is handed in first.
  *
- * @throws HttpError 409 while somebody still works against the clock, with how many and until when.
+ * @throws HttpError 409 while the class pauses, so that no end is known, and while somebody still works against the clock, with
+ * how many and until when.
  */
-export async function waitForTimed(db: Knex, heavy: Heavy, assignmentId: string, now: Date): Promise<void> {
-  const { over, running } = await timedUnderWay(db, assignmentId, now);
+export async function waitForTimed(
+  db: Knex,
+  heavy: Heavy,
+  { id, paused_at }: Pick<AssignmentRow, 'id' | 'paused_at'>,
+  now: Date,
+): Promise<void> {
+  if (paused_at)
+    throw new HttpError(409, 'assignment.paused', 'The class pauses. Let it go on, or collect first.');
+  const { over, running } = await timedUnderWay(db, id, now);
   if (running.length > 0) {
     const until = new Date(Math.max(...running.map((one) => one.until.getTime())));
     throw new HttpError(
@@ -440,5 +470,5 @@ export async function waitForTimed(db: Knex, heavy: Heavy, assignmentId: string,
       `${running.length} still work against the clock, the last until ${until.toISOString()}. Show the results after that.`,
     );
   }
-  for (const id of over) await handInWhenTimeIsUp(db, heavy, id, now);
+  for (const attemptId of over) await handInWhenTimeIsUp(db, heavy, attemptId, now);
 }

@@ -93,8 +93,8 @@ CREATE TABLE public.assignments (
 CREATE TABLE public.at_work (
     assignment_id uuid NOT NULL,
     student_id uuid NOT NULL,
-    step text NOT NULL,
-    step_at timestamp with time zone NOT NULL,
+    step text,
+    step_at timestamp with time zone,
     seen_at timestamp with time zone NOT NULL,
     hand_at timestamp with time zone
 );

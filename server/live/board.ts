@@ -1,12 +1,11 @@
 import {
-  WORK_STEPS,
+  workStepsOf,
   type LiveBoard,
   type LiveDraft,
   type LiveStudent,
   type WorkStep,
 } from '@cimbel/contract';
 import type { RecordCard } from '@cimbel/core/card';
-import type { BenchStep } from '@cimbel/core/exercise';
 import type { Grade } from '@cimbel/core/mark';
 import type { Knex } from 'knex';
 import { LRUCache } from 'lru-cache';
@@ -14,7 +13,7 @@ import type { LedAssignment } from '../assignments/access';
 import { onlyMixed } from '../assignments/check-card';
 import { isClosed, type AssignmentRow } from '../assignments/row';
 import { asOfStudent, variantsOf } from '../assignments/variants';
-import { markingOf, type AttemptRow } from '../attempts/store';
+import { lastAttempt, markingOf, type AttemptRow } from '../attempts/store';
 import { endOf, endingsOf } from '../attempts/time-limit';
 import { rowOf } from '../db/rows';
 import type { Heavy } from '../jobs/heavy';
@@ -103,10 +102,6 @@ const later = (...dates: (Date | null | undefined)[]): string | null => {
   return times.length > 0 ? new Date(Math.max(...times)).toISOString() : null;
 };
 
-/** Steps that are worked in an exercise, in their order. */
-const stepsOf = (open: readonly BenchStep[]): WorkStep[] =>
-  WORK_STEPS.filter((step) => step === 'handIn' || open.includes(step));
-
 /** Who is at which step, for how long, what shows in what is written, and who asks for help. */
 export async function liveBoard(
   db: Knex,
@@ -142,16 +137,14 @@ export async function liveBoard(
       state,
       attempt: attempt?.number ?? 0,
       step: state === 'working' ? (work?.step ?? null) : null,
-      stepAt: state === 'working' ? (work?.step_at.toISOString() ?? null) : null,
+      stepAt: state === 'working' ? (work?.step_at?.toISOString() ?? null) : null,
       seenAt: later(work?.seen_at, attempt?.updated_at),
       endsAt:
         state === 'working' && attempt ? (endOf(endings.get(id)!, attempt)?.toISOString() ?? null) : null,
       handAt: state === 'working' ? (work?.hand_at?.toISOString() ?? null) : null,
       forming: shows.misconceptions.map(({ name: misconception }) => misconception),
-      dangers: work && TIMED.includes(work.step) ? shows.dangers : [],
-      hints: hints
-        .filter(({ studentId, attempt: on }) => studentId === id && on === (attempt?.number ?? 1))
-        .map(({ studentId: _s, attempt: _a, ...hint }) => hint),
+      dangers: work?.step && TIMED.includes(work.step) ? shows.dangers : [],
+      hints: hints({ student_id: id, attempt: attempt?.number ?? 1 }),
     };
   });
   return {
@@ -159,7 +152,7 @@ export async function liveBoard(
     title: assignment.title,
     classId: assignment.class_id,
     className: assignment.class_name,
-    steps: stepsOf(assignment.open_steps),
+    steps: workStepsOf(assignment.open_steps),
     minutes: assignment.minutes,
     pausedAt: assignment.paused_at?.toISOString() ?? null,
     closed: isClosed(assignment, now),
@@ -173,10 +166,7 @@ export async function liveBoard(
 export async function liveDraft(db: Knex, assignment: LedAssignment, studentId: string): Promise<LiveDraft> {
   const [user, attempt] = await Promise.all([
     db('users').where({ id: studentId }).first('name'),
-    db('attempts')
-      .where({ assignment_id: assignment.id, student_id: studentId })
-      .orderBy('number', 'desc')
-      .first('answer', 'updated_at'),
+    lastAttempt(db, assignment.id, studentId),
   ]);
   return {
     name: rowOf(user, 'users').name,

@@ -16,36 +16,36 @@ export interface HintRow {
   read_at: Date | null;
 }
 
-/** Whose hints: of an assignment all, of a student, or of one attempt. */
-interface HintsAsked {
-  assignment_id: string;
-  student_id?: string;
-  attempt?: number;
+/** Which attempt of whom a hint was given on. */
+type OnAttempt = Pick<HintRow, 'assignment_id' | 'student_id' | 'attempt'>;
+
+/** Names an attempt of an assignment. */
+const attemptName = ({ student_id, attempt }: Pick<OnAttempt, 'student_id' | 'attempt'>) =>
+  `${student_id} ${attempt}`;
+
+/** Hints on one attempt, oldest first. */
+export async function hintsOn(db: Knex, { assignment_id, student_id, attempt }: OnAttempt): Promise<Hint[]> {
+  const on = { assignment_id, student_id, attempt };
+  return (await hintsOf(db, on))(on);
 }
 
-/** Hints with whom they were given to and on which attempt, oldest first. */
+/** Hints of an assignment, or of one attempt in it; what is answered gives those of an attempt, oldest first. */
 export async function hintsOf(
   db: Knex,
-  { assignment_id, student_id, attempt }: HintsAsked,
-): Promise<(Hint & { studentId: string; attempt: number })[]> {
+  where: Pick<OnAttempt, 'assignment_id'> | OnAttempt,
+): Promise<(on: Pick<OnAttempt, 'student_id' | 'attempt'>) => Hint[]> {
   const rows: (HintRow & { educator_name: string })[] = await db('hints')
     .join('users', 'users.id', 'hints.educator_id')
-    .where({
-      assignment_id,
-      ...(student_id === undefined ? {} : { student_id }),
-      ...(attempt === undefined ? {} : { attempt }),
-    })
+    .where(where)
     .orderBy(['at', 'hints.id'])
     .select('hints.*', 'users.name as educator_name');
-  return rows.map(({ id, student_id: studentId, attempt: number, text, at, read_at, educator_name }) => ({
-    id,
-    studentId,
-    attempt: number,
-    text,
-    by: educator_name,
-    at: at.toISOString(),
-    readAt: read_at?.toISOString() ?? null,
-  }));
+  const byAttempt = new Map<string, Hint[]>();
+  for (const row of rows) {
+    const { id, text, educator_name: by, at, read_at } = row;
+    const hint = { id, text, by, at: at.toISOString(), readAt: read_at?.toISOString() ?? null };
+    byAttempt.set(attemptName(row), [...(byAttempt.get(attemptName(row)) ?? []), hint]);
+  }
+  return (on) => byAttempt.get(attemptName(on)) ?? [];
 }
 
 /**

@@ -21,6 +21,13 @@ export async function tell(db: Knex, tidings: Tidings): Promise<void> {
   await db.raw('select pg_notify(?, ?)', [CHANNEL, JSON.stringify(tidings)]);
 }
 
+/** Tells of something done in an assignment: to those who lead the class, or to all in it. */
+export const tellOf = (
+  db: Knex,
+  { id, class_id }: { id: string; class_id: string },
+  to: 'educators' | 'all',
+): Promise<void> => tell(db, { classId: class_id, assignmentId: id, to });
+
 /** What happens in a class within so long is told at once, milliseconds. */
 const TOLD_EVERY_MS = 300;
 /** A stream says that it is still there, and is looked at whether it may be, milliseconds. */

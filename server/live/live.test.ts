@@ -1,7 +1,6 @@
 import type { LiveBoard, Working } from '@cimbel/contract';
 import { EMPTY_CARD, type RecordCard } from '@cimbel/core/card';
-import { assignmentBody, freshId, inClassroom, signedIn, type Browser } from '../testing/harness';
-import { ask } from '../testing/harness';
+import { ask, assignmentBody, freshId, inClassroom, signedIn, type Browser } from '../testing/harness';
 
 const { h, room } = inClassroom();
 const MINUTE_MS = 60_000;
@@ -98,6 +97,8 @@ describe('the board of a class at work', () => {
     const { id } = await set();
     await at(room.student, id, { hand: true }).expect(200);
     const since = (await onBoard(id)).handAt;
+    // No step was told yet.
+    expect(await onBoard(id)).toMatchObject({ state: 'working', step: null, stepAt: null });
     later(2);
     await at(room.student, id, { hand: true }).expect(200);
     await at(room.student, id, { step: 'read' }).expect(200);

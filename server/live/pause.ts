@@ -1,10 +1,8 @@
 import type { Collected } from '@cimbel/contract';
 import type { Knex } from 'knex';
-import { randomUUID } from 'node:crypto';
 import { assignmentFor } from '../assignments/access';
-import { onlyMixed } from '../assignments/check-card';
 import type { AssignmentRow } from '../assignments/row';
-import { handIn, type AttemptRow } from '../attempts/store';
+import { asItStands, handIn, underWay } from '../attempts/store';
 import { endOf, endingsOf, isHeld } from '../attempts/time-limit';
 import { rowOf } from '../db/rows';
 import { HttpError } from '../http/errors';
@@ -17,14 +15,6 @@ interface Doing {
   educatorId: string;
   now: Date;
 }
-
-/** Attempts of an assignment that are under way. */
-const underWay = (db: Knex, assignmentId: string): Promise<AttemptRow[]> =>
-  db('attempts')
-    .where({ assignment_id: assignmentId })
-    .whereNull('submitted_at')
-    .whereNull('not_taken')
-    .orderBy('id');
 
 /**
  * Stops the clocks of an exercise, or lets them go on: what they stood still is added to the time of each attempt that had time
@@ -75,12 +65,6 @@ export async function setPaused(
   for (const { id, end } of again) await jobs.timeUp(id, end);
 }
 
-/** @throws HttpError 409 while the class pauses: an end is not known then. */
-export function checkGoesOn({ paused_at }: Pick<AssignmentRow, 'paused_at'>): void {
-  if (paused_at)
-    throw new HttpError(409, 'assignment.paused', 'The class pauses. Let it go on, or collect first.');
-}
-
 /** Hands in all that is under way as it stands, at a word. What nobody has written anything in stays open. */
 export async function collect(
   db: Knex,
@@ -95,9 +79,15 @@ export async function collect(
   for (const attempt of written) {
     const mine = await assignmentFor(db, assignment.id, attempt.student_id);
     if (!mine) continue;
-    const submission = { id: randomUUID(), answer: onlyMixed(attempt.answer), attempt: attempt.number };
     try {
-      await handIn(db, work.of(`collect ${assignment.id}`), mine, attempt.student_id, submission, now);
+      await handIn(
+        db,
+        work.of(`collect ${assignment.id}`),
+        mine,
+        attempt.student_id,
+        asItStands(attempt),
+        now,
+      );
       handedIn += 1;
     } catch (error) {
       if (!(error instanceof HttpError) || error.status >= 500) throw error;

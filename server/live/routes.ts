@@ -12,7 +12,7 @@ import { route, type Call, type Route } from '../http/route';
 import { lowerHand, readHints, setAtWork, workingOf } from './at-work';
 import { liveBoard, liveDraft } from './board';
 import { giveHint } from './hints';
-import { tell } from './hub';
+import { tellOf } from './hub';
 import { collect, setPaused } from './pause';
 
 /** A student that an assignment of mine is set to. */
@@ -61,7 +61,7 @@ export const liveRoutes = (): Route[] => [
       const given = await giveHint(db, reached, me.id, body, now());
       // Who is told something was heard.
       await lowerHand(db, reached.id, given);
-      await tell(db, { classId: reached.class_id, assignmentId: reached.id, to: 'all' });
+      await tellOf(db, reached, 'all');
       res.status(201);
       return { given: given.length };
     },
@@ -73,7 +73,7 @@ export const liveRoutes = (): Route[] => [
     reach: studentOfMine,
     handle: async ({ db, reached: { assignment, studentId } }) => {
       await lowerHand(db, assignment.id, [studentId]);
-      await tell(db, { classId: assignment.class_id, assignmentId: assignment.id, to: 'all' });
+      await tellOf(db, assignment, 'all');
     },
   }),
   route({
@@ -84,7 +84,7 @@ export const liveRoutes = (): Route[] => [
     body: pauseSchema,
     handle: async ({ db, jobs, me, now, reached, body }) => {
       await setPaused(db, jobs, reached, body.paused, { educatorId: me.id, now: now() });
-      await tell(db, { classId: reached.class_id, assignmentId: reached.id, to: 'all' });
+      await tellOf(db, reached, 'all');
     },
   }),
   route({
@@ -97,7 +97,7 @@ export const liveRoutes = (): Route[] => [
       if (!reached.paused_at)
         throw new HttpError(409, 'live.pauseFirst', 'Pause the class first, then collect.');
       const collected = await collect(db, work, reached, { educatorId: me.id, now: now() });
-      await tell(db, { classId: reached.class_id, assignmentId: reached.id, to: 'all' });
+      await tellOf(db, reached, 'all');
       return collected;
     },
   }),
@@ -117,7 +117,7 @@ export const liveRoutes = (): Route[] => [
     body: workingSchema,
     handle: async ({ db, me, now, reached, body }) => {
       await setAtWork(db, reached.id, me.id, body, now());
-      await tell(db, { classId: reached.class_id, assignmentId: reached.id, to: 'educators' });
+      await tellOf(db, reached, 'educators');
     },
   }),
   route({
@@ -128,7 +128,7 @@ export const liveRoutes = (): Route[] => [
     body: z.object({}),
     handle: async ({ db, me, now, reached }) => {
       await readHints(db, reached.id, me.id, now());
-      await tell(db, { classId: reached.class_id, assignmentId: reached.id, to: 'educators' });
+      await tellOf(db, reached, 'educators');
     },
   }),
 ];

@@ -84,13 +84,11 @@ function start(): () => void {
     } else take(data);
   };
   channel.postMessage('who' satisfies Word);
-  const hold = () => {
-    const end = holdStream((word) => {
+  const hold = () =>
+    holdStream((word) => {
       take(word);
       channel.postMessage(word);
     });
-    return end;
-  };
   if ('locks' in navigator) {
     void navigator.locks.request(
       NAME,
@@ -118,15 +116,28 @@ const watch = (onChange: () => void) => {
   return () => void watchers.delete(onChange);
 };
 
-/** Calls back when something changed in an assignment, here or on any other device; tells how that is heard of. */
-export function useLive(assignmentId: string, onChange: () => void): LiveLine {
-  const latest = useRef(onChange);
+/**
+ * Looks when something changed in an assignment, here or on any other device; tells how that is heard of. What comes while it
+ * looks is looked at once afterwards, so that a busy class never keeps a look from ending.
+ */
+export function useLive(assignmentId: string, look: () => Promise<unknown>): LiveLine {
+  const latest = useRef(look);
   useEffect(() => {
-    latest.current = onChange;
-  }, [onChange]);
+    latest.current = look;
+  }, [look]);
   useEffect(() => {
+    let looking = false;
+    let more = false;
+    const lookOn = async () => {
+      more = looking;
+      if (looking) return;
+      looking = true;
+      await latest.current().catch(() => undefined);
+      looking = false;
+      if (more) void lookOn();
+    };
     const one = (tidings: Tidings) => {
-      if (tidings === 'any' || tidings.assignmentIds.includes(assignmentId)) latest.current();
+      if (tidings === 'any' || tidings.assignmentIds.includes(assignmentId)) void lookOn();
     };
     hearers.add(one);
     stop ??= start();

@@ -251,10 +251,7 @@ export function LivePage() {
     queryFn: () => api<LiveBoard>('GET', `/api/assignments/${assignmentId}/live`),
     staleTime: 0,
   });
-  const line = useLive(
-    assignmentId,
-    () => void client.invalidateQueries({ queryKey: ['live', assignmentId] }),
-  );
+  const line = useLive(assignmentId, () => client.invalidateQueries({ queryKey: ['live', assignmentId] }));
   if (query.isPending) return <Loading />;
   if (query.isError) return <Failure error={query.error} onRetry={() => void query.refetch()} />;
   return <Board board={query.data} toldAt={query.dataUpdatedAt} line={line} />;

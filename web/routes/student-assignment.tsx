@@ -1,4 +1,4 @@
-import type { StudentAssignment, StudentAssignmentView as Page } from '@cimbel/contract';
+import { workStepsOf, type StudentAssignment, type StudentAssignmentView as Page } from '@cimbel/contract';
 import { fromOlderCards, recordCardSchema } from '@cimbel/core/card';
 import { withGiven } from '@cimbel/core/exercise';
 import { useQuery } from '@tanstack/react-query';
@@ -16,7 +16,6 @@ import { BODY, BenchTitle, SHELL, Bench } from '../features/bench/bench';
 import { useSimulation } from '../features/bench/use-simulation';
 import { AskForHelp, AtTheBench } from '../features/live/at-the-bench';
 import { useTellStep, useWorking } from '../features/live/use-working';
-import { stepsOf } from '../features/bench/steps';
 import { useReveals } from '../features/bench/use-reveals';
 import { api } from '../lib/api';
 import { dateTime } from '../lib/i18n';
@@ -40,7 +39,7 @@ function Working({ assignment }: { assignment: StudentAssignment }) {
   const answer = withGiven(draft.answer, assignment.given, assignment.open, assignment.applications);
   const play = useSimulation(assignment, answer);
   const given = { ...draft, answer };
-  const steps = stepsOf(assignment);
+  const steps = workStepsOf(assignment.open);
   const [params] = useSearchParams();
   useTellStep(assignment.id, steps.find((step) => step === params.get('step')) ?? steps[0]);
   const room = useWorking(assignment.id);

@@ -8,8 +8,8 @@ export async function up(knex: Knex): Promise<void> {
   await knex.schema.createTable('at_work', (t) => {
     t.uuid('assignment_id').notNullable().references('id').inTable('assignments').onDelete('CASCADE');
     t.uuid('student_id').notNullable().references('id').inTable('users').onDelete('CASCADE').index();
-    t.text('step').notNullable();
-    t.timestamp('step_at').notNullable();
+    t.text('step');
+    t.timestamp('step_at');
     t.timestamp('seen_at').notNullable();
     t.timestamp('hand_at');
     t.primary(['assignment_id', 'student_id']);

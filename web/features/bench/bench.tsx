@@ -1,4 +1,4 @@
-import type { StudentAssignment, WorkStep } from '@cimbel/contract';
+import { workStepsOf, type StudentAssignment, type WorkStep } from '@cimbel/contract';
 import type { Light } from '@cimbel/core/colour';
 import { lastMinute, type RecordCard } from '@cimbel/core/card';
 import type { PlaceId } from '@cimbel/core/hair';
@@ -27,7 +27,7 @@ import { regionAt } from '../head/places';
 import { frameAt, looksAt, looksAtEnd, usePacedClock } from './process-clock';
 import { Process } from './process';
 import { ReadStep } from './read';
-import { isStepComplete, stepsOf } from './steps';
+import { isStepComplete } from './steps';
 import type { Reveals } from './use-reveals';
 import type { Play } from './use-simulation';
 import '../../lib/words/craft';
@@ -71,7 +71,7 @@ export function Bench({
   end: ReactNode;
 }) {
   const { t } = useTranslation(['ui', 'craft']);
-  const steps = stepsOf(assignment);
+  const steps = workStepsOf(assignment.open);
   const [params, setParams] = useSearchParams();
   const step = steps.find((workStep) => workStep === params.get('step')) ?? steps[0];
   const [light, setLight] = useState<Light>('daylight');

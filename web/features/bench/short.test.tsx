@@ -1,4 +1,4 @@
-import type { StudentAssignment } from '@cimbel/contract';
+import { workStepsOf, type StudentAssignment } from '@cimbel/contract';
 import type { TypicalError } from '@cimbel/core/mark';
 import { BENCH_STEPS, CARD_STEPS, OPEN_STEPS } from '@cimbel/core/exercise';
 import { EMPTY_CARD, type Bowl, type RecordCard } from '@cimbel/core/card';
@@ -10,7 +10,7 @@ import { LevelRing } from './level-ring';
 import { DeveloperAlone } from './developer-alone';
 import { shippedCase } from '@cimbel/core/cases';
 import { CARD, SETS, fresh, setOf } from '../setting/exercise-form';
-import { isStepComplete, stepsOf } from './steps';
+import { isStepComplete } from './steps';
 import { StepsChoice } from '../setting/steps-choice';
 
 const bowl = (name: string, lineId: string, developer: Bowl['developer'] = []): Bowl => ({
@@ -48,7 +48,7 @@ describe('how much of an exercise is worked', () => {
   it('has a name for every ready-made set, and a step for each part of it', () => {
     for (const [name, open] of Object.entries(SETS)) {
       expect(setOf({ open, slip: null })).toBe(name);
-      expect(stepsOf({ open })).toEqual([...open, 'handIn']);
+      expect(workStepsOf(open)).toEqual([...open, 'handIn']);
       for (const step of open) expect(OPEN_STEPS).toContain(step);
     }
     expect(setOf({ open: [...CARD_STEPS], slip: 'overlap' })).toBe(CARD);

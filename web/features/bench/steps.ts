@@ -3,9 +3,6 @@ import type { RecordCard } from '@cimbel/core/card';
 import { hasDeveloper } from '@cimbel/core/product';
 import { placesOf } from '../head/places';
 
-/** Steps of the bench in the order of the service; steps that an exercise gives are left out. */
-export const stepsOf = ({ open }: Pick<StudentAssignment, 'open'>): WorkStep[] => [...open, 'handIn'];
-
 /** Whether nothing of a step is open. */
 export function isStepComplete(
   step: WorkStep,

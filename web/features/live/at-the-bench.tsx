@@ -1,31 +1,24 @@
 import type { Working } from '@cimbel/contract';
-import { Dialog, DialogBackdrop, DialogPanel, DialogTitle } from '@headlessui/react';
-import { Hand, MessageSquareText, Pause } from 'lucide-react';
+import { Hand, MessageSquareText } from 'lucide-react';
 import { useTranslation } from 'react-i18next';
-import { Button } from '../../ui/button';
+import { Button, ButtonLink } from '../../ui/button';
+import { Dialog } from '../../ui/dialog';
 import { Notice } from '../../ui/panel';
 import { HintList } from './hint-list';
 import type { useWorking } from './use-working';
 import '../../lib/words/live';
 
-/** Lies over the bench while the class pauses; there is nothing to press. */
+/** Lies over the bench while the class pauses; other work is open meanwhile. */
 function PauseCover() {
-  const { t } = useTranslation('live');
+  const { t } = useTranslation(['live', 'ui']);
   return (
-    <Dialog open onClose={() => undefined} className="relative z-50">
-      <DialogBackdrop className="fixed inset-0 bg-black/75" />
-      <div className="fixed inset-0 flex items-center justify-center p-4">
-        <DialogPanel
-          tabIndex={0}
-          className="bg-sheet border-strong-line flex max-w-lg flex-col gap-3 rounded-sm border p-6"
-        >
-          <DialogTitle className="flex items-center gap-2 text-xl">
-            <Pause aria-hidden className="size-6" />
-            {t('pausedTitle')}
-          </DialogTitle>
-          <p>{t('pausedText')}</p>
-        </DialogPanel>
-      </div>
+    <Dialog
+      open
+      onClose={() => undefined}
+      title={t('live:pausedTitle')}
+      actions={<ButtonLink to="/due">{t('ui:nav.exercises')}</ButtonLink>}
+    >
+      <p>{t('live:pausedText')}</p>
     </Dialog>
   );
 }

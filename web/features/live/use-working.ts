@@ -13,14 +13,14 @@ export function useWorking(assignmentId: string) {
   const queryKey = ['working', assignmentId];
   const path = `/api/working/${assignmentId}`;
   const query = useQuery({ queryKey, queryFn: () => api<Working>('GET', path), gcTime: 0 });
-  useLive(assignmentId, () => void client.invalidateQueries({ queryKey }));
+  const refresh = () => client.invalidateQueries({ queryKey });
+  useLive(assignmentId, refresh);
   const handedIn = query.data?.handedIn ?? false;
   useEffect(() => {
     if (!handedIn) return;
     void client.invalidateQueries({ queryKey: ['my-assignment', assignmentId] });
     void client.invalidateQueries({ queryKey: ['my-assignments'] });
   }, [client, assignmentId, handedIn]);
-  const refresh = () => client.invalidateQueries({ queryKey });
   const hand = useMutation({
     mutationFn: (up: boolean) => api('PUT', path, { hand: up } satisfies WorkingWrite),
     onSettled: refresh,
