@@ -125,6 +125,8 @@ export interface EducatorAssignment {
     grade: Grade | null;
     /** Whether the educator changed a mark by hand. */
     changed: boolean;
+    /** Whether the student has been shown marks and model answer, with the class or before it. */
+    released: boolean;
     /** Which variant the student has, from 1; null where all have the same figures. */
     variant: number | null;
     /** Why the last attempt could not be taken when its time was up, by code; null where it was or is still worked. */
@@ -240,11 +242,16 @@ export interface StudentAssignmentSummary {
   minutes: number | null;
   /** Whether the result may be seen. */
   resultReady: boolean;
+  /** Whether it is out and was not looked at since, or since something was said or changed about it. */
+  fresh: boolean;
   /** Points earned, in quarters. */
   points: number | null;
   /** Most points that can be had. */
   max: number;
 }
+
+/** Who sees marks and model answer before the rest of the class; whoever is not named does not. */
+export const releasedToSchema = z.object({ studentIds: z.array(z.uuid()).max(500) }).strict();
 
 export const draftSchema = z.object({
   answer: recordCardSchema,

@@ -7,6 +7,8 @@ export * from './terms';
 export * from './assignments';
 export * from './pile';
 export * from './live';
+export * from './calendar';
+export * from './search';
 export * from './gradebook';
 export * from './drills';
 export * from './shade-books';

@@ -165,6 +165,7 @@ export const LOG_ACTIONS = [
   'roster.deleted',
   'assignment.set',
   'assignment.changed',
+  'assignment.releasedTo',
   'assignment.exercise',
   'assignment.deleted',
   'assignment.regraded',

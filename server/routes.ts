@@ -3,6 +3,7 @@ import { accountRoutes } from './accounts/routes';
 import { assignmentRoutes } from './assignments/routes';
 import { pileRoutes } from './attempts/pile-routes';
 import { attemptRoutes } from './attempts/routes';
+import { calendarRoutes } from './calendar/routes';
 import { classRoutes } from './classes/routes';
 import { exerciseRoutes } from './exercises/routes';
 import { gradebookRoutes } from './gradebook/routes';
@@ -11,6 +12,7 @@ import { liveRoutes } from './live/routes';
 import { practiceRoutes } from './practice/routes';
 import { readingRoutes } from './reading/routes';
 import { sittingRoutes } from './reading/sitting-routes';
+import { searchRoutes } from './search/routes';
 import { shadeBookRoutes } from './shade-books/routes';
 
 /** Every route of the application. The access test walks this list, so nothing can be mounted beside it. */
@@ -19,6 +21,8 @@ export const allRoutes = (): Route[] => [
   ...peopleRoutes(),
   ...shadeBookRoutes(),
   ...classRoutes(),
+  ...calendarRoutes(),
+  ...searchRoutes(),
   ...exerciseRoutes(),
   ...assignmentRoutes(),
   ...attemptRoutes(),

@@ -38,6 +38,7 @@ export const OF_STUDENT = [
   'set_for.due_at',
   'set_for.attempts_allowed',
   'set_for.extra_time_share',
+  'set_for.released_at',
 ] as const;
 
 /** An assignment with a student's own dates and figures; null where it is not set to them. */

@@ -4,6 +4,7 @@ import {
   exerciseSchema,
   newAssignmentSchema,
   regradeSchema,
+  releasedToSchema,
   termsSchema,
   type Regrade,
 } from '@cimbel/contract';
@@ -13,6 +14,7 @@ import { route, type Route } from '../http/route';
 import { ownAssignment, seenAssignment } from './access';
 import { answersCsv } from './answers-csv';
 import { previewOfClass, regradeClass } from './regrade-class';
+import { releaseTo } from './released-to';
 import { previewRegrade, regradeOf, startRegrade } from './regrade';
 import { changeAssignment, createAssignment, deleteAssignment, editAssignment } from './store';
 import { timedUnderWay, waitForTimed } from '../attempts/store';
@@ -66,6 +68,18 @@ export const assignmentRoutes = (): Route[] => [
           await jobs.timeUp(id, now());
       }
     },
+  }),
+  route({
+    method: 'put',
+    path: '/api/assignments/:assignmentId/released-to',
+    who: 'educator',
+    reach: ownAssignment,
+    body: releasedToSchema,
+    handle: ({ db, work, me, now, reached, body }) =>
+      releaseTo(db, work.of(`time up ${reached.id}`), reached, body.studentIds, {
+        educatorId: me.id,
+        now: now(),
+      }),
   }),
   route({
     method: 'put',

@@ -199,6 +199,8 @@ export async function changeAssignment(
   if (Object.keys(columns).length === 0) return;
   await db.transaction(async (trx) => {
     await trx('assignments').where({ id: assignment.id }).update(columns);
+    // Hidden is hidden: also from those who saw it before the rest.
+    if (released === false) await trx('released_to').where({ assignment_id: assignment.id }).delete();
     const before = Object.fromEntries(
       Object.keys(columns).map((name) => [name, assignment[name as keyof AssignmentRow]]),
     );

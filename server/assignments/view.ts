@@ -20,7 +20,7 @@ export async function educatorView(
   const [students, attempts, own, terms, exercise, varied] = await Promise.all([
     studentsOf(db, assignment.class_id),
     attemptsOf(db, [assignment.id]),
-    db('set_for').where({ assignment_id: assignment.id }).select('student_id', 'due_at'),
+    db('set_for').where({ assignment_id: assignment.id }).select('student_id', 'due_at', 'released_at'),
     studentTermsOf(db, assignment.id),
     db('exercises').where({ id: assignment.exercise_id }).first('version'),
     variantsOf(db, [assignment]),
@@ -34,12 +34,14 @@ export async function educatorView(
     formerStandard(db, assignment),
   ]);
   const variants = varied.get(assignment.id) ?? [];
-  const dueOf = new Map<string, Date>(own.map((one) => [one.student_id, one.due_at]));
+  const heldOf = new Map<string, { due_at: Date; released_at: Date | null }>(
+    own.map((one) => [one.student_id, one]),
+  );
   const rows = students.flatMap(({ id, name }) => {
-    const due_at = dueOf.get(id);
+    const held = heldOf.get(id);
     const theirs = attempts.filter((attemptRow) => attemptRow.student_id === id);
-    if (!due_at && theirs.length === 0) return [];
-    const mine = { ...assignment, due_at: due_at ?? assignment.due_at };
+    if (!held && theirs.length === 0) return [];
+    const mine = { ...assignment, due_at: held?.due_at ?? assignment.due_at };
     const counting = countingOf(theirs, mine, points);
     const markChanges = counting ? (changes.get(counting.id) ?? []) : [];
     return {
@@ -48,6 +50,7 @@ export async function educatorView(
       ...standingOf(theirs, mine, points),
       grade: counting?.grade ? effectiveGrade(counting.grade, markChanges) : null,
       changed: markChanges.length > 0,
+      released: counting !== undefined && Boolean(held?.released_at),
       variant: variants.length > 1 ? variantNumber(assignment.id, id, variants.length) : null,
       notTaken: theirs.find(({ not_taken }) => not_taken !== null)?.not_taken ?? null,
     };

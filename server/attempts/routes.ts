@@ -247,7 +247,11 @@ export const attemptRoutes = (): Route[] => [
     path: '/api/my/assignments/:assignmentId/result',
     who: 'student',
     reach: myResult,
-    handle: ({ db, me, reached }) => resultOf(db, reached.assignment, reached.attempt, me.name, me.id),
+    handle: async ({ db, me, now, reached }) => {
+      const result = await resultOf(db, reached.assignment, reached.attempt, me.name, me.id);
+      await db('attempts').where({ id: reached.attempt.id }).update({ result_seen_at: now() });
+      return result;
+    },
   }),
   route({
     method: 'get',

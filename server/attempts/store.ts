@@ -37,6 +37,8 @@ export interface AttemptRow {
   digest: string | null;
   /** Why what was there when the time was up could not be taken, by code; null for what was, and for what is still worked. */
   not_taken: string | null;
+  /** When the student last looked at its result; null before. */
+  result_seen_at: Date | null;
 }
 
 /** A value with its names in alphabetical order all through, so that its JSON is the same wherever it was kept. */
@@ -427,17 +429,19 @@ export async function dueUnderWay(db: Knex, now: Date): Promise<string[]> {
   });
 }
 
-/** Attempts against the clock that are not handed in yet: those whose time is up, and until when the others run. */
+/** Attempts against the clock that are not handed in yet, of all or of some students: those whose time is up, and until when the others run. */
 export async function timedUnderWay(
   db: Knex,
   assignmentId: string,
   now: Date,
+  only?: readonly string[],
 ): Promise<{ over: string[]; running: { attemptId: string; until: Date }[] }> {
   const attempts = await underWay(db, assignmentId);
   const endings = await endingsOf(db, assignmentId);
   const over: string[] = [];
   const running: { attemptId: string; until: Date }[] = [];
   for (const attempt of attempts) {
+    if (only && !only.includes(attempt.student_id)) continue;
     const ending = endings.get(attempt.student_id);
     const end = ending && endOf(ending, attempt);
     if (!end) continue;
@@ -448,7 +452,7 @@ export async function timedUnderWay(
 }
 
 /**
- * Before results are shown: what ran out of time is handed in first.
+ * Before results are shown, to all or to some students: what ran out of time is handed in first.
  *
  * @throws HttpError 409 while the class pauses, so that no end is known, and while somebody still works against the clock, with
  * how many and until when.
@@ -458,10 +462,11 @@ export async function waitForTimed(
   heavy: Heavy,
   { id, paused_at }: Pick<AssignmentRow, 'id' | 'paused_at'>,
   now: Date,
+  only?: readonly string[],
 ): Promise<void> {
   if (paused_at)
     throw new HttpError(409, 'assignment.paused', 'The class pauses. Let it go on, or collect first.');
-  const { over, running } = await timedUnderWay(db, id, now);
+  const { over, running } = await timedUnderWay(db, id, now, only);
   if (running.length > 0) {
     const until = new Date(Math.max(...running.map((one) => one.until.getTime())));
     throw new HttpError(

@@ -108,7 +108,6 @@ const LISTED = [
   'assignments.client_case',
   'assignments.rubric',
   'assignments.release',
-  'assignments.released_at',
   'assignments.closed_at',
   'assignments.last_due_at',
   'assignments.counted',
@@ -117,6 +116,23 @@ const LISTED = [
   'assignments.minutes',
   'classes.name as class_name',
 ] as const;
+
+/** When something of a result was last said or changed by educators, by attempt. */
+async function lastSaidOf(db: Knex, attemptIds: string[]): Promise<Map<string, Date>> {
+  const { rows }: { rows: { attempt_id: string; at: Date }[] } = await db.raw(
+    `select attempt_id, max(at) as at
+       from (select attempt_id, made_at as at from mark_changes
+             union all select attempt_id, made_at from comments
+             union all select attempt_id, replaced_at from former_grades) as said
+      where attempt_id = any(:attemptIds::uuid[])
+      group by attempt_id`,
+    { attemptIds },
+  );
+  return new Map(rows.map(({ attempt_id, at }) => [attempt_id, at]));
+}
+
+const isFresh = ({ result_seen_at }: AttemptRow, said: Date | undefined): boolean =>
+  result_seen_at === null || (said !== undefined && said > result_seen_at);
 
 export async function studentList(
   db: Knex,
@@ -144,12 +160,19 @@ export async function studentList(
     asOfStudent(assignment, studentId, variants.get(assignment.id)),
   );
   const all: AttemptRow[] = await db('attempts').where({ student_id: studentId }).orderBy('number');
-  const points = await pointsOf(db, all);
+  const [points, said] = await Promise.all([
+    pointsOf(db, all),
+    lastSaidOf(
+      db,
+      all.map(({ id }) => id),
+    ),
+  ]);
   return assignments.map((assignment) => {
     const attempts = all.filter(({ assignment_id }) => assignment_id === assignment.id);
     const standing = standingOf(attempts, assignment, points);
     const underWay = attempts.some(({ submitted_at }) => submitted_at === null);
     const shown = isShown(assignment, standing.handedIn, now);
+    const counting = attempts.find(({ id }) => id === standing.attemptId);
     return {
       id: assignment.id,
       title: assignment.title,
@@ -167,6 +190,7 @@ export async function studentList(
       handedIn: standing.handedIn,
       minutes: minutesOf(assignment),
       resultReady: shown,
+      fresh: shown && counting !== undefined && isFresh(counting, said.get(counting.id)),
       points: shown ? standing.points : null,
       max: maxPoints(assignment.rubric),
     };

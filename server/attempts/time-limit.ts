@@ -58,7 +58,6 @@ export function checkTime(assignment: Ending, attempt: Running, now: Date): void
 const OF_ASSIGNMENT = [
   'assignments.minutes',
   'assignments.release',
-  'assignments.released_at',
   'assignments.closed_at',
   'assignments.paused_at',
   'assignments.last_due_at',

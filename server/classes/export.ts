@@ -9,6 +9,7 @@ export const WORK_OF_CLASS = [
   ['gradebooks', 'class_id = :id'],
   ['reveals', 'assignment_id in (select id from assignments where class_id = :id)'],
   ['plays', 'assignment_id in (select id from assignments where class_id = :id)'],
+  ['released_to', 'assignment_id in (select id from assignments where class_id = :id)'],
   ['at_work', 'assignment_id in (select id from assignments where class_id = :id)'],
   ['hints', 'assignment_id in (select id from assignments where class_id = :id)'],
   [

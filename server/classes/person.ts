@@ -14,6 +14,7 @@ export const KEPT_OF_STUDENT = [
   'plays',
   'at_work',
   'hints',
+  'released_to',
   'drill_answers',
   'sittings',
   'grade_entries',
@@ -71,6 +72,11 @@ export async function dataOf(db: Knex, studentId: string, classId: string | null
     about.where({ actor_id: studentId }).orWhere({ subject_id: studentId }),
   );
   tables.log = await (classId === null ? log : log.where({ class_id: classId }));
+  // Of a link the secret is kept nowhere; its hash is nobody's to take along either.
+  if (classId === null)
+    tables.calendar_links = await db('calendar_links')
+      .where({ account_id: studentId })
+      .select('class_id', 'made_at', 'fetched_at');
   return { format: 'cimbel-student-data', version: 1, student: user, tables };
 }
 

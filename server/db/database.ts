@@ -33,6 +33,7 @@ import * as pile from './migrations/030_pile';
 import * as variants from './migrations/031_variants';
 import * as gradebook from './migrations/032_gradebook';
 import * as live from './migrations/033_live';
+import * as told from './migrations/034_told';
 import { SCHEMA, SCHEMA_AFTER } from './schema';
 
 const MIGRATIONS: Record<string, { up: (knex: Knex) => Promise<void>; down: (knex: Knex) => Promise<void> }> =
@@ -70,6 +71,7 @@ const MIGRATIONS: Record<string, { up: (knex: Knex) => Promise<void>; down: (kne
     '031_variants': variants,
     '032_gradebook': gradebook,
     '033_live': live,
+    '034_told': told,
   };
 
 /** Migrations are code in the bundle rather than files on disk, so that one file is the whole server. */

@@ -2,7 +2,7 @@
  * The database as the migrations make it, so that a fresh installation begins at once. Made by `npm run schema`; a test
  * proves it equal to the long way.
  */
-export const SCHEMA_AFTER = '033_live';
+export const SCHEMA_AFTER = '034_told';
 export const SCHEMA = String.raw`CREATE FUNCTION public.keep_former_grade() RETURNS trigger
     LANGUAGE plpgsql
     AS $$
@@ -117,7 +117,25 @@ CREATE TABLE public.attempts (
     not_taken text,
     sequence bigint DEFAULT '0'::bigint NOT NULL,
     paused_ms integer DEFAULT 0 NOT NULL,
+    result_seen_at timestamp with time zone,
     CONSTRAINT attempts_handed_in_whole CHECK ((((submission_id IS NULL) = (submitted_at IS NULL)) AND ((submitted_at IS NULL) = (grade IS NULL))))
+);
+CREATE TABLE public.calendar_links (
+    id uuid DEFAULT gen_random_uuid() NOT NULL,
+    account_id uuid NOT NULL,
+    class_id uuid,
+    hash text NOT NULL,
+    made_at timestamp with time zone NOT NULL,
+    fetched_at timestamp with time zone
+);
+CREATE TABLE public.calendar_told (
+    link_id uuid NOT NULL,
+    work_id uuid NOT NULL,
+    sequence integer NOT NULL,
+    summary text NOT NULL,
+    due_at timestamp with time zone NOT NULL,
+    cancelled boolean DEFAULT false NOT NULL,
+    changed_at timestamp with time zone NOT NULL
 );
 CREATE TABLE public.class_educators (
     class_id uuid NOT NULL,
@@ -379,6 +397,11 @@ CREATE TABLE public.regrades (
     standard integer DEFAULT 1 NOT NULL,
     after_id uuid DEFAULT '00000000-0000-0000-0000-000000000000'::uuid NOT NULL
 );
+CREATE TABLE public.released_to (
+    assignment_id uuid NOT NULL,
+    student_id uuid NOT NULL,
+    at timestamp with time zone NOT NULL
+);
 CREATE TABLE public.reveals (
     assignment_id uuid NOT NULL,
     student_id uuid NOT NULL,
@@ -400,10 +423,12 @@ CREATE VIEW public.set_for AS
     COALESCE(s.opens_at, a.opens_at) AS opens_at,
     COALESCE(s.due_at, a.due_at) AS due_at,
     COALESCE(s.attempts, a.attempts_allowed) AS attempts_allowed,
-    COALESCE(s.extra_time_share, m.extra_time_share) AS extra_time_share
-   FROM ((public.assignments a
+    COALESCE(s.extra_time_share, m.extra_time_share) AS extra_time_share,
+    COALESCE(a.released_at, r.at) AS released_at
+   FROM (((public.assignments a
      JOIN public.members m ON ((m.class_id = a.class_id)))
      LEFT JOIN public.assignment_students s ON (((s.assignment_id = a.id) AND (s.student_id = m.student_id))))
+     LEFT JOIN public.released_to r ON (((r.assignment_id = a.id) AND (r.student_id = m.student_id))))
   WHERE (a.everyone OR (s.student_id IS NOT NULL));
 CREATE TABLE public.shade_book_versions (
     book_id uuid NOT NULL,
@@ -481,6 +506,12 @@ ALTER TABLE ONLY public.attempts
     ADD CONSTRAINT attempts_receipt_unique UNIQUE (receipt);
 ALTER TABLE ONLY public.attempts
     ADD CONSTRAINT attempts_submission_id_unique UNIQUE (submission_id);
+ALTER TABLE ONLY public.calendar_links
+    ADD CONSTRAINT calendar_links_hash_unique UNIQUE (hash);
+ALTER TABLE ONLY public.calendar_links
+    ADD CONSTRAINT calendar_links_pkey PRIMARY KEY (id);
+ALTER TABLE ONLY public.calendar_told
+    ADD CONSTRAINT calendar_told_pkey PRIMARY KEY (link_id, work_id);
 ALTER TABLE ONLY public.class_educators
     ADD CONSTRAINT class_educators_pkey PRIMARY KEY (class_id, educator_id);
 ALTER TABLE ONLY public.classes
@@ -535,6 +566,8 @@ ALTER TABLE ONLY public.reading_tests
     ADD CONSTRAINT reading_tests_pkey PRIMARY KEY (id);
 ALTER TABLE ONLY public.regrades
     ADD CONSTRAINT regrades_pkey PRIMARY KEY (assignment_id);
+ALTER TABLE ONLY public.released_to
+    ADD CONSTRAINT released_to_pkey PRIMARY KEY (assignment_id, student_id);
 ALTER TABLE ONLY public.reveals
     ADD CONSTRAINT reveals_pkey PRIMARY KEY (assignment_id, student_id, attempt, kind, name);
 ALTER TABLE ONLY public.sessions
@@ -562,6 +595,8 @@ CREATE INDEX assignment_students_student_id_index ON public.assignment_students 
 CREATE INDEX assignments_exercise_id_index ON public.assignments USING btree (exercise_id);
 CREATE INDEX at_work_student_id_index ON public.at_work USING btree (student_id);
 CREATE INDEX attempts_student_id_index ON public.attempts USING btree (student_id);
+CREATE INDEX calendar_links_class_id_index ON public.calendar_links USING btree (class_id);
+CREATE UNIQUE INDEX calendar_links_one_each ON public.calendar_links USING btree (account_id, COALESCE(class_id, '00000000-0000-0000-0000-000000000000'::uuid));
 CREATE INDEX class_educators_educator_id_index ON public.class_educators USING btree (educator_id);
 CREATE INDEX classes_educator_id_index ON public.classes USING btree (educator_id);
 CREATE INDEX codes_user_id_index ON public.codes USING btree (user_id);
@@ -590,6 +625,7 @@ CREATE INDEX mark_changes_educator_id_index ON public.mark_changes USING btree (
 CREATE INDEX memberships_student_id_index ON public.memberships USING btree (student_id);
 CREATE INDEX practices_class_id_index ON public.practices USING btree (class_id);
 CREATE INDEX reading_tests_class_id_index ON public.reading_tests USING btree (class_id);
+CREATE INDEX released_to_student_id_index ON public.released_to USING btree (student_id);
 CREATE INDEX sessions_expire_index ON public.sessions USING btree (expire);
 CREATE INDEX shade_books_educator_id_index ON public.shade_books USING btree (educator_id);
 CREATE INDEX sittings_student_id_index ON public.sittings USING btree (student_id);
@@ -617,6 +653,12 @@ ALTER TABLE ONLY public.attempts
     ADD CONSTRAINT attempts_exercise_id_foreign FOREIGN KEY (assignment_id) REFERENCES public.assignments(id) ON DELETE CASCADE;
 ALTER TABLE ONLY public.attempts
     ADD CONSTRAINT attempts_student_id_foreign FOREIGN KEY (student_id) REFERENCES public.users(id) ON DELETE RESTRICT;
+ALTER TABLE ONLY public.calendar_links
+    ADD CONSTRAINT calendar_links_account_id_foreign FOREIGN KEY (account_id) REFERENCES public.users(id) ON DELETE CASCADE;
+ALTER TABLE ONLY public.calendar_links
+    ADD CONSTRAINT calendar_links_class_id_foreign FOREIGN KEY (class_id) REFERENCES public.classes(id) ON DELETE CASCADE;
+ALTER TABLE ONLY public.calendar_told
+    ADD CONSTRAINT calendar_told_link_id_foreign FOREIGN KEY (link_id) REFERENCES public.calendar_links(id) ON DELETE CASCADE;
 ALTER TABLE ONLY public.class_educators
     ADD CONSTRAINT class_educators_class_id_foreign FOREIGN KEY (class_id) REFERENCES public.classes(id) ON DELETE CASCADE;
 ALTER TABLE ONLY public.class_educators
@@ -685,6 +727,10 @@ ALTER TABLE ONLY public.reading_tests
     ADD CONSTRAINT reading_tests_class_id_foreign FOREIGN KEY (class_id) REFERENCES public.classes(id) ON DELETE RESTRICT;
 ALTER TABLE ONLY public.regrades
     ADD CONSTRAINT regrades_exercise_id_foreign FOREIGN KEY (assignment_id) REFERENCES public.assignments(id) ON DELETE CASCADE;
+ALTER TABLE ONLY public.released_to
+    ADD CONSTRAINT released_to_assignment_id_foreign FOREIGN KEY (assignment_id) REFERENCES public.assignments(id) ON DELETE CASCADE;
+ALTER TABLE ONLY public.released_to
+    ADD CONSTRAINT released_to_student_id_foreign FOREIGN KEY (student_id) REFERENCES public.users(id) ON DELETE CASCADE;
 ALTER TABLE ONLY public.reveals
     ADD CONSTRAINT reveals_assignment_id_foreign FOREIGN KEY (assignment_id) REFERENCES public.assignments(id) ON DELETE CASCADE;
 ALTER TABLE ONLY public.reveals

@@ -40,6 +40,8 @@ interface SetFor {
   student_id: string;
   due_at: Date;
   attempts_allowed: number;
+  /** Since when results are out for this student; null while they are not. */
+  released_at: Date | null;
 }
 
 const under = (one: { assignment_id: string; student_id: string }) =>
@@ -102,7 +104,7 @@ async function exercisesOf({ db, classId, book, now, only }: TermQuery): Promise
   const points = await pointsOfStubs(db, attempts);
   const setFor: SetFor[] = await db('set_for')
     .where({ class_id: classId, ...ofOnly(only) })
-    .select('assignment_id', 'student_id', 'due_at', 'attempts_allowed');
+    .select('assignment_id', 'student_id', 'due_at', 'attempts_allowed', 'released_at');
   const ownBy = new Map(setFor.map((own) => [under(own), own]));
   const attemptsBy = grouped(attempts, under);
   return assignments.map((assignment) => ({

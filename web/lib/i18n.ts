@@ -197,6 +197,9 @@ export type Namespace =
   | 'assigning'
   | 'handbook'
   | 'live'
+  | 'calendar'
+  | 'search'
+  | 'shortcuts'
   | 'pile'
   | 'gradebook'
   | 'appointments';

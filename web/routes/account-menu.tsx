@@ -8,7 +8,7 @@ import { useSession, useSessionChange } from '../lib/session';
 import { Confirm } from '../ui/dialog';
 
 /** Who is signed in, and the way out. */
-export default function AccountMenu() {
+export function AccountMenu() {
   const { t } = useTranslation();
   const { data } = useSession();
   const sessionChanged = useSessionChange();

@@ -4,6 +4,7 @@ import { hasPassed } from '@cimbel/core/rules';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
 import { dateTime, figure } from '../lib/i18n';
+import { CalendarButton } from '../features/calendar/calendar-button';
 import { JoinCode } from '../features/people/join-code';
 import { ClassTabs } from '../features/reading/class-tabs';
 import { WithClass } from '../features/reading/with-class';
@@ -144,9 +145,10 @@ function ClassBody({ detail }: { detail: ClassDetail }) {
         <PageTitle back={{ to: '/classes', text: t('nav.classes') }} className="me-auto text-2xl">
           {detail.name}
         </PageTitle>
+        {detail.rights === 'marking' ? null : <JoinCode code={detail.joinCode} />}
+        <CalendarButton of={detail} label={t('nav.calendar')} />
         {detail.rights === 'marking' ? null : (
           <>
-            <JoinCode code={detail.joinCode} />
             <ButtonLink
               weight="main"
               icon={<Plus aria-hidden className="size-5" />}

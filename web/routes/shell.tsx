@@ -11,7 +11,7 @@ import { Failure, Loading } from '../ui/panel';
 const ICON_BUTTON = 'inline-flex size-10 items-center justify-center rounded-sm hover:bg-sheet';
 
 // What opens over the page comes after it: the first page is there sooner.
-const AccountMenu = lazy(() => import('./account-menu'));
+const SignedInBar = lazy(() => import('./signed-in-bar'));
 const ShortcutsDialog = lazy(() => import('../ui/shortcuts-dialog'));
 
 /** Stands where the menu will, of the same size. */
@@ -120,7 +120,7 @@ export function Shell() {
         <ThemeButton />
         {data?.me ? (
           <Suspense fallback={<NameAlone />}>
-            <AccountMenu />
+            <SignedInBar />
           </Suspense>
         ) : null}
       </header>

@@ -8,6 +8,7 @@ import { dateTime } from '../lib/i18n';
 import { Button, ButtonLink } from '../ui/button';
 import { Field, Input } from '../ui/field';
 import { Empty, Failure, Loading, Notice, Sheet } from '../ui/panel';
+import { CalendarButton } from '../features/calendar/calendar-button';
 import { HungHair } from '../features/hair/hung-hair';
 import { PageTitle } from '../ui/page-title';
 
@@ -65,7 +66,7 @@ function HangingExercise({ exercise }: { exercise: StudentAssignmentSummary }) {
   const { t } = useTranslation();
   const { id, title, clientName, className, dueAt, opensAt, state, late, resultReady, points, max } =
     exercise;
-  const { attempts, handedIn: times, minutes, closed } = exercise;
+  const { attempts, handedIn: times, minutes, closed, fresh } = exercise;
   const at = `/due/${id}`;
   // Many links read the same; a screen reader is told of which exercise.
   const named = (words: string) => ({ 'aria-label': t('student.linkOf', { words, title }), children: words });
@@ -94,7 +95,14 @@ function HangingExercise({ exercise }: { exercise: StudentAssignmentSummary }) {
           {points === null ? (
             <span />
           ) : (
-            <p className="font-display text-2xl">{t('student.points', { points, max })}</p>
+            <p className="font-display text-2xl">
+              {t('student.points', { points, max })}
+              {fresh ? (
+                <strong className="bg-accent text-on-accent ms-3 rounded-sm px-2 py-0.5 font-sans text-sm">
+                  {t('student.fresh')}
+                </strong>
+              ) : null}
+            </p>
           )}
           {handedIn ? (
             resultReady ? (
@@ -149,6 +157,7 @@ export function StudentHome() {
     <div className="mx-auto flex max-w-5xl flex-col gap-6 p-4 py-6">
       <div className="flex flex-wrap items-center gap-3">
         <PageTitle className="me-auto text-2xl">{t('student.title')}</PageTitle>
+        {list.data.length > 0 ? <CalendarButton of={null} label={t('nav.calendar')} /> : null}
         {done.length > 0 ? <ButtonLink to="/term">{t('student.term')}</ButtonLink> : null}
       </div>
       {waiting.length > 0 ? (

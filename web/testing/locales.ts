@@ -9,6 +9,9 @@ import { HANDBOOK } from '../lib/words/handbook';
 import { HOUSE_RULES_WORDS } from '../lib/words/house-rules';
 import { LAB } from '../lib/words/lab';
 import { LIVE } from '../lib/words/live';
+import { CALENDAR } from '../lib/words/calendar';
+import { SEARCH } from '../lib/words/search';
+import { SHORTCUTS } from '../lib/words/shortcuts';
 import { PEOPLE } from '../lib/words/people';
 import { PILE } from '../lib/words/pile';
 import { ANSWER_WORDS, QUESTION_WORDS } from '../lib/words/questions';
@@ -36,6 +39,9 @@ export const LOCALES = {
     assigning: ASSIGNING,
     pile: PILE,
     live: LIVE,
+    calendar: CALENDAR,
+    search: SEARCH,
+    shortcuts: SHORTCUTS,
     appointments: APPOINTMENTS,
     gradebook: GRADEBOOK,
     handbook: HANDBOOK,

@@ -1,11 +1,13 @@
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
+import '../lib/words/shortcuts';
 import { letSingleKeysAct, singleKeysAct } from '../lib/shortcuts';
 import { Dialog } from './dialog';
 import { Tick } from './field';
 
-const SHORTCUTS = [
+const SHORTCUTS_SHOWN = [
   { keys: ['?'], words: 'help' },
+  { keys: ['Ctrl', 'K'], words: 'search' },
   { keys: [']'], words: 'nextStep' },
   { keys: ['['], words: 'previousStep' },
   { keys: ['Ctrl', 'Z'], words: 'undo' },
@@ -26,12 +28,12 @@ const SHORTCUTS = [
 ] as const;
 
 export default function ShortcutsDialog({ open, onClose }: { open: boolean; onClose: () => void }) {
-  const { t } = useTranslation();
+  const { t } = useTranslation('shortcuts');
   const [act, setAct] = useState(singleKeysAct);
   return (
-    <Dialog open={open} onClose={onClose} title={t('shortcuts.title')}>
+    <Dialog open={open} onClose={onClose} title={t('title')}>
       <dl className="grid grid-cols-[auto_1fr] items-center gap-x-4 gap-y-2">
-        {SHORTCUTS.map(({ keys, words }) => (
+        {SHORTCUTS_SHOWN.map(({ keys, words }) => (
           <div key={words} className="contents">
             <dt className="flex gap-1">
               {keys.map((key) => (
@@ -43,20 +45,20 @@ export default function ShortcutsDialog({ open, onClose }: { open: boolean; onCl
                 </kbd>
               ))}
             </dt>
-            <dd>{t(`shortcuts.${words}`)}</dd>
+            <dd>{t(words)}</dd>
           </div>
         ))}
       </dl>
       <div>
         <Tick
-          label={t('shortcuts.singleKeys')}
+          label={t('singleKeys')}
           on={act}
           onChange={(on) => {
             setAct(on);
             letSingleKeysAct(on);
           }}
         />
-        <p className="text-quiet text-sm">{t('shortcuts.singleKeysHint')}</p>
+        <p className="text-quiet text-sm">{t('singleKeysHint')}</p>
       </div>
     </Dialog>
   );

@@ -9,6 +9,7 @@ import { Confirm } from '../../ui/dialog';
 import { DownloadLink } from '../../ui/download-link';
 import { Refused } from '../../ui/panel';
 import { TermsDialog } from '../assigning/terms-dialog';
+import { ReleaseSomeDialog } from './release-some-dialog';
 import '../../lib/words/educating';
 
 /** Releases, closes, moves or deletes what is set. */
@@ -16,7 +17,7 @@ export function AssignmentActions({ assignment }: { assignment: EducatorAssignme
   const { t } = useTranslation(['ui', 'assigning']);
   const client = useQueryClient();
   const navigate = useNavigate();
-  const [asking, setAsking] = useState<'delete' | 'unrelease' | 'close' | 'terms' | null>(null);
+  const [asking, setAsking] = useState<'delete' | 'unrelease' | 'close' | 'terms' | 'some' | null>(null);
   const { release } = assignment.terms;
   const path = `/api/assignments/${assignment.id}`;
   const change = useMutation({
@@ -33,14 +34,23 @@ export function AssignmentActions({ assignment }: { assignment: EducatorAssignme
     onSettled: () => setAsking(null),
   });
   const anyIn = assignment.rows.some(({ state }) => state === 'handedIn');
+  const some = assignment.rows.filter((row) => row.released).length;
   const failed = change.error ?? remove.error;
   return (
     <div className="flex flex-wrap items-center gap-3">
       {assignment.closed ? <span className="text-good font-semibold">{t('exercise.closed')}</span> : null}
       {release !== 'onSubmit' && !assignment.released ? (
-        <Button weight="main" disabled={change.isPending} onClick={() => change.mutate({ released: true })}>
-          {t('exercise.release')}
-        </Button>
+        <>
+          {some > 0 ? (
+            <span className="text-good font-semibold">
+              {t('exercise.releaseSome.shown', { some, all: assignment.rows.length })}
+            </span>
+          ) : null}
+          {anyIn ? <Button onClick={() => setAsking('some')}>{t('exercise.releaseSome.open')}</Button> : null}
+          <Button weight="main" disabled={change.isPending} onClick={() => change.mutate({ released: true })}>
+            {t('exercise.release')}
+          </Button>
+        </>
       ) : release === 'manual' ? (
         <>
           <span className="text-good font-semibold">{t('exercise.released')}</span>
@@ -55,6 +65,9 @@ export function AssignmentActions({ assignment }: { assignment: EducatorAssignme
         <Button onClick={() => setAsking('close')}>{t('exercise.close')}</Button>
       )}
       <Button onClick={() => setAsking('terms')}>{t('assigning:terms.change')}</Button>
+      {asking === 'some' ? (
+        <ReleaseSomeDialog assignment={assignment} onClose={() => setAsking(null)} />
+      ) : null}
       {asking === 'terms' ? <TermsDialog assignment={assignment} onClose={() => setAsking(null)} /> : null}
       {anyIn ? (
         <DownloadLink href={`${path}/answers.csv`}>{t('exercise.csv')}</DownloadLink>
