@@ -121,6 +121,8 @@ export interface EducatorAssignment {
     studentId: string;
     /** Name as it is shown. */
     name: string;
+    /** Number on the roster; null where there is none. */
+    number: string | null;
     /** Marks; null while there are none. */
     grade: Grade | null;
     /** Whether the educator changed a mark by hand. */

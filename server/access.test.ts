@@ -121,7 +121,8 @@ describe('every route, by everyone', () => {
   );
 
   const ofClass = /:(classId|assignmentId|testId|practiceId)/;
-  const ofMarking = /:assignmentId\/(pile|comments|hints$)|:columnId\/students|\/hand$|:classId\/calendar-link$/;
+  const ofMarking =
+    /:assignmentId\/(pile|comments|hints$)|:columnId\/students|\/hand$|:classId\/calendar-link$/;
   it.each(
     guarded.filter(
       ({ who, method, path }) =>

@@ -64,6 +64,8 @@ export default defineConfig({
       manifest: false,
       injectManifest: {
         globPatterns: ['**/*.{js,css,html,svg}', '**/*latin-wght*.woff2'],
+        // What is printed in sets is made by educators, with the network there: no phone carries it along.
+        globIgnores: ['**/paper*'],
         maximumFileSizeToCacheInBytes: 4 * 1024 * 1024,
       },
     }),

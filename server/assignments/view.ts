@@ -37,7 +37,7 @@ export async function educatorView(
   const heldOf = new Map<string, { due_at: Date; released_at: Date | null }>(
     own.map((one) => [one.student_id, one]),
   );
-  const rows = students.flatMap(({ id, name }) => {
+  const rows = students.flatMap(({ id, name, number }) => {
     const held = heldOf.get(id);
     const theirs = attempts.filter((attemptRow) => attemptRow.student_id === id);
     if (!held && theirs.length === 0) return [];
@@ -47,6 +47,7 @@ export async function educatorView(
     return {
       studentId: id,
       name,
+      number,
       ...standingOf(theirs, mine, points),
       grade: counting?.grade ? effectiveGrade(counting.grade, markChanges) : null,
       changed: markChanges.length > 0,

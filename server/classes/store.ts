@@ -38,12 +38,15 @@ export async function classesOf(db: Knex, educatorId: string): Promise<ClassSumm
   }));
 }
 
-export function studentsOf(db: Knex, classId: string): Promise<{ id: string; name: string }[]> {
+export function studentsOf(
+  db: Knex,
+  classId: string,
+): Promise<{ id: string; name: string; number: string | null }[]> {
   return db('members')
     .join('users', 'users.id', 'members.student_id')
     .where('members.class_id', classId)
     .orderBy('users.name')
-    .select('users.id', 'users.name');
+    .select('users.id', 'users.name', 'members.number');
 }
 
 export async function classDetail(db: Knex, row: LedClass, now: Date): Promise<ClassDetail> {
@@ -98,6 +101,6 @@ export async function classDetail(db: Knex, row: LedClass, now: Date): Promise<C
       passMark: assignment.house_rules.passMark,
       released: isReleased(assignment, now),
     })),
-    students: students.map((student) => ({ ...student, standings: standings(student.id) })),
+    students: students.map(({ id, name: called }) => ({ id, name: called, standings: standings(id) })),
   };
 }

@@ -101,7 +101,14 @@ describe('one name for one thing', () => {
     expect(before.classes[0].house_rules.ceilings).toMatchObject({ notice: expect.any(Array) });
     const { grade, ...handedIn } = before.attempts.find(({ id }) => id === attempt.id)!;
     expect(grade.outcome[0]).toMatchObject({ cameOut: expect.any(String), because: expect.any(String) });
-    const { grade: _grade, not_taken: _later, sequence: _sequence, paused_ms: _paused, result_seen_at: _seen, ...same } = attempt;
+    const {
+      grade: _grade,
+      not_taken: _later,
+      sequence: _sequence,
+      paused_ms: _paused,
+      result_seen_at: _seen,
+      ...same
+    } = attempt;
     expect(handedIn).toEqual(same);
     await migrate(h.db);
     expect(await kept()).toEqual(now);

@@ -10,6 +10,14 @@ const PACKED = [
   { encoding: 'gzip', extension: '.gz' },
 ] as const;
 
+/**
+ * The worker that lays out pages reckons in WebAssembly, which the policy of the pages forbids. It is a program of its own with
+ * a policy of its own, and no page.
+ */
+const LAYS_OUT = /^\/assets\/paper\.worker-[\w-]+\.js$/;
+const POLICY_OF_LAYOUT =
+  "default-src 'self'; script-src 'self' 'wasm-unsafe-eval'; connect-src 'self' data:; object-src 'none'; base-uri 'none'";
+
 interface Kept {
   type: string;
   etag: string;
@@ -55,6 +63,7 @@ export function builtApplication(folder: string): RequestHandler {
     res.setHeader('Content-Type', file.type);
     res.setHeader('ETag', file.etag);
     res.setHeader('Vary', 'Accept-Encoding');
+    if (LAYS_OUT.test(req.path)) res.setHeader('Content-Security-Policy', POLICY_OF_LAYOUT);
     if (req.fresh) return void res.status(304).end();
     const offered = PACKED.map(({ encoding }) => encoding).filter((encoding) => file.bodies[encoding]);
     const encoding = req.acceptsEncodings(...offered, 'identity') as keyof Kept['bodies'] | false;

@@ -200,6 +200,7 @@ export type Namespace =
   | 'calendar'
   | 'search'
   | 'shortcuts'
+  | 'paper'
   | 'pile'
   | 'gradebook'
   | 'appointments';
@@ -283,7 +284,7 @@ export const fullDate = inLanguage({ day: 'numeric', month: 'long', year: 'numer
 export const timeLeft = (seconds: number): string =>
   `${Math.floor(seconds / 60)}:${String(Math.floor(seconds % 60)).padStart(2, '0')}`;
 
-const isRightToLeft = (language = 'en') =>
+export const isRightToLeft = (language = 'en') =>
   [language, language.split('-')[0]].some((name) => RIGHT_TO_LEFT.has(name));
 
 export function applyDirection(language: string): void {

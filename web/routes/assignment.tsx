@@ -1,7 +1,8 @@
 import type { EducatorAssignment } from '@cimbel/contract';
 import { CRITERIA } from '@cimbel/core/exercise';
 import { useQuery } from '@tanstack/react-query';
-import { useMemo, useState } from 'react';
+import { Printer } from 'lucide-react';
+import { lazy, Suspense, useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useParams } from 'react-router';
 import { TermsLine } from '../features/assigning/terms-line';
@@ -24,10 +25,13 @@ import '../lib/words/bench';
 import '../lib/words/live';
 import '../lib/words/pile';
 
+const PaperDialog = lazy(() => import('../features/paper/paper-dialog'));
+
 export function AssignmentPage() {
   const { t } = useTranslation(['ui', 'craft', 'assigning', 'pile', 'live']);
   const { assignmentId } = useParams();
   const [regrading, setRegrading] = useState(false);
+  const [printing, setPrinting] = useState(false);
   const query = useQuery({
     queryKey: ['assignment', assignmentId],
     queryFn: () => api<EducatorAssignment>('GET', `/api/assignments/${assignmentId}`),
@@ -69,6 +73,9 @@ export function AssignmentPage() {
             {t('pile:open')}
           </ButtonLink>
         ) : null}
+        <Button icon={<Printer aria-hidden className="size-5" />} onClick={() => setPrinting(true)}>
+          {t('exercise.onPaper')}
+        </Button>
         {assignment.editable ? (
           <ButtonLink to={`/classes/${assignment.classId}/new-exercise?edit=${assignment.id}`}>
             {t('exercise.edit')}
@@ -104,6 +111,11 @@ export function AssignmentPage() {
           <ItemStatistics grades={grades} />
         </div>
       </div>
+      {printing ? (
+        <Suspense fallback={null}>
+          <PaperDialog assignment={assignment} onClose={() => setPrinting(false)} />
+        </Suspense>
+      ) : null}
       {regrading ? <RegradeDialog assignment={assignment} onClose={() => setRegrading(false)} /> : null}
     </div>
   );

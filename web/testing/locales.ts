@@ -12,6 +12,7 @@ import { LIVE } from '../lib/words/live';
 import { CALENDAR } from '../lib/words/calendar';
 import { SEARCH } from '../lib/words/search';
 import { SHORTCUTS } from '../lib/words/shortcuts';
+import { PAPER } from '../lib/words/paper';
 import { PEOPLE } from '../lib/words/people';
 import { PILE } from '../lib/words/pile';
 import { ANSWER_WORDS, QUESTION_WORDS } from '../lib/words/questions';
@@ -41,6 +42,7 @@ export const LOCALES = {
     live: LIVE,
     calendar: CALENDAR,
     search: SEARCH,
+    paper: PAPER,
     shortcuts: SHORTCUTS,
     appointments: APPOINTMENTS,
     gradebook: GRADEBOOK,

@@ -1,7 +1,7 @@
 import type { TressPixels } from '@cimbel/core/draw';
 import { useEffect, useRef, type CSSProperties } from 'react';
 import { paintInWorker } from '../workers/tress-painter';
-import type { HairDrawing } from '../workers/tress.worker';
+import type { HairDrawing } from '../workers/paint-drawing';
 
 /**
  * Hair drawn in the worker, at the screen's own resolution for a size in CSS pixels; without a label it is an ornament of

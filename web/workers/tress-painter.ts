@@ -1,5 +1,6 @@
 import type { TressPixels, TressSize } from '@cimbel/core/draw';
-import type { HairDrawing, TressJob } from './tress.worker';
+import type { HairDrawing } from './paint-drawing';
+import type { TressJob } from './tress.worker';
 
 /** One worker draws for the whole page, so that the page never misses a frame; what was drawn is kept. */
 let worker: Worker | null = null;

@@ -1,15 +1,5 @@
-import {
-  paintHead,
-  paintTress,
-  type HeadLook,
-  type TressLook,
-  type TressPixels,
-  type TressSize,
-} from '@cimbel/core/draw';
-import { headOf, type View } from '../features/head/sheet-views';
-
-/** Hair to be drawn: a lock, or that of a head in one of its drawings. */
-export type HairDrawing = { kind: 'lock'; look: TressLook } | { kind: 'head'; view: View; look: HeadLook };
+import type { TressSize } from '@cimbel/core/draw';
+import { paintDrawing, type HairDrawing } from './paint-drawing';
 
 export interface TressJob {
   id: number;
@@ -17,12 +7,7 @@ export interface TressJob {
   size: TressSize;
 }
 
-const paint = (drawing: HairDrawing, size: TressSize): TressPixels =>
-  drawing.kind === 'lock'
-    ? paintTress(drawing.look, size)
-    : paintHead(headOf(drawing.view), drawing.look, size);
-
 self.onmessage = ({ data: { id, drawing, size } }: MessageEvent<TressJob>) => {
-  const picture = paint(drawing, size);
+  const picture = paintDrawing(drawing, size);
   self.postMessage({ id, picture }, { transfer: [picture.data.buffer] });
 };

@@ -1,14 +1,8 @@
-import type { Application, CareStep, RecordCard } from '@cimbel/core/card';
-import { PLACE_IDS, type Area } from '@cimbel/core/hair';
+import type { RecordCard } from '@cimbel/core/card';
 import type { Line } from '@cimbel/core/product';
-import type { ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
-import { placeWord } from '../../lib/i18n';
 import { Facts, Sheet } from '../../ui/panel';
-import { isTwice, orderName } from '../head/places';
-import { useBowlWords } from './words';
-import '../../lib/words/appointments';
-import '../../lib/words/craft';
+import { useCardWords } from './card-words';
 import '../../lib/words/bench';
 
 /** A plan as it stands on the card: readings, bowls, steps, and what the client takes home. */
@@ -22,116 +16,13 @@ export function RecordCardView({
   /** Left out where the card stands under a heading already. */
   title?: string;
 }) {
-  const { t } = useTranslation(['ui', 'craft', 'appointments']);
-  const bowlWords = useBowlWords();
+  const { t } = useTranslation();
+  const { facts, timeline, home } = useCardWords()(plan, lines);
   const open = <span className="text-warn">{t('bench.handIn.notAnswered')}</span>;
-  const zones = PLACE_IDS.filter((zone) => plan.readings[zone]);
-  const list = (zoneNames: readonly string[]) => zoneNames.map((zone) => placeWord(t, zone)).join(', ');
-  const careWords = (care: CareStep) =>
-    care.do === 'rinse'
-      ? t('care.rinseWords', { what: t('craft:care.rinse'), water: t(`craft:rinseWater.${care.water}`) })
-      : care.do === 'wash'
-        ? t('care.washWords', { how: t(`craft:washKind.${care.how}`), times: care.times })
-        : care.do === 'treat'
-          ? `${t('craft:care.treat')}: ${t(`craft:treatment.${care.treatment}`)}`
-          : t(`craft:care.${care.do}`);
-  const inOrder = (areas: readonly Area[]) => {
-    const name = orderName(areas);
-    const words =
-      name === null
-        ? areas.map((area) => t(`craft:area.${area}`)).join(' › ')
-        : t(`craft:areaOrder.${name}`).toLowerCase();
-    return name !== null && isTwice(areas, 'hairline')
-      ? `${words}, ${t('head.hairlineAgain').toLowerCase()}`
-      : words;
-  };
-  const stepWords = (application: Application) => (
-    <>
-      {t('bench.stepWords', { bowl: application.bowl, zones: list(application.zones) })}
-      {application.placement === 'foils' ? ` · ${t('bench.foilsWords', { share: application.share })}` : ''}
-      {application.placement === 'between' ? ` · ${t('craft:placement.between')}` : ''}
-      {application.taken ? ` · ${t(`craft:taken.${application.taken}`)}` : ''}
-      {` · ${inOrder(application.areas)}`}
-      {application.stopsAtLine ? '' : ` · ${t('bench.pastLine')}`}
-      {application.partingMm ? ` · ${t('bench.partingWords', { mm: application.partingMm })}` : ''}
-      {application.takesMinutes ? ` · ${t('bench.takesWords', { minutes: application.takesMinutes })}` : ''}
-      {application.heat ? ` · ${t('bench.heatWords', application.heat)}` : ''}
-      {application.wet ? ` · ${t('bench.wetWords')}` : ''}
-      {application.checkEvery ? ` · ${t('bench.every', { minutes: application.checkEvery })}` : ''}
-      {application.checkAt ? ` · ${t('bench.checkedAt', { minutes: application.checkAt.join(', ') })}` : ''}
-      {application.watchedFor ? ` · ${t(`craft:watchedFor.${application.watchedFor}`)}` : ''}
-      {application.untilLevel === undefined
-        ? ''
-        : ` · ${t('bench.untilLevelWords', { level: application.untilLevel })}`}
-    </>
-  );
-  // In the order it is done, whatever it is.
-  const timeline = [
-    ...plan.care.map((care) => ({
-      start: care.start,
-      when: t('care.minute', { start: care.start }),
-      what: t('care.words', { what: careWords(care), places: list(care.zones) }) as ReactNode,
-    })),
-    ...plan.steps.map((application) => ({
-      start: application.start,
-      when: t('bench.from', { start: application.start, end: application.start + application.minutes }),
-      what: stepWords(application),
-    })),
-  ].sort((a, b) => a.start - b.start);
   return (
     <Sheet className="flex flex-col gap-3">
       {title ? <h2 className="text-lg">{title}</h2> : null}
-      <Facts
-        rows={[
-          {
-            term: t('bench.decide'),
-            value:
-              plan.decision === null ? open : t(plan.decision === 'decline' ? 'bench.decline' : 'bench.goOn'),
-          },
-          ...(plan.decision === 'decline'
-            ? []
-            : [{ term: t('bench.visitsShort'), value: plan.visits ?? open }]),
-          ...zones.map((zone) => {
-            const { level, greyShare, underlay, counter } = plan.readings[zone]!;
-            const parts = [
-              level === null ? t('answer.none') : t('bench.readLevel', { level }),
-              ...(greyShare ? [t('bench.readGrey', { share: greyShare })] : []),
-              ...(underlay ? [t(`craft:underlay.${underlay}`)] : []),
-              ...(counter ? [t(`craft:counter.${counter}`)] : []),
-            ];
-            return { term: t('bench.readOf', { zone }), value: parts.join(' · ') };
-          }),
-          ...plan.bowls.map((bowl) => ({
-            term: t('bench.bowlTab', {
-              name: bowl.name,
-              line:
-                lines.find(({ id }) => id === bowl.lineId)?.name ??
-                (bowl.from ? t('bench.leftoverOf', { bowl: bowl.from.bowl }) : '–'),
-            }),
-            value: bowlWords(bowl, lines),
-          })),
-          ...(plan.station
-            ? [
-                {
-                  term: t('bench.station'),
-                  value: plan.station.map((item) => t(`craft:station.${item}`)).join(', ') || open,
-                },
-              ]
-            : []),
-          ...(plan.quote
-            ? [
-                {
-                  term: t('appointments:quote.card'),
-                  value:
-                    plan.quote.price === null || plan.quote.minutes === null
-                      ? open
-                      : t('appointments:quote.onCard', plan.quote),
-                },
-              ]
-            : []),
-          ...(plan.wash ? [{ term: t('bench.washFirst'), value: t(`craft:wash.${plan.wash}`) }] : []),
-        ]}
-      />
+      <Facts rows={facts.map(({ term, value }) => ({ term, value: value ?? open }))} />
       {timeline.length > 0 ? (
         <ol className="flex flex-col gap-1 text-sm">
           {timeline.map(({ when, what }, i) => (
@@ -142,12 +33,7 @@ export function RecordCardView({
           ))}
         </ol>
       ) : null}
-      {plan.aftercare.length > 0 ? (
-        <p className="text-sm">
-          {plan.aftercare.map((care) => t(`craft:aftercare.${care}`)).join(', ')}
-          {plan.nextVisitWeeks ? ` · ${t('bench.backIn', { weeks: plan.nextVisitWeeks })}` : ''}
-        </p>
-      ) : null}
+      {home ? <p className="text-sm">{home}</p> : null}
     </Sheet>
   );
 }

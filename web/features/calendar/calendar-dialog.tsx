@@ -28,7 +28,7 @@ function Address({ path }: { path: string }) {
       </Field>
       <Button
         icon={<Copy aria-hidden className="size-4" />}
-        className="mb-6"
+        className="sm:mb-6"
         onClick={() => void navigator.clipboard?.writeText(address).then(() => setCopied(true))}
       >
         {t(copied ? 'ui:action.copied' : 'ui:action.copy')}

@@ -21,7 +21,7 @@ import { StepLine } from '../../ui/step-line';
 import { isoOf } from '../assigning/terms-form';
 import { PracticeBench } from '../bench/practice-bench';
 import { ReasonList } from '../marking/reasons';
-import { download } from '../shade-books/download';
+import { download, textFile } from '../../lib/download';
 import { CaseStrand } from './case-strand';
 import { ClientFields } from './client-fields';
 import { LiveAnswer } from './live-answer';
@@ -216,8 +216,7 @@ export function ExerciseEditor({
                     onExport={() =>
                       download(
                         'exercise.json',
-                        packOf({ ...form, clientCase }, lines, houseRules),
-                        'application/json',
+                        textFile(packOf({ ...form, clientCase }, lines, houseRules), 'application/json'),
                       )
                     }
                     onNewLines={() => void client.invalidateQueries({ queryKey: ['shade-books'] })}

@@ -5,7 +5,7 @@ import { useTranslation } from 'react-i18next';
 import { Button } from '../../ui/button';
 import { Facts, Sheet } from '../../ui/panel';
 import { LineKey, ShadeGrid, Swatch } from '../bench/shade-chart';
-import { download, fileName } from './download';
+import { download, fileName, textFile } from '../../lib/download';
 import '../../lib/words/craft';
 import '../../lib/words/shade-books';
 
@@ -89,14 +89,18 @@ export function LineView({ line }: { line: Line }) {
         <div className="flex flex-wrap gap-2">
           <Button
             icon={<Download aria-hidden className="size-5" />}
-            onClick={() => download(fileName(line.name, 'json'), writeShadeBook(line), 'application/json')}
+            onClick={() =>
+              download(fileName(line.name, 'json'), textFile(writeShadeBook(line), 'application/json'))
+            }
           >
             {t('shadeBooks.json')}
           </Button>
           {hasShades(line.kind) ? (
             <Button
               icon={<Download aria-hidden className="size-5" />}
-              onClick={() => download(fileName(line.name, 'csv'), writeShadeTable(line), 'text/csv')}
+              onClick={() =>
+                download(fileName(line.name, 'csv'), textFile(writeShadeTable(line), 'text/csv'))
+              }
             >
               {t('shadeBooks.csv')}
             </Button>

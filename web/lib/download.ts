@@ -1,6 +1,6 @@
-/** Hands a text to the browser as a file. */
-export function download(name: string, text: string, type: string): void {
-  const address = URL.createObjectURL(new Blob([text], { type }));
+/** Hands a file to the browser, to be saved. */
+export function download(name: string, file: Blob): void {
+  const address = URL.createObjectURL(file);
   const link = document.createElement('a');
   link.href = address;
   link.download = name;
@@ -8,11 +8,14 @@ export function download(name: string, text: string, type: string): void {
   URL.revokeObjectURL(address);
 }
 
+/** A text as such a file. */
+export const textFile = (text: string, type: string): Blob => new Blob([text], { type });
+
 /** A file name of letters, digits and dashes. */
 export const fileName = (name: string, ending: string) =>
   `${
     name
       .toLowerCase()
       .replace(/[^\p{L}\p{N}]+/gu, '-')
-      .replace(/^-|-$/g, '') || 'shade-book'
+      .replace(/^-|-$/g, '') || 'cimbel'
   }.${ending}`;

@@ -1,0 +1,204 @@
+import type { EducatorAssignment } from '@cimbel/contract';
+import type { ClientCase } from '@cimbel/core/case';
+import { PLACE_IDS } from '@cimbel/core/hair';
+import {
+  exerciseForStudent,
+  looksByLight,
+  type BenchStep,
+  type StudentExercise,
+} from '@cimbel/core/exercise';
+import { cardWithSlip } from '@cimbel/core/mark';
+import type { ModelAnswer } from '@cimbel/core/solve';
+import type { TFunction } from 'i18next';
+import { capital, dateTime, placeWord } from '../../lib/i18n';
+import type { CardWords } from '../bench/card-words';
+import type { PaperBlock, PaperColumn, PaperSheet } from './paper';
+
+/** Words that are made with hooks, given to what is not a component. */
+export interface PaperWords {
+  t: TFunction<readonly ['paper', 'ui', 'craft']>;
+  card: (plan: ModelAnswer['card'], lines: EducatorAssignment['lines']) => CardWords;
+  wishes: (clientCase: Pick<ClientCase, 'wish' | 'placements' | 'melts'>) => { name: string; text: string }[];
+}
+
+/** The figures that some of the class have: as written, or a variant with its number. */
+export interface Figures {
+  /** From 1; null where all have the same. */
+  variant: number | null;
+  clientCase: ClientCase;
+  modelAnswer: ModelAnswer;
+}
+
+/** All figures that an assignment is set in: the variants, or what is written where there are none. */
+export const figuresOf = ({ variants, clientCase, modelAnswer }: EducatorAssignment): Figures[] =>
+  variants.length > 0
+    ? variants.map((one) => ({ ...one, variant: variants.length > 1 ? one.number : null }))
+    : [{ variant: null, clientCase, modelAnswer }];
+
+/** Rows that are left for what is written into a table. */
+const ROOM = { asked: 4, bowls: 4, applications: 4, care: 3 } as const;
+const empty = (count: number) => Array.from({ length: count }, () => []);
+
+/** Columns of the tables that are filled in, by what they are named in the words, each with its share of the width. */
+const COLUMNS = {
+  read: { place: 3, level: 2, grey: 2, underlay: 4, counter: 3 },
+  asked: { asked: 2, shown: 3 },
+  bowls: { bowl: 1, line: 3, shades: 6, developer: 4 },
+  applications: { bowl: 1, places: 3, areas: 4, how: 3 },
+  times: { bowl: 1, start: 2, minutes: 2, heat: 2, checks: 4 },
+} as const;
+
+function columnsOf(t: PaperWords['t'], widths: Record<string, number>): PaperColumn[] {
+  return Object.entries(widths).map(([name, width]) => ({ text: t(`paper:sheet.${name}`), width }));
+}
+
+/** What a step leaves to be written, as blocks under its own heading. */
+function toFill(step: BenchStep, { wish }: StudentExercise, { t }: PaperWords): PaperBlock[] {
+  const table = (widths: Record<string, number>, rows: readonly (readonly string[])[]): PaperBlock => ({
+    kind: 'table',
+    toFill: true,
+    columns: columnsOf(t, widths),
+    rows,
+  });
+  switch (step) {
+    case 'consult':
+      return [table(COLUMNS.asked, empty(ROOM.asked)), { kind: 'lines', label: t('sheet.decide'), count: 1 }];
+    case 'read':
+      return [
+        table(
+          COLUMNS.read,
+          PLACE_IDS.flatMap((place) => (wish[place] ? [[capital(placeWord(t, place))]] : [])),
+        ),
+      ];
+    case 'mix':
+    case 'developer':
+      return [table(COLUMNS.bowls, empty(ROOM.bowls))];
+    case 'apply':
+      return [table(COLUMNS.applications, empty(ROOM.applications))];
+    case 'process':
+      return [table(COLUMNS.times, empty(ROOM.applications))];
+    case 'finish':
+      return [
+        { kind: 'lines', label: t('sheet.care'), count: ROOM.care },
+        { kind: 'lines', label: t('sheet.aftercare'), count: 2 },
+      ];
+  }
+}
+
+/** What a student sees of an assignment in these figures: no level, no history, no answer. */
+function shownOf(assignment: EducatorAssignment, { clientCase, modelAnswer }: Figures): StudentExercise {
+  const { id, lines, houseRules, open, slip } = assignment;
+  const exercise = {
+    id,
+    clientCase,
+    modelAnswer,
+    lines,
+    houseRules,
+    open,
+    card: slip && cardWithSlip(slip, { card: modelAnswer.card, modelAnswer, lines }),
+  };
+  return exerciseForStudent(exercise, null, looksByLight(exercise, null));
+}
+
+function pictures(shown: StudentExercise, t: PaperWords['t']): PaperBlock {
+  const { now, target } = shown.looks;
+  const one = now.length === 1;
+  return {
+    kind: 'pictures',
+    pictures: now.flatMap((hair, i) => {
+      const { name } = shown.regions[i];
+      const where = name === null ? '' : t(`craft:region.${name}`);
+      if (!('look' in hair)) return [];
+      return [
+        {
+          drawing: { kind: 'lock' as const, look: hair.look },
+          label: one ? t('sheet.nowAlone') : t('sheet.now', { where }),
+        },
+        {
+          drawing: { kind: 'lock' as const, look: target[i] },
+          label: one ? t('sheet.targetAlone') : t('sheet.target', { where }),
+        },
+      ];
+    }),
+  };
+}
+
+/** Facts that are given: none of what is still to be written. */
+const factsOf = ({ facts }: CardWords) =>
+  facts.flatMap(({ term, value }) => (value === null ? [] : [{ term: capital(term), value }]));
+
+function given(shown: StudentExercise, words: PaperWords): PaperBlock[] {
+  const { t } = words;
+  const asked = Object.values(shown.reveals).flat();
+  const card = words.card(shown.given, shown.lines);
+  const facts = factsOf(card);
+  if (facts.length === 0 && card.timeline.length === 0 && asked.length === 0) return [];
+  return [
+    { kind: 'heading', text: t(shown.toCorrect ? 'sheet.toCorrect' : 'sheet.given') },
+    { kind: 'facts', rows: facts },
+    ...card.timeline.map(({ when, what }): PaperBlock => ({ kind: 'text', text: `${when}  ${what}` })),
+  ];
+}
+
+/** Whose a worksheet is. */
+export interface WorksheetOwner {
+  name: string;
+  number: string | null;
+}
+
+/** A worksheet: what the bench shows of a case, and the steps that are worked, to be written on; of one student, or of nobody yet. */
+export function worksheet(
+  assignment: EducatorAssignment,
+  figures: Figures,
+  owner: WorksheetOwner | null,
+  words: PaperWords,
+): PaperSheet {
+  const { t } = words;
+  const shown = shownOf(assignment, figures);
+  const { client, hair, regions, lines, open } = shown;
+  const variant = figures.variant === null ? '' : t('sheet.variant', { number: figures.variant });
+  const name =
+    owner === null ? t('sheet.nameOpen') : t(owner.number ? 'sheet.nameNumber' : 'sheet.name', { ...owner });
+  const { className, title } = assignment;
+  return {
+    title,
+    about: [t('sheet.due', { className, when: dateTime(assignment.dueAt) }), name, variant]
+      .filter(Boolean)
+      .join('   '),
+    mark: [title, owner?.name ?? '', owner?.number ?? '', variant].filter(Boolean).join(' · '),
+    blocks: [
+      pictures(shown, t),
+      { kind: 'heading', text: `${t('sheet.client')}: ${client.name}` },
+      ...(client.note ? [{ kind: 'text' as const, text: client.note }] : []),
+      { kind: 'heading', text: t('sheet.wish') },
+      {
+        kind: 'facts',
+        rows: words.wishes(shown).map(({ name: where, text }) => ({ term: capital(where), value: text })),
+      },
+      { kind: 'heading', text: t('sheet.facts') },
+      {
+        kind: 'facts',
+        rows: [
+          ...regions.flatMap((region) => {
+            const at = region.name === null ? '' : `, ${t(`craft:region.${region.name}`)}`;
+            return [
+              {
+                term: `${t('ui:bench.consult.diameter')}${at}`,
+                value: t(`craft:diameter.${region.diameter}`),
+              },
+              { term: `${t('ui:bench.consult.density')}${at}`, value: t(`craft:density.${region.density}`) },
+            ];
+          }),
+          { term: t('ui:bench.consult.service'), value: t(`craft:service.${hair.length}`) },
+          { term: t('ui:bench.linesAtHand'), value: lines.map((line) => line.name).join(', ') },
+        ],
+      },
+      ...given(shown, words),
+      ...open.flatMap((step): PaperBlock[] => [
+        { kind: 'heading', text: t(`craft:benchStep.${step}`) },
+        ...toFill(step, shown, words),
+      ]),
+      { kind: 'text', text: t('sheet.cautions') },
+    ],
+  };
+}
