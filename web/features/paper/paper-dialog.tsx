@@ -7,6 +7,7 @@ import { keep, readKept } from '../../lib/storage';
 import '../../lib/words/craft';
 import '../../lib/words/bench';
 import '../../lib/words/paper';
+import '../../lib/words/reasons';
 import type { PaperMade } from '../../workers/paper.worker';
 import { once } from '../../workers/once';
 import { Button } from '../../ui/button';
@@ -64,7 +65,7 @@ export default function PaperDialog({
   assignment: EducatorAssignment;
   onClose: () => void;
 }) {
-  const { t, i18n } = useTranslation(['paper', 'ui', 'craft']);
+  const { t, i18n } = useTranslation(['paper', 'ui', 'craft', 'reasons']);
   const words: PaperWords = { t, card: useCardWords(), wishes: useWishes() };
   const [kind, setKind] = useState<Kind>('worksheets');
   const [size, setSize] = useState<PaperSize>(() => readKept<PaperSize>(SIZE_PLACE) ?? 'A4');

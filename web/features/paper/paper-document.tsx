@@ -7,32 +7,40 @@ export const PAPER_FONTS = ['Paper', 'Paper Extended'];
 /** Points. Black on white throughout, so that it is as legible from any printer. */
 const INK = '#000000';
 const LINE = '#555555';
+/** Size of what is read, points. */
+const SIZE = 9.5;
+/** Letters of a size with the height of their lines, which goes by the size that stands beside it. */
+const lines = (fontSize: number) => ({ fontSize, lineHeight: 1.3 });
 const styles = StyleSheet.create({
+  // No height of lines here: what is written on each page by its number would be lost with it.
   page: {
     fontFamily: PAPER_FONTS as unknown as string,
-    fontSize: 9.5,
-    lineHeight: 1.3,
+    fontSize: SIZE,
     color: INK,
     paddingTop: 36,
     paddingBottom: 44,
     paddingHorizontal: 40,
   },
   title: { fontSize: 16, fontWeight: 700, lineHeight: 1.2 },
-  about: { marginTop: 2, marginBottom: 8 },
-  heading: { fontSize: 11, fontWeight: 700, marginTop: 10, marginBottom: 3 },
-  text: { marginBottom: 3 },
+  about: { ...lines(SIZE), marginTop: 2, marginBottom: 8 },
+  heading: { ...lines(11), fontWeight: 700, marginTop: 10, marginBottom: 3 },
+  text: { ...lines(SIZE), marginBottom: 3 },
   strong: { fontWeight: 700 },
-  fact: { marginBottom: 2 },
-  term: { width: '30%', paddingEnd: 8 },
-  value: { width: '70%', fontWeight: 700 },
-  pictures: { flexWrap: 'wrap', gap: 10, marginTop: 4 },
+  fact: { marginBottom: 2, gap: 8 },
+  term: { ...lines(SIZE), width: '34%' },
+  value: { ...lines(SIZE), flex: 1, fontWeight: 700 },
+  beside: { gap: 16, marginTop: 4 },
+  // Two abreast; the heads of most cases have one region or two.
+  pictures: { flexWrap: 'wrap', gap: 8, width: 164 },
+  rest: { flex: 1 },
   picture: { width: 78 },
   hair: { width: 78, height: 169, objectFit: 'contain', backgroundColor: '#8d8d8d' },
-  label: { fontSize: 8, marginTop: 2, textAlign: 'center' },
+  filled: { borderRightWidth: 0.5, borderColor: LINE },
+  label: { ...lines(8), marginTop: 2, textAlign: 'center' },
   row: { borderBottomWidth: 0.5, borderColor: LINE },
   head: { borderBottomWidth: 1, borderColor: INK, fontWeight: 700 },
-  cell: { paddingVertical: 2, paddingHorizontal: 3 },
-  toFill: { height: 21, borderStartWidth: 0.5, borderColor: LINE },
+  cell: { ...lines(SIZE), paddingVertical: 2, paddingHorizontal: 3 },
+  toFill: { minHeight: 21, borderLeftWidth: 0.5, borderColor: LINE },
   line: { borderBottomWidth: 0.5, borderColor: LINE, height: 20 },
   foot: {
     position: 'absolute',
@@ -40,7 +48,6 @@ const styles = StyleSheet.create({
     left: 40,
     right: 40,
     fontSize: 8,
-    justifyContent: 'space-between',
   },
 });
 
@@ -70,7 +77,7 @@ function Table({
         {columns.map((column, i) => cell(column, column.text, i))}
       </View>
       {rows.map((row, i) => (
-        <View key={i} style={[styles.row, across.row]} wrap={false}>
+        <View key={i} style={[styles.row, across.row, toFill ? styles.filled : {}]} wrap={false}>
           {columns.map((column, k) =>
             toFill ? (
               <View key={k} style={[styles.toFill, { width: `${(100 * column.width) / all}%` }]}>
@@ -100,11 +107,7 @@ const acrossOf = (rightToLeft: boolean): Across =>
 function Block({ block, across, pictured }: { block: PaperBlock; across: Across; pictured: Pictured }) {
   switch (block.kind) {
     case 'heading':
-      return (
-        <Text style={styles.heading}>
-          {block.text}
-        </Text>
-      );
+      return <Text style={styles.heading}>{block.text}</Text>;
     case 'text':
       return <Text style={[styles.text, block.strong ? styles.strong : {}]}>{block.text}</Text>;
     case 'facts':
@@ -120,13 +123,20 @@ function Block({ block, across, pictured }: { block: PaperBlock; across: Across;
       );
     case 'pictures':
       return (
-        <View style={[styles.pictures, across.row]} wrap={false}>
-          {block.pictures.map((picture, i) => (
-            <View key={i} style={styles.picture}>
-              <Image style={styles.hair} src={pictured(picture)} />
-              <Text style={styles.label}>{picture.label}</Text>
-            </View>
-          ))}
+        <View style={[styles.beside, across.row]} wrap={false}>
+          <View style={[styles.pictures, across.row]}>
+            {block.pictures.map((picture, i) => (
+              <View key={i} style={styles.picture}>
+                <Image style={styles.hair} src={pictured(picture)} />
+                <Text style={styles.label}>{picture.label}</Text>
+              </View>
+            ))}
+          </View>
+          <View style={styles.rest}>
+            {block.beside.map((one, i) => (
+              <Block key={i} block={one} across={across} pictured={pictured} />
+            ))}
+          </View>
         </View>
       );
     case 'table':
@@ -156,15 +166,19 @@ function Sheet({
 }) {
   return (
     <Page size={size} style={[styles.page, { textAlign: across.start }]}>
+      <Text fixed style={styles.foot}>
+        {mark}
+      </Text>
+      <Text
+        fixed
+        style={[styles.foot, { textAlign: across.end }]}
+        render={({ subPageNumber, subPageTotalPages }) => `${subPageNumber} / ${subPageTotalPages}`}
+      />
       <Text style={styles.title}>{title}</Text>
       <Text style={styles.about}>{about}</Text>
       {blocks.map((block, i) => (
         <Block key={i} block={block} across={across} pictured={pictured} />
       ))}
-      <View fixed style={[styles.foot, across.row]}>
-        <Text>{mark}</Text>
-        <Text render={({ subPageNumber, subPageTotalPages }) => `${subPageNumber} / ${subPageTotalPages}`} />
-      </View>
     </Page>
   );
 }

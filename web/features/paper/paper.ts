@@ -23,7 +23,8 @@ export type PaperBlock =
   | { kind: 'heading'; text: string }
   | { kind: 'text'; text: string; strong?: boolean }
   | { kind: 'facts'; rows: readonly { term: string; value: string }[] }
-  | { kind: 'pictures'; pictures: readonly PaperPicture[] }
+  /** Pictures, and what stands beside them. */
+  | { kind: 'pictures'; pictures: readonly PaperPicture[]; beside: readonly PaperBlock[] }
   | {
       kind: 'table';
       columns: readonly PaperColumn[];

@@ -7,16 +7,17 @@ import {
   type BenchStep,
   type StudentExercise,
 } from '@cimbel/core/exercise';
+import type { TressLook } from '@cimbel/core/draw';
 import { cardWithSlip } from '@cimbel/core/mark';
 import type { ModelAnswer } from '@cimbel/core/solve';
 import type { TFunction } from 'i18next';
 import { capital, dateTime, placeWord } from '../../lib/i18n';
 import type { CardWords } from '../bench/card-words';
-import type { PaperBlock, PaperColumn, PaperSheet } from './paper';
+import type { PaperBlock, PaperColumn, PaperPicture, PaperSheet } from './paper';
 
 /** Words that are made with hooks, given to what is not a component. */
 export interface PaperWords {
-  t: TFunction<readonly ['paper', 'ui', 'craft']>;
+  t: TFunction<readonly ['paper', 'ui', 'craft', 'reasons']>;
   card: (plan: ModelAnswer['card'], lines: EducatorAssignment['lines']) => CardWords;
   wishes: (clientCase: Pick<ClientCase, 'wish' | 'placements' | 'melts'>) => { name: string; text: string }[];
 }
@@ -100,27 +101,47 @@ function shownOf(assignment: EducatorAssignment, { clientCase, modelAnswer }: Fi
   return exerciseForStudent(exercise, null, looksByLight(exercise, null));
 }
 
-function pictures(shown: StudentExercise, t: PaperWords['t']): PaperBlock {
-  const { now, target } = shown.looks;
-  const one = now.length === 1;
-  return {
-    kind: 'pictures',
-    pictures: now.flatMap((hair, i) => {
-      const { name } = shown.regions[i];
-      const where = name === null ? '' : t(`craft:region.${name}`);
-      if (!('look' in hair)) return [];
-      return [
-        {
-          drawing: { kind: 'lock' as const, look: hair.look },
-          label: one ? t('sheet.nowAlone') : t('sheet.now', { where }),
-        },
-        {
-          drawing: { kind: 'lock' as const, look: target[i] },
-          label: one ? t('sheet.targetAlone') : t('sheet.target', { where }),
-        },
-      ];
-    }),
+/** The hair of each region, as it comes in and as it is wished for. */
+function picturesOf(
+  { looks: { now, target }, regions }: StudentExercise,
+  t: PaperWords['t'],
+): PaperPicture[] {
+  const labelled = (which: 'now' | 'target', i: number) => {
+    const { name } = regions[i];
+    return now.length === 1 || name === null
+      ? t(`sheet.${which}Alone`)
+      : t(`sheet.${which}`, { where: t(`craft:region.${name}`) });
   };
+  const lock = (look: TressLook, label: string): PaperPicture => ({ drawing: { kind: 'lock', look }, label });
+  return now.flatMap((hair, i) =>
+    'look' in hair ? [lock(hair.look, labelled('now', i)), lock(target[i], labelled('target', i))] : [],
+  );
+}
+
+/** Who is in the chair, what is wished for, and what shows without asking. */
+function clientOf(shown: StudentExercise, { t, wishes }: PaperWords): PaperBlock[] {
+  const { client, hair, regions, lines } = shown;
+  return [
+    { kind: 'heading', text: `${t('sheet.client')}: ${client.name}` },
+    ...(client.note ? [{ kind: 'text' as const, text: client.note }] : []),
+    { kind: 'heading', text: t('sheet.wish') },
+    { kind: 'facts', rows: wishes(shown).map(({ name, text }) => ({ term: capital(name), value: text })) },
+    { kind: 'heading', text: t('sheet.facts') },
+    {
+      kind: 'facts',
+      rows: [
+        ...regions.flatMap(({ name, diameter, density }) => {
+          const at = name === null ? '' : `, ${t(`craft:region.${name}`)}`;
+          return [
+            { term: `${t('ui:bench.consult.diameter')}${at}`, value: t(`craft:diameter.${diameter}`) },
+            { term: `${t('ui:bench.consult.density')}${at}`, value: t(`craft:density.${density}`) },
+          ];
+        }),
+        { term: t('ui:bench.consult.service'), value: t(`craft:service.${hair.length}`) },
+        { term: t('ui:bench.linesAtHand'), value: lines.map(({ name }) => name).join(', ') },
+      ],
+    },
+  ];
 }
 
 /** Facts that are given: none of what is still to be written. */
@@ -136,7 +157,8 @@ function given(shown: StudentExercise, words: PaperWords): PaperBlock[] {
   return [
     { kind: 'heading', text: t(shown.toCorrect ? 'sheet.toCorrect' : 'sheet.given') },
     { kind: 'facts', rows: facts },
-    ...card.timeline.map(({ when, what }): PaperBlock => ({ kind: 'text', text: `${when}  ${what}` })),
+    { kind: 'facts', rows: card.timeline.map(({ when, what }) => ({ term: when, value: what })) },
+    ...asked.map(({ code, params }): PaperBlock => ({ kind: 'text', text: t(`reasons:${code}`, params) })),
   ];
 }
 
@@ -155,7 +177,6 @@ export function worksheet(
 ): PaperSheet {
   const { t } = words;
   const shown = shownOf(assignment, figures);
-  const { client, hair, regions, lines, open } = shown;
   const variant = figures.variant === null ? '' : t('sheet.variant', { number: figures.variant });
   const name =
     owner === null ? t('sheet.nameOpen') : t(owner.number ? 'sheet.nameNumber' : 'sheet.name', { ...owner });
@@ -167,38 +188,13 @@ export function worksheet(
       .join('   '),
     mark: [title, owner?.name ?? '', owner?.number ?? '', variant].filter(Boolean).join(' · '),
     blocks: [
-      pictures(shown, t),
-      { kind: 'heading', text: `${t('sheet.client')}: ${client.name}` },
-      ...(client.note ? [{ kind: 'text' as const, text: client.note }] : []),
-      { kind: 'heading', text: t('sheet.wish') },
-      {
-        kind: 'facts',
-        rows: words.wishes(shown).map(({ name: where, text }) => ({ term: capital(where), value: text })),
-      },
-      { kind: 'heading', text: t('sheet.facts') },
-      {
-        kind: 'facts',
-        rows: [
-          ...regions.flatMap((region) => {
-            const at = region.name === null ? '' : `, ${t(`craft:region.${region.name}`)}`;
-            return [
-              {
-                term: `${t('ui:bench.consult.diameter')}${at}`,
-                value: t(`craft:diameter.${region.diameter}`),
-              },
-              { term: `${t('ui:bench.consult.density')}${at}`, value: t(`craft:density.${region.density}`) },
-            ];
-          }),
-          { term: t('ui:bench.consult.service'), value: t(`craft:service.${hair.length}`) },
-          { term: t('ui:bench.linesAtHand'), value: lines.map((line) => line.name).join(', ') },
-        ],
-      },
+      { kind: 'text', text: t('sheet.cautions') },
+      { kind: 'pictures', pictures: picturesOf(shown, t), beside: clientOf(shown, words) },
       ...given(shown, words),
-      ...open.flatMap((step): PaperBlock[] => [
+      ...shown.open.flatMap((step): PaperBlock[] => [
         { kind: 'heading', text: t(`craft:benchStep.${step}`) },
         ...toFill(step, shown, words),
       ]),
-      { kind: 'text', text: t('sheet.cautions') },
     ],
   };
 }
