@@ -21,6 +21,7 @@ beforeAll(() => {
   put('icon.svg', '<svg/>');
   put('.vite/manifest.json', '{}');
   put('assets/index-abc.js', SCRIPT);
+  put('assets/paper.worker-abc.js', SCRIPT);
   put('assets/index-abc.js.br', brotliCompressSync(SCRIPT));
   put('assets/index-abc.js.gz', gzipSync(SCRIPT));
   app = express();
@@ -56,6 +57,14 @@ describe('the built application', () => {
     await request(app).get('/').set('If-None-Match', first.headers.etag).expect(304);
     const head = await request(app).head('/icon.svg').expect(200);
     expect([head.headers['content-length'], head.text ?? '']).toEqual(['6', '']);
+  });
+
+  it('lets the program that lays out pages, and no other, reckon in WebAssembly', async () => {
+    const policyOf = async (name: string) =>
+      (await request(app).get(`/assets/${name}`).expect(200)).headers['content-security-policy'];
+    expect(await policyOf('paper.worker-abc.js')).toContain("'wasm-unsafe-eval'");
+    expect(await policyOf('paper.worker-abc.js')).not.toMatch(/'unsafe-(eval|inline)'|\*/);
+    expect(await policyOf('index-abc.js')).toBeUndefined();
   });
 
   it('answers any address of its own with the page, and a file that is missing with 404', async () => {

@@ -20,11 +20,15 @@ export function StudentResultPage() {
   const attempt = params.get('attempt');
   const query = useQuery({
     queryKey: ['my-result', assignmentId, attempt],
-    queryFn: () =>
-      api<Result>(
+    queryFn: async ({ client }) => {
+      const result = await api<Result>(
         'GET',
         `/api/my/assignments/${assignmentId}/result${attempt ? `?attempt=${Number(attempt)}` : ''}`,
-      ),
+      );
+      // Looked at, it is new no more in the list.
+      void client.invalidateQueries({ queryKey: ['my-assignments'] });
+      return result;
+    },
   });
   if (query.isPending) return <Loading />;
   if (query.isError) return <Failure error={query.error} onRetry={() => void query.refetch()} />;
