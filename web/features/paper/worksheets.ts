@@ -1,6 +1,5 @@
 import type { EducatorAssignment } from '@cimbel/contract';
 import type { ClientCase } from '@cimbel/core/case';
-import { PLACE_IDS } from '@cimbel/core/hair';
 import {
   exerciseForStudent,
   looksByLight,
@@ -13,6 +12,7 @@ import type { ModelAnswer } from '@cimbel/core/solve';
 import type { TFunction } from 'i18next';
 import { capital, dateTime, placeWord } from '../../lib/i18n';
 import type { CardWords } from '../bench/card-words';
+import { placesOf } from '../head/places';
 import type { PaperBlock, PaperColumn, PaperPicture, PaperSheet } from './paper';
 
 /** Words that are made with hooks, given to what is not a component. */
@@ -54,7 +54,7 @@ function columnsOf(t: PaperWords['t'], widths: Record<string, number>): PaperCol
 }
 
 /** What a step leaves to be written, as blocks under its own heading. */
-function toFill(step: BenchStep, { wish }: StudentExercise, { t }: PaperWords): PaperBlock[] {
+function toFill(step: BenchStep, { regions }: StudentExercise, { t }: PaperWords): PaperBlock[] {
   const table = (widths: Record<string, number>, rows: readonly (readonly string[])[]): PaperBlock => ({
     kind: 'table',
     toFill: true,
@@ -68,7 +68,7 @@ function toFill(step: BenchStep, { wish }: StudentExercise, { t }: PaperWords): 
       return [
         table(
           COLUMNS.read,
-          PLACE_IDS.flatMap((place) => (wish[place] ? [[capital(placeWord(t, place))]] : [])),
+          placesOf({ regions }).map(({ zone }) => [capital(placeWord(t, zone))]),
         ),
       ];
     case 'mix':
