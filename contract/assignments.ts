@@ -162,6 +162,16 @@ export interface StudentTermsShown {
   minutes: number | null;
 }
 
+/** How long there is for an attempt. */
+export interface AttemptTime {
+  /** When its time is up, ISO 8601. */
+  endsAt: string;
+  /** The server's time as this was told, ISO 8601. */
+  now: string;
+  /** For how long its clock stood still while the class paused, milliseconds; the end is so much later already. */
+  pausedMs: number;
+}
+
 /** An exercise as its student gets it, with how far the work on it is. */
 export interface StudentAssignment extends StudentTermsShown, StudentExercise {
   /** How far the work on it is. */
@@ -170,8 +180,8 @@ export interface StudentAssignment extends StudentTermsShown, StudentExercise {
   rubric: Rubric;
   /** Which attempt this is, from 1. */
   attempt: number;
-  /** When the time for it is up, and the server's time as this was told; null where there is no limit. */
-  time: { endsAt: string; now: string } | null;
+  /** How long there is for it; null where there is no limit. */
+  time: AttemptTime | null;
   /** Work in progress; null where nothing is begun. */
   draft: { answer: RecordCard; version: number; updatedAt: string } | null;
   /** Time it was handed in, ISO 8601; null before. */

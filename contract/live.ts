@@ -5,6 +5,7 @@ import type { Line } from '@cimbel/core/product';
 import type { HouseRules } from '@cimbel/core/rules';
 import { z } from 'zod';
 import type { Reason } from '@cimbel/core';
+import type { AttemptTime } from './assignments';
 import { commentText } from './pile';
 
 /** Steps of the bench as they are gone through, with handing in at the end. */
@@ -112,8 +113,8 @@ export interface LiveDraft {
 export interface Working {
   /** Since when the class pauses, ISO; null while it goes on. */
   pausedAt: string | null;
-  /** When the time is up, and the server's time as this was told, ISO; null where there is no limit, or the clock stands still. */
-  time: { endsAt: string; now: string } | null;
+  /** How long there is; null where there is no limit, or the clock stands still. */
+  time: AttemptTime | null;
   /** Since when help is asked for, ISO; null where it is not. */
   handAt: string | null;
   /** Whether the attempt is handed in: by the student elsewhere, or collected. */

@@ -9,7 +9,7 @@ import { pointsOf, standingOf } from './marks';
 import { playsOf } from './plays';
 import { asRevealed } from './reveals';
 import { attemptsOfStudent, receiptOf, type AttemptRow } from './store';
-import { endOf, minutesOf } from './time-limit';
+import { minutesOf, timeOf } from './time-limit';
 
 /** What a student is told of an assignment, whether or not they may begin yet. */
 function shownTerms(
@@ -54,7 +54,6 @@ export async function studentView(
   const number = attempt?.number ?? 1;
   const answer = attempt && (await asRevealed(db, assignment, studentId, number, attempt.answer));
   const shown = isShown(assignment, handedIn.length, now);
-  const end = attempt ? endOf(assignment, attempt) : null;
   const another =
     Boolean(attempt?.submitted_at) &&
     !studentTermsShown.closed &&
@@ -65,7 +64,7 @@ export async function studentView(
     stage: 'work',
     rubric: assignment.rubric,
     attempt: number,
-    time: end && !attempt?.submitted_at ? { endsAt: end.toISOString(), now: now.toISOString() } : null,
+    time: attempt && !attempt.submitted_at ? timeOf(assignment, attempt, now) : null,
     draft: attempt
       ? { answer: answer!, version: attempt.version, updatedAt: attempt.updated_at.toISOString() }
       : null,

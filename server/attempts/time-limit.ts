@@ -1,3 +1,4 @@
+import type { AttemptTime } from '@cimbel/contract';
 import type { Knex } from 'knex';
 import { OF_STUDENT, setForStudents, type AssignmentForMe } from '../assignments/access';
 import { takenUntil, type Timed } from '../assignments/row';
@@ -40,6 +41,12 @@ export function endOf(assignment: Ending, attempt: Running): Date | null {
   if (worked === null) return null;
   const until = takenUntil(assignment);
   return isHeld(assignment, attempt) ? until : new Date(Math.min(worked, until?.getTime() ?? Infinity));
+}
+
+/** How long there is for an attempt, as its student is told; null where there is no limit, or none yet. */
+export function timeOf(assignment: Ending, attempt: Running, now: Date): AttemptTime | null {
+  const end = endOf(assignment, attempt);
+  return end && { endsAt: end.toISOString(), now: now.toISOString(), pausedMs: attempt.paused_ms };
 }
 
 /** Whether the time is up, with a little over for what was on its way. */

@@ -2,7 +2,7 @@ import type { Working, WorkingWrite, WorkStep } from '@cimbel/contract';
 import type { Knex } from 'knex';
 import type { AssignmentForMe } from '../assignments/access';
 import { lastAttempt } from '../attempts/store';
-import { endOf } from '../attempts/time-limit';
+import { timeOf } from '../attempts/time-limit';
 import { hintsOn } from './hints';
 
 /** Where a student was last heard of at work. */
@@ -72,10 +72,9 @@ export async function workingOf(
       attempt: attempt?.number ?? 1,
     }),
   ]);
-  const end = attempt && !attempt.submitted_at ? endOf(assignment, attempt) : null;
   return {
     pausedAt: assignment.paused_at?.toISOString() ?? null,
-    time: end ? { endsAt: end.toISOString(), now: now.toISOString() } : null,
+    time: attempt && !attempt.submitted_at ? timeOf(assignment, attempt, now) : null,
     handAt: row?.hand_at?.toISOString() ?? null,
     handedIn: Boolean(attempt?.submitted_at),
     hints,

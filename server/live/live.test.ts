@@ -175,6 +175,9 @@ describe('a class that pauses', () => {
     const mine = await working(room.student, id);
     expect(mine.pausedAt).toBeNull();
     expect(Date.parse(mine.time!.endsAt)).toBe(began + (30 + 45) * MINUTE_MS);
+    // Also who had no connection meanwhile is told why the end is later.
+    const page = (await room.student.get(`/api/my/assignments/${id}`).expect(200)).body;
+    expect([mine.time!.pausedMs, page.time.pausedMs]).toEqual([45 * MINUTE_MS, 45 * MINUTE_MS]);
     const theirs = await working(room.classmate, id);
     expect(Date.parse(theirs.time!.endsAt)).toBe(h.clock.now.getTime() + 30 * MINUTE_MS);
     later(20);

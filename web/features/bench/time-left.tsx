@@ -1,4 +1,4 @@
-import type { StudentAssignment } from '@cimbel/contract';
+import type { AttemptTime, StudentAssignment } from '@cimbel/contract';
 import type { RecordCard } from '@cimbel/core/card';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
@@ -20,7 +20,7 @@ export function TimeLeft({
   assignment: { id, attempt, time },
   answer,
 }: {
-  assignment: Pick<StudentAssignment, 'id' | 'attempt'> & { time: NonNullable<StudentAssignment['time']> };
+  assignment: Pick<StudentAssignment, 'id' | 'attempt'> & { time: AttemptTime };
   answer: RecordCard;
 }) {
   const { t } = useTranslation();
@@ -63,9 +63,16 @@ export function TimeLeft({
         {t(end.isError && asApiError(end.error).offline ? 'bench.time.upOffline' : 'bench.time.up')}
       </Notice>
     );
+  const pausedMinutes = Math.round(time.pausedMs / 60_000);
   return (
-    <p role="timer" className={`font-semibold tabular-nums ${left < LITTLE_S ? 'text-warn' : ''}`}>
-      {t('bench.time.left', { time: timeLeft(left) })}
+    <p className="flex flex-wrap items-baseline gap-x-2">
+      <span role="timer" className={`font-semibold tabular-nums ${left < LITTLE_S ? 'text-warn' : ''}`}>
+        {t('bench.time.left', { time: timeLeft(left) })}
+      </span>
+      {/* Also for who had no connection then, and finds a later end. */}
+      {pausedMinutes > 0 ? (
+        <span className="text-quiet text-sm">{t('bench.time.paused', { minutes: pausedMinutes })}</span>
+      ) : null}
     </p>
   );
 }

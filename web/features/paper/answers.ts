@@ -2,12 +2,12 @@ import type { EducatorAssignment } from '@cimbel/contract';
 import { CRITERIA } from '@cimbel/core/exercise';
 import { capital, dateTime, figure } from '../../lib/i18n';
 import type { PaperBlock, PaperSheet } from './paper';
-import type { Figures, PaperWords } from './worksheets';
+import type { CaseFigures, PaperWords } from './worksheets';
 
 /** The model answer in these figures, in a file of its own. */
 export function answerKey(
   { title, className, dueAt, lines }: EducatorAssignment,
-  { variant, modelAnswer }: Figures,
+  { variant, modelAnswer }: CaseFigures,
   { t, card: cardWords }: PaperWords,
 ): PaperSheet {
   const { facts, timeline, home } = cardWords(modelAnswer.card, lines);

@@ -19,7 +19,7 @@ import { useWishes } from '../bench/words';
 import { download, fileName } from '../../lib/download';
 import { answerKey, classResults } from './answers';
 import { PAPER_SIZES, type Paper, type PaperSheet, type PaperSize } from './paper';
-import { figuresOf, worksheet, type PaperWords } from './worksheets';
+import { caseFiguresOf, worksheet, type PaperWords } from './worksheets';
 
 const KINDS = ['worksheets', 'blank', 'key', 'results'] as const;
 type Kind = (typeof KINDS)[number];
@@ -28,7 +28,7 @@ const SIZE_PLACE = 'cimbel.paper-size';
 
 /** Sheets of a set, one after the other. */
 function sheetsOf(kind: Kind, assignment: EducatorAssignment, words: PaperWords): PaperSheet[] {
-  const figures = figuresOf(assignment);
+  const figures = caseFiguresOf(assignment);
   switch (kind) {
     case 'worksheets':
       return assignment.rows.map((row) =>

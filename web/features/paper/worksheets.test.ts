@@ -11,7 +11,7 @@ import '../../lib/words/paper';
 import '../../lib/words/reasons';
 import { answerKey, classResults } from './answers';
 import type { PaperSheet } from './paper';
-import { figuresOf, worksheet, type PaperWords } from './worksheets';
+import { caseFiguresOf, worksheet, type PaperWords } from './worksheets';
 
 const { clientCase } = shippedCase('retouch-grey')!;
 const lines = SHIPPED_LINES.filter(({ id }) => clientCase.lineIds.includes(id));
@@ -58,7 +58,7 @@ const assignment = (change: object = {}) =>
   }) as unknown as EducatorAssignment;
 const sheetOf = (open: readonly BenchStep[], owner: { name: string; number: string | null } | null = row) => {
   const one = assignment({ open });
-  return worksheet(one, figuresOf(one)[0], owner, words);
+  return worksheet(one, caseFiguresOf(one)[0], owner, words);
 };
 const headings = ({ blocks }: PaperSheet) =>
   blocks.flatMap((block) => (block.kind === 'heading' ? [block.text] : []));
@@ -103,17 +103,17 @@ describe('a worksheet', () => {
     expect(sheetOf(BENCH_STEPS, { name: 'Bo', number: null }).about).toContain('Name: Bo');
     const variants = [1, 2].map((number) => ({ number, clientCase, modelAnswer }));
     const varied = assignment({ variants });
-    const figures = figuresOf(varied);
+    const figures = caseFiguresOf(varied);
     expect(figures.map(({ variant }) => variant)).toEqual([1, 2]);
     expect(worksheet(varied, figures[1], row, words).mark).toBe('Retouch · Amina Tessaly · 2041 · Variant 2');
-    expect(figuresOf(assignment({ variants: variants.slice(1) })).map(({ variant }) => variant)).toEqual([
+    expect(caseFiguresOf(assignment({ variants: variants.slice(1) })).map(({ variant }) => variant)).toEqual([
       null,
     ]);
   });
 
   it('shows the card that is to be put right, with its slip', () => {
     const wrong = assignment({ slip: 'otherLinesRatio', open: ['mix'] });
-    const sheet = worksheet(wrong, figuresOf(wrong)[0], row, words);
+    const sheet = worksheet(wrong, caseFiguresOf(wrong)[0], row, words);
     expect(headings(sheet)).toContain('Card to be put right');
     expect(said[0].bowls.length).toBeGreaterThan(0);
     expect(said[0].bowls).not.toEqual(modelAnswer.card.bowls);
@@ -123,7 +123,7 @@ describe('a worksheet', () => {
 describe('the key and the results', () => {
   it('are the model answer, with what is not written as a dash', () => {
     const one = assignment();
-    const key = answerKey(one, figuresOf(one)[0], words);
+    const key = answerKey(one, caseFiguresOf(one)[0], words);
     expect(said).toEqual([modelAnswer.card]);
     expect(texts(key)).toContain('{"term":"Visits","value":"–"}');
     expect(key.mark).toBe('Answer key · Retouch');

@@ -23,7 +23,7 @@ export interface PaperWords {
 }
 
 /** The figures that some of the class have: as written, or a variant with its number. */
-export interface Figures {
+export interface CaseFigures {
   /** From 1; null where all have the same. */
   variant: number | null;
   clientCase: ClientCase;
@@ -31,7 +31,7 @@ export interface Figures {
 }
 
 /** All figures that an assignment is set in: the variants, or what is written where there are none. */
-export const figuresOf = ({ variants, clientCase, modelAnswer }: EducatorAssignment): Figures[] =>
+export const caseFiguresOf = ({ variants, clientCase, modelAnswer }: EducatorAssignment): CaseFigures[] =>
   variants.length > 0
     ? variants.map((one) => ({ ...one, variant: variants.length > 1 ? one.number : null }))
     : [{ variant: null, clientCase, modelAnswer }];
@@ -87,7 +87,7 @@ function toFill(step: BenchStep, { regions }: StudentExercise, { t }: PaperWords
 }
 
 /** What a student sees of an assignment in these figures: no level, no history, no answer. */
-function shownOf(assignment: EducatorAssignment, { clientCase, modelAnswer }: Figures): StudentExercise {
+function shownOf(assignment: EducatorAssignment, { clientCase, modelAnswer }: CaseFigures): StudentExercise {
   const { id, lines, houseRules, open, slip } = assignment;
   const exercise = {
     id,
@@ -171,7 +171,7 @@ export interface WorksheetOwner {
 /** A worksheet: what the bench shows of a case, and the steps that are worked, to be written on; of one student, or of nobody yet. */
 export function worksheet(
   assignment: EducatorAssignment,
-  figures: Figures,
+  figures: CaseFigures,
   owner: WorksheetOwner | null,
   words: PaperWords,
 ): PaperSheet {
