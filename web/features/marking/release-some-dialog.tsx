@@ -19,7 +19,8 @@ export function ReleaseSomeDialog({
 }) {
   const { t } = useTranslation('ui');
   const client = useQueryClient();
-  const handedIn = assignment.rows.filter(({ handedIn: times }) => times > 0);
+  // Whom it is not set to any more has no dates of it, and is shown nothing of it.
+  const handedIn = assignment.rows.filter(({ handedIn: times, dueAt }) => times > 0 && dueAt !== null);
   const [chosen, setChosen] = useState<ReadonlySet<string>>(
     () => new Set(handedIn.flatMap(({ studentId, released }) => (released ? [studentId] : []))),
   );
