@@ -86,8 +86,14 @@ function toFill(step: BenchStep, { regions }: StudentExercise, { t }: PaperWords
   }
 }
 
+/** Thirty worksheets in the same figures show the same hair: it is looked at once. */
+const shownBy = new WeakMap<CaseFigures, StudentExercise>();
+
 /** What a student sees of an assignment in these figures: no level, no history, no answer. */
-function shownOf(assignment: EducatorAssignment, { clientCase, modelAnswer }: CaseFigures): StudentExercise {
+function shownOf(assignment: EducatorAssignment, figures: CaseFigures): StudentExercise {
+  const known = shownBy.get(figures);
+  if (known) return known;
+  const { clientCase, modelAnswer } = figures;
   const { id, lines, houseRules, open, slip } = assignment;
   const exercise = {
     id,
@@ -98,7 +104,9 @@ function shownOf(assignment: EducatorAssignment, { clientCase, modelAnswer }: Ca
     open,
     card: slip && cardWithSlip(slip, { card: modelAnswer.card, modelAnswer, lines }),
   };
-  return exerciseForStudent(exercise, null, looksByLight(exercise, null));
+  const shown = exerciseForStudent(exercise, null, looksByLight(exercise, null));
+  shownBy.set(figures, shown);
+  return shown;
 }
 
 /** The hair of each region, as it comes in and as it is wished for. */
