@@ -1,6 +1,7 @@
 import type { CalendarLink, FreshCalendarLink } from '@cimbel/contract';
 import type { Knex } from 'knex';
 import { createHash, randomBytes } from 'node:crypto';
+import { inIdForm } from '../http/id-form';
 
 /** A private link from which a calendar fetches due dates: of a class for one who leads it, or of all that is set to a student. */
 export interface CalendarLinkRow {
@@ -19,10 +20,7 @@ export interface CalendarLinkRow {
 export type LinkOwner = Pick<CalendarLinkRow, 'account_id' | 'class_id'>;
 
 /** A hundred and twenty-eight bits in the form of an id: nobody finds one by trying. */
-const newSecret = () =>
-  randomBytes(16)
-    .toString('hex')
-    .replace(/^(.{8})(.{4})(.{4})(.{4})(.{12})$/, '$1-$2-$3-$4-$5');
+const newSecret = () => inIdForm(randomBytes(16).toString('hex'));
 const hashOf = (secret: string) => createHash('sha256').update(secret.toLowerCase()).digest('hex');
 
 const told = ({ made_at, fetched_at }: Pick<CalendarLinkRow, 'made_at' | 'fetched_at'>): CalendarLink => ({

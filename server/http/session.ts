@@ -6,6 +6,7 @@ import type { Knex } from 'knex';
 import { createHash } from 'node:crypto';
 import type { Pool } from 'pg';
 import { tell } from '../live/hub';
+import { inIdForm } from './id-form';
 
 declare module 'express-session' {
   interface SessionData {
@@ -65,11 +66,7 @@ export function signOut(req: Request): Promise<void> {
 }
 
 /** Names a session to its owner: its own id opens it, this opens nothing. */
-export const publicOf = (sid: string) =>
-  createHash('sha256')
-    .update(sid)
-    .digest('hex')
-    .replace(/^(.{8})(.{4})(.{4})(.{4})(.{12}).*$/, '$1-$2-$3-$4-$5');
+export const publicOf = (sid: string) => inIdForm(createHash('sha256').update(sid).digest('hex'));
 
 const sessionsOf = (db: Knex, accountId: string) =>
   db('sessions').whereRaw("sess->>'accountId' = ?", [accountId]).where('expire', '>', new Date());

@@ -10,6 +10,7 @@ const named = (db: Knex, kind: SearchEntry['kind'], table: string) => [
   `${table}.id`,
   `${table}.title`,
 ];
+const ofNoClass = (db: Knex) => [db.raw('null as "classId"'), db.raw('null as "className"')];
 const OF_CLASS = ['classes.id as classId', 'classes.name as className'];
 
 /** Work of the classes an educator leads. */
@@ -62,8 +63,7 @@ export async function educatorsEntries(db: Knex, educatorId: string): Promise<Se
       .select(
         ...named(db, 'exercise', 'exercises'),
         db.raw("array_to_string(tags, ' ') as also"),
-        db.raw('null as "classId"'),
-        db.raw('null as "className"'),
+        ...ofNoClass(db),
       ),
     db('shade_books')
       .join('shade_book_versions', (on) =>
@@ -77,8 +77,7 @@ export async function educatorsEntries(db: Knex, educatorId: string): Promise<Se
         'shade_books.id',
         db.raw("shade_book_versions.line->>'name' as title"),
         db.raw("'' as also"),
-        db.raw('null as "classId"'),
-        db.raw('null as "className"'),
+        ...ofNoClass(db),
       ),
   ]);
   const lines = SHIPPED_LINES.map(({ id, name }): SearchEntry => ({

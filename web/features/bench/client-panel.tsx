@@ -5,7 +5,7 @@ import { capital } from '../../lib/i18n';
 import { Facts, Sheet } from '../../ui/panel';
 import { ReasonText } from '../marking/reasons';
 import type { Reveals } from './use-reveals';
-import { useWishes } from './words';
+import { useHairFacts, useWishes } from './words';
 import '../../lib/words/craft';
 import '../../lib/words/bench';
 
@@ -22,24 +22,13 @@ function Story({ assignment: { client, ...assignment } }: { assignment: StudentA
   );
 }
 
-function Hair({ assignment: { hair, regions, lines } }: { assignment: StudentAssignment }) {
+function Hair({ assignment }: { assignment: StudentAssignment }) {
   const { t } = useTranslation(['ui', 'craft']);
+  const hairFacts = useHairFacts();
   return (
     <>
       <h3 className="text-lg">{t('bench.consult.facts')}</h3>
-      <Facts
-        rows={[
-          ...regions.flatMap(({ name, diameter, density }) => {
-            const at = name === null ? '' : `, ${t(`craft:region.${name}`)}`;
-            return [
-              { term: `${t('bench.consult.diameter')}${at}`, value: t(`craft:diameter.${diameter}`) },
-              { term: `${t('bench.consult.density')}${at}`, value: t(`craft:density.${density}`) },
-            ];
-          }),
-          { term: t('bench.consult.service'), value: t(`craft:service.${hair.length}`) },
-          { term: t('bench.linesAtHand'), value: lines.map(({ name }) => name).join(', ') },
-        ]}
-      />
+      <Facts rows={hairFacts(assignment)} />
       <details className="mt-1 text-sm">
         <summary className="cursor-pointer font-semibold">{t('bench.consult.cautions')}</summary>
         <ul className="mt-1 list-disc ps-5">

@@ -1,6 +1,7 @@
 import { PLACE_IDS } from '@cimbel/core/hair';
 import type { Bowl } from '@cimbel/core/card';
 import type { ClientCase, Target } from '@cimbel/core/case';
+import type { StudentExercise } from '@cimbel/core/exercise';
 import type { Line } from '@cimbel/core/product';
 import type { TFunction } from 'i18next';
 import { useTranslation } from 'react-i18next';
@@ -46,6 +47,24 @@ export function useWishes(): (
       name: t('care.meltWish'),
       text: t('care.meltWords', { above, below, overCm }),
     })),
+  ];
+}
+
+/** What shows of the hair without asking, and what stands on the shelf. */
+export function useHairFacts(): (
+  shown: Pick<StudentExercise, 'hair' | 'regions' | 'lines'>,
+) => { term: string; value: string }[] {
+  const { t } = useTranslation(['ui', 'craft']);
+  return ({ hair, regions, lines }) => [
+    ...regions.flatMap(({ name, diameter, density }) => {
+      const at = name === null ? '' : `, ${t(`craft:region.${name}`)}`;
+      return [
+        { term: `${t('bench.consult.diameter')}${at}`, value: t(`craft:diameter.${diameter}`) },
+        { term: `${t('bench.consult.density')}${at}`, value: t(`craft:density.${density}`) },
+      ];
+    }),
+    { term: t('bench.consult.service'), value: t(`craft:service.${hair.length}`) },
+    { term: t('bench.linesAtHand'), value: lines.map(({ name }) => name).join(', ') },
   ];
 }
 

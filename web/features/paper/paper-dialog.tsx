@@ -15,7 +15,7 @@ import { Choice } from '../../ui/choice';
 import { Dialog } from '../../ui/dialog';
 import { Notice } from '../../ui/panel';
 import { useCardWords } from '../bench/card-words';
-import { useWishes } from '../bench/words';
+import { useHairFacts, useWishes } from '../bench/words';
 import { download, fileName } from '../../lib/download';
 import { answerKey, classResults } from './answers';
 import { PAPER_SIZES, type Paper, type PaperSheet, type PaperSize } from './paper';
@@ -66,7 +66,7 @@ export default function PaperDialog({
   onClose: () => void;
 }) {
   const { t, i18n } = useTranslation(['paper', 'ui', 'craft', 'reasons']);
-  const words: PaperWords = { t, card: useCardWords(), wishes: useWishes() };
+  const words: PaperWords = { t, card: useCardWords(), wishes: useWishes(), hairFacts: useHairFacts() };
   const [kind, setKind] = useState<Kind>('worksheets');
   const [size, setSize] = useState<PaperSize>(() => readKept<PaperSize>(SIZE_PLACE) ?? 'A4');
   const [state, setState] = useState<State>({ at: 'asking' });

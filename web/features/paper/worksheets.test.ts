@@ -35,6 +35,7 @@ const words: PaperWords = {
       home: '',
     };
   },
+  hairFacts: () => [{ term: 'Density', value: 'medium' }],
   wishes: () => [{ name: 'mid-lengths', text: 'Level 4' }],
 };
 const row = { studentId: 'one', name: 'Amina Tessaly', number: '2041', variant: 2, points: 80, grade: null };

@@ -19,6 +19,7 @@ import type { PaperBlock, PaperColumn, PaperPicture, PaperSheet } from './paper'
 export interface PaperWords {
   t: TFunction<readonly ['paper', 'ui', 'craft', 'reasons']>;
   card: (plan: ModelAnswer['card'], lines: EducatorAssignment['lines']) => CardWords;
+  hairFacts: (shown: StudentExercise) => { term: string; value: string }[];
   wishes: (clientCase: Pick<ClientCase, 'wish' | 'placements' | 'melts'>) => { name: string; text: string }[];
 }
 
@@ -127,28 +128,15 @@ function picturesOf(
 }
 
 /** Who is in the chair, what is wished for, and what shows without asking. */
-function clientOf(shown: StudentExercise, { t, wishes }: PaperWords): PaperBlock[] {
-  const { client, hair, regions, lines } = shown;
+function clientOf(shown: StudentExercise, { t, wishes, hairFacts }: PaperWords): PaperBlock[] {
+  const { client } = shown;
   return [
     { kind: 'heading', text: `${t('sheet.client')}: ${client.name}` },
     ...(client.note ? [{ kind: 'text' as const, text: client.note }] : []),
     { kind: 'heading', text: t('sheet.wish') },
     { kind: 'facts', rows: wishes(shown).map(({ name, text }) => ({ term: capital(name), value: text })) },
     { kind: 'heading', text: t('sheet.facts') },
-    {
-      kind: 'facts',
-      rows: [
-        ...regions.flatMap(({ name, diameter, density }) => {
-          const at = name === null ? '' : `, ${t(`craft:region.${name}`)}`;
-          return [
-            { term: `${t('ui:bench.consult.diameter')}${at}`, value: t(`craft:diameter.${diameter}`) },
-            { term: `${t('ui:bench.consult.density')}${at}`, value: t(`craft:density.${density}`) },
-          ];
-        }),
-        { term: t('ui:bench.consult.service'), value: t(`craft:service.${hair.length}`) },
-        { term: t('ui:bench.linesAtHand'), value: lines.map(({ name }) => name).join(', ') },
-      ],
-    },
+    { kind: 'facts', rows: hairFacts(shown) },
   ];
 }
 
